@@ -1,0 +1,16 @@
+import node from '@astrojs/node';
+import react from '@astrojs/react';
+import { defineConfig } from 'astro/config';
+
+export default defineConfig({
+  output: 'server',
+  adapter: node({ mode: 'standalone' }),
+  integrations: [react()],
+  server: { host: process.env.HOST ?? '127.0.0.1', port: Number(process.env.PORT ?? 4321) },
+  devToolbar: { enabled: false },
+  security: { checkOrigin: true },
+  vite: {
+    ssr: { external: ['better-sqlite3'] },
+    build: { assetsInlineLimit: 4096 },
+  },
+});

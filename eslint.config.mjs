@@ -1,0 +1,56 @@
+import path from 'node:path';
+import js from '@eslint/js';
+import reactHooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+import { forbiddenArrow } from './layers.config.mjs';
+
+const layers = {
+  rules: {
+    'import-direction': {
+      meta: { type: 'problem', schema: [] },
+      create(context) {
+        const check = (node) => {
+          const specifier = node.source?.value;
+          if (typeof specifier !== 'string') return;
+          const resolved = specifier.startsWith('.')
+            ? path.resolve(path.dirname(context.filename), specifier)
+            : undefined;
+          const message = forbiddenArrow(context.filename, specifier, resolved);
+          if (message) context.report({ node, message });
+        };
+        return {
+          ImportDeclaration: check,
+          ExportNamedDeclaration: check,
+          ExportAllDeclaration: check,
+          ImportExpression: check,
+        };
+      },
+    },
+  },
+};
+
+export default tseslint.config(
+  { ignores: ['dist', '.astro', 'node_modules', 'var', '**/*.astro'] },
+  js.configs.recommended,
+  ...tseslint.configs.strict,
+  {
+    files: ['src/**/*.{ts,tsx}', 'tests/**/*.{ts,tsx}'],
+    plugins: { layers, 'react-hooks': reactHooks },
+    rules: {
+      ...reactHooks.configs.recommended.rules,
+      'layers/import-direction': 'error',
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-non-null-assertion': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      eqeqeq: ['error', 'always'],
+      'no-console': 'error',
+    },
+  },
+  {
+    files: ['scripts/**/*.mjs', '*.mjs'],
+    languageOptions: {
+      globals: { process: 'readonly', console: 'readonly', URL: 'readonly', fetch: 'readonly', setTimeout: 'readonly', performance: 'readonly', document: 'readonly', window: 'readonly' },
+    },
+    rules: { '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }] },
+  },
+);
