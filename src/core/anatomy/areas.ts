@@ -1,0 +1,47 @@
+import type { Anatomy, PlaceId, Territory } from './place';
+
+type Belongs = (territory: Territory) => boolean;
+
+const isScalpOrEar = (t: Territory) => t.name.startsWith('scalp-') || t.name === 'ear';
+
+/** Areas that are always named with a side. The leg begins at the seat: a swollen leg without it is half done. */
+const sidedAreas: Readonly<Record<string, Belongs>> = {
+  leg: (t) => t.part === 'leg' || t.name === 'buttock',
+  arm: (t) => t.part === 'arm',
+  'trunk-upper': (t) => t.quadrant === 'upper',
+  'trunk-lower': (t) => t.quadrant === 'lower',
+};
+
+/** Areas that mean both sides when no side is given. */
+const wholeAreas: Readonly<Record<string, Belongs>> = {
+  face: (t) => t.part === 'head' && !isScalpOrEar(t),
+  neck: (t) => t.part === 'neck',
+  abdomen: (t) => t.name.startsWith('abdomen-'),
+  'whole-body': () => true,
+};
+
+/** Names of all areas that a focus may be given as, for menus and messages. */
+export const areaIds: readonly PlaceId[] = [
+  ...Object.keys(sidedAreas).flatMap((name) => [`${name}.left`, `${name}.right`]),
+  ...Object.keys(wholeAreas),
+  ...Object.keys(wholeAreas)
+    .filter((name) => name !== 'whole-body')
+    .flatMap((name) => [`${name}.left`, `${name}.right`]),
+];
+
+const areaIdSet = new Set(areaIds);
+
+/**
+ * Territories of an area such as `leg.left` or `face`, or the one territory of that id.
+ * @returns ids in the order of the catalogue, or undefined when neither an area nor a territory has that name
+ */
+export function expandArea(anatomy: Anatomy, id: PlaceId): readonly PlaceId[] | undefined {
+  if (anatomy.territories.has(id)) return [id];
+  if (!areaIdSet.has(id)) return undefined;
+  const [name = '', side] = id.split('.');
+  const belongs = sidedAreas[name] ?? wholeAreas[name];
+  if (!belongs) return undefined;
+  return [...anatomy.territories.values()]
+    .filter((t) => belongs(t) && (side === undefined || t.side === side))
+    .map((t) => t.id);
+}

@@ -1,0 +1,159 @@
+import { expandArea } from '../anatomy/areas';
+import { type Anatomy, type PlaceId } from '../anatomy/place';
+import { type FieldError, type Result } from '../result';
+import { findHindrances, type Hindrances } from './hindrance';
+
+export const purposes = ['swelling', 'wellness', 'after-procedure', 'sinus', 'puffy-face'] as const;
+export type Purpose = (typeof purposes)[number];
+
+export const nodeFindingIds = [
+  'nodes-removed-axillary',
+  'nodes-removed-inguinal',
+  'nodes-removed-pelvic',
+  'nodes-removed-neck',
+  'nodes-sentinel-axillary',
+  'nodes-sentinel-inguinal',
+  'nodes-sentinel-neck',
+] as const;
+export const regionFindingIds = ['irradiated', 'open-wound', 'port', 'thickened'] as const;
+export const findingIds = [...nodeFindingIds, ...regionFindingIds, 'scar', 'cancer-history'] as const;
+export type FindingId = (typeof findingIds)[number];
+export type NodeFindingId = (typeof nodeFindingIds)[number];
+
+/** Something found on this body that changes where fluid may go. */
+export interface Finding {
+  readonly id: FindingId;
+  /** For findings about nodes. */
+  readonly side?: 'left' | 'right' | 'both' | undefined;
+  /** For findings that lie somewhere: territories, and node groups where they are irradiated. */
+  readonly regions?: readonly PlaceId[] | undefined;
+  /** For a scar: pairs of neighbours that it runs between. */
+  readonly crosses?: readonly (readonly PlaceId[])[] | undefined;
+}
+
+/** What a house does where practitioners disagree. */
+export interface School {
+  readonly start: 'neck-first' | 'breath-first';
+  readonly hand: 'stretch' | 'sweep' | 'roller';
+  readonly removedSide: 'reroute-only' | 'reroute-and-stimulate';
+  readonly exits: 1 | 2;
+}
+
+export const defaultSchool: School = { start: 'neck-first', hand: 'stretch', removedSide: 'reroute-only', exits: 2 };
+
+export const qualificationIds = [
+  'massage',
+  'lymph-basic',
+  'lymphoedema-certified',
+  'oncology-massage',
+  'aromatherapy-clinical',
+  'stone',
+  'intraoral',
+  'manual-medicine-licence',
+  'esthetics',
+] as const;
+export type QualificationId = (typeof qualificationIds)[number];
+
+/** One client on one day: what shall be drained, what is in the way, who works, how long. */
+export interface DrainageCase {
+  readonly focus: readonly PlaceId[];
+  readonly purpose: Purpose;
+  readonly findings: readonly Finding[];
+  readonly school: School;
+  readonly minutes: number;
+  /** Spend time that is left over on more repetitions instead of ending early. */
+  readonly fill: boolean;
+  readonly qualifications: readonly QualificationId[];
+}
+
+/** A case that has been read against the body: every id in it exists and nothing contradicts. */
+export interface ReadCase extends DrainageCase {
+  /** Territories of the focus, in the order of the catalogue. */
+  readonly territories: readonly PlaceId[];
+  readonly hindrances: Hindrances;
+}
+
+export const longestVisitMinutes = 480;
+
+/**
+ * Reads a case against the body.
+ * Errors: an unknown place, an empty focus, minutes outside 1–480, a finding without its place or side,
+ * or findings that cannot both be true; each names its field.
+ */
+export function readCase(anatomy: Anatomy, given: DrainageCase): Result<ReadCase> {
+  const errors: FieldError[] = [
+    ...focusErrors(anatomy, given.focus),
+    ...minutesErrors(given.minutes),
+    ...given.findings.flatMap((finding, index) => findingErrors(anatomy, finding, index)),
+    ...contradictions(given.findings),
+  ];
+  if (errors.length > 0) return { ok: false, errors };
+  const wanted = new Set(given.focus.flatMap((id) => expandArea(anatomy, id) ?? []));
+  const territories = [...anatomy.territories.keys()].filter((id) => wanted.has(id));
+  return { ok: true, value: { ...given, territories, hindrances: findHindrances(anatomy, given.findings) } };
+}
+
+function focusErrors(anatomy: Anatomy, focus: readonly PlaceId[]): FieldError[] {
+  if (focus.length === 0) return [{ path: 'focus', message: 'Choose at least one area to drain, such as leg.left.' }];
+  return focus.flatMap((id, index) => {
+    if (expandArea(anatomy, id)) return [];
+    const message = anatomy.basins.has(id)
+      ? `“${id}” is a node group: name the skin to drain instead.`
+      : `There is no area or territory “${id}”: use one such as leg.left, face or calf-upper.right.`;
+    return [{ path: `focus.${index}`, message }];
+  });
+}
+
+function minutesErrors(minutes: number): FieldError[] {
+  return minutes >= 1 && minutes <= longestVisitMinutes
+    ? []
+    : [{ path: 'minutes', message: `A visit lasts 1 to ${longestVisitMinutes} minutes: ${minutes} cannot be planned.` }];
+}
+
+function isNodeFinding(id: FindingId): id is NodeFindingId {
+  return (nodeFindingIds as readonly string[]).includes(id);
+}
+
+function findingErrors(anatomy: Anatomy, finding: Finding, index: number): FieldError[] {
+  const at = `findings.${index}`;
+  const exists = (id: PlaceId) => anatomy.territories.has(id) || anatomy.basins.has(id);
+  const unknown = (id: PlaceId, path: string): FieldError[] =>
+    exists(id) ? [] : [{ path, message: `There is no place “${id}” on the body map.` }];
+  if (isNodeFinding(finding.id)) {
+    return finding.side ? [] : [{ path: `${at}.side`, message: 'Say on which side: left, right or both.' }];
+  }
+  if (finding.id === 'scar') {
+    if (!finding.crosses?.length) {
+      return [{ path: `${at}.crosses`, message: 'Say between which two neighbours the scar runs.' }];
+    }
+    return finding.crosses.flatMap((pair, i) => {
+      const path = `${at}.crosses.${i}`;
+      if (pair.length !== 2 || pair[0] === pair[1]) {
+        return [{ path, message: 'A scar runs between two different places: give exactly two.' }];
+      }
+      return pair.flatMap((id, j) => unknown(id, `${path}.${j}`));
+    });
+  }
+  if (finding.id === 'cancer-history') return [];
+  if (!finding.regions?.length) return [{ path: `${at}.regions`, message: 'Mark at least one place on the body map.' }];
+  return finding.regions.flatMap((id, i) => {
+    const path = `${at}.regions.${i}`;
+    if (finding.id === 'thickened' && anatomy.basins.has(id)) {
+      return [{ path, message: `“${id}” is a node group: thickened skin is marked on a territory.` }];
+    }
+    return unknown(id, path);
+  });
+}
+
+/** All nodes of a group cannot be gone while only a few were taken. */
+function contradictions(findings: readonly Finding[]): FieldError[] {
+  const sides = (finding: Finding) => (finding.side === 'both' ? ['left', 'right'] : finding.side ? [finding.side] : []);
+  return findings.flatMap((finding, index) => {
+    if (!finding.id.startsWith('nodes-sentinel-')) return [];
+    const removedId = finding.id.replace('sentinel', 'removed');
+    const clash = findings.find((other) => other.id === removedId && sides(other).some((s) => sides(finding).includes(s)));
+    if (!clash) return [];
+    const message = `“${removedId}” and “${finding.id}” on the same side cannot both be true: keep the one that was done.`;
+    return [{ path: `findings.${index}`, message }];
+  });
+}

@@ -1,0 +1,197 @@
+import { type Anatomy } from '../anatomy/place';
+import type { ReadCase } from './case';
+import { type ArrangedStep, faultsOf, WayIndex } from './legality';
+import { findPrecedences, type Precedence, type Severity } from './precedence';
+import type { RuleId } from './rules';
+import { surveyCase } from './survey';
+import { list, shortLabel, theLabel } from './wording';
+
+/** Moving a step behind another one (null: to the very start), or taking it out. */
+export type Fix = { readonly move: string; readonly after: string | null } | { readonly remove: string };
+
+export interface Violation {
+  readonly step: string;
+  readonly rule: RuleId;
+  readonly severity: Severity;
+  readonly text: string;
+  /** What would mend it; absent when only another stroke or place would. */
+  readonly fix?: Fix;
+}
+
+/**
+ * Checks a course as a therapist arranged it against every rule.
+ * @param steps any order, every id once and every place known
+ * @returns violations in the order of the steps, errors before warnings on the same step; empty when all is well
+ */
+export function checkCourse(anatomy: Anatomy, read: ReadCase, steps: readonly ArrangedStep[]): readonly Violation[] {
+  const survey = surveyCase(anatomy, read);
+  const ways = new WayIndex(survey);
+  const violations: Violation[] = [];
+  for (const step of steps) {
+    for (const fault of faultsOf(anatomy, read, ways, step)) {
+      const isHopeless = fault.rule === 'no-blocked-target' || fault.rule === 'closed-wound-only' || fault.rule === 'no-scar-crossing';
+      violations.push({ step: step.id, rule: fault.rule, severity: 'error', text: fault.text, ...(isHopeless ? { fix: { remove: step.id } } : {}) });
+    }
+  }
+  const { precedences, missing } = findPrecedences(anatomy, read, survey, steps);
+  for (const { step, rule, place } of missing) {
+    violations.push({ step: step.id, rule, severity: 'error', text: missingText(anatomy, rule, place) });
+  }
+  violations.push(...orderViolations(anatomy, steps, precedences));
+  return sortViolations(steps, violations);
+}
+
+interface Mend {
+  readonly kind: 'late' | 'early';
+  readonly mover: ArrangedStep;
+  /** Broken precedences that it settles. */
+  readonly settles: Precedence[];
+}
+
+/**
+ * Groups broken precedences by the step whose move settles most: one that others wait for and that came too late, or one
+ * that came too early. Of the two, the move that leaves fewer precedences broken is offered.
+ */
+function orderViolations(anatomy: Anatomy, steps: readonly ArrangedStep[], precedences: readonly Precedence[]): readonly Violation[] {
+  const at = new Map(steps.map((step, index) => [step.id, index]));
+  const place = (step: ArrangedStep) => at.get(step.id) ?? 0;
+  const broken = precedences.filter(({ first, then }) => place(first) > place(then));
+  if (broken.length === 0) return [];
+  const mends = new Map<string, Mend>();
+  const offer = (kind: Mend['kind'], mover: ArrangedStep, precedence: Precedence) => {
+    const key = `${kind} ${mover.id}`;
+    const mend = mends.get(key) ?? { kind, mover, settles: [] };
+    mend.settles.push(precedence);
+    mends.set(key, mend);
+  };
+  for (const precedence of broken) {
+    offer('late', precedence.first, precedence);
+    offer('early', precedence.then, precedence);
+  }
+  const fixOf = (mend: Mend): { readonly move: string; readonly after: string | null } => {
+    if (mend.kind === 'late') {
+      const earliest = Math.min(...mend.settles.map((p) => place(p.then)));
+      return { move: mend.mover.id, after: steps[earliest - 1]?.id ?? null };
+    }
+    const latest = Math.max(...mend.settles.map((p) => place(p.first)));
+    return { move: mend.mover.id, after: steps[latest]?.id ?? null };
+  };
+  const leaves = new Map([...mends].map(([key, mend]) => [key, brokenAfter(steps, precedences, fixOf(mend))]));
+  const groups = new Map<string, Precedence[]>();
+  for (const precedence of broken) {
+    const [late, early] = [`late ${precedence.first.id}`, `early ${precedence.then.id}`];
+    const best = (leaves.get(late) ?? 0) < (leaves.get(early) ?? 0) ? late : early;
+    const key = `${best} ${precedence.rule}`;
+    groups.set(key, [...(groups.get(key) ?? []), precedence]);
+  }
+  return [...groups].map(([key, group]): Violation => {
+    const mend = mends.get(key.slice(0, key.lastIndexOf(' '))) as Mend;
+    const [{ rule }] = group as [Precedence, ...Precedence[]];
+    const others = unique(group.map((p) => (mend.kind === 'late' ? p.then : p.first))).sort((a, b) => place(a) - place(b));
+    const text = mend.kind === 'late' ? lateText(anatomy, rule, mend.mover, others) : earlyText(anatomy, rule, mend.mover, others);
+    const severity: Severity = group.some((p) => p.severity === 'error') ? 'error' : 'warning';
+    return { step: mend.mover.id, rule, severity, text, fix: fixOf(mend) };
+  });
+}
+
+/** How many precedences stay broken once a step has been moved. */
+function brokenAfter(steps: readonly ArrangedStep[], precedences: readonly Precedence[], fix: Fix): number {
+  const at = new Map(applyFix(steps, fix).map((step, index) => [step.id, index]));
+  return precedences.filter(({ first, then }) => (at.get(first.id) ?? 0) > (at.get(then.id) ?? 0)).length;
+}
+
+function unique(steps: readonly ArrangedStep[]): ArrangedStep[] {
+  return [...new Map(steps.map((step) => [step.id, step])).values()];
+}
+
+function sortViolations(steps: readonly ArrangedStep[], violations: readonly Violation[]): readonly Violation[] {
+  const at = new Map(steps.map((step, index) => [step.id, index]));
+  const weight = (violation: Violation) => (at.get(violation.step) ?? 0) * 2 + (violation.severity === 'error' ? 0 : 1);
+  return violations.map((violation, index) => ({ violation, index })).sort((a, b) => weight(a.violation) - weight(b.violation) || a.index - b.index).map(({ violation }) => violation);
+}
+
+function placesInWords(anatomy: Anatomy, steps: readonly ArrangedStep[]): string {
+  const names = [...new Set(steps.map((step) => `the ${shortLabel(anatomy, step.place)}`))];
+  return names.length > 3 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : list(names);
+}
+
+function earlyText(anatomy: Anatomy, rule: RuleId, then: ArrangedStep, firsts: readonly ArrangedStep[]): string {
+  const others = placesInWords(anatomy, firsts);
+  const are = firsts.length > 1 ? 'are' : 'is';
+  switch (rule) {
+    case 'start-at-terminus':
+      return `Too early: the hollow above the collarbone is not open yet, and everything ends there.`;
+    case 'deep-before-lower':
+      return 'Too early: breathe first, so that the deep belly can take what the groin gives.';
+    case 'basin-before-skin':
+      return `Too early: ${others} ${are} not open yet, so this would push against a closed door.`;
+    case 'route-before-region':
+      return `Too early: ${others} ${are} still full, so fluid has no way on.`;
+    case 'near-before-far':
+      return `Too early: ${others} ${are} still full, so fluid would meet it.`;
+    case 'sound-side-first':
+      return `The sound side first: ${others} ${are} cleared before the affected side is touched.`;
+    case 'soften-thickened':
+      return `Too early: ${theLabel(anatomy, then.place)} is thickened and has not been softened.`;
+    case 'stimulate-last':
+      return `Too early: ${others} ${are} to be prepared before what is left of these nodes is touched.`;
+    case 'close-with-breath':
+      return 'This belongs to the end: re-clear the exits and the terminus, then breathe.';
+    default:
+      return `Too early: it comes after ${others}.`;
+  }
+}
+
+function lateText(anatomy: Anatomy, rule: RuleId, first: ArrangedStep, thens: readonly ArrangedStep[]): string {
+  const here = theLabel(anatomy, first.place);
+  const others = thens.length === 1 ? placesInWords(anatomy, thens) : `${thens.length} steps before it, from ${placesInWords(anatomy, thens.slice(0, 1))} on`;
+  if (rule === 'sound-side-first') return `Too late: the sound side’s ${here.replace(/^the /, '')} come before ${others}.`;
+  if (rule === 'close-with-breath') return `Too late: ${others} already close the visit.`;
+  return `Too late: ${others} need ${here} open first.`;
+}
+
+function missingText(anatomy: Anatomy, rule: RuleId, place: Precedence['first']['place']): string {
+  const here = theLabel(anatomy, place);
+  switch (rule) {
+    case 'start-at-terminus':
+      return `The course does not clear ${here}: everything ends there, so it comes first.`;
+    case 'deep-before-lower':
+      return 'The course has no belly breathing: it comes before any groin group.';
+    case 'basin-before-skin':
+      return `The course does not clear ${here}, and this pushes towards them.`;
+    case 'route-before-region':
+      return `The course does not prepare ${here}, which is on the way out.`;
+    default:
+      return `The course lacks a step at ${here}.`;
+  }
+}
+
+/** Applies one mend to a course; unknown ids leave it as it is. */
+export function applyFix<S extends { readonly id: string }>(steps: readonly S[], fix: Fix): readonly S[] {
+  if ('remove' in fix) return steps.filter((step) => step.id !== fix.remove);
+  const moved = steps.find((step) => step.id === fix.move);
+  if (!moved || fix.after === fix.move) return steps;
+  const rest = steps.filter((step) => step.id !== fix.move);
+  const index = fix.after === null ? 0 : rest.findIndex((step) => step.id === fix.after) + 1;
+  if (fix.after !== null && index === 0) return steps;
+  return [...rest.slice(0, index), moved, ...rest.slice(index)];
+}
+
+/**
+ * Puts a course into an order that keeps every precedence and otherwise stays as close as it can to how it was arranged:
+ * at each turn the first step of the arrangement whose needs are met.
+ */
+export function mendCourse<S extends ArrangedStep>(anatomy: Anatomy, read: ReadCase, steps: readonly S[]): readonly S[] {
+  const { precedences } = findPrecedences(anatomy, read, surveyCase(anatomy, read), steps);
+  const needs = new Map<string, Set<string>>(steps.map((step) => [step.id, new Set<string>()]));
+  for (const { first, then } of precedences) needs.get(then.id)?.add(first.id);
+  const left = [...steps];
+  const mended: S[] = [];
+  while (left.length > 0) {
+    const ready = left.findIndex((step) => needs.get(step.id)?.size === 0);
+    const [next] = left.splice(Math.max(0, ready), 1) as [S];
+    mended.push(next);
+    for (const set of needs.values()) set.delete(next.id);
+  }
+  return mended;
+}

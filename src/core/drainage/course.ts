@@ -1,0 +1,292 @@
+import { type Anatomy, getTerritory, limbOf, mirrorOf, nameOf, type PlaceId, sideOf } from '../anatomy/place';
+import type { ReadCase } from './case';
+import { isNeckExcluded } from './hindrance';
+import { distanceToTerminus, nextGroup } from './outlets';
+import type { Route } from './routes';
+import type { RuleId } from './rules';
+import { basinPlacements, type Pressure, type Range, repetitionRanges, type Step, type StepKind, thickenedDrainRange } from './step';
+import { affectedSides, neededGroups, type ReroutedLimb, type Survey } from './survey';
+import { cautionsFor, pressureFor, type Why, whyInWords } from './why';
+
+/** A step before its repetitions are fixed. */
+export interface DraftStep extends Omit<Step, 'id' | 'repetitions' | 'seconds'> {
+  readonly range: Range;
+  /** Places that a long stroke runs over, its end not counted. */
+  readonly stretches: number;
+}
+
+export interface CourseOptions {
+  readonly withReturn: boolean;
+  /** Focus that waits for another visit. */
+  readonly leftOut?: ReadonlySet<PlaceId>;
+}
+
+/** Writes the course of a case, from the drain outwards. */
+export function writeCourse(anatomy: Anatomy, read: ReadCase, survey: Survey, options: CourseOptions): readonly DraftStep[] {
+  return new CourseWriter(anatomy, read, survey, options).write();
+}
+
+class CourseWriter {
+  readonly #steps: DraftStep[] = [];
+
+  constructor(
+    private readonly anatomy: Anatomy,
+    private readonly read: ReadCase,
+    private readonly survey: Survey,
+    private readonly options: CourseOptions,
+  ) {}
+
+  write(): readonly DraftStep[] {
+    this.#open();
+    this.#clearGroups();
+    this.#prepareWays();
+    this.#stimulateRemoved();
+    const order = drainOrder(this.anatomy, this.survey).filter((id) => !this.options.leftOut?.has(id));
+    for (const id of order) if (this.read.hindrances.thickened.has(id)) this.#add('soften', id, null, { why: { kind: 'soften' } });
+    this.#drain(order);
+    if (this.options.withReturn) this.#returnOverTheWays();
+    this.#close();
+    return this.#steps;
+  }
+
+  #open(): void {
+    const breathe = () => this.#add('breathe', 'abdominal-deep.mid', null, { rules: ['deep-before-lower'], why: { kind: 'breathe-first' } });
+    if (this.read.school.start === 'breath-first') breathe();
+    for (const id of this.#openTermini()) {
+      this.#add('clear', id, null, { rules: ['start-at-terminus'], why: { kind: 'terminus' }, pair: 'open-terminus' });
+    }
+    if (this.read.school.start === 'neck-first') breathe();
+  }
+
+  #openTermini(): readonly PlaceId[] {
+    const { hindrances } = this.read;
+    return (['left', 'right'] as const)
+      .filter((side) => !isNeckExcluded(hindrances, side) && !hindrances.blocked.has(`terminus.${side}`))
+      .map((side) => `terminus.${side}`);
+  }
+
+  /** Sound side first, then nearest to the terminus, then by name. */
+  #clearGroups(): void {
+    const affected = affectedSides(this.read, this.survey);
+    const isSound = (id: PlaceId) => affected.size === 1 && !affected.has(sideOf(id));
+    const groups = [...neededGroups(this.anatomy, this.read, this.survey)].sort(
+      (a, b) =>
+        Number(isSound(b)) - Number(isSound(a)) ||
+        distanceToTerminus(this.anatomy, a) - distanceToTerminus(this.anatomy, b) ||
+        (a < b ? -1 : 1),
+    );
+    for (const id of groups) {
+      const exit = this.survey.exits.find((candidate) => candidate.to === id);
+      const rules: RuleId[] = ['basin-before-skin'];
+      if (isSound(id)) rules.push('sound-side-first');
+      const why: Why = isSound(id) && !exit ? { kind: 'clear-sound' } : { kind: 'clear', exit, sound: isSound(id) };
+      const pair = groups.includes(mirrorOf(id)) && isSound(id) === isSound(mirrorOf(id)) ? `open-${nameOf(id)}` : undefined;
+      this.#add('clear', id, this.#groupAhead(id), { rules, why, pair });
+    }
+  }
+
+  /** The next group on the way to the veins, when this course has opened it by hand. */
+  #groupAhead(id: PlaceId): PlaceId | null {
+    const next = nextGroup(this.anatomy, id);
+    return next && this.#steps.some((step) => step.kind === 'clear' && step.place === next) ? next : null;
+  }
+
+  #prepareWays(): void {
+    const prepared = new Set<PlaceId>(this.survey.routes.keys());
+    const prepareAlong = (route: Route, from: number) => {
+      for (let i = route.path.length - 2; i >= from; i -= 1) {
+        const id = route.path[i] as PlaceId;
+        if (prepared.has(id) || this.anatomy.basins.has(id)) continue;
+        prepared.add(id);
+        const toward = route.path[i + 1] as PlaceId;
+        const rules: RuleId[] = ['route-before-region', 'always-towards', 'one-direction'];
+        if (nameOf(id) === 'knee-outer' || nameOf(id) === 'knee-inner') rules.push('bypass-knee');
+        this.#add('prepare', id, toward, { rules, why: { kind: 'prepare', to: route.to } });
+      }
+    };
+    for (const limb of this.survey.limbs) for (const exit of limb.exits) prepareAlong(exit, 0);
+    for (const exit of this.survey.exits) if (exit.rerouted) prepareAlong(exit, 1);
+    const ways = [...this.survey.routes.values()].sort((a, b) => a.cost - b.cost || ((a.path[0] ?? '') < (b.path[0] ?? '') ? -1 : 1));
+    for (const way of ways) prepareAlong(way, 1);
+  }
+
+  #stimulateRemoved(): void {
+    if (this.read.school.removedSide !== 'reroute-and-stimulate') return;
+    const homes = new Set([...this.survey.rerouted].map((id) => getTerritory(this.anatomy, id).home));
+    for (const id of [...homes].sort()) {
+      if (this.read.hindrances.blocked.get(id) !== 'removed' || this.read.hindrances.irradiated.has(id)) continue;
+      this.#add('clear', id, null, { rules: ['stimulate-last'], why: { kind: 'stimulate' } });
+    }
+  }
+
+  #drain(order: readonly PlaceId[]): void {
+    const turns = new Map(this.survey.limbs.map((limb) => [limb.limb, takeTurns(limb.exits)]));
+    order.forEach((id, index) => {
+      this.#drainOne(id);
+      const limb = this.#reroutedLimbOf(id);
+      if (!limb) return;
+      const next = order[index + 1];
+      const endsSegment = next === undefined || segmentKey(this.anatomy, this.survey, next) !== segmentKey(this.anatomy, this.survey, id);
+      const exit = endsSegment ? turns.get(limb.limb)?.() : undefined;
+      if (exit) {
+        this.#addLong('carry', exit, { rules: ['always-towards', 'one-direction'], why: { kind: 'carry', from: id, to: exit.to } });
+      }
+    });
+  }
+
+  #drainOne(id: PlaceId): void {
+    const route = this.survey.routes.get(id) as Route;
+    const territory = getTerritory(this.anatomy, id);
+    const rules: RuleId[] = ['near-before-far', 'always-towards'];
+    if (this.read.school.hand !== 'roller') rules.push('one-direction');
+    if (territory.segment === 3 && territory.part === 'leg') rules.push('bypass-knee');
+    if (['foot-top', 'heel', 'sole', 'toes', 'fingers', 'ankle-inner', 'ankle-outer'].includes(territory.name)) rules.push('behind-ankle');
+    if (territory.name === 'breast') rules.push('away-from-nipple');
+    if (this.read.hindrances.thickened.has(id)) rules.push('soften-thickened');
+    const range = this.read.hindrances.thickened.has(id) ? thickenedDrainRange : repetitionRanges.drain;
+    this.#add('drain', id, route.path[1] ?? null, { rules, why: { kind: 'drain', route, rerouted: this.survey.rerouted.has(id) }, range });
+  }
+
+  #reroutedLimbOf(id: PlaceId): ReroutedLimb | undefined {
+    if (!this.survey.rerouted.has(id)) return undefined;
+    const territory = getTerritory(this.anatomy, id);
+    const key = limbOf(territory) ?? (territory.name === 'buttock' ? `leg.${territory.side}` : '');
+    return this.survey.limbs.find((limb) => limb.limb === key);
+  }
+
+  #returnOverTheWays(): void {
+    const farFirst = [...this.survey.exits].sort((a, b) => b.cost - a.cost || (a.to < b.to ? -1 : 1));
+    for (const exit of farFirst) this.#addLong('return', exit, { rules: ['always-towards'], why: { kind: 'return', to: exit.to } });
+  }
+
+  #close(): void {
+    const groups = new Set<PlaceId>();
+    for (const exit of this.survey.exits) {
+      for (const id of exit.path) if (id === exit.to || nameOf(id) === 'cervical') groups.add(id);
+    }
+    const farFirst = [...groups]
+      .filter((id) => nameOf(id) !== 'terminus')
+      .sort((a, b) => distanceToTerminus(this.anatomy, b) - distanceToTerminus(this.anatomy, a) || (a < b ? -1 : 1));
+    for (const id of farFirst) this.#add('close', id, this.#groupAhead(id), { rules: ['close-with-breath'], why: { kind: 'close' } });
+    for (const id of this.#openTermini()) {
+      this.#add('close', id, null, { rules: ['close-with-breath'], why: { kind: 'close-terminus' }, pair: 'close-terminus' });
+    }
+    this.#add('breathe', 'abdominal-deep.mid', null, { rules: ['close-with-breath'], why: { kind: 'breathe-last' } });
+  }
+
+  #addLong(kind: 'carry' | 'return', exit: Route, given: { readonly rules: readonly RuleId[]; readonly why: Why }): void {
+    const [place = ''] = exit.path;
+    this.#add(kind, place, exit.to, { ...given, via: exit.path.slice(1, -1) });
+  }
+
+  #add(
+    kind: StepKind,
+    place: PlaceId,
+    toward: PlaceId | null,
+    given: { readonly rules?: readonly RuleId[]; readonly why: Why; readonly via?: readonly PlaceId[]; readonly pair?: string | undefined; readonly range?: Range },
+  ): void {
+    const { hindrances } = this.read;
+    const via = given.via ?? [];
+    const touched = [place, ...via];
+    const rules = new Set<RuleId>(given.rules ?? []);
+    if (kind === 'soften') rules.add('soften-thickened');
+    if (touched.some((id) => hindrances.irradiated.has(id))) rules.add('feather-on-irradiated');
+    if (touched.some((id) => hindrances.ports.has(id))) rules.add('around-port');
+    const pressure: Pressure = pressureFor(this.read, kind, touched);
+    const isLong = kind === 'carry' || kind === 'return';
+    const placements = isLong || kind === 'breathe' ? 1 : (this.anatomy.territories.get(place)?.placements ?? basinPlacements);
+    this.#steps.push({
+      kind,
+      place,
+      toward,
+      via,
+      pressure,
+      placements,
+      range: given.range ?? repetitionRanges[kind],
+      stretches: isLong ? touched.length : 0,
+      rules: [...rules],
+      why: whyInWords(this.anatomy, place, toward, given.why),
+      cautions: cautionsFor(this.anatomy, this.read, kind, touched, toward),
+      ...(given.pair ? { pair: given.pair } : {}),
+    });
+  }
+}
+
+/**
+ * Trunk, neck and head by cost, but the lower face before the upper; then arms, then legs, segment by segment from the
+ * trunk, the sound side's first, within a segment by cost, the seat after its thigh; ties by name.
+ */
+export function drainOrder(anatomy: Anatomy, survey: Survey): readonly PlaceId[] {
+  const rank = (id: PlaceId): readonly number[] => {
+    const territory = getTerritory(anatomy, id);
+    const segment = segmentOf(anatomy, survey, id);
+    const cost = survey.routes.get(id)?.cost ?? 0;
+    if (segment === 0) return [0, isUpperFace(anatomy, survey, id) ? 1 : 0, 0, 0, cost];
+    const side = (survey.rerouted.has(id) ? 2 : 0) + (territory.side === 'left' ? 0 : 1);
+    return [territory.part === 'arm' ? 1 : 2, segment, side, limbOf(territory) ? 0 : 1, cost];
+  };
+  const ranked = [...survey.routes.keys()].map((id) => ({ id, rank: rank(id) }));
+  ranked.sort((a, b) => {
+    const decisive = a.rank.findIndex((value, i) => value !== b.rank[i]);
+    if (decisive >= 0) return (a.rank[decisive] ?? 0) - (b.rank[decisive] ?? 0);
+    return a.id < b.id ? -1 : 1;
+  });
+  return afterWhatLiesAhead(survey, ranked.map(({ id }) => id));
+}
+
+/** Equal costs may leave a place before one that its own way runs through: each waits until those are done. */
+function afterWhatLiesAhead(survey: Survey, ranked: readonly PlaceId[]): readonly PlaceId[] {
+  const left = [...ranked];
+  const waiting = new Set(left);
+  const ordered: PlaceId[] = [];
+  while (left.length > 0) {
+    const isFree = (id: PlaceId) => !survey.routes.get(id)?.path.some((ahead) => ahead !== id && waiting.has(ahead));
+    const [next] = left.splice(Math.max(0, left.findIndex(isFree)), 1) as [PlaceId];
+    waiting.delete(next);
+    ordered.push(next);
+  }
+  return ordered;
+}
+
+const lowerFace = new Set(['chin', 'jaw', 'lip-lower', 'lip-upper', 'under-chin']);
+
+/** The face is emptied from below: what does not drain past the lower face waits for it. */
+function isUpperFace(anatomy: Anatomy, survey: Survey, id: PlaceId): boolean {
+  const territory = getTerritory(anatomy, id);
+  if (territory.part !== 'head') return false;
+  const next = anatomy.territories.get(survey.routes.get(id)?.path[1] ?? '');
+  const staysLow = !next || next.part !== 'head' || lowerFace.has(next.name);
+  return !(lowerFace.has(territory.name) && staysLow);
+}
+
+/** Limb segment of a focus territory, the seat counting with the upper thigh; 0 on trunk, neck and head. */
+export function segmentOf(anatomy: Anatomy, survey: Survey, id: PlaceId): number {
+  const territory = getTerritory(anatomy, id);
+  if (territory.segment !== undefined) return territory.segment;
+  if (territory.name !== 'buttock') return 0;
+  const leg = `leg.${territory.side}`;
+  return [...survey.routes.keys()].some((other) => limbOf(getTerritory(anatomy, other)) === leg) ? 1 : 0;
+}
+
+function segmentKey(anatomy: Anatomy, survey: Survey, id: PlaceId): string {
+  const territory = getTerritory(anatomy, id);
+  return `${territory.part === 'trunk' ? 'leg' : territory.part}.${territory.side} ${segmentOf(anatomy, survey, id)}`;
+}
+
+/**
+ * Exits in turn by their shares (inverse to cost): each call credits every exit with its share and serves the one with
+ * the largest remainder, the cheaper one among equals.
+ */
+export function takeTurns(exits: readonly Route[]): () => Route | undefined {
+  const total = exits.reduce((sum, exit) => sum + 1 / exit.cost, 0);
+  const credit = exits.map(() => 0);
+  return () => {
+    let best = 0;
+    exits.forEach((exit, i) => {
+      credit[i] = (credit[i] ?? 0) + 1 / exit.cost / total;
+      if ((credit[i] ?? 0) > (credit[best] ?? 0) + 1e-9) best = i;
+    });
+    credit[best] = (credit[best] ?? 0) - 1;
+    return exits[best];
+  };
+}

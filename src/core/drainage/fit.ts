@@ -1,0 +1,47 @@
+import type { DraftStep } from './course';
+import { type Range, stepSeconds, type Step } from './step';
+
+/** How far repetitions lie between their limits: −1 the least, 0 the usual, 1 the most (draining and carrying only). */
+export type Effort = number;
+
+export function repetitionsAt(range: Range, kind: Step['kind'], effort: Effort): number {
+  if (effort >= 0) {
+    const mayGrow = kind === 'drain' || kind === 'carry';
+    return mayGrow ? Math.floor(range.usual + effort * (range.max - range.usual) + 1e-9) : range.usual;
+  }
+  return Math.floor(range.usual + effort * (range.usual - range.min) + 1e-9);
+}
+
+/** Total of a course at an effort (s). */
+export function courseSeconds(steps: readonly DraftStep[], effort: Effort): number {
+  return steps.reduce(
+    (sum, step) => sum + stepSeconds(step.kind, repetitionsAt(step.range, step.kind, effort), step.placements, step.stretches),
+    0,
+  );
+}
+
+/**
+ * The greatest effort at which a course takes at most `budgetSeconds`.
+ * @param ceiling 0 ends early rather than go beyond the usual repetitions; 1 fills the time
+ * @returns undefined when not even the least repetitions fit
+ */
+export function fitEffort(steps: readonly DraftStep[], budgetSeconds: number, ceiling: 0 | 1): Effort | undefined {
+  if (courseSeconds(steps, ceiling) <= budgetSeconds) return ceiling;
+  if (courseSeconds(steps, -1) > budgetSeconds) return undefined;
+  let fits = -1;
+  let tooLong: number = ceiling;
+  for (let i = 0; i < 40; i += 1) {
+    const middle = (fits + tooLong) / 2;
+    if (courseSeconds(steps, middle) <= budgetSeconds) fits = middle;
+    else tooLong = middle;
+  }
+  return fits;
+}
+
+/** Gives every step its number, repetitions and seconds. */
+export function settle(steps: readonly DraftStep[], effort: Effort): readonly Step[] {
+  return steps.map(({ range, stretches, ...step }, index) => {
+    const repetitions = repetitionsAt(range, step.kind, effort);
+    return { id: `s${index + 1}`, ...step, repetitions, seconds: stepSeconds(step.kind, repetitions, step.placements, stretches) };
+  });
+}

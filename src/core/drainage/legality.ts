@@ -1,0 +1,96 @@
+import { type Anatomy, type PlaceId } from '../anatomy/place';
+import type { ReadCase } from './case';
+import { edgeKey, isBoundDown } from './hindrance';
+import type { RuleId } from './rules';
+import type { Step } from './step';
+import type { Survey } from './survey';
+import { theLabel } from './wording';
+
+/** A step as a therapist arranged it; what only the planner fills in may be missing. */
+export interface ArrangedStep {
+  readonly id: string;
+  readonly kind: Step['kind'];
+  readonly place: PlaceId;
+  readonly toward: PlaceId | null;
+  readonly via: readonly PlaceId[];
+  readonly pressure?: Step['pressure'] | undefined;
+}
+
+export interface Fault {
+  readonly rule: RuleId;
+  readonly text: string;
+}
+
+/** What is wrong with a step wherever it stands; empty when it may be done. */
+export function faultsOf(anatomy: Anatomy, read: ReadCase, ways: WayIndex, step: ArrangedStep): readonly Fault[] {
+  if (step.kind === 'breathe') return [];
+  const { hindrances } = read;
+  const path = pathOf(step);
+  const faults: Fault[] = [];
+  const add = (rule: RuleId, text: string) => faults.push({ rule, text });
+
+  const blocked = path.find((id) => hindrances.blocked.has(id));
+  if (blocked && !isStimulation(read, step)) add('no-blocked-target', `${capital(theLabel(anatomy, blocked))} are closed: no stroke may end there or pass.`);
+  const closed = path.find((id) => hindrances.closed.has(id));
+  if (closed) add('closed-wound-only', `There is open skin at ${theLabel(anatomy, closed)}: it is not touched, and nothing is led across it.`);
+  for (let i = 0; i + 1 < path.length; i += 1) {
+    const [from = '', to = ''] = [path[i], path[i + 1]];
+    if (hindrances.scarred.has(edgeKey(from, to))) {
+      add('no-scar-crossing', `A scar lies between ${theLabel(anatomy, from)} and ${theLabel(anatomy, to)}: lead fluid round it.`);
+    }
+  }
+  const entered = path.slice(1).find((id) => isBoundDown(hindrances, id) && !hindrances.blocked.has(id));
+  if (entered) add('bypass-knee', `Not over or into ${theLabel(anatomy, entered)}: go round the outer or inner side of the knee.`);
+  if (faults.length === 0 && isStroke(step) && !ways.leads(path)) add('always-towards', awayText(anatomy, step));
+  if (step.pressure && step.pressure !== 'feather' && path.some((id) => id !== step.toward && hindrances.irradiated.has(id))) {
+    add('feather-on-irradiated', `${capital(theLabel(anatomy, step.place))} was irradiated: feather light only.`);
+  }
+  return faults;
+}
+
+/** All places that a step touches or enters, in order. */
+export function pathOf(step: ArrangedStep): readonly PlaceId[] {
+  return step.toward === null ? [step.place] : [step.place, ...step.via, step.toward];
+}
+
+/** The one gentle clearing of what is left of a removed group, where the school asks for it. */
+export function isStimulation(read: ReadCase, step: ArrangedStep): boolean {
+  return (
+    step.kind === 'clear' &&
+    step.toward === null &&
+    read.school.removedSide === 'reroute-and-stimulate' &&
+    read.hindrances.blocked.get(step.place) === 'removed' &&
+    !read.hindrances.irradiated.has(step.place)
+  );
+}
+
+function isStroke(step: ArrangedStep): boolean {
+  return step.kind === 'prepare' || step.kind === 'drain' || step.kind === 'carry' || step.kind === 'return';
+}
+
+function awayText(anatomy: Anatomy, step: ArrangedStep): string {
+  const here = theLabel(anatomy, step.place);
+  if (step.toward === null) return `Say where ${here} drains to: every stroke goes towards the way out.`;
+  return `From ${here} to ${theLabel(anatomy, step.toward)} leads away from the way out: turn the stroke round.`;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** Answers whether a stroke follows one of the ways that fluid takes in this case. */
+export class WayIndex {
+  readonly #pairs = new Set<string>();
+
+  constructor(survey: Survey) {
+    const ways = [...survey.routes.values(), ...survey.exits, ...survey.limbs.flatMap((limb) => limb.exits)];
+    for (const { path } of ways) {
+      for (let i = 0; i + 1 < path.length; i += 1) this.#pairs.add(edgeKey(path[i] ?? '', path[i + 1] ?? ''));
+    }
+  }
+
+  leads(path: readonly PlaceId[]): boolean {
+    if (path.length < 2) return false;
+    return path.every((id, i) => i === 0 || this.#pairs.has(edgeKey(path[i - 1] ?? '', id)));
+  }
+}
