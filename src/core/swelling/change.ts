@@ -1,0 +1,21 @@
+import type { Limb } from './entry-checks';
+
+/** Default minimal detectable change of a limb volume (mL, 95 %); to be replaced by the house's own duplicates. */
+export const defaultMdcMl: Readonly<Record<Limb, { readonly same: number; readonly different: number }>> = {
+  arm: { same: 150, different: 250 },
+  leg: { same: 300, different: 500 },
+};
+
+export interface ChangeJudgement {
+  readonly limit: number;
+  readonly beyond: boolean;
+}
+
+/**
+ * Whether a change between two measurements is beyond measuring error: |change| > max(1.96·√(SD1²+SD2²), MDC).
+ * Within one visit with the marks left on, give 0 as `mdcMl`: start, marks and person are shared.
+ */
+export function judgeChange(changeMl: number, sd1Ml: number, sd2Ml: number, mdcMl: number): ChangeJudgement {
+  const limit = Math.max(1.96 * Math.hypot(sd1Ml, sd2Ml), mdcMl);
+  return { limit, beyond: Math.abs(changeMl) > limit };
+}
