@@ -1,4 +1,5 @@
 import { type Anatomy } from '../anatomy/place';
+import type { FieldError } from '../result';
 import type { ReadCase } from './case';
 import { type ArrangedStep, faultsOf, WayIndex } from './legality';
 import { findPrecedences, type Precedence, type Severity } from './precedence';
@@ -194,4 +195,22 @@ export function mendCourse<S extends ArrangedStep>(anatomy: Anatomy, read: ReadC
     for (const set of needs.values()) set.delete(next.id);
   }
   return mended;
+}
+
+/** Steps that cannot be checked at all: a place that does not exist, or an id that stands twice. */
+export function stepErrors(anatomy: Anatomy, steps: readonly ArrangedStep[]): readonly FieldError[] {
+  const exists = (id: string) => anatomy.territories.has(id) || anatomy.basins.has(id);
+  const seen = new Set<string>();
+  return steps.flatMap((step, index): FieldError[] => {
+    const at = `steps.${index}`;
+    const unknown = (id: string, path: string) => (exists(id) ? [] : [{ path, message: `There is no place “${id}” on the body map.` }]);
+    const twice = seen.has(step.id) ? [{ path: `${at}.id`, message: `The id “${step.id}” stands twice: every step has its own.` }] : [];
+    seen.add(step.id);
+    return [
+      ...twice,
+      ...unknown(step.place, `${at}.place`),
+      ...(step.toward === null ? [] : unknown(step.toward, `${at}.toward`)),
+      ...step.via.flatMap((id, i) => unknown(id, `${at}.via.${i}`)),
+    ];
+  });
 }

@@ -49,10 +49,12 @@ export function volumeSdMl(positionsCm: readonly number[], limb: FilledLimb, fro
   const add = (i: number, amount: number) => shares.set(i, (shares.get(i) ?? 0) + amount);
   gradient.forEach((g, k) => {
     const i = from + k;
-    if (!limb.interpolated.includes(i)) return add(i, g);
-    const w = gapWeight(positionsCm, i);
-    add(i - 1, (1 - w) * g);
-    add(i + 1, w * g);
+    const w = limb.interpolated.includes(i) ? gapWeight(positionsCm, i) : undefined;
+    if (w === undefined) add(i, g);
+    else {
+      add(i - 1, (1 - w) * g);
+      add(i + 1, w * g);
+    }
   });
   return sigmaCm * Math.sqrt([...shares.values()].reduce((sum, g) => sum + g * g, 0));
 }

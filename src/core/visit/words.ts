@@ -1,0 +1,101 @@
+import { type Anatomy, type PlaceId } from '../anatomy/place';
+import type { Finding, Purpose } from '../drainage/case';
+import { capitalise, list, shortLabel } from '../drainage/wording';
+import { assertNever } from '../result';
+
+const areaNames: Readonly<Record<string, string>> = {
+  leg: 'leg',
+  arm: 'arm',
+  'trunk-upper': 'upper trunk',
+  'trunk-lower': 'lower trunk',
+  face: 'face',
+  neck: 'neck',
+  abdomen: 'belly',
+  'whole-body': 'whole body',
+};
+
+/** `left leg`, `both arms`, `face and neck`: a focus as a therapist says it. */
+export function focusInWords(anatomy: Anatomy, focus: readonly PlaceId[]): string {
+  const words: string[] = [];
+  const done = new Set<PlaceId>();
+  for (const id of focus) {
+    if (done.has(id)) continue;
+    const [name = '', side] = id.split('.');
+    const label = areaNames[name];
+    if (!label) {
+      if (anatomy.territories.has(id)) words.push(shortLabel(anatomy, id));
+      continue;
+    }
+    const other = `${name}.${side === 'left' ? 'right' : 'left'}`;
+    if (side && focus.includes(other)) {
+      done.add(other);
+      words.push(`both ${label.endsWith('trunk') ? `sides of the ${label}` : `${label}s`}`);
+    } else words.push(side ? `${side} ${label}` : label);
+  }
+  return list(words);
+}
+
+const purposeWords: Readonly<Record<Purpose, string>> = {
+  swelling: 'swelling',
+  wellness: 'wellness',
+  'after-procedure': 'after a procedure',
+  sinus: 'sinuses',
+  'puffy-face': 'puffy face',
+};
+
+/** `leg drainage`-like line for a visit: what and why. */
+export function workInWords(anatomy: Anatomy, focus: readonly PlaceId[], purpose: Purpose): string {
+  const where = focusInWords(anatomy, focus);
+  return purpose === 'puffy-face' || purpose === 'sinus' ? `drainage, ${purposeWords[purpose]}` : `drainage, ${where} · ${purposeWords[purpose]}`;
+}
+
+const nodeNames: Readonly<Record<string, string>> = { axillary: 'armpit', inguinal: 'groin', pelvic: 'pelvic', neck: 'neck' };
+
+/** One finding in a few words: `left groin nodes removed`, `scar between …`. */
+export function findingInWords(anatomy: Anatomy, finding: Finding): string {
+  const places = (finding.regions ?? []).map((id) => shortLabel(anatomy, id));
+  const some = places.length > 3 ? `${places.slice(0, 2).join(', ')} and ${places.length - 2} more` : list(places);
+  switch (finding.id) {
+    case 'nodes-removed-axillary':
+    case 'nodes-removed-inguinal':
+    case 'nodes-removed-pelvic':
+    case 'nodes-removed-neck':
+    case 'nodes-sentinel-axillary':
+    case 'nodes-sentinel-inguinal':
+    case 'nodes-sentinel-neck': {
+      const group = nodeNames[finding.id.split('-')[2] ?? ''] ?? '';
+      const few = finding.id.includes('sentinel') ? 'a few ' : '';
+      return `${few}${finding.side ?? ''} ${group} nodes removed`.trim();
+    }
+    case 'irradiated':
+      return `irradiated: ${some}`;
+    case 'open-wound':
+      return `open skin: ${some}`;
+    case 'port':
+      return `port: ${some}`;
+    case 'thickened':
+      return `thickened skin: ${some}`;
+    case 'scar': {
+      const [pair] = finding.crosses ?? [];
+      return pair ? `scar between the ${shortLabel(anatomy, pair[0] ?? '')} and the ${shortLabel(anatomy, pair[1] ?? '')}` : 'scar';
+    }
+    case 'cancer-history':
+      return 'cancer treated';
+    default:
+      return assertNever(finding.id);
+  }
+}
+
+/** Findings for a glance, the ones that close a way first. */
+export function findingsInWords(anatomy: Anatomy, findings: readonly Finding[]): string {
+  const weight = (finding: Finding) => (finding.id.startsWith('nodes-removed') ? 0 : finding.id === 'cancer-history' ? 2 : 1);
+  const sorted = [...findings].sort((a, b) => weight(a) - weight(b));
+  return capitalise(sorted.map((finding) => findingInWords(anatomy, finding)).join(' · '));
+}
+
+/** Whole years on a day; null when the birthday is not known. */
+export function ageOn(bornOn: string | null, onDate: string): number | null {
+  if (!bornOn) return null;
+  const years = Number(onDate.slice(0, 4)) - Number(bornOn.slice(0, 4));
+  return onDate.slice(5) < bornOn.slice(5) ? years - 1 : years;
+}

@@ -1,0 +1,24 @@
+import { mkdirSync } from 'node:fs';
+import path from 'node:path';
+import SQLite from 'better-sqlite3';
+import { Kysely, SqliteDialect } from 'kysely';
+import { migrate } from './migrate';
+import type { Database } from './schema';
+
+export type Db = Kysely<Database>;
+
+/**
+ * Opens the house's database and brings it up to date.
+ * @param folder made when it is missing; `:memory:` for a database that is gone when closed
+ */
+export function openDatabase(folder: string): Db {
+  const inMemory = folder === ':memory:';
+  if (!inMemory) mkdirSync(folder, { recursive: true });
+  const sqlite = new SQLite(inMemory ? ':memory:' : path.join(folder, 'velvet-stone.sqlite'));
+  sqlite.pragma('journal_mode = WAL');
+  sqlite.pragma('synchronous = FULL');
+  sqlite.pragma('foreign_keys = ON');
+  sqlite.pragma('busy_timeout = 5000');
+  migrate(sqlite);
+  return new Kysely<Database>({ dialect: new SqliteDialect({ database: sqlite }) });
+}

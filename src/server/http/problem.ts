@@ -1,0 +1,24 @@
+import type { z } from 'zod';
+import type { Problem } from '../../contracts/problem';
+import type { FieldError } from '../../core/result';
+
+/** Problem details (RFC 9457); `type` is a page of ours. */
+export function problem(body: Problem): Response {
+  return new Response(JSON.stringify(body), { status: body.status, headers: { 'content-type': 'application/problem+json' } });
+}
+
+export function invalidFields(errors: readonly FieldError[]): Response {
+  return problem({ type: '/problems/invalid-input', title: 'Some fields need attention', status: 400, errors: [...errors] });
+}
+
+export function invalidInput(error: z.ZodError): Response {
+  return invalidFields(error.issues.map(({ path, message }) => ({ path: path.join('.'), message })));
+}
+
+export function notFound(what: string): Response {
+  return problem({ type: '/problems/not-found', title: `There is no such ${what}`, status: 404 });
+}
+
+export function conflict(detail: string): Response {
+  return problem({ type: '/problems/edited-elsewhere', title: 'Someone else saved in the meantime', status: 409, detail });
+}

@@ -1,0 +1,193 @@
+import type { ClosingInput, TapingInput, VisitInput } from '../../contracts/record';
+import type { ClosingView, StageOrEnd, TapingView } from '../../contracts/views';
+import type { TableEvent } from '../../core/table/progress';
+import type { LimbVolume } from '../../core/swelling/limb-volume';
+import type { CheckAnswers } from '../../core/visit/visit-check';
+import type { Db } from '../db/connection';
+import type { ClosingRow, PlanRow, TapingRow, VisitRow } from '../db/schema';
+
+export async function findVisit(db: Db, id: number): Promise<VisitRow | undefined> {
+  return db.selectFrom('visit').selectAll().where('id', '=', id).executeTakeFirst();
+}
+
+/** Visits that start in [from, to), by time. */
+export async function listVisits(db: Db, from: string, to: string): Promise<readonly (VisitRow & { readonly client_name: string; readonly born_on: string | null })[]> {
+  return db
+    .selectFrom('visit')
+    .innerJoin('client', 'client.id', 'visit.client_id')
+    .selectAll('visit')
+    .select(['client.name as client_name', 'client.born_on as born_on'])
+    .where('starts_at', '>=', from)
+    .where('starts_at', '<', to)
+    .orderBy('starts_at')
+    .execute();
+}
+
+export async function listVisitsOfClient(db: Db, clientId: number): Promise<readonly VisitRow[]> {
+  return db.selectFrom('visit').selectAll().where('client_id', '=', clientId).orderBy('starts_at', 'desc').execute();
+}
+
+export async function insertVisit(db: Db, given: VisitInput): Promise<number> {
+  const row = await db
+    .insertInto('visit')
+    .values({
+      client_id: given.clientId,
+      therapist_id: given.therapistId,
+      starts_at: given.startsAt,
+      minutes: given.minutes,
+      purpose: given.purpose,
+      focus_json: JSON.stringify(given.focus),
+      closed_at: null,
+    })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  return row.id;
+}
+
+export async function setStage(db: Db, id: number, stage: StageOrEnd, closedAt: string | null = null): Promise<void> {
+  await db.updateTable('visit').set(closedAt ? { stage, closed_at: closedAt } : { stage }).where('id', '=', id).execute();
+}
+
+export async function setTherapist(db: Db, id: number, therapistId: number): Promise<void> {
+  await db.updateTable('visit').set({ therapist_id: therapistId }).where('id', '=', id).execute();
+}
+
+export async function latestAnswers(db: Db, visitId: number): Promise<CheckAnswers> {
+  const row = await db.selectFrom('visit_check').select('answers_json').where('visit_id', '=', visitId).orderBy('id', 'desc').executeTakeFirst();
+  return row ? (JSON.parse(row.answers_json) as CheckAnswers) : {};
+}
+
+export async function insertAnswers(db: Db, visitId: number, answers: CheckAnswers, outcome: string, by: number | null, now: string): Promise<void> {
+  await db
+    .insertInto('visit_check')
+    .values({ visit_id: visitId, answers_json: JSON.stringify(answers), outcome, recorded_at: now, recorded_by: by })
+    .execute();
+}
+
+export function toTaping(row: TapingRow, volume: LimbVolume | null): TapingView {
+  return {
+    version: row.version,
+    phase: row.phase,
+    limb: row.limb,
+    side: row.side,
+    unit: row.unit,
+    method: row.method as TapingView['method'],
+    positions: JSON.parse(row.positions_json) as number[],
+    affected: JSON.parse(row.affected_json) as (number | null)[],
+    reference: JSON.parse(row.reference_json) as (number | null)[],
+    takenAt: row.recorded_at,
+    therapistId: row.recorded_by,
+    volume,
+  };
+}
+
+export async function latestTaping(db: Db, visitId: number, phase: 'before' | 'after'): Promise<TapingRow | undefined> {
+  return db
+    .selectFrom('taping')
+    .selectAll()
+    .where('visit_id', '=', visitId)
+    .where('phase', '=', phase)
+    .orderBy('version', 'desc')
+    .executeTakeFirst();
+}
+
+/** The newest version of every taping of a client's visits. */
+export async function listTapingsOfClient(db: Db, clientId: number): Promise<readonly TapingRow[]> {
+  return db
+    .selectFrom('taping')
+    .innerJoin('visit', 'visit.id', 'taping.visit_id')
+    .selectAll('taping')
+    .where('visit.client_id', '=', clientId)
+    .where((eb) =>
+      eb.not(
+        eb.exists(
+          eb
+            .selectFrom('taping as newer')
+            .select('newer.id')
+            .whereRef('newer.visit_id', '=', 'taping.visit_id')
+            .whereRef('newer.phase', '=', 'taping.phase')
+            .whereRef('newer.version', '>', 'taping.version'),
+        ),
+      ),
+    )
+    .execute();
+}
+
+export async function insertTaping(db: Db, visitId: number, version: number, given: TapingInput, volume: LimbVolume | null, by: number | null, now: string): Promise<void> {
+  await db
+    .insertInto('taping')
+    .values({
+      visit_id: visitId,
+      phase: given.phase,
+      version,
+      limb: given.limb,
+      side: given.side,
+      unit: given.unit,
+      method: given.method,
+      positions_json: JSON.stringify(given.positions),
+      affected_json: JSON.stringify(given.affected),
+      reference_json: JSON.stringify(given.reference),
+      affected_ml: volume?.affectedMl ?? null,
+      reference_ml: volume?.referenceMl ?? null,
+      excess_ml: volume?.excessMl ?? null,
+      excess_percent: volume?.excessPercent ?? null,
+      affected_sd_ml: volume?.affectedSdMl ?? null,
+      excess_sd_ml: volume?.excessSdMl ?? null,
+      recorded_at: now,
+      recorded_by: by,
+    })
+    .execute();
+}
+
+export async function latestPlan(db: Db, visitId: number): Promise<PlanRow | undefined> {
+  return db.selectFrom('plan').selectAll().where('visit_id', '=', visitId).orderBy('version', 'desc').executeTakeFirst();
+}
+
+export async function insertPlan(db: Db, row: Omit<PlanRow, 'id'>): Promise<void> {
+  await db.insertInto('plan').values(row).execute();
+}
+
+/** Stores events that are not there yet, in the order given; sending again changes nothing. */
+export async function insertEvents(db: Db, visitId: number, events: readonly TableEvent[], now: string): Promise<void> {
+  if (events.length === 0) return;
+  await db
+    .insertInto('table_event')
+    .values(
+      events.map((event) => ({
+        id: event.id,
+        visit_id: visitId,
+        kind: event.kind,
+        step_id: event.stepId,
+        plan_version: event.planVersion,
+        happened_at: event.at,
+        received_at: now,
+      })),
+    )
+    .onConflict((oc) => oc.column('id').doNothing())
+    .execute();
+}
+
+export async function listEvents(db: Db, visitId: number): Promise<readonly TableEvent[]> {
+  const rows = await db.selectFrom('table_event').selectAll().where('visit_id', '=', visitId).orderBy('sequence').execute();
+  return rows.map((row) => ({ id: row.id, kind: row.kind as TableEvent['kind'], stepId: row.step_id, at: row.happened_at, planVersion: row.plan_version }));
+}
+
+export function toClosing(row: ClosingRow): ClosingView {
+  return { version: row.version, pressure: row.pressure as ClosingView['pressure'], comfort: row.comfort, redness: row.redness, note: row.note };
+}
+
+export async function latestClosing(db: Db, visitId: number): Promise<ClosingView | undefined> {
+  const row = await db.selectFrom('closing').selectAll().where('visit_id', '=', visitId).orderBy('version', 'desc').executeTakeFirst();
+  return row && toClosing(row);
+}
+
+export async function insertClosing(db: Db, visitId: number, version: number, given: ClosingInput, by: number | null, now: string): Promise<void> {
+  await db
+    .insertInto('closing')
+    .values({ visit_id: visitId, version, pressure: given.pressure, comfort: given.comfort, redness: given.redness, note: given.note, recorded_at: now, recorded_by: by })
+    .execute();
+}
+
+export async function insertAudit(db: Db, entry: { readonly at: string; readonly by: number | null; readonly action: string; readonly subject: string; readonly detail?: string }): Promise<void> {
+  await db.insertInto('audit').values({ at: entry.at, therapist_id: entry.by, action: entry.action, subject: entry.subject, detail: entry.detail ?? '' }).execute();
+}
