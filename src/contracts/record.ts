@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { findingIds, longestVisitMinutes, purposes } from '../core/drainage/case';
+import { findingIds, longestVisitMinutes, purposes, qualificationIds } from '../core/drainage/case';
 import { visitQuestionIds } from '../core/visit/visit-check';
 import { ArrangedStepSchema, SchoolSchema, StepSchema } from './drainage';
 import { LimbVolumeRequest } from './limb-volume';
@@ -108,3 +108,12 @@ export type ClosingInput = z.infer<typeof ClosingInput>;
 
 export const CourseCheckInput = z.object({ steps: z.array(ArrangedStepSchema).max(1000) });
 export const StoredStep = StepSchema;
+
+export const HandOverInput = z.object({ therapistId: z.number().int().positive() });
+
+export const HouseInput = z.object({
+  name,
+  therapistName: name,
+  qualifications: z.array(z.enum(qualificationIds)).max(20),
+});
+export type HouseInput = z.infer<typeof HouseInput>;

@@ -21,7 +21,7 @@ export async function addClient(db: Db, input: ClientInput, actor: Actor): Promi
 /** Places a finding on a client's body. Refused when it lacks its place, or cannot be true beside what is there. */
 export async function addFinding(db: Db, clientId: number, input: PlacedFindingInput, actor: Actor): Promise<{ readonly kind: 'saved'; readonly key: number } | SaveRefusal> {
   const client = await findClient(db, clientId);
-  if (!client) return { kind: 'no-such-visit' };
+  if (!client) return { kind: 'not-found' };
   const known = await listFindings(db, clientId);
   const errors = [...findingErrors([...known, input]), ...dateErrors(input, client.born_on)];
   if (errors.length > 0) return { kind: 'refused', errors };
@@ -48,7 +48,7 @@ function dateErrors(input: PlacedFindingInput, bornOn: string | null): FieldErro
 export async function removeFinding(db: Db, clientId: number, key: number, actor: Actor): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
   const now = actor.now.toISOString();
   return db.transaction().execute(async (trx) => {
-    if (!(await endFinding(trx, clientId, key, actor.therapistId, now))) return { kind: 'no-such-visit' } as const;
+    if (!(await endFinding(trx, clientId, key, actor.therapistId, now))) return { kind: 'not-found' } as const;
     await insertAudit(trx, { at: now, by: actor.therapistId, action: 'finding ended', subject: `client ${clientId}`, detail: `finding ${key}` });
     return { kind: 'saved' } as const;
   });

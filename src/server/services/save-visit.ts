@@ -32,7 +32,7 @@ export interface Actor {
 
 /** A save that could not be made, told apart so that each gets its own answer. */
 export type SaveRefusal =
-  | { readonly kind: 'no-such-visit' }
+  | { readonly kind: 'not-found' }
   | { readonly kind: 'edited-elsewhere' }
   | { readonly kind: 'refused'; readonly errors: readonly FieldError[] };
 
@@ -46,7 +46,7 @@ async function advance(db: Db, visitId: number, stage: StageOrEnd, to: StageOrEn
 /** Stores the answers as they are given; a red flag stops the visit, a corrected answer opens it again. */
 export async function answerCheck(db: Db, visitId: number, input: VisitCheckInput, actor: Actor): Promise<{ readonly kind: 'saved'; readonly stage: StageOrEnd } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
-  if (!visit) return { kind: 'no-such-visit' };
+  if (!visit) return { kind: 'not-found' };
   const outcome = judgeVisitCheck(input.answers);
   const now = actor.now.toISOString();
   return db.transaction().execute(async (trx) => {
@@ -66,7 +66,7 @@ export async function answerCheck(db: Db, visitId: number, input: VisitCheckInpu
 /** Stores a taping as a new version; raw girths are never overwritten. */
 export async function saveTaping(db: Db, visitId: number, input: TapingInput, actor: Actor): Promise<{ readonly kind: 'saved'; readonly taping: TapingView } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
-  if (!visit) return { kind: 'no-such-visit' };
+  if (!visit) return { kind: 'not-found' };
   const errors = tapingErrors(input);
   if (errors.length > 0) return { kind: 'refused', errors };
   return db.transaction().execute(async (trx) => {
@@ -99,7 +99,7 @@ function tapingErrors(input: TapingInput): FieldError[] {
 /** Plans the visit anew from what is known now; a version that was edited elsewhere is not overwritten. */
 export async function makePlan(db: Db, visitId: number, wish: PlanWishInput, actor: Actor): Promise<{ readonly kind: 'saved'; readonly plan: PlanView } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
-  if (!visit) return { kind: 'no-such-visit' };
+  if (!visit) return { kind: 'not-found' };
   if (visit.stage === 'stopped') return { kind: 'refused', errors: [{ path: '', message: 'The check stopped this visit: nothing is planned.' }] };
   const given = caseOf(visit, wish);
   const read = readCase(anatomy, given);
@@ -129,7 +129,7 @@ export async function makePlan(db: Db, visitId: number, wish: PlanWishInput, act
 /** Stores a rearranged course as a new version of the plan. */
 export async function rearrangeCourse(db: Db, visitId: number, input: CourseInput, actor: Actor): Promise<{ readonly kind: 'saved'; readonly plan: PlanView } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
-  if (!visit) return { kind: 'no-such-visit' };
+  if (!visit) return { kind: 'not-found' };
   return db.transaction().execute(async (trx) => {
     const known = await latestPlan(trx, visitId);
     if (!known || known.version !== input.basedOn) return { kind: 'edited-elsewhere' } as const;
@@ -178,7 +178,7 @@ export async function recordEvents(
   actor: Actor,
 ): Promise<{ readonly kind: 'saved'; readonly events: readonly TableEvent[] } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
-  if (!visit) return { kind: 'no-such-visit' };
+  if (!visit) return { kind: 'not-found' };
   const stored = await listEvents(db, visitId);
   if (stored.length === 0) {
     const errors = await readyForTable(db, visitId);
@@ -200,7 +200,7 @@ export async function saveClosing(
   actor: Actor,
 ): Promise<{ readonly kind: 'saved'; readonly closing: ClosingView } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
-  if (!visit) return { kind: 'no-such-visit' };
+  if (!visit) return { kind: 'not-found' };
   return db.transaction().execute(async (trx) => {
     const known = await latestClosing(trx, visitId);
     if ((known?.version ?? 0) !== input.basedOn) return { kind: 'edited-elsewhere' } as const;
@@ -212,7 +212,7 @@ export async function saveClosing(
 
 export async function finishVisit(db: Db, visitId: number, actor: Actor): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
-  if (!visit) return { kind: 'no-such-visit' };
+  if (!visit) return { kind: 'not-found' };
   const now = actor.now.toISOString();
   await db.transaction().execute(async (trx) => {
     await setStage(trx, visitId, 'done', now);
@@ -224,7 +224,7 @@ export async function finishVisit(db: Db, visitId: number, actor: Actor): Promis
 /** Hands a visit over to a colleague, for instance one who holds the qualification that it needs. */
 export async function handOver(db: Db, visitId: number, therapistId: number, actor: Actor): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
-  if (!visit) return { kind: 'no-such-visit' };
+  if (!visit) return { kind: 'not-found' };
   const exists = await db.selectFrom('therapist').select('id').where('id', '=', therapistId).executeTakeFirst();
   if (!exists) return { kind: 'refused', errors: [{ path: 'therapistId', message: 'There is no such therapist in this house.' }] };
   await db.transaction().execute(async (trx) => {

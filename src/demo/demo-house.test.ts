@@ -1,0 +1,45 @@
+import { describe, expect, it } from 'vitest';
+import { anatomy } from '../catalogue/anatomy';
+import { openDatabase } from '../server/db/connection';
+import { readClient } from '../server/services/read-client';
+import { readDay } from '../server/services/read-day';
+import { ensureDemoHouse } from './demo-house';
+import { demoClients } from './people.data';
+
+const now = new Date(2026, 10, 25, 8, 0);
+
+describe('the demo house', () => {
+  it('has visits today, history with a falling excess, and is the same every time', async () => {
+    const [a, b] = [openDatabase(':memory:'), openDatabase(':memory:')];
+    await ensureDemoHouse(a, now);
+    await ensureDemoHouse(b, now);
+    const [dayA, dayB] = [await readDay(a, now, now), await readDay(b, now, now)];
+    expect(dayA).toEqual(dayB);
+    expect(dayA.visits).toHaveLength(5);
+    const marit = demoClients.findIndex((c) => c.name === 'Marit Olsvang') + 1;
+    const client = await readClient(a, marit, now);
+    const excesses = client?.history.flatMap((entry) => entry.excessMl ?? []) ?? [];
+    expect(excesses).toHaveLength(6);
+    expect(excesses[0]).toBeLessThan(excesses.at(-1) ?? 0);
+  });
+
+  it('keeps what is there when started again, and fills only an empty day', async () => {
+    const db = openDatabase(':memory:');
+    await ensureDemoHouse(db, now);
+    const count = async () => (await db.selectFrom('visit').select((eb) => eb.fn.countAll<number>().as('n')).executeTakeFirstOrThrow()).n;
+    const before = await count();
+    await ensureDemoHouse(db, now);
+    expect(await count()).toBe(before);
+    await ensureDemoHouse(db, new Date(2026, 10, 27, 8, 0));
+    expect(await count()).toBe(before + 5);
+  });
+
+  it('covers every worked case with clients whose places exist', () => {
+    expect(demoClients.length).toBeGreaterThanOrEqual(12);
+    for (const client of demoClients) {
+      for (const id of client.findings.flatMap((f) => [...(f.regions ?? []), ...(f.crosses ?? []).flat()])) {
+        expect(anatomy.territories.has(id) || anatomy.basins.has(id), id).toBe(true);
+      }
+    }
+  });
+});

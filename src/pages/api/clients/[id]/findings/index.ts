@@ -1,0 +1,9 @@
+import { PlacedFindingInput } from '../../../../../contracts/record';
+import { answer } from '../../../../../server/http/answer';
+import { endpoint, idOf, readBody } from '../../../../../server/http/endpoint';
+import { addFinding } from '../../../../../server/services/save-client';
+
+export const POST = endpoint(async (context) => {
+  const input = await readBody(context.request, PlacedFindingInput);
+  return answer(await addFinding(context.locals.db, idOf(context, 'client'), input, context.locals.actor), 'client');
+});

@@ -1,0 +1,8 @@
+import { endpoint, idOf } from '../../../../server/http/endpoint';
+import { notFound } from '../../../../server/http/problem';
+import { readVisit } from '../../../../server/services/read-visit';
+
+export const GET = endpoint(async (context) => {
+  const visit = await readVisit(context.locals.db, idOf(context, 'visit'));
+  return visit ? Response.json(visit) : notFound('visit');
+});
