@@ -96,11 +96,14 @@ function tapingErrors(input: TapingInput): FieldError[] {
   return errors;
 }
 
+const begun: FieldError = { path: 'plan', message: 'The treatment has begun: the plan stays as it is, so that the record matches what was done.' };
+
 /** Plans the visit anew from what is known now; a version that was edited elsewhere is not overwritten. */
 export async function makePlan(db: Db, visitId: number, wish: PlanWishInput, actor: Actor): Promise<{ readonly kind: 'saved'; readonly plan: PlanView } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
   if (visit.stage === 'stopped') return { kind: 'refused', errors: [{ path: '', message: 'The check stopped this visit: nothing is planned.' }] };
+  if ((await listEvents(db, visitId)).length > 0) return { kind: 'refused', errors: [begun] };
   const given = caseOf(visit, wish);
   const read = readCase(anatomy, given);
   if (!read.ok) return { kind: 'refused', errors: read.errors };
@@ -130,6 +133,7 @@ export async function makePlan(db: Db, visitId: number, wish: PlanWishInput, act
 export async function rearrangeCourse(db: Db, visitId: number, input: CourseInput, actor: Actor): Promise<{ readonly kind: 'saved'; readonly plan: PlanView } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
+  if ((await listEvents(db, visitId)).length > 0) return { kind: 'refused', errors: [begun] };
   return db.transaction().execute(async (trx) => {
     const known = await latestPlan(trx, visitId);
     if (!known || known.version !== input.basedOn) return { kind: 'edited-elsewhere' } as const;

@@ -1,0 +1,54 @@
+/** Starts the built server on a data folder of its own, for pictures, benchmarks and tests. */
+import { spawn } from 'node:child_process';
+import { createServer } from 'node:net';
+import path from 'node:path';
+import { root } from './setup.mjs';
+
+function freePort() {
+  return new Promise((resolve, reject) => {
+    const probe = createServer();
+    probe.once('error', reject);
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address();
+      probe.close(() => resolve(port));
+    });
+  });
+}
+
+/** @returns its address and a way to stop it; `kill` ends it without a goodbye */
+export async function startServer({ data, demo = true, port, env = {} }) {
+  const listening = port ?? (await freePort());
+  const child = spawn(process.execPath, [path.join(root, 'dist/server/entry.mjs')], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, HOST: '127.0.0.1', PORT: String(listening), VELVET_STONE_DATA: data, VELVET_STONE_DEMO: demo ? '1' : '', ...env },
+  });
+  const url = `http://127.0.0.1:${listening}`;
+  const ended = new Promise((resolve) => child.once('exit', resolve));
+  const deadline = Date.now() + 30_000;
+  for (;;) {
+    if (child.exitCode !== null) throw new Error(`the server ended with ${child.exitCode}`);
+    const answer = await fetch(`${url}/api/health`).catch(() => undefined);
+    if (answer?.ok) break;
+    if (Date.now() > deadline) throw new Error('the server did not answer within 30 s');
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  const end = (signal) => {
+    child.kill(signal);
+    return ended;
+  };
+  return { url, port: listening, stop: () => end('SIGTERM'), kill: () => end('SIGKILL') };
+}
+
+/** Flags for a Chromium without a network, also as root. */
+export const chromiumFlags = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--hide-scrollbars',
+  '--font-render-hinting=none',
+];

@@ -1,0 +1,5 @@
+import { ensureBuilt, ensureInstalled, serve } from './setup.mjs';
+
+ensureInstalled();
+ensureBuilt();
+serve({ VELVET_STONE_DATA: process.env.VELVET_STONE_DATA ?? './var' });

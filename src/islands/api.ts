@@ -1,0 +1,51 @@
+import { type Problem, ProblemSchema } from '../contracts/problem';
+
+/** The server said no, or could not be reached. */
+export class RequestError extends Error {
+  constructor(
+    readonly status: number,
+    readonly problem: Problem,
+  ) {
+    super(problem.errors?.[0]?.message ?? problem.detail ?? problem.title);
+  }
+
+  /** What is wrong with a field, by its path. */
+  fieldError(path: string): string | undefined {
+    return this.problem.errors?.find((error) => error.path === path || error.path.startsWith(`${path}.`))?.message;
+  }
+}
+
+const unreachable: Problem = { type: '/problems/unreachable', title: 'The house’s computer does not answer. What you entered is still here; try again.', status: 0 };
+
+/** Sends JSON and reads JSON. @throws RequestError for every refusal, also when nobody answers */
+export async function send<T>(method: 'GET' | 'POST' | 'DELETE', path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(path, {
+      method,
+      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      ...(signal ? { signal } : {}),
+    });
+  } catch (error) {
+    if (signal?.aborted) throw error;
+    throw new RequestError(0, unreachable);
+  }
+  const text = await response.text();
+  const value: unknown = text === '' ? null : parseOrNull(text);
+  if (response.ok) return value as T;
+  const problem = ProblemSchema.safeParse(value);
+  throw new RequestError(response.status, problem.success ? problem.data : { ...unreachable, title: 'The house’s computer answered something unexpected. Nothing was changed.', status: response.status });
+}
+
+function parseOrNull(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
+
+/** A sentence for any failure. */
+export function sentenceOf(error: unknown): string {
+  return error instanceof Error ? error.message : 'Something went wrong. Nothing was changed.';
+}

@@ -1,0 +1,46 @@
+import { useMemo } from 'react';
+import type { HistoryEntry } from '../../contracts/views';
+import { formatNumber } from '../../core/units';
+import Chart, { token } from '../../ui/charts/Chart';
+
+/** Excess over the other side at each visit, with the tape's error as a band (95 %). */
+export default function ExcessChart({ history, className }: { readonly history: readonly HistoryEntry[]; readonly className: string }) {
+  const points = useMemo(() => history.filter((entry) => entry.excessMl !== null).reverse(), [history]);
+  const option = useMemo(() => {
+    const values = points.map((entry) => entry.excessMl ?? 0);
+    const half = points.map((entry) => 1.96 * (entry.excessSdMl ?? 0));
+    const lows = values.map((value, i) => value - (half[i] ?? 0));
+    const highs = values.map((value, i) => value + (half[i] ?? 0));
+    const pad = Math.max(40, (Math.max(...highs) - Math.min(...lows)) * 0.25);
+    const [ink, soft, line, river, tint] = ['ink', 'ink-soft', 'line', 'river', 'river-soft'].map(token);
+    const label = { fontFamily: 'Atkinson Hyperlegible', fontSize: 13, color: soft };
+    return {
+      animation: false,
+      grid: { left: 52, right: 28, top: 18, bottom: 26 },
+      xAxis: { type: 'category', data: points.map((entry) => entry.date.replace(/ \d{4}$/, '')), axisLine: { lineStyle: { color: line } }, axisTick: { show: false }, axisLabel: label },
+      yAxis: {
+        type: 'value',
+        min: Math.max(0, Math.floor((Math.min(...lows) - pad) / 50) * 50),
+        max: Math.ceil((Math.max(...highs) + pad) / 50) * 50,
+        splitNumber: 3,
+        axisLabel: { ...label, formatter: '{value} mL' },
+        splitLine: { lineStyle: { color: line } },
+      },
+      series: [
+        { type: 'line', data: lows, stack: 'error', lineStyle: { opacity: 0 }, symbol: 'none', silent: true },
+        { type: 'line', data: highs.map((high, i) => high - (lows[i] ?? 0)), stack: 'error', lineStyle: { opacity: 0 }, areaStyle: { color: tint, opacity: 0.9 }, symbol: 'none', silent: true },
+        {
+          type: 'line',
+          data: values,
+          symbol: 'circle',
+          symbolSize: 8,
+          lineStyle: { color: river, width: 3 },
+          itemStyle: { color: river },
+          label: { show: true, position: 'top', distance: 8, formatter: ({ value }: { value: number }) => formatNumber(value), fontFamily: 'Fraunces Variable', fontWeight: 600, fontSize: 14, color: ink },
+        },
+      ],
+    };
+  }, [points]);
+  const words = points.map((entry) => `${entry.date}: ${formatNumber(entry.excessMl ?? 0)} mL`).join(', ');
+  return <Chart option={option} className={className} label={`Excess over the other side. ${words}`} />;
+}

@@ -1,0 +1,111 @@
+import { type FormEvent, useEffect, useRef, useState } from 'react';
+import type { FoundClient } from '../../contracts/views';
+import { Button } from '../../ui/button/Button';
+import { Dialog } from '../../ui/dialog/Dialog';
+import { Field, TextArea } from '../../ui/field/Field';
+import { RequestError, send, sentenceOf } from '../api';
+import styles from './FindClients.module.css';
+
+/** Clients, found as one types; and adding one. */
+export function FindClients({ initial, text = '' }: { readonly initial: readonly FoundClient[]; readonly text?: string }) {
+  const [query, setQuery] = useState(text);
+  const [found, setFound] = useState(initial);
+  const [trouble, setTrouble] = useState<string>();
+  const [isAdding, setIsAdding] = useState(false);
+  const asked = useRef(query);
+
+  useEffect(() => {
+    if (query === asked.current) return;
+    asked.current = query;
+    const abort = new AbortController();
+    send<readonly FoundClient[]>('GET', `/api/clients?q=${encodeURIComponent(query)}`, undefined, abort.signal)
+      .then((clients) => {
+        setFound(clients);
+        setTrouble(undefined);
+      })
+      .catch((error: unknown) => !abort.signal.aborted && setTrouble(sentenceOf(error)));
+    return () => abort.abort();
+  }, [query]);
+
+  return (
+    <main id="main" className={styles['view']}>
+      <div className={styles['top']}>
+        <h1>Clients</h1>
+        <Button onClick={() => setIsAdding(true)}>Add a client</Button>
+      </div>
+      <Field
+        label="Find by name or phone number"
+        type="search"
+        value={query}
+        onChange={(event) => setQuery(event.target.value)}
+        maxLength={200}
+        autoFocus
+        error={trouble}
+        className={styles['search'] ?? ''}
+      />
+      <p className={styles['count']} role="status">
+        {found.length === 0 ? `No client matches “${query}”.` : `${found.length} ${found.length === 1 ? 'client' : 'clients'}`}
+      </p>
+      {found.length > 0 && (
+        <table className={styles['table']}>
+          <thead>
+            <tr>
+              <th scope="col">Name</th>
+              <th scope="col">Age</th>
+              <th scope="col">Phone</th>
+              <th scope="col">Last visit</th>
+            </tr>
+          </thead>
+          <tbody>
+            {found.map((client) => (
+              <tr key={client.id}>
+                <th scope="row">
+                  <a href={`/clients/${client.id}`}>{client.name}</a>
+                </th>
+                <td>{client.age ?? '–'}</td>
+                <td>{client.phone || '–'}</td>
+                <td>{client.lastVisit ?? 'none yet'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <AddClient isOpen={isAdding} onClose={() => setIsAdding(false)} />
+    </main>
+  );
+}
+
+function AddClient({ isOpen, onClose }: { readonly isOpen: boolean; readonly onClose: () => void }) {
+  const [error, setError] = useState<RequestError>();
+  const [isSaving, setIsSaving] = useState(false);
+  const save = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    const text = (name: string) => String(form.get(name) ?? '');
+    setIsSaving(true);
+    try {
+      const { id } = await send<{ id: number }>('POST', '/api/clients', { name: text('name'), bornOn: text('bornOn') || null, phone: text('phone'), note: text('note') });
+      window.location.assign(`/clients/${id}`);
+    } catch (caught) {
+      setIsSaving(false);
+      if (caught instanceof RequestError) setError(caught);
+    }
+  };
+  return (
+    <Dialog title="Add a client" isOpen={isOpen} onClose={onClose}>
+      <form onSubmit={(event) => void save(event)} className={styles['form']} noValidate>
+        <Field label="Name" name="name" autoFocus autoComplete="off" error={error?.fieldError('name')} />
+        <Field label="Born on" name="bornOn" type="date" error={error?.fieldError('bornOn')} />
+        <Field label="Phone" name="phone" autoComplete="off" error={error?.fieldError('phone')} />
+        <TextArea label="Good to know" name="note" error={error?.fieldError('note')} />
+        {error && !error.problem.errors && <p role="alert">{error.message}</p>}
+        <div className={styles['buttons']}>
+          <Button onClick={onClose}>Cancel</Button>
+          <Button look="filled" type="submit" disabled={isSaving}>
+            Add
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

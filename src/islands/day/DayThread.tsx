@@ -1,0 +1,136 @@
+import type { DayView, DayVisit } from '../../contracts/views';
+import { ButtonLink } from '../../ui/button/Button';
+import styles from './DayThread.module.css';
+
+const pebbleShape = 'M-15 1C-15 -8 -9 -12 0 -12C9 -12 15 -8 15 0C15 8 9 12 -1 12C-9 12 -15 8 -15 1Z';
+
+/** Where a visit is picked up again. */
+function nextHref(visit: DayVisit): string {
+  if (visit.stage === 'done') return `/clients/${visit.client.id}`;
+  const view = visit.stage === 'prepare' ? 'plan' : visit.stage === 'stopped' ? 'ask' : visit.stage;
+  return `/visits/${visit.id}/${view}`;
+}
+
+const goOn: Readonly<Record<DayVisit['stage'], string>> = {
+  ask: 'Begin',
+  measure: 'Go on: measure',
+  plan: 'Go on: plan',
+  prepare: 'Go on: plan',
+  table: 'Back to the table',
+  close: 'Close the record',
+  done: 'Open',
+  stopped: 'See why',
+};
+
+/** Today as a thread: what is over, who is next, what each visit needs. */
+export function DayThread({ day, isToday, currentId }: { readonly day: DayView; readonly isToday: boolean; readonly currentId: number | null }) {
+  const over = day.visits.filter((visit) => visit.stage === 'done').length;
+  const total = day.visits.length;
+  const summary = total === 0 ? 'no visits' : `${total} ${total === 1 ? 'visit' : 'visits'}${over > 0 ? ` · ${over} closed` : ''}`;
+  return (
+    <div className={styles['view']}>
+      <main id="main" className={styles['thread']}>
+        <h1>
+          {day.title}
+          <small>
+            {summary} · {day.house}
+          </small>
+        </h1>
+        {total === 0 && (
+          <p className={styles['empty']}>
+            Nothing is booked {isToday ? 'today' : 'on this day'}. <a href="/clients">Find a client</a> and book a visit from their page.
+          </p>
+        )}
+        <ol>
+          {day.visits.map((visit) => (
+            <li key={visit.id} className={styles['visit']} data-state={visit.id === currentId ? 'now' : visit.stage === 'done' || visit.stage === 'stopped' ? 'over' : 'ahead'}>
+              <div className={styles['time']}>
+                <strong>{visit.time}</strong>
+                <span>{visit.minutes} min</span>
+              </div>
+              <svg width="40" height="34" viewBox="-18 -15 36 30" aria-hidden="true" className={styles['stone']}>
+                <path d={pebbleShape} />
+                {visit.stage === 'done' && <polyline points="-6,0 -1,5 7,-5" />}
+              </svg>
+              <div className={styles['body']}>
+                <div className={styles['line']}>
+                  <div>
+                    <h2>
+                      <a href={nextHref(visit)}>{visit.client.name}</a>
+                    </h2>
+                    <span className={styles['work']}>{visit.work}</span>
+                  </div>
+                  {visit.id === currentId ? (
+                    <ButtonLink look="filled" href={nextHref(visit)}>
+                      {goOn[visit.stage]}
+                    </ButtonLink>
+                  ) : (
+                    <a className={styles['go']} href={nextHref(visit)} aria-label={`${goOn[visit.stage]}, ${visit.client.name}`}>
+                      {goOn[visit.stage]}
+                    </a>
+                  )}
+                </div>
+                <p className={styles['note']}>
+                  {visit.line} · {visit.therapist.name}, {visit.therapist.room}
+                </p>
+                {visit.client.about !== '' && visit.stage !== 'done' && <p className={styles['about']}>{visit.client.about}</p>}
+                {visit.stage !== 'done' && visit.stage !== 'stopped' && (
+                  <ul className={styles['tasks']}>
+                    {visit.tasks.map((task) => (
+                      <li key={task.text} data-done={task.done ? true : undefined}>
+                        <svg width="18" height="15" viewBox="-16 -13 32 26" aria-hidden="true">
+                          <path d={pebbleShape} />
+                        </svg>
+                        <span>
+                          {task.text}
+                          {task.done && <span className="visually-hidden">, done</span>}
+                        </span>
+                        <em>{task.when}</em>
+                      </li>
+                    ))}
+                  </ul>
+                )}
+              </div>
+            </li>
+          ))}
+        </ol>
+      </main>
+      <aside className={styles['aside']} aria-label="The week and loose ends">
+        <h2>This week</h2>
+        <ol className={styles['week']}>
+          {day.week.map((date) => (
+            <li key={date.date} data-shown={date.date === day.date ? true : undefined}>
+              <a href={`/?day=${date.date}`} aria-current={date.date === day.date ? 'date' : undefined}>
+                <span>{date.weekday}</span>
+                <strong>{date.day}</strong>
+                <span className={styles['beads']} aria-hidden="true">
+                  {Array.from({ length: Math.min(date.visits, 8) }, (_, i) => (
+                    <i key={i} />
+                  ))}
+                </span>
+                <span className="visually-hidden">
+                  , {date.visits} visits{date.isToday ? ', today' : ''}
+                </span>
+              </a>
+            </li>
+          ))}
+        </ol>
+        <h2>Loose ends</h2>
+        {day.looseEnds.length === 0 ? (
+          <p className={styles['quiet']}>None. Every record before today is closed.</p>
+        ) : (
+          <ul className={styles['ends']}>
+            {day.looseEnds.map((end) => (
+              <li key={end.href}>
+                <a href={end.href}>{end.text}</a>
+                <span>{end.what}</span>
+              </li>
+            ))}
+          </ul>
+        )}
+        <h2>Good to know</h2>
+        <p className={styles['quiet']}>Velvet Stone supports trained hands. It is no medical device; local law, professional codes and the limits of your licence come first.</p>
+      </aside>
+    </div>
+  );
+}

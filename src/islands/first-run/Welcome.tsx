@@ -1,0 +1,51 @@
+import { type FormEvent, useState } from 'react';
+import { Button } from '../../ui/button/Button';
+import { Field } from '../../ui/field/Field';
+import { RequestError, send } from '../api';
+import styles from './Welcome.module.css';
+
+const qualifications = [
+  { id: 'massage', text: 'Massage therapy' },
+  { id: 'lymph-basic', text: 'Manual lymph drainage, basic course' },
+  { id: 'lymphoedema-certified', text: 'Lymphoedema therapy, certified' },
+  { id: 'oncology-massage', text: 'Oncology massage' },
+  { id: 'esthetics', text: 'Beauty therapy and skin care' },
+  { id: 'stone', text: 'Stone therapy' },
+] as const;
+
+/** First start on an empty data folder. */
+export function Welcome() {
+  const [error, setError] = useState<RequestError>();
+  const save = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    try {
+      await send('POST', '/api/house', { name: String(form.get('name') ?? ''), therapistName: String(form.get('therapistName') ?? ''), qualifications: form.getAll('qualification') });
+      window.location.assign('/');
+    } catch (caught) {
+      if (caught instanceof RequestError) setError(caught);
+    }
+  };
+  return (
+    <main id="main" className={styles['view']}>
+      <h1>Welcome to Velvet Stone</h1>
+      <p>It plans light-touch drainage, leads the hands through it and keeps the record. It supports trained judgement and is no medical device: local law, professional codes and the limits of your licence come first.</p>
+      <form onSubmit={(event) => void save(event)} noValidate>
+        <Field label="Name of the house" name="name" autoFocus error={error?.fieldError('name')} />
+        <Field label="Your name" name="therapistName" autoComplete="name" error={error?.fieldError('therapistName')} />
+        <fieldset>
+          <legend>What you are qualified for</legend>
+          {qualifications.map((q) => (
+            <label key={q.id}>
+              <input type="checkbox" name="qualification" value={q.id} /> {q.text}
+            </label>
+          ))}
+        </fieldset>
+        {error && !error.problem.errors && <p role="alert">{error.message}</p>}
+        <Button look="filled" type="submit">
+          Open the house
+        </Button>
+      </form>
+    </main>
+  );
+}

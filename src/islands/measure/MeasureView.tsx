@@ -1,0 +1,255 @@
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { anatomy } from '../../catalogue/anatomy';
+import { tapeProtocols } from '../../catalogue/tape-protocols';
+import type { TapingView, VisitView } from '../../contracts/views';
+import { expandArea } from '../../core/anatomy/areas';
+import { defaultMdcMl, judgeChange } from '../../core/swelling/change';
+import { formatNumber, formatSigned, fromCm, toCm } from '../../core/units';
+import { BodyMap } from '../../ui/body-map/BodyMap';
+import { Button, ButtonLink } from '../../ui/button/Button';
+import { Choice } from '../../ui/choice/Choice';
+import { Kbd } from '../../ui/kbd/Kbd';
+import { VisitHead } from '../visit-head/VisitHead';
+import styles from './MeasureView.module.css';
+import { TapeLines } from './TapeLines';
+import { TapeTable } from './TapeTable';
+import { type CellAddress, type SaveState, useTapeRun } from './useTapeRun';
+
+const ProfileChart = lazy(() => import('./ProfileChart'));
+
+const saveWords: Readonly<Record<SaveState, string>> = {
+  kept: 'every number is kept as you type it',
+  saving: 'keeping …',
+  waiting: 'not on the server yet',
+  conflict: 'edited in another window',
+};
+
+/** Which limb a visit is about; an arm or leg in focus, else the leg. */
+function limbOfVisit(visit: VisitView): { readonly limb: 'arm' | 'leg'; readonly side: 'left' | 'right' } {
+  const saved = visit.before ?? visit.lastTime;
+  if (saved) return { limb: saved.limb, side: saved.side };
+  const focus = visit.focus.flatMap((id) => expandArea(anatomy, id) ?? []).map((id) => anatomy.territories.get(id));
+  const territory = focus.find((t) => t?.part === 'arm' || t?.part === 'leg');
+  return { limb: territory?.part === 'arm' ? 'arm' : 'leg', side: territory?.side === 'right' ? 'right' : 'left' };
+}
+
+export function MeasureView({ visit, phase }: { readonly visit: VisitView; readonly phase: 'before' | 'after' }) {
+  const first = limbOfVisit(visit);
+  const [limb, setLimb] = useState(first.limb);
+  const [side, setSide] = useState(first.side);
+  return (
+    <>
+      <VisitHead visit={visit} here={phase === 'before' ? 'measure' : 'close'} />
+      <TapeRun key={`${limb} ${side}`} visit={visit} phase={phase} limb={limb} side={side} onLimb={setLimb} onSide={setSide} />
+    </>
+  );
+}
+
+interface RunProps {
+  readonly visit: VisitView;
+  readonly phase: 'before' | 'after';
+  readonly limb: 'arm' | 'leg';
+  readonly side: 'left' | 'right';
+  readonly onLimb: (limb: 'arm' | 'leg') => void;
+  readonly onSide: (side: 'left' | 'right') => void;
+}
+
+function TapeRun({ visit, phase, limb, side, onLimb, onSide }: RunProps) {
+  const run = useTapeRun(visit, phase, limb, side);
+  const [at, setAt] = useState<CellAddress>({ side: 'reference', index: 0 });
+  const compare: (TapingView & { date?: string }) | null = phase === 'after' ? visit.before : visit.lastTime;
+  const lastTime = compare && compare.limb === limb && compare.side === side ? compare : null;
+  const isTouched = run.girths.affected.some((g) => g !== null) || run.girths.reference.some((g) => g !== null);
+  const protocol = tapeProtocols[limb];
+  const value = run.volume.value;
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key.toLowerCase() !== 'i' || event.ctrlKey || event.metaKey || event.altKey) return;
+      event.preventDefault();
+      run.switchUnit();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+
+  const lastGirths = run.positionsCm.map((cm) => {
+    const i = lastTime?.positions.findIndex((x) => Math.abs(toCm(x, lastTime.unit) - cm) < 0.01) ?? -1;
+    const girth = i < 0 ? null : (lastTime?.affected[i] ?? null);
+    return girth === null || !lastTime ? null : fromCm(toCm(girth, lastTime.unit), run.unit);
+  });
+
+  return (
+    <>
+      <div className={styles['view']}>
+        <section className={styles['body']} aria-label="Where to tape">
+          <BodyMap view="front" label={`Where to tape the ${limb}s`} zoomTo={limb === 'leg' ? ['thigh-upper-inner.left', 'thigh-upper-outer.right', 'toes.left'] : ['shoulder-cap.left', 'shoulder-cap.right', 'fingers.left', 'fingers.right']}>
+            {(figure) => (
+              <TapeLines
+                figure={figure}
+                limb={limb}
+                side={side}
+                positionsCm={run.positionsCm}
+                hereCm={run.positionsCm[at.index] ?? 0}
+                isHereAffected={at.side === 'affected'}
+                segments={value?.excessMl === null ? [] : (value?.segments ?? [])}
+                unit={run.unit}
+              />
+            )}
+          </BodyMap>
+        </section>
+        <main id="main" className={styles['main']}>
+          <div className={styles['heading']}>
+            <h2>{phase === 'before' ? 'Tape run' : 'Tape run, after'}</h2>
+            <span>
+              {side === 'left' ? 'right' : 'left'} side first · <Kbd>Enter</Kbd> next · from the {protocol.zero}
+            </span>
+          </div>
+          {!isTouched && phase === 'before' && (
+            <div className={styles['which']}>
+              <Choice
+                label="Limb"
+                isLabelHidden
+                options={[
+                  { value: 'leg', text: 'leg' },
+                  { value: 'arm', text: 'arm' },
+                ]}
+                value={limb}
+                onChange={onLimb}
+              />
+              <Choice
+                label="Affected side"
+                isLabelHidden
+                options={[
+                  { value: 'left', text: 'left is swollen' },
+                  { value: 'right', text: 'right is swollen' },
+                ]}
+                value={side}
+                onChange={onSide}
+              />
+            </div>
+          )}
+          <TapeTable run={run} limb={limb} side={side} lastTime={lastTime} at={at} onMove={setAt} />
+        </main>
+        <aside className={styles['aside']} aria-label="What the tape says">
+          <div className={styles['heading']}>
+            <h2>Along the {limb}</h2>
+            <span>girth in {run.unit}</span>
+          </div>
+          <Suspense fallback={<div className={styles['profile']} aria-busy="true" />}>
+            <ProfileChart
+              positions={run.positionsCm.map((cm) => fromCm(cm, run.unit))}
+              affected={run.girths.affected}
+              reference={run.girths.reference}
+              last={lastGirths}
+              side={side}
+              unit={run.unit}
+              className={styles['profile'] ?? ''}
+            />
+          </Suspense>
+          <Figures run={run} limb={limb} side={side} lastTime={lastTime} phase={phase} visit={visit} />
+        </aside>
+      </div>
+      <footer className={styles['foot']}>
+        <span>
+          <Kbd>Enter</Kbd> next point
+        </span>
+        <span>
+          <Kbd>↓</Kbd> back
+        </span>
+        <span>
+          <Kbd>I</Kbd> {run.unit === 'cm' ? 'inches' : 'centimetres'}
+        </span>
+        <em role="status" data-state={run.saveState}>
+          {run.trouble ?? saveWords[run.saveState]}
+        </em>
+        {run.saveState === 'waiting' && (
+          <Button look="link" onClick={run.retry}>
+            Try again
+          </Button>
+        )}
+        <ButtonLink look="filled" href={phase === 'before' ? `/visits/${visit.id}/plan` : `/visits/${visit.id}/close`}>
+          {phase === 'before' ? 'Go on to the plan' : 'Back to closing'}
+        </ButtonLink>
+      </footer>
+    </>
+  );
+}
+
+interface FiguresProps {
+  readonly run: ReturnType<typeof useTapeRun>;
+  readonly limb: 'arm' | 'leg';
+  readonly side: 'left' | 'right';
+  readonly lastTime: (TapingView & { date?: string }) | null;
+  readonly phase: 'before' | 'after';
+  readonly visit: VisitView;
+}
+
+/** Volume, difference and change as large numbers, with what the tape can err. */
+function Figures({ run, limb, side, lastTime, phase, visit }: FiguresProps) {
+  const { value, refusal } = run.volume;
+  if (!value) return <p className={styles['soft']}>{refusal ?? 'Type the first girths; volume and difference grow with each.'}</p>;
+  const other = side === 'left' ? 'right' : 'left';
+  const isComplete = [...run.girths.affected, ...run.girths.reference].every((girth) => girth !== null);
+  const doubts = value.warnings.filter((w) => !/^(trimmed|interpolated|simpson)/.test(w.code));
+  const change = isComplete ? changeSince(value.excessMl, value.excessSdMl, lastTime, limb, phase, visit) : undefined;
+  const top = value.excessMl === null ? undefined : [...value.segments].sort((a, b) => (b.excessMl ?? 0) - (a.excessMl ?? 0))[0];
+  return (
+    <>
+      <div className={styles['figures']}>
+        <div>
+          <strong>{value.excessMl === null ? `${formatNumber(value.affectedMl)} mL` : `${formatNumber(value.excessMl)} mL`}</strong>
+          <span>{value.excessMl === null ? `the ${side} ${limb} so far` : `over the ${other} ${limb}${isComplete ? '' : ' so far'}`}</span>
+        </div>
+        {value.excessPercent !== null && (
+          <div>
+            <strong>{formatNumber(value.excessPercent, 1)} %</strong>
+            <span>± {formatNumber(((value.excessSdMl ?? 0) * 196) / (value.referenceMl ?? 1), 1)} from the tape</span>
+          </div>
+        )}
+        {change && (
+          <div>
+            <strong>{formatSigned(change.ml)} mL</strong>
+            <span>{phase === 'after' ? 'in this visit' : `since ${lastTime?.date ?? 'last time'}`}</span>
+          </div>
+        )}
+      </div>
+      <dl className={styles['volumes']}>
+        <div>
+          <dt>{side} {limb}</dt>
+          <dd>
+            {formatNumber(value.affectedMl)} mL <small>± {formatNumber(1.96 * value.affectedSdMl)}</small>
+          </dd>
+        </div>
+        {value.referenceMl !== null && (
+          <div>
+            <dt>{other} {limb}</dt>
+            <dd>{formatNumber(value.referenceMl)} mL</dd>
+          </div>
+        )}
+      </dl>
+      {change && (
+        <p className={styles['verdict']} data-beyond={change.beyond ? true : undefined}>
+          <strong>{change.beyond ? 'Beyond what the tape can err.' : 'Within measuring error.'}</strong>{' '}
+          {change.beyond ? `${change.ml < 0 ? 'Smaller' : 'Larger'} by more than ${formatNumber(change.limitMl)} mL.` : `May be no change: only beyond ${formatNumber(change.limitMl)} mL counts.`}
+          {top && ` Fluid sits highest between ${formatNumber(top.from)} and ${formatNumber(top.to)} ${run.unit}.`}
+        </p>
+      )}
+      {!isComplete && <p className={styles['soft']}>{refusal ?? `Compared over ${formatNumber(value.segments[0]?.from ?? 0)} to ${formatNumber(value.segments.at(-1)?.to ?? 0)} ${run.unit}, where both sides are taped.`}</p>}
+      {doubts.length > 0 && (
+        <p className={styles['provisional']} role="status">
+          <strong>Provisional.</strong> {[...new Set(doubts.map((w) => w.message))].join(' ')}
+        </p>
+      )}
+    </>
+  );
+}
+
+function changeSince(excessMl: number | null, sdMl: number | null, lastTime: TapingView | null, limb: 'arm' | 'leg', phase: 'before' | 'after', visit: VisitView) {
+  const before = lastTime?.volume;
+  if (excessMl === null || !before || before.excessMl === null) return undefined;
+  const mdc = phase === 'after' ? 0 : defaultMdcMl[limb][lastTime.therapistId === visit.therapist.id ? 'same' : 'different'];
+  const ml = excessMl - before.excessMl;
+  const { limit, beyond } = judgeChange(ml, before.excessSdMl ?? 0, sdMl ?? 0, mdc);
+  return { ml, beyond, limitMl: limit };
+}

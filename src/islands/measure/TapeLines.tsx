@@ -1,0 +1,99 @@
+import { useId } from 'react';
+import type { LimbSegment } from '../../core/swelling/limb-volume';
+import { type LengthUnit, toCm } from '../../core/units';
+import type { Figure, Point } from '../../ui/body-map/figure';
+import styles from './MeasureView.module.css';
+
+interface Props {
+  readonly figure: Figure;
+  readonly limb: 'arm' | 'leg';
+  readonly side: 'left' | 'right';
+  readonly positionsCm: readonly number[];
+  readonly hereCm: number;
+  readonly isHereAffected: boolean;
+  readonly segments: readonly LimbSegment[];
+  readonly unit: LengthUnit;
+}
+
+/** The figure stands about 1.72 m tall on 947 units of its drawing. */
+const unitsPerCm = 5.5;
+
+const limbParts = {
+  arm: ['wrist', 'forearm-inner', 'forearm-outer', 'elbow-crease', 'upper-arm-inner', 'upper-arm-outer', 'shoulder-cap'],
+  leg: ['ankle-inner', 'ankle-outer', 'shin-lower', 'shin-upper', 'knee-inner', 'knee-front', 'knee-outer', 'thigh-lower-inner', 'thigh-lower-outer', 'thigh-upper-inner', 'thigh-upper-outer'],
+} as const;
+
+/** Where the zero mark lies and where the limb goes from there, by the drawing's own anchors. */
+function axisOf(figure: Figure, limb: 'arm' | 'leg', side: string): { readonly zero: Point; readonly along: Point } | undefined {
+  const middle = (names: readonly string[]): Point | undefined => {
+    const anchors = names.flatMap((name) => figure.regions.find((r) => r.id === `${name}.${side}`)?.anchor ?? []);
+    const points = Array.from({ length: anchors.length / 2 }, (_, i) => [anchors[2 * i] ?? 0, anchors[2 * i + 1] ?? 0] as const);
+    if (points.length === 0) return undefined;
+    return [points.reduce((sum, p) => sum + p[0], 0) / points.length, points.reduce((sum, p) => sum + p[1], 0) / points.length];
+  };
+  const zero = middle(limb === 'leg' ? ['ankle-inner', 'ankle-outer'] : ['wrist']);
+  const top = middle(limb === 'leg' ? ['thigh-upper-inner', 'thigh-upper-outer'] : ['upper-arm-inner', 'upper-arm-outer']);
+  if (!zero || !top) return undefined;
+  const length = Math.hypot(top[0] - zero[0], top[1] - zero[1]);
+  return { zero, along: [(top[0] - zero[0]) / length, (top[1] - zero[1]) / length] };
+}
+
+/** Tape lines on both limbs, the one at hand strong, and the excess of each stretch as a river tint. */
+export function TapeLines({ figure, limb, side, positionsCm, hereCm, isHereAffected, segments, unit }: Props) {
+  const id = useId();
+  const most = Math.max(1, ...segments.map((segment) => segment.excessMl ?? 0));
+  return (
+    <g className={styles['tapeLines']} aria-hidden="true">
+      {(['left', 'right'] as const).map((which) => {
+        const axis = axisOf(figure, limb, which);
+        if (!axis) return null;
+        const { zero, along } = axis;
+        const across: Point = [-along[1], along[0]];
+        const at = (cm: number): Point => [zero[0] + along[0] * cm * unitsPerCm, zero[1] + along[1] * cm * unitsPerCm];
+        const half = limb === 'leg' ? 60 : 34;
+        const line = (cm: number) => {
+          const [x, y] = at(cm);
+          const bow = limb === 'leg' ? 7 : 5;
+          return `M${x - across[0] * half} ${y - across[1] * half}Q${x - along[0] * bow} ${y - along[1] * bow} ${x + across[0] * half} ${y + across[1] * half}`;
+        };
+        const band = (fromCm: number, toCmValue: number) => {
+          const corners = [
+            [fromCm, -half],
+            [fromCm, half],
+            [toCmValue, half],
+            [toCmValue, -half],
+          ].map(([cm = 0, aside = 0]) => {
+            const [x, y] = at(cm);
+            return `${x + across[0] * aside} ${y + across[1] * aside}`;
+          });
+          return `M${corners.join('L')}Z`;
+        };
+        const parts = figure.regions.filter((region) => limbParts[limb].some((name) => region.id === `${name}.${which}`));
+        const clip = `${id}-${which}`;
+        return (
+          <g key={which}>
+            <clipPath id={clip}>
+              {parts.map((region) => (
+                <path key={region.id} d={region.d} />
+              ))}
+            </clipPath>
+            <g clipPath={`url(#${clip})`}>
+              {which === side &&
+                segments.map((segment) => (
+                  <path
+                    key={segment.from}
+                    d={band(toCm(segment.from, unit), toCm(segment.to, unit))}
+                    className={styles['excessBand']}
+                    fillOpacity={Math.max(0, (segment.excessMl ?? 0) / most) * 0.6}
+                  />
+                ))}
+              {positionsCm.map((cm) => (
+                <path key={cm} d={line(cm)} className={styles['tapeLine']} data-here={cm === hereCm && (which === side) === isHereAffected ? true : undefined} />
+              ))}
+            </g>
+          </g>
+        );
+      })}
+    </g>
+  );
+}

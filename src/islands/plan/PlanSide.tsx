@@ -1,0 +1,206 @@
+import { useState } from 'react';
+import { anatomy } from '../../catalogue/anatomy';
+import type { TherapistView, VisitView } from '../../contracts/views';
+import type { School } from '../../core/drainage/case';
+import { capitalise, formatCost, list, shortLabel } from '../../core/drainage/wording';
+import { formatClock } from '../../core/units';
+import { Button } from '../../ui/button/Button';
+import { Choice } from '../../ui/choice/Choice';
+import { Dialog } from '../../ui/dialog/Dialog';
+import { Field } from '../../ui/field/Field';
+import { send, sentenceOf } from '../api';
+import styles from './PlanView.module.css';
+import { type PlanHandle, wishOf } from './usePlan';
+
+interface Props {
+  readonly visit: VisitView;
+  readonly plan: PlanHandle;
+  readonly therapists: readonly TherapistView[];
+  readonly say: (text: string, tone?: 'note' | 'error') => void;
+}
+
+const schoolWords = {
+  start: { 'neck-first': 'neck first', 'breath-first': 'breath first' },
+  hand: { stretch: 'skin stretch, dry hands', sweep: 'light one-way sweeps', roller: 'stone roller by its own weight' },
+  removedSide: { 'reroute-only': 'reroute only', 'reroute-and-stimulate': 'reroute, then touch what is left' },
+  exits: { 1: 'one way out', 2: 'two ways out' },
+} as const;
+
+/** Beside the course: ways out compared, what is rejected, time, school, and what the decision is. */
+export function PlanSide({ visit, plan, therapists, say }: Props) {
+  const { view, steps } = plan;
+  const [isChanging, setIsChanging] = useState(false);
+  const total = steps.reduce((sum, step) => sum + step.seconds, 0);
+  const budget = view.drainageCase.minutes * 60;
+  const { school } = view.drainageCase;
+  const isForbidden = view.plan.decision === 'refer' || view.plan.decision === 'stop';
+  const certified = therapists.find((t) => t.id !== visit.therapist.id && t.qualifications.includes('lymphoedema-certified'));
+  const needsCertificate = view.plan.reasons.some((reason) => reason.rule === 'qualification' || (reason.rule === 'cancer-history' && isForbidden));
+  const handOver = async (therapist: TherapistView) => {
+    try {
+      await send('POST', `/api/visits/${visit.id}/handover`, { therapistId: therapist.id });
+      window.location.reload();
+    } catch (error) {
+      say(sentenceOf(error), 'error');
+    }
+  };
+
+  return (
+    <aside className={styles['side']} aria-label="Ways out, time and school">
+      {isForbidden && (
+        <section className={styles['refer']} role="alert">
+          <h2>Not to be carried out</h2>
+          {view.plan.reasons
+            .filter((reason) => ['qualification', 'no-exit', 'cancer-history'].includes(reason.rule))
+            .map((reason) => (
+              <p key={reason.text}>{reason.text}</p>
+            ))}
+          {needsCertificate && certified && <Button onClick={() => void handOver(certified)}>Hand over to {certified.name}</Button>}
+        </section>
+      )}
+      <section>
+        <h2>Ways out</h2>
+        {view.plan.exits.map((exit, i) => (
+          <div key={exit.to} className={styles['exit']}>
+            <div>
+              <strong>{capitalise(shortLabel(anatomy, exit.to))}</strong>
+              <strong className={styles['share']}>{Math.round(exit.share * 100)} %</strong>
+            </div>
+            <p>{exit.why.replace(/^Led /, '')}</p>
+            <p className={styles['cost']}>about {formatCost(exit.cost)} {exit.cost === 1 ? 'hand’s width' : 'hand’s widths'} of skin</p>
+            <div className={styles['bar']} data-tone={i === 0 ? 'moss' : 'river'} aria-hidden="true">
+              <i style={{ width: `${exit.share * 100}%` }} />
+            </div>
+          </div>
+        ))}
+        {view.plan.rejected.map((rejected) => (
+          <div key={rejected.to} className={styles['rejected']}>
+            <strong>Not {shortLabel(anatomy, rejected.to)}</strong>
+            <p>{rejected.why}</p>
+          </div>
+        ))}
+      </section>
+      <section>
+        <h2>Time</h2>
+        <p>
+          <strong>{formatClock(total)}</strong> of {formatClock(budget)} min.{' '}
+          {view.plan.fits ? (total < budget - 120 ? 'It ends early; fill the time if you like.' : 'It fits.') : 'It does not all fit.'}
+        </p>
+        {view.plan.reasons
+          .filter((reason) => reason.rule === 'time')
+          .map((reason) => (
+            <p key={reason.text} className={styles['soft']}>
+              {reason.text}
+            </p>
+          ))}
+      </section>
+      <section>
+        <h2>School</h2>
+        <p className={styles['soft']}>
+          {capitalise(schoolWords.start[school.start])} · {schoolWords.hand[school.hand]} · {schoolWords.removedSide[school.removedSide]} · {schoolWords.exits[school.exits]}{' '}
+          <Button look="link" onClick={() => setIsChanging(true)}>
+            Change time or school
+          </Button>
+        </p>
+      </section>
+      {view.plan.reasons.some((reason) => reason.rule !== 'time' && !(isForbidden && ['qualification', 'no-exit'].includes(reason.rule))) && (
+        <section>
+          <h2>What shaped it</h2>
+          <ul className={styles['reasons']}>
+            {view.plan.reasons
+              .filter((reason) => reason.rule !== 'time' && !(isForbidden && ['qualification', 'no-exit'].includes(reason.rule)))
+              .map((reason) => (
+                <li key={reason.text}>{reason.text}</li>
+              ))}
+          </ul>
+        </section>
+      )}
+      {view.plan.waiting.length > 0 && (
+        <section>
+          <h2>Has to wait</h2>
+          <p className={styles['soft']}>{capitalise(list(view.plan.waiting.map((id) => shortLabel(anatomy, id))))}.</p>
+        </section>
+      )}
+      <ChangeWish plan={plan} isOpen={isChanging} onClose={() => setIsChanging(false)} />
+    </aside>
+  );
+}
+
+function ChangeWish({ plan, isOpen, onClose }: { readonly plan: PlanHandle; readonly isOpen: boolean; readonly onClose: () => void }) {
+  const [wish, setWish] = useState(wishOf(plan.view.drainageCase));
+  const [minutes, setMinutes] = useState(String(wish.minutes));
+  const [error, setError] = useState<string>();
+  const set = (school: Partial<School>) => setWish((old) => ({ ...old, school: { ...old.school, ...school } }));
+  return (
+    <Dialog title="Time and school of this plan" isOpen={isOpen} onClose={onClose}>
+      <form
+        className={styles['wish']}
+        onSubmit={(event) => {
+          event.preventDefault();
+          const value = Number(minutes);
+          if (!(value >= 1 && value <= 480)) {
+            setError('A visit lasts 1 to 480 minutes.');
+            return;
+          }
+          plan.replan({ ...wish, minutes: value });
+          onClose();
+        }}
+      >
+        <Field label="Minutes" type="number" inputMode="numeric" value={minutes} onChange={(event) => setMinutes(event.target.value)} error={error} />
+        <Choice
+          label="If time is left over"
+          options={[
+            { value: 'early', text: 'end early' },
+            { value: 'fill', text: 'more repetitions' },
+          ]}
+          value={wish.fill ? 'fill' : 'early'}
+          onChange={(value) => setWish((old) => ({ ...old, fill: value === 'fill' }))}
+        />
+        <Choice
+          label="Start"
+          options={[
+            { value: 'neck-first', text: 'neck first' },
+            { value: 'breath-first', text: 'breath first' },
+          ]}
+          value={wish.school.start}
+          onChange={(start) => set({ start })}
+        />
+        <Choice
+          label="Hand"
+          options={[
+            { value: 'stretch', text: 'skin stretch' },
+            { value: 'sweep', text: 'sweep' },
+            { value: 'roller', text: 'roller' },
+          ]}
+          value={wish.school.hand}
+          onChange={(hand) => set({ hand })}
+        />
+        <Choice
+          label="Removed nodes"
+          options={[
+            { value: 'reroute-only', text: 'keep away' },
+            { value: 'reroute-and-stimulate', text: 'touch what is left, last' },
+          ]}
+          value={wish.school.removedSide}
+          onChange={(removedSide) => set({ removedSide })}
+        />
+        <Choice
+          label="Ways out"
+          options={[
+            { value: '1', text: 'the nearest' },
+            { value: '2', text: 'two, if near enough' },
+          ]}
+          value={wish.school.exits === 1 ? '1' : '2'}
+          onChange={(exits) => set({ exits: exits === '1' ? 1 : 2 })}
+        />
+        <p className={styles['soft']}>Planning again puts the steps back into the planned order.</p>
+        <div className={styles['buttons']}>
+          <Button onClick={onClose}>Cancel</Button>
+          <Button look="filled" type="submit">
+            Plan again
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,200 @@
+import { useEffect, useState } from 'react';
+import { anatomy } from '../../catalogue/anatomy';
+import type { PlanView as Plan, TherapistView, VisitView } from '../../contracts/views';
+import { phasesOf, stepTitle } from '../../core/drainage/step-words';
+import { BodyPanel } from '../../ui/body-map/BodyPanel';
+import { bestDrawing } from '../../ui/body-map/views';
+import { Button, ButtonLink } from '../../ui/button/Button';
+import { Dialog } from '../../ui/dialog/Dialog';
+import { TextArea } from '../../ui/field/Field';
+import { Kbd } from '../../ui/kbd/Kbd';
+import { TimeRibbon } from '../../ui/time-ribbon/TimeRibbon';
+import { useToasts } from '../../ui/toast/useToasts';
+import { VisitHead } from '../visit-head/VisitHead';
+import { Course } from './Course';
+import { planMarks } from './plan-marks';
+import { PlanSide } from './PlanSide';
+import styles from './PlanView.module.css';
+import { usePlan, wishOf } from './usePlan';
+
+interface Props {
+  readonly visit: VisitView;
+  readonly first: Plan;
+  readonly therapists: readonly TherapistView[];
+}
+
+/** The plan: body with ways and numbers, the course, the ways out compared, the time. */
+export function PlanView({ visit, first, therapists }: Props) {
+  const plan = usePlan(visit, first);
+  const [selectedId, setSelectedId] = useState<string>();
+  const [reason, setReason] = useState<string>();
+  const { say, toasts } = useToasts();
+  const selected = plan.steps.find((step) => step.id === selectedId);
+  const errors = plan.violations.filter((v) => v.severity === 'error');
+  const faults = new Set(plan.violations.map((v) => v.step));
+  const marks = planMarks(visit.findings, plan.view.plan, plan.steps, selected, faults);
+  const phases = phasesOf(plan.steps);
+  const focusPlaces = plan.steps.filter((step) => step.kind === 'drain').map((step) => step.place);
+  const isForbidden = plan.view.plan.decision === 'refer' || plan.view.plan.decision === 'stop';
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement;
+      if (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || event.altKey || document.querySelector('[role="dialog"]')) return;
+      const key = event.key.toLowerCase();
+      if ((event.ctrlKey || event.metaKey) && key === 'z') {
+        event.preventDefault();
+        plan.undo();
+      } else if (!event.ctrlKey && !event.metaKey && key === 'm') {
+        event.preventDefault();
+        const fix = (plan.violations.find((v) => v.step === selectedId && v.fix) ?? plan.violations.find((v) => v.fix))?.fix;
+        if (fix) plan.mend(fix);
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+
+  const select = (id: string | undefined) => {
+    setSelectedId(id);
+    if (id) requestAnimationFrame(() => document.querySelector(`[data-step="${id}"]`)?.closest('li')?.scrollIntoView({ block: 'nearest', behavior: 'smooth' }));
+  };
+
+  return (
+    <>
+      <VisitHead visit={visit} here="plan" />
+      <div className={styles['view']}>
+        <section className={styles['body']} aria-label="Body map">
+          <BodyPanel
+            label={`Plan for ${visit.client.name}`}
+            initial={bestDrawing(focusPlaces)}
+            regions={marks.regions}
+            nodes={marks.nodes}
+            signs={marks.signs}
+            routes={marks.routes}
+            pebbles={marks.pebbles}
+            selected={selected?.place}
+            areNodesPickable
+            onPick={(place) => {
+              const at = plan.steps.filter((step) => step.place === place);
+              select((at.find((step) => step.kind === 'drain') ?? at[0])?.id);
+              if (at.length === 0) say('No step of this plan is there.');
+            }}
+            onPickPebble={select}
+          />
+        </section>
+        <main id="main" className={styles['main']}>
+          <div className={styles['heading']}>
+            <h2>The course</h2>
+            <span>
+              {plan.steps.length} steps · drag, or <Kbd>Alt</Kbd> <Kbd>↑</Kbd>
+            </span>
+          </div>
+          {plan.view.isStale && (
+            <p className={styles['notice']}>
+              Findings or therapist have changed since this plan was made.{' '}
+              <Button look="link" onClick={() => plan.replan(wishOf(plan.view.drainageCase))}>
+                Plan again
+              </Button>
+            </p>
+          )}
+          {plan.status.kind === 'conflict' && (
+            <p className={styles['notice']} role="alert">
+              This plan was saved in another window in the meantime. Your order is still shown here but is not stored.{' '}
+              <Button look="link" onClick={() => window.location.reload()}>
+                Load the other one
+              </Button>
+            </p>
+          )}
+          {plan.status.kind === 'trouble' && (
+            <p className={styles['notice']} role="alert">
+              {plan.status.text}{' '}
+              <Button look="link" onClick={plan.retry}>
+                Try again
+              </Button>
+            </p>
+          )}
+          {plan.violations.length > 0 && (
+            <div className={styles['faults']} role="status">
+              <span>
+                {plan.violations.length === 1 ? 'One rule is broken.' : `${plan.violations.length} rules are broken.`} {plan.view.reason && `Kept because: ${plan.view.reason}`}
+              </span>
+              <Button look="link" onClick={plan.mendAll}>
+                Mend all
+              </Button>
+            </div>
+          )}
+          <Course plan={plan} selected={selectedId} onSelect={select} />
+        </main>
+        <PlanSide visit={visit} plan={plan} therapists={therapists} say={say} />
+      </div>
+      <footer className={styles['foot']}>
+        <TimeRibbon
+          beads={plan.steps.map((step, i) => ({
+            id: step.id,
+            kind: step.kind,
+            seconds: step.seconds,
+            title: stepTitle(anatomy, step),
+            phase: phases[i] ?? '',
+            ...(faults.has(step.id) ? { state: 'fault' } : {}),
+          }))}
+          budgetSeconds={plan.view.drainageCase.minutes * 60}
+          selected={selectedId}
+          onSelect={select}
+        />
+        <div className={styles['actions']}>
+          <a href={`/visits/${visit.id}/print`}>Print</a>
+          <Button look="link" onClick={plan.undo} disabled={!plan.canUndo}>
+            Undo
+          </Button>
+          <span className={styles['soft']} role="status">
+            {plan.status.kind === 'saving' ? 'storing …' : plan.status.kind === 'kept' ? 'stored' : ''}
+          </span>
+          {isForbidden || plan.view.isStale || plan.steps.length === 0 ? (
+            <Button disabled>To the table</Button>
+          ) : errors.length > 0 && plan.view.reason === '' ? (
+            <Button look="filled" onClick={() => setReason('')}>
+              To the table …
+            </Button>
+          ) : (
+            <ButtonLink look="filled" href={`/visits/${visit.id}/table`}>
+              To the table
+            </ButtonLink>
+          )}
+        </div>
+      </footer>
+      <Dialog title="The course breaks a rule" isOpen={reason !== undefined} onClose={() => setReason(undefined)}>
+        <form
+          className={styles['wish']}
+          onSubmit={(event) => {
+            event.preventDefault();
+            if ((reason ?? '').trim() === '') return;
+            plan.keepWithReason((reason ?? '').trim());
+            setReason(undefined);
+          }}
+        >
+          <ul className={styles['reasons']}>
+            {errors.slice(0, 5).map((error) => (
+              <li key={`${error.step} ${error.rule}`}>{error.text}</li>
+            ))}
+          </ul>
+          <TextArea label="Why do you keep it this way? It stays in the record." value={reason ?? ''} maxLength={400} onChange={(event) => setReason(event.target.value)} />
+          <div className={styles['buttons']}>
+            <Button
+              onClick={() => {
+                plan.mendAll();
+                setReason(undefined);
+              }}
+            >
+              Mend all instead
+            </Button>
+            <Button look="filled" type="submit" disabled={(reason ?? '').trim() === ''}>
+              Keep it
+            </Button>
+          </div>
+        </form>
+      </Dialog>
+      {toasts}
+    </>
+  );
+}

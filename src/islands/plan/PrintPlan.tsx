@@ -1,0 +1,88 @@
+import { anatomy } from '../../catalogue/anatomy';
+import type { PlanView, VisitView } from '../../contracts/views';
+import { phasesOf, pressureInWords, repetitionsInWords, stepDirection, stepTitle } from '../../core/drainage/step-words';
+import { capitalise, list, shortLabel } from '../../core/drainage/wording';
+import { formatClock } from '../../core/units';
+import { BodyMap } from '../../ui/body-map/BodyMap';
+import { Button } from '../../ui/button/Button';
+import { planMarks } from './plan-marks';
+import styles from './PrintPlan.module.css';
+
+/** The plan on paper: ways, steps with why, cautions. Names the client, not a diagnosis. */
+export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly plan: PlanView }) {
+  const marks = planMarks(visit.findings, plan.plan, plan.steps, undefined, new Set());
+  const phases = phasesOf(plan.steps);
+  const total = plan.steps.reduce((sum, step) => sum + step.seconds, 0);
+  return (
+    <main id="main" className={styles['sheet']}>
+      <p className={styles['tools']}>
+        <a href={`/visits/${visit.id}/plan`}>Back to the plan</a>
+        <Button look="filled" onClick={() => window.print()}>
+          Print
+        </Button>
+      </p>
+      <header>
+        <h1>{visit.client.name}</h1>
+        <p>
+          {visit.date}, {visit.time} · {visit.work} · {visit.therapist.name} · {formatClock(total)} of {plan.drainageCase.minutes} min
+        </p>
+      </header>
+      {(plan.plan.decision === 'refer' || plan.plan.decision === 'stop') && <p className={styles['forbidden']}>Not to be carried out: {plan.plan.reasons[0]?.text}</p>}
+      <div className={styles['top']}>
+        <div className={styles['maps']}>
+          {(['front', 'back'] as const).map((view) => (
+            <BodyMap key={view} view={view} label={`Plan, ${view}`} regions={marks.regions} nodes={marks.nodes} signs={marks.signs} routes={marks.routes} pebbles={marks.pebbles} />
+          ))}
+        </div>
+        <section>
+          <h2>Ways out</h2>
+          {plan.plan.exits.map((exit) => (
+            <p key={exit.to}>
+              <strong>
+                {capitalise(shortLabel(anatomy, exit.to))}, {Math.round(exit.share * 100)} %.
+              </strong>{' '}
+              {exit.why}
+            </p>
+          ))}
+          {plan.plan.rejected.map((rejected) => (
+            <p key={rejected.to}>
+              <strong>Not the {shortLabel(anatomy, rejected.to)}.</strong> {rejected.why}
+            </p>
+          ))}
+          <h2>Mind</h2>
+          <ul>
+            {plan.plan.reasons.map((reason) => (
+              <li key={reason.text}>{reason.text}</li>
+            ))}
+          </ul>
+          {plan.plan.waiting.length > 0 && <p>Has to wait: {list(plan.plan.waiting.map((id) => shortLabel(anatomy, id)))}.</p>}
+        </section>
+      </div>
+      <table className={styles['steps']}>
+        <thead>
+          <tr>
+            <th scope="col">No.</th>
+            <th scope="col">Step</th>
+            <th scope="col">Which way, how</th>
+            <th scope="col">Times</th>
+            <th scope="col">Time</th>
+          </tr>
+        </thead>
+        <tbody>
+          {plan.steps.map((step, i) => (
+            <tr key={step.id} data-first={phases[i] === phases[i - 1] ? undefined : true}>
+              <td>{i + 1}</td>
+              <th scope="row">{stepTitle(anatomy, step)}</th>
+              <td>
+                {stepDirection(anatomy, step)}. {pressureInWords(step.pressure)} {step.cautions.join(' ')}
+              </td>
+              <td>{repetitionsInWords(step)}</td>
+              <td>{formatClock(step.seconds)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <footer>Velvet Stone supports trained hands; it is no medical device. Local law, professional codes and the limits of the practitioner’s licence come first. Pain is a sign to stop.</footer>
+    </main>
+  );
+}

@@ -1,0 +1,113 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { VisitView } from '../../contracts/views';
+import type { Step } from '../../core/drainage/step';
+import { clocksAt, replay, type TableEvent } from '../../core/table/progress';
+import { RequestError, send } from '../api';
+
+const retryMs = 3000;
+const tickMs = 100;
+
+export type Keeping = { readonly kind: 'kept' } | { readonly kind: 'sending' | 'waiting'; readonly count: number } | { readonly kind: 'refused'; readonly text: string };
+
+/** Events that the server has not answered for yet; kept on the device, so that a reload or a dead server loses none. */
+function readUnsent(visitId: number): readonly TableEvent[] {
+  try {
+    return JSON.parse(localStorage.getItem(`table-${visitId}`) ?? '[]') as TableEvent[];
+  } catch {
+    return [];
+  }
+}
+
+function writeUnsent(visitId: number, events: readonly TableEvent[]): void {
+  if (events.length === 0) localStorage.removeItem(`table-${visitId}`);
+  else localStorage.setItem(`table-${visitId}`, JSON.stringify(events));
+}
+
+/** The running treatment: every press becomes an event that is kept here first and then sent; the state is replayed from them. */
+export function useTable(visit: VisitView, steps: readonly Step[], planVersion: number) {
+  const [events, setEvents] = useState<readonly TableEvent[]>(visit.events);
+  const [keeping, setKeeping] = useState<Keeping>({ kind: 'kept' });
+  const [nowMs, setNowMs] = useState(() => Date.parse(visit.events.at(-1)?.at ?? visit.startsAt));
+  const unsent = useRef<readonly TableEvent[]>([]);
+  const isSending = useRef(false);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const state = useMemo(() => replay(events), [events]);
+
+  const flush = useCallback(async (): Promise<void> => {
+    if (isSending.current || unsent.current.length === 0) return;
+    isSending.current = true;
+    const batch = unsent.current;
+    setKeeping({ kind: 'sending', count: batch.length });
+    try {
+      await send('POST', `/api/visits/${visit.id}/events`, { events: batch });
+      unsent.current = unsent.current.slice(batch.length);
+      writeUnsent(visit.id, unsent.current);
+      setKeeping({ kind: 'kept' });
+      isSending.current = false;
+      if (unsent.current.length > 0) void flush();
+    } catch (error) {
+      isSending.current = false;
+      if (error instanceof RequestError && error.status === 400) {
+        setKeeping({ kind: 'refused', text: error.message });
+        return;
+      }
+      setKeeping({ kind: 'waiting', count: unsent.current.length });
+      clearTimeout(timer.current);
+      timer.current = setTimeout(() => void flush(), retryMs);
+    }
+  }, [visit.id]);
+
+  useEffect(() => {
+    const known = new Set(visit.events.map((event) => event.id));
+    unsent.current = readUnsent(visit.id).filter((event) => !known.has(event.id));
+    if (unsent.current.length > 0) {
+      setEvents([...visit.events, ...unsent.current]);
+      void flush();
+    }
+    setNowMs(Date.now());
+    const ticking = setInterval(() => setNowMs(Date.now()), tickMs);
+    return () => {
+      clearInterval(ticking);
+      clearTimeout(timer.current);
+    };
+  }, [flush, visit.events, visit.id]);
+
+  const emit = useCallback(
+    (...made: readonly (readonly [TableEvent['kind'], string | null])[]) => {
+      const at = new Date().toISOString();
+      const fresh = made.map(([kind, stepId]): TableEvent => ({ id: crypto.randomUUID(), kind, stepId, at, planVersion }));
+      unsent.current = [...unsent.current, ...fresh];
+      writeUnsent(visit.id, unsent.current);
+      setEvents((all) => [...all, ...fresh]);
+      void flush();
+    },
+    [flush, planVersion, visit.id],
+  );
+
+  const index = state.stepId === null ? -1 : steps.findIndex((step) => step.id === state.stepId);
+  const goOn = useCallback(
+    (leaving: 'end' | 'skip') => {
+      if (state.status === 'finished') return;
+      if (state.status === 'ready') {
+        const [first] = steps;
+        if (first) emit(['start', first.id]);
+        return;
+      }
+      const next = steps[index + 1];
+      const resume = state.status === 'paused' ? ([['resume', state.stepId]] as const) : [];
+      if (next) emit(...resume, [leaving, state.stepId], ['start', next.id]);
+      else emit(...resume, [leaving, state.stepId], ['finish', null]);
+    },
+    [emit, index, state.status, state.stepId, steps],
+  );
+  const goBack = useCallback(() => {
+    const previous = steps[index - 1];
+    if (previous && state.status !== 'finished') emit(['back', previous.id]);
+  }, [emit, index, state.status, steps]);
+  const pause = useCallback(() => {
+    if (state.status === 'running') emit(['pause', state.stepId]);
+    else if (state.status === 'paused') emit(['resume', state.stepId]);
+  }, [emit, state.status, state.stepId]);
+
+  return { state, index, keeping, goOn, goBack, pause, ...clocksAt(state, nowMs) };
+}

@@ -1,0 +1,38 @@
+import { stages, type Stage, type StageOrEnd, type VisitFrame } from '../../contracts/views';
+import { type Stone, SteppingStones } from '../../ui/stones/SteppingStones';
+import styles from './VisitHead.module.css';
+
+/** Stages that have a view of their own. */
+const walked = ['ask', 'measure', 'plan', 'table', 'close'] as const;
+const names: Readonly<Record<(typeof walked)[number], string>> = { ask: 'Ask', measure: 'Measure', plan: 'Plan', table: 'Table', close: 'Close' };
+
+interface Props {
+  readonly visit: VisitFrame;
+  readonly here: (typeof walked)[number];
+  readonly stage?: StageOrEnd;
+}
+
+/** Client and stage of a visit, the same on each of its views. */
+export function VisitHead({ visit, here, stage = visit.stage }: Props) {
+  const reached = stage === 'done' ? stages.length : stages.indexOf(stage as Stage);
+  const stones = walked.map((name): Stone => {
+    const isHere = name === here;
+    const isDone = !isHere && (stage === 'done' || stages.indexOf(name) < Math.max(reached, stages.indexOf(here)));
+    const isClosed = stage === 'stopped' && name !== 'ask' && !isHere;
+    return { name: names[name], href: `/visits/${visit.id}/${name}`, state: isHere ? 'here' : isDone ? 'done' : 'ahead', isClosed };
+  });
+  return (
+    <div className={styles['head']}>
+      <div className={styles['who']}>
+        <h1>
+          <a href={`/clients/${visit.client.id}`}>{visit.client.name}</a>
+        </h1>
+        <p>
+          {visit.client.age === null ? '' : `${visit.client.age} · `}
+          {visit.work} · {visit.time}, {visit.minutes} min with {visit.therapist.name}
+        </p>
+      </div>
+      <SteppingStones stones={stones} />
+    </div>
+  );
+}

@@ -1,0 +1,83 @@
+import { useState } from 'react';
+import type { FigureView } from '../../core/anatomy/place';
+import { Choice } from '../choice/Choice';
+import { BodyMap, type BodyMapProps } from './BodyMap';
+import styles from './BodyPanel.module.css';
+import type { DrawingChoice } from './views';
+
+type Sheet = 'body' | 'face' | 'hand' | 'foot';
+
+interface Props extends Omit<BodyMapProps, 'view' | 'side' | 'zoomTo' | 'onPoint'> {
+  /** The drawing to open on. */
+  readonly initial: DrawingChoice;
+  /** Sheets that can be turned to; all when left out. */
+  readonly sheets?: readonly Sheet[];
+}
+
+const sheetOf: Readonly<Record<FigureView, Sheet>> = { front: 'body', back: 'body', 'face-front': 'face', 'face-side': 'face', hand: 'hand', foot: 'foot' };
+const names: Readonly<Record<Sheet, string>> = { body: 'Body', face: 'Face', hand: 'Hands', foot: 'Feet' };
+
+/** Drawings of a sheet: the first large, the others beside it. */
+const drawings: Readonly<Record<Sheet, readonly (DrawingChoice & { readonly name: string })[]>> = {
+  body: [
+    { view: 'front', side: 'left', name: 'front' },
+    { view: 'back', side: 'left', name: 'back' },
+  ],
+  face: [
+    { view: 'face-front', side: 'left', name: 'front' },
+    { view: 'face-side', side: 'left', name: 'left side' },
+    { view: 'face-side', side: 'right', name: 'right side' },
+  ],
+  hand: [
+    { view: 'hand', side: 'left', name: 'left hand' },
+    { view: 'hand', side: 'right', name: 'right hand' },
+  ],
+  foot: [
+    { view: 'foot', side: 'left', name: 'left foot' },
+    { view: 'foot', side: 'right', name: 'right foot' },
+  ],
+};
+
+/** The body as it stands at the left of every view: one large drawing, its companions small, and a switch between sheets. */
+export function BodyPanel({ initial, sheets = ['body', 'face', 'hand', 'foot'], label, ...map }: Props) {
+  const [sheet, setSheet] = useState<Sheet>(sheetOf[initial.view]);
+  const initialIndex = drawings[sheetOf[initial.view]].findIndex((d) => d.view === initial.view && (d.view === 'front' || d.view === 'back' || d.side === initial.side));
+  const [main, setMain] = useState(Math.max(0, initialIndex));
+  const [pointed, setPointed] = useState<string>();
+  const all = drawings[sheet];
+  const [large, ...small] = [all[main] ?? all[0], ...all.filter((_, i) => i !== main)] as [(typeof all)[number], ...(typeof all)[number][]];
+  return (
+    <div className={styles['panel']} data-sheet={sheet}>
+      {sheets.length > 1 && (
+        <div className={styles['switch']}>
+          <Choice
+            label="Drawing"
+            isLabelHidden
+            options={sheets.map((value) => ({ value, text: names[value] }))}
+            value={sheet}
+            onChange={(next) => {
+              setSheet(next);
+              setMain(0);
+            }}
+          />
+        </div>
+      )}
+      <div className={styles['figures']}>
+        <div className={styles['large']}>
+          <BodyMap {...map} label={`${label}, ${large.name}`} view={large.view} side={large.side} onPoint={setPointed} />
+        </div>
+        <div className={styles['others']}>
+          {small.map((drawing) => (
+            <div key={drawing.name} className={styles['small']}>
+              <BodyMap {...map} label={`${label}, ${drawing.name}`} view={drawing.view} side={drawing.side} onPoint={setPointed} />
+              <button type="button" className={styles['turn']} onClick={() => setMain(all.indexOf(drawing))}>
+                {drawing.name}
+              </button>
+            </div>
+          ))}
+        </div>
+      </div>
+      <output className={styles['pointed']}>{pointed ?? '\u00a0'}</output>
+    </div>
+  );
+}

@@ -1,0 +1,50 @@
+import type { PlaceId } from '../../core/anatomy/place';
+import styles from './BodyMap.module.css';
+import { type Figure, pointOf } from './figure';
+
+export type RouteTone = 'moss' | 'river' | 'plum' | 'brick';
+
+interface Props {
+  readonly figure: Figure;
+  readonly path: readonly PlaceId[];
+  readonly tone: RouteTone;
+  readonly isActive?: boolean | undefined;
+}
+
+/** A way along the figure's own arrows, as far as its places show in this drawing; a leaf at its end. */
+export function MapRoute({ figure, path, tone, isActive = false }: Props) {
+  const d = routePath(figure, path);
+  if (!d) return null;
+  const end = endOf(d);
+  return (
+    <g className={styles['route']} data-tone={tone} data-active={isActive ? true : undefined}>
+      <path d={d} className={styles['routeBed']} />
+      <path d={d} className={styles['routeLine']} />
+      {end && <path d="M-7 -5C-2 -4 4 -2 8 0C4 2 -2 4 -7 5C-5 2 -5 -2 -7 -5Z" className={styles['leaf']} transform={`translate(${end.x} ${end.y}) rotate(${end.angle})`} />}
+    </g>
+  );
+}
+
+/** Curves from anchor to anchor, joined: each keeps the bend of the figure's arrow where there is one. */
+function routePath(figure: Figure, path: readonly PlaceId[]): string {
+  let d = '';
+  for (let i = 0; i + 1 < path.length; i += 1) {
+    const from = pointOf(figure, path[i] ?? '');
+    const to = pointOf(figure, path[i + 1] ?? '');
+    if (!from || !to) continue;
+    const arrow = figure.arrows[`${path[i]}>${path[i + 1]}`];
+    const bend = arrow && !arrow.across ? /Q(-?[\d.]+) (-?[\d.]+) /.exec(arrow.d) : null;
+    d += `M${from[0]} ${from[1]}`;
+    d += bend ? `Q${bend[1]} ${bend[2]} ${to[0]} ${to[1]}` : `L${to[0]} ${to[1]}`;
+  }
+  return d;
+}
+
+/** Last point of a path with the direction in which it arrives. */
+function endOf(d: string): { readonly x: number; readonly y: number; readonly angle: number } | undefined {
+  const numbers = [...d.slice(d.lastIndexOf('M')).matchAll(/-?[\d.]+/g)].map(Number);
+  if (numbers.length < 4) return undefined;
+  const [x = 0, y = 0] = numbers.slice(-2);
+  const [px = 0, py = 0] = numbers.slice(-4, -2);
+  return { x, y, angle: (Math.atan2(y - py, x - px) * 180) / Math.PI };
+}
