@@ -7,7 +7,7 @@ export const arrows = {
   core: [],
   catalogue: ['core'],
   contracts: ['core'],
-  ui: ['core', 'catalogue'],
+  ui: ['core', 'catalogue', 'styles'],
   workers: ['core', 'catalogue', 'contracts'],
   islands: ['ui', 'workers', 'contracts', 'core', 'catalogue'],
   server: ['core', 'catalogue', 'contracts'],

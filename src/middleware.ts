@@ -2,6 +2,7 @@ import { defineMiddleware } from 'astro:middleware';
 import { ensureDemoHouse } from './demo/demo-house';
 import { type Db, openDatabase } from './server/db/connection';
 import { listTherapists } from './server/repositories/people';
+import { problem } from './server/http/problem';
 import { workAsCookie } from './server/http/work-as';
 
 /** The one place that wires the database into requests. Opened on the first one, so that a build opens none. */
@@ -25,7 +26,16 @@ const headers = {
 /** Computing needs no house; these routes never wait for the database. */
 const isStateless = (path: string) => path.startsWith('/api/compute/') || path === '/api/openapi.json';
 
+/** A request that changes something must come from our own pages; programs that send no origin are no browsers. */
+function isForeign(request: Request): boolean {
+  if (request.method === 'GET' || request.method === 'HEAD' || request.method === 'OPTIONS') return false;
+  const origin = request.headers.get('origin');
+  if (request.headers.get('sec-fetch-site') === 'cross-site') return true;
+  return origin !== null && URL.parse(origin)?.host !== request.headers.get('host');
+}
+
 export const onRequest = defineMiddleware(async (context, next) => {
+  if (isForeign(context.request)) return problem({ type: '/problems/foreign-origin', title: 'This request came from another site', status: 403 });
   if (!isStateless(context.url.pathname)) {
     opening ??= open();
     const db = await opening.catch((error: unknown) => {

@@ -30,7 +30,7 @@ describe('the demo house', () => {
     const before = await count();
     await ensureDemoHouse(db, now);
     expect(await count()).toBe(before);
-    await ensureDemoHouse(db, new Date(2026, 10, 27, 8, 0));
+    await ensureDemoHouse(db, new Date(2026, 11, 9, 8, 0));
     expect(await count()).toBe(before + 5);
   });
 

@@ -41,6 +41,7 @@ async function makeHouse(db: Db, now: Date): Promise<void> {
       await insertFinding(db, id, { ...finding, sinceOn: finding.sinceOn ?? null, note: finding.note ?? '' }, therapistIds[client.therapist] ?? null, now.toISOString());
     }
     await makePast(db, client, id, therapistIds[client.therapist] ?? 1, now, random);
+    if (client.ahead) await book(db, client, id, therapistIds[client.therapist] ?? 1, addDays(now, client.ahead[0]), client.ahead[1]);
   }
   await bookToday(db, now);
 }
@@ -51,16 +52,14 @@ async function bookToday(db: Db, now: Date): Promise<void> {
   for (const client of demoClients) {
     const row = clients.find((c) => c.name === client.name);
     if (!client.today || !row) continue;
-    const [hours = 9, minutes = 0] = client.today.split(':').map(Number);
-    await insertVisit(db, {
-      clientId: row.id,
-      therapistId: therapists[client.therapist]?.id ?? 1,
-      startsAt: set(startOfDay(now), { hours, minutes }).toISOString(),
-      minutes: client.minutes,
-      focus: [...client.focus],
-      purpose: client.purpose,
-    });
+    await book(db, client, row.id, therapists[client.therapist]?.id ?? 1, now, client.today);
   }
+}
+
+async function book(db: Db, client: DemoClient, clientId: number, therapistId: number, day: Date, time: string): Promise<void> {
+  const [hours = 9, minutes = 0] = time.split(':').map(Number);
+  const startsAt = set(startOfDay(day), { hours, minutes }).toISOString();
+  await insertVisit(db, { clientId, therapistId, startsAt, minutes: client.minutes, focus: [...client.focus], purpose: client.purpose });
 }
 
 async function makePast(db: Db, client: DemoClient, clientId: number, therapistId: number, now: Date, random: () => number): Promise<void> {

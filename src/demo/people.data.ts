@@ -28,6 +28,8 @@ export interface DemoClient {
   readonly past?: { readonly visits: number; readonly everyDays: number; readonly limb?: 'arm' | 'leg'; readonly side?: 'left' | 'right'; readonly excess?: readonly [number, number] };
   /** Start of today's visit, local time. */
   readonly today?: string;
+  /** A visit booked for a later day: days from today and start. */
+  readonly ahead?: readonly [number, string];
 }
 
 export const demoClients: readonly DemoClient[] = [
@@ -65,9 +67,9 @@ export const demoClients: readonly DemoClient[] = [
     findings: [{ id: 'nodes-removed-inguinal', side: 'left', sinceOn: '2023-06-12' }],
     focus: ['leg.left'],
     purpose: 'swelling',
-    minutes: 60,
+    minutes: 45,
     therapist: 0,
-    past: { visits: 6, everyDays: 14, limb: 'leg', side: 'left', excess: [0.235, 0.172] },
+    past: { visits: 6, everyDays: 14, limb: 'leg', side: 'left', excess: [0.118, 0.082] },
     today: '14:00',
   },
   {
@@ -107,6 +109,7 @@ export const demoClients: readonly DemoClient[] = [
     minutes: 60,
     therapist: 0,
     past: { visits: 3, everyDays: 14, limb: 'leg', side: 'right', excess: [0.14, 0.12] },
+    ahead: [1, '9:30'],
   },
   {
     name: 'Hugo Brandt',
@@ -122,6 +125,7 @@ export const demoClients: readonly DemoClient[] = [
     minutes: 60,
     therapist: 0,
     past: { visits: 2, everyDays: 21, limb: 'leg', side: 'right', excess: [0.2, 0.18] },
+    ahead: [1, '11:00'],
   },
   {
     name: 'Imke Dorval',
@@ -133,6 +137,7 @@ export const demoClients: readonly DemoClient[] = [
     purpose: 'after-procedure',
     minutes: 45,
     therapist: 0,
+    ahead: [1, '15:00'],
   },
   {
     name: 'Nadia Thorne',
@@ -149,6 +154,7 @@ export const demoClients: readonly DemoClient[] = [
     minutes: 60,
     therapist: 0,
     past: { visits: 2, everyDays: 14, limb: 'arm', side: 'right', excess: [0.23, 0.21] },
+    ahead: [2, '10:00'],
   },
   {
     name: 'Pascal Merrow',
@@ -160,6 +166,7 @@ export const demoClients: readonly DemoClient[] = [
     purpose: 'swelling',
     minutes: 50,
     therapist: 0,
+    ahead: [2, '13:30'],
   },
   {
     name: 'Salome Vane',
@@ -175,6 +182,7 @@ export const demoClients: readonly DemoClient[] = [
     purpose: 'swelling',
     minutes: 45,
     therapist: 0,
+    ahead: [5, '10:00'],
   },
   {
     name: 'Greta Lindal',
@@ -186,6 +194,7 @@ export const demoClients: readonly DemoClient[] = [
     purpose: 'swelling',
     minutes: 60,
     therapist: 1,
+    ahead: [2, '16:00'],
   },
   {
     name: 'Otto Marsh',
@@ -197,6 +206,7 @@ export const demoClients: readonly DemoClient[] = [
     purpose: 'sinus',
     minutes: 40,
     therapist: 1,
+    ahead: [3, '9:00'],
   },
   {
     name: 'Yael Amsel',
@@ -209,5 +219,6 @@ export const demoClients: readonly DemoClient[] = [
     minutes: 90,
     therapist: 1,
     past: { visits: 1, everyDays: 40 },
+    ahead: [3, '11:30'],
   },
 ];

@@ -11,7 +11,8 @@ export default function ExcessChart({ history, className }: { readonly history: 
     const half = points.map((entry) => 1.96 * (entry.excessSdMl ?? 0));
     const lows = values.map((value, i) => value - (half[i] ?? 0));
     const highs = values.map((value, i) => value + (half[i] ?? 0));
-    const pad = Math.max(40, (Math.max(...highs) - Math.min(...lows)) * 0.25);
+    const spread = Math.max(80, Math.max(...highs) - Math.min(...lows));
+    const step = [20, 50, 100, 200, 500, 1000].find((size) => spread / size <= 4) ?? 2000;
     const [ink, soft, line, river, tint] = ['ink', 'ink-soft', 'line', 'river', 'river-soft'].map(token);
     const label = { fontFamily: 'Atkinson Hyperlegible', fontSize: 13, color: soft };
     return {
@@ -20,10 +21,10 @@ export default function ExcessChart({ history, className }: { readonly history: 
       xAxis: { type: 'category', data: points.map((entry) => entry.date.replace(/ \d{4}$/, '')), axisLine: { lineStyle: { color: line } }, axisTick: { show: false }, axisLabel: label },
       yAxis: {
         type: 'value',
-        min: Math.max(0, Math.floor((Math.min(...lows) - pad) / 50) * 50),
-        max: Math.ceil((Math.max(...highs) + pad) / 50) * 50,
-        splitNumber: 3,
-        axisLabel: { ...label, formatter: '{value} mL' },
+        min: Math.floor(Math.min(...lows) / step) * step,
+        max: Math.ceil((Math.max(...highs) + spread * 0.2) / step) * step,
+        interval: step,
+        axisLabel: { ...label, formatter: (value: number) => `${formatNumber(value)} mL` },
         splitLine: { lineStyle: { color: line } },
       },
       series: [

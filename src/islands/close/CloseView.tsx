@@ -32,19 +32,23 @@ export function CloseView({ visit }: { readonly visit: VisitView }) {
   const [noteError, setNoteError] = useState<string>();
   const version = useRef(first?.version ?? 0);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
+  const pending = useRef(0);
   const delayed = useRef<ReturnType<typeof setTimeout>>(undefined);
   const { say, toasts } = useToasts();
 
   const store = useCallback(
     (next: Answers) => {
       setStatus('storing …');
+      pending.current += 1;
       queue.current = queue.current.then(async () => {
         try {
           await send<{ closing: ClosingView }>('POST', `/api/visits/${visit.id}/closing`, { ...next, basedOn: version.current });
           version.current += 1;
-          setStatus('stored');
+          pending.current -= 1;
+          if (pending.current === 0) setStatus('stored');
           setNoteError(undefined);
         } catch (error) {
+          pending.current -= 1;
           setStatus('not stored yet');
           const atNote = error instanceof RequestError ? error.fieldError('note') : undefined;
           setNoteError(atNote);

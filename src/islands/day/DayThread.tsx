@@ -2,7 +2,7 @@ import type { DayView, DayVisit } from '../../contracts/views';
 import { ButtonLink } from '../../ui/button/Button';
 import styles from './DayThread.module.css';
 
-const pebbleShape = 'M-15 1C-15 -8 -9 -12 0 -12C9 -12 15 -8 15 0C15 8 9 12 -1 12C-9 12 -15 8 -15 1Z';
+const pebbleShape = 'M-15 2C-16 -6 -9 -12 -1 -12C8 -12 15 -7 15.5 0C16 7 9 12 1 12C-8 12.5 -14 9 -15 2Z';
 
 /** Where a visit is picked up again. */
 function nextHref(visit: DayVisit): string {

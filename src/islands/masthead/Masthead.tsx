@@ -60,7 +60,7 @@ export function Masthead({ place, therapist, therapists }: Props) {
         Find a client <Kbd>/</Kbd>
       </a>
       <MenuTrigger>
-        <Button className={styles['who'] ?? ''} aria-label={`${therapist.name} works here. Change`}>
+        <Button className={styles['who'] ?? ''} aria-label={`${therapist.initials}: ${therapist.name} works here. Change`}>
           <span className={styles['initials']}>{therapist.initials}</span>
           <ChevronDown size={16} aria-hidden="true" />
         </Button>

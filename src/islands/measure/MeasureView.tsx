@@ -83,7 +83,7 @@ function TapeRun({ visit, phase, limb, side, onLimb, onSide }: RunProps) {
     <>
       <div className={styles['view']}>
         <section className={styles['body']} aria-label="Where to tape">
-          <BodyMap view="front" label={`Where to tape the ${limb}s`} zoomTo={limb === 'leg' ? ['thigh-upper-inner.left', 'thigh-upper-outer.right', 'toes.left'] : ['shoulder-cap.left', 'shoulder-cap.right', 'fingers.left', 'fingers.right']}>
+          <BodyMap view="front" label={`Where to tape the ${limb}s`} zoomTo={limb === 'leg' ? ['thigh-upper-outer.left', 'thigh-upper-outer.right', 'toes.left', 'toes.right'] : ['shoulder-cap.left', 'shoulder-cap.right', 'fingers.left', 'fingers.right']}>
             {(figure) => (
               <TapeLines
                 figure={figure}
@@ -102,7 +102,7 @@ function TapeRun({ visit, phase, limb, side, onLimb, onSide }: RunProps) {
           <div className={styles['heading']}>
             <h2>{phase === 'before' ? 'Tape run' : 'Tape run, after'}</h2>
             <span>
-              {side === 'left' ? 'right' : 'left'} side first · <Kbd>Enter</Kbd> next · from the {protocol.zero}
+              {side === 'left' ? 'right' : 'left'} side first, {limb === 'leg' ? 'ankle' : 'wrist'} upwards · <Kbd>Enter</Kbd> next
             </span>
           </div>
           {!isTouched && phase === 'before' && (
@@ -147,6 +147,9 @@ function TapeRun({ visit, phase, limb, side, onLimb, onSide }: RunProps) {
               className={styles['profile'] ?? ''}
             />
           </Suspense>
+          <p className={styles['posture']}>
+            <strong>{protocol.posture}</strong> Zero mark: {protocol.zero}. Rest {protocol.restMinutes} minutes first.
+          </p>
           <Figures run={run} limb={limb} side={side} lastTime={lastTime} phase={phase} visit={visit} />
         </aside>
       </div>

@@ -50,7 +50,7 @@ export function TapeLines({ figure, limb, side, positionsCm, hereCm, isHereAffec
         const { zero, along } = axis;
         const across: Point = [-along[1], along[0]];
         const at = (cm: number): Point => [zero[0] + along[0] * cm * unitsPerCm, zero[1] + along[1] * cm * unitsPerCm];
-        const half = limb === 'leg' ? 60 : 34;
+        const half = limb === 'leg' ? 62 : 34;
         const line = (cm: number) => {
           const [x, y] = at(cm);
           const bow = limb === 'leg' ? 7 : 5;
@@ -72,12 +72,13 @@ export function TapeLines({ figure, limb, side, positionsCm, hereCm, isHereAffec
         const clip = `${id}-${which}`;
         return (
           <g key={which}>
-            <clipPath id={clip}>
+            {/* A mask, not a clip path: joining neighbours with shared borders makes Chromium drop some of them. */}
+            <mask id={clip} maskUnits="userSpaceOnUse" x="0" y="0" width={figure.viewBox[2]} height={figure.viewBox[3]}>
               {parts.map((region) => (
-                <path key={region.id} d={region.d} />
+                <path key={region.id} d={region.d} fill="white" />
               ))}
-            </clipPath>
-            <g clipPath={`url(#${clip})`}>
+            </mask>
+            <g mask={`url(#${clip})`}>
               {which === side &&
                 segments.map((segment) => (
                   <path

@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { tapeProtocols } from '../../catalogue/tape-protocols';
 import type { TapingView, VisitView } from '../../contracts/views';
 import { limbVolume } from '../../core/swelling/limb-volume';
@@ -16,6 +16,29 @@ export type SaveState = 'kept' | 'saving' | 'waiting' | 'conflict';
 interface Cell {
   readonly text: string;
   readonly error?: string | undefined;
+}
+
+/** What has been typed and not answered for by the server yet. */
+interface TapeDraft {
+  readonly texts: Record<TapeSide, readonly string[]>;
+  readonly unit: LengthUnit;
+  readonly basedOn: number;
+}
+
+function keepDraft(key: string, draft: TapeDraft): void {
+  localStorage.setItem(key, JSON.stringify(draft));
+}
+
+function dropDraft(key: string): void {
+  localStorage.removeItem(key);
+}
+
+function readDraft(key: string): TapeDraft | undefined {
+  try {
+    return (JSON.parse(localStorage.getItem(key) ?? 'null') as TapeDraft | null) ?? undefined;
+  } catch {
+    return undefined;
+  }
 }
 
 /** Reads one typed girth; a decimal comma is a point, an empty cell is “not measured”. */
@@ -38,13 +61,16 @@ export function useTapeRun(visit: VisitView, phase: 'before' | 'after', limb: 'a
   const positionsCm = saved && saved.limb === limb ? savedPositionsCm(saved) : tapeProtocols[limb].positionsCm;
   const [unit, setUnit] = useState<LengthUnit>(saved?.unit ?? 'cm');
   const [cells, setCells] = useState<Record<TapeSide, readonly Cell[]>>(() => ({
-    affected: positionsCm.map((_, i) => ({ text: textOf(saved?.affected[i]) })),
-    reference: positionsCm.map((_, i) => ({ text: textOf(saved?.reference[i]) })),
+    affected: positionsCm.map((_, i) => ({ text: textOf(saved?.affected[i], saved?.unit ?? 'cm') })),
+    reference: positionsCm.map((_, i) => ({ text: textOf(saved?.reference[i], saved?.unit ?? 'cm') })),
   }));
   const [saveState, setSaveState] = useState<SaveState>('kept');
   const [trouble, setTrouble] = useState<string>();
   const version = useRef(saved?.version ?? 0);
-  const queue = useRef<Promise<void>>(Promise.resolve());
+  const latest = useRef(cells);
+  const unsent = useRef<TapeDraft>(undefined);
+  const isSending = useRef(false);
+  const draftKey = `tape-${visit.id}-${phase}-${limb}-${side}`;
 
   const girths = useMemo(() => {
     const of = (which: TapeSide) =>
@@ -65,37 +91,68 @@ export function useTapeRun(visit: VisitView, phase: 'before' | 'after', limb: 'a
     return alone.ok ? { value: alone.value, refusal: both?.ok === false ? both.refusal.message : undefined } : { refusal: alone.refusal.message };
   }, [girths, limb, positionsCm, unit]);
 
-  const save = useCallback(
-    (next: Record<TapeSide, readonly Cell[]>, inUnit: LengthUnit) => {
+  /** Sends the newest state; what is typed while a send is under way goes with the next one. */
+  const flush = useCallback(async (): Promise<void> => {
+    if (isSending.current || !unsent.current) return;
+    isSending.current = true;
+    setSaveState('saving');
+    const sending = unsent.current;
+    try {
+      const { taping } = await send<{ taping: TapingView }>('POST', `/api/visits/${visit.id}/taping`, { ...bodyOf(sending), basedOn: version.current });
+      version.current = taping.version;
+      isSending.current = false;
+      if (unsent.current === sending) {
+        unsent.current = undefined;
+        dropDraft(draftKey);
+        setSaveState('kept');
+        setTrouble(undefined);
+      } else void flush();
+    } catch (error) {
+      isSending.current = false;
+      setSaveState(error instanceof RequestError && error.status === 409 ? 'conflict' : 'waiting');
+      setTrouble(error instanceof Error ? error.message : 'Not saved yet.');
+    }
+    function bodyOf(draft: TapeDraft) {
       const values = (which: TapeSide) =>
-        next[which].map((cell) => {
-          const read = readGirth(cell.text, inUnit);
+        draft.texts[which].map((text) => {
+          const read = readGirth(text, draft.unit);
           return 'value' in read ? read.value : null;
         });
-      const body = { limb, side, phase, unit: inUnit, method: 'frustum', positions: positionsCm.map((cm) => fromCm(cm, inUnit)), affected: values('affected'), reference: values('reference') };
-      setSaveState('saving');
-      queue.current = queue.current.then(async () => {
-        try {
-          const { taping } = await send<{ taping: TapingView }>('POST', `/api/visits/${visit.id}/taping`, { ...body, basedOn: version.current });
-          version.current = taping.version;
-          setSaveState('kept');
-          setTrouble(undefined);
-        } catch (error) {
-          setSaveState(error instanceof RequestError && error.status === 409 ? 'conflict' : 'waiting');
-          setTrouble(error instanceof Error ? error.message : 'Not saved yet.');
-        }
-      });
+      return { limb, side, phase, unit: draft.unit, method: 'frustum', positions: positionsCm.map((cm) => fromCm(cm, draft.unit)), affected: values('affected'), reference: values('reference') };
+    }
+  }, [draftKey, limb, phase, positionsCm, side, visit.id]);
+
+  const save = useCallback(
+    (next: Record<TapeSide, readonly Cell[]>, inUnit: LengthUnit) => {
+      const texts = { affected: next.affected.map((cell) => cell.text), reference: next.reference.map((cell) => cell.text) };
+      unsent.current = { texts, unit: inUnit, basedOn: version.current };
+      keepDraft(draftKey, unsent.current);
+      void flush();
     },
-    [limb, phase, positionsCm, side, visit.id],
+    [draftKey, flush],
   );
+
+  useEffect(() => {
+    const draft = readDraft(draftKey);
+    if (!draft || draft.basedOn !== version.current || draft.texts.affected.length !== positionsCm.length) return;
+    const restored = { affected: draft.texts.affected.map((text) => ({ text })), reference: draft.texts.reference.map((text) => ({ text })) };
+    latest.current = restored;
+    setCells(restored);
+    setUnit(draft.unit);
+    save(restored, draft.unit);
+    // Only what an earlier page left behind is restored, once.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
 
   /** Takes a typed value. @returns whether it was taken; otherwise the cell says why not */
   const commit = (address: CellAddress, text: string): boolean => {
     const read = readGirth(text, unit);
     const error = 'error' in read ? read.error : undefined;
-    const cell: Cell = { text: text.trim().replace(',', '.'), error };
-    const next = { ...cells, [address.side]: cells[address.side].map((old, i) => (i === address.index ? cell : old)) };
-    const isSame = cells[address.side][address.index]?.text === cell.text;
+    const cell: Cell = { text: 'value' in read && read.value !== null ? asTyped(text, unit) : text.trim(), error };
+    const current = latest.current;
+    const next = { ...current, [address.side]: current[address.side].map((old, i) => (i === address.index ? cell : old)) };
+    const isSame = current[address.side][address.index]?.text === cell.text;
+    latest.current = next;
     setCells(next);
     if (!error && !isSame) save(next, unit);
     return !error;
@@ -105,22 +162,30 @@ export function useTapeRun(visit: VisitView, phase: 'before' | 'after', limb: 'a
     const next: LengthUnit = unit === 'cm' ? 'in' : 'cm';
     const convert = (cell: Cell): Cell => {
       const read = readGirth(cell.text, unit);
-      return 'value' in read && read.value !== null ? { text: String(roundTo(fromCm(toCm(read.value, unit), next), next === 'in' ? 2 : 1)) } : { text: cell.text };
+      return 'value' in read && read.value !== null ? { text: asTyped(String(roundTo(fromCm(toCm(read.value, unit), next), next === 'in' ? 2 : 1)), next) } : { text: cell.text };
     };
     const isEmpty = [...cells.affected, ...cells.reference].every((cell) => cell.text === '');
     setUnit(next);
     if (!isEmpty) {
       const converted = { affected: cells.affected.map(convert), reference: cells.reference.map(convert) };
+      latest.current = converted;
       setCells(converted);
       save(converted, next);
     }
   };
 
-  return { positionsCm, unit, switchUnit, cells, girths, volume, commit, saveState, trouble, retry: () => save(cells, unit) };
+  return { positionsCm, unit, switchUnit, cells, girths, volume, commit, saveState, trouble, retry: () => void flush() };
 }
 
-function textOf(girth: number | null | undefined): string {
-  return girth === null || girth === undefined ? '' : String(girth);
+/** At least one decimal (two in inches), more if more were typed: a column of girths lines up. */
+function asTyped(text: string, unit: LengthUnit): string {
+  const value = text.trim().replace(',', '.');
+  const typed = value.split('.')[1]?.length ?? 0;
+  return Number(value).toFixed(Math.max(typed, unit === 'in' ? 2 : 1));
+}
+
+function textOf(girth: number | null | undefined, unit: LengthUnit): string {
+  return girth === null || girth === undefined ? '' : asTyped(String(girth), unit);
 }
 
 function savedPositionsCm(taping: TapingView): readonly number[] {

@@ -112,14 +112,17 @@ function Row({ step, number, heading, violations, isSelected, isMoved, onSelect,
           className={styles['step']}
           data-step={step.id}
           aria-expanded={isSelected}
-          aria-label={`${number}. ${title}, ${stepDirection(anatomy, step)}, ${repetitionsInWords(step)}${worst ? `. ${worst.text}` : ''}`}
+          aria-describedby={worst ? `fault-${step.id}` : undefined}
           onClick={onSelect}
           onKeyDown={onKeyDown}
           {...listeners}
         >
           <Pebble kind={step.kind} number={number} size={38} pressure={step.pressure} state={worst ? 'fault' : 'due'} />
           <span className={styles['name']}>
-            <strong>{title}</strong>
+            <strong>
+              <span className="visually-hidden">{number}. </span>
+              {title}
+            </strong>
             <span>{isMoved && worst ? 'moved here by you' : stepDirection(anatomy, step)}</span>
           </span>
           <span className={styles['amount']}>
@@ -129,7 +132,7 @@ function Row({ step, number, heading, violations, isSelected, isMoved, onSelect,
         </button>
         {worst && (
           <div className={styles['fault']}>
-            <p>
+            <p id={`fault-${step.id}`}>
               {violations.map((v) => (
                 <span key={`${v.rule} ${v.text}`}>
                   {v.severity === 'warning' && <em>Advice: </em>}

@@ -84,7 +84,7 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
         <h2>Time</h2>
         <p>
           <strong>{formatClock(total)}</strong> of {formatClock(budget)} min.{' '}
-          {view.plan.fits ? (total < budget - 120 ? 'It ends early; fill the time if you like.' : 'It fits.') : 'It does not all fit.'}
+          {timeWords(view.plan.fits, total, budget, view.drainageCase.fill)}
         </p>
         {view.plan.reasons
           .filter((reason) => reason.rule === 'time')
@@ -124,6 +124,12 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
       <ChangeWish plan={plan} isOpen={isChanging} onClose={() => setIsChanging(false)} />
     </aside>
   );
+}
+
+function timeWords(fits: boolean, totalSeconds: number, budgetSeconds: number, fill: boolean): string {
+  if (!fits) return 'It does not all fit.';
+  if (totalSeconds > budgetSeconds - 120) return 'It fits.';
+  return fill ? 'Draining has all the repetitions that help; the rest is free for rest.' : 'It ends early; fill the time if you like.';
 }
 
 function ChangeWish({ plan, isOpen, onClose }: { readonly plan: PlanHandle; readonly isOpen: boolean; readonly onClose: () => void }) {

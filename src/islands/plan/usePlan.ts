@@ -26,6 +26,7 @@ export function usePlan(visit: VisitView, first: PlanView) {
   const [past, setPast] = useState<readonly (readonly Step[])[]>([]);
   const version = useRef(first.version);
   const queue = useRef<Promise<void>>(Promise.resolve());
+  const pending = useRef(0);
 
   const read = useMemo(() => readCase(anatomy, view.drainageCase), [view.drainageCase]);
   const violations = useMemo<readonly Violation[]>(() => (read.ok ? checkCourse(anatomy, read.value, steps) : []), [read, steps]);
@@ -33,13 +34,16 @@ export function usePlan(visit: VisitView, first: PlanView) {
   const post = useCallback(
     (path: 'plan' | 'course', body: object, onSaved: (plan: PlanView) => void) => {
       setStatus({ kind: 'saving' });
+      pending.current += 1;
       queue.current = queue.current.then(async () => {
         try {
           const { plan } = await send<{ plan: PlanView }>('POST', `/api/visits/${visit.id}/${path}`, { ...body, basedOn: version.current });
           version.current = plan.version;
-          setStatus({ kind: 'kept' });
+          pending.current -= 1;
+          if (pending.current === 0) setStatus({ kind: 'kept' });
           onSaved(plan);
         } catch (error) {
+          pending.current -= 1;
           const isConflict = error instanceof RequestError && error.status === 409;
           setStatus(isConflict ? { kind: 'conflict' } : { kind: 'trouble', text: error instanceof Error ? error.message : 'Not saved yet.' });
         }

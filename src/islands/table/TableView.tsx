@@ -63,7 +63,7 @@ export function TableView({ visit, plan }: Props) {
   if (!step || !beat) return null;
   if (state.status === 'finished') return <Finished visit={visit} visitMs={table.visitMs} done={[...state.outcomes.values()].filter((o) => o.state === 'done').length} total={steps.length} keeping={table.keeping} />;
 
-  const next = steps[index + 1];
+  const next = steps[Math.max(0, index) + 1];
   const total = steps.reduce((sum, s) => sum + s.seconds, 0);
   const isReady = state.status === 'ready';
   return (

@@ -1,4 +1,4 @@
-import { stages, type Stage, type StageOrEnd, type VisitFrame } from '../../contracts/views';
+import { stages, type Stage, type StageOrEnd, type VisitView } from '../../contracts/views';
 import { type Stone, SteppingStones } from '../../ui/stones/SteppingStones';
 import styles from './VisitHead.module.css';
 
@@ -7,7 +7,7 @@ const walked = ['ask', 'measure', 'plan', 'table', 'close'] as const;
 const names: Readonly<Record<(typeof walked)[number], string>> = { ask: 'Ask', measure: 'Measure', plan: 'Plan', table: 'Table', close: 'Close' };
 
 interface Props {
-  readonly visit: VisitFrame;
+  readonly visit: VisitView;
   readonly here: (typeof walked)[number];
   readonly stage?: StageOrEnd;
 }
@@ -17,7 +17,8 @@ export function VisitHead({ visit, here, stage = visit.stage }: Props) {
   const reached = stage === 'done' ? stages.length : stages.indexOf(stage as Stage);
   const stones = walked.map((name): Stone => {
     const isHere = name === here;
-    const isDone = !isHere && (stage === 'done' || stages.indexOf(name) < Math.max(reached, stages.indexOf(here)));
+    const isPassed = stage === 'done' || stages.indexOf(name) < Math.max(reached, stages.indexOf(here));
+    const isDone = !isHere && isPassed && (name !== 'measure' || visit.before !== null);
     const isClosed = stage === 'stopped' && name !== 'ask' && !isHere;
     return { name: names[name], href: `/visits/${visit.id}/${name}`, state: isHere ? 'here' : isDone ? 'done' : 'ahead', isClosed };
   });

@@ -143,8 +143,9 @@ export async function rearrangeCourse(db: Db, visitId: number, input: CourseInpu
     if (steps.length !== input.order.length || new Set(input.order).size !== input.order.length) {
       return { kind: 'refused', errors: [{ path: 'order', message: 'The course names a step that is not in the plan, or one step twice.' }] } as const;
     }
+    const { id: _id, ...rest } = known;
     await insertPlan(trx, {
-      ...known,
+      ...rest,
       version: known.version + 1,
       steps_json: JSON.stringify(steps),
       is_rearranged: 1,

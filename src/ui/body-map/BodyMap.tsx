@@ -4,7 +4,7 @@ import type { PebbleKind } from '../pebbles';
 import styles from './BodyMap.module.css';
 import { boxOf, type Figure, loadFigure, pointOf } from './figure';
 import { MapNode, type NodeState } from './MapNode';
-import { MapPebble } from './MapPebble';
+import { MapPebble, pebblePoint, pebbleScale } from './MapPebble';
 import { MapRoute, type RouteTone } from './MapRoute';
 import { MapSign, type SignKind } from './MapSign';
 import { isArrowKey, neighbourOf } from './neighbour';
@@ -62,6 +62,8 @@ export interface BodyMapProps {
   readonly onPickPebble?: ((key: string) => void) | undefined;
   /** Told the name of what the pointer or the focus is on. */
   readonly onPoint?: ((words: string | undefined) => void) | undefined;
+  /** Stands on the lower edge of its space instead of in the middle. */
+  readonly isAtFoot?: boolean;
   /** Anything to draw above the body in its coordinates. */
   readonly children?: ((figure: Figure) => ReactNode) | undefined;
 }
@@ -149,7 +151,7 @@ export function BodyMap(props: BodyMapProps) {
       role={onPick ? 'group' : 'img'}
       aria-label={onPick ? label : `${label}. ${summaryOf(figure, regions, nodes)}`}
       data-zoomed={zoomTo ? true : undefined}
-      preserveAspectRatio="xMidYMid meet"
+      preserveAspectRatio={props.isAtFoot ? 'xMidYMax meet' : 'xMidYMid meet'}
     >
       <RegionPatterns id={id} />
       <g transform={isMirrored ? `translate(${figure.viewBox[2]} 0) scale(-1 1)` : undefined}>
@@ -208,23 +210,28 @@ export function BodyMap(props: BodyMapProps) {
       {signs.map(({ key: signKey, ...sign }) => (
         <MapSign key={signKey} figure={figure} {...sign} />
       ))}
-      {pebbles.map((pebble) => (
+      {withoutOverlap(figure, pebbles, pebbleScale(figure)).map((pebble) => (
         <MapPebble key={pebble.key} figure={figure} mark={pebble} onPick={props.onPickPebble} />
       ))}
     </svg>
   );
 }
 
-const zoomMargin = 0.16;
+const zoomMargin = 0.14;
+/** Drawings carry some air at their edges, more than a view needs. */
+const trim: Readonly<Partial<Record<FigureView, readonly [number, number, number, number]>>> = {
+  front: [12, 16, 376, 972],
+  back: [12, 16, 376, 972],
+};
 
-/** The part of the drawing to show: all of it, or the surroundings of some places with a margin, never narrower than a third. */
+/** The part of the drawing to show: all of it, or the surroundings of some places with a margin, never less than a third of its width. */
 function frameOf(figure: Figure, zoomTo: readonly PlaceId[] | undefined): readonly [number, number, number, number] {
-  const whole = figure.viewBox;
+  const whole = trim[figure.view] ?? figure.viewBox;
   const box = zoomTo && boxOf(figure, zoomTo);
   if (!box) return whole;
-  const size = Math.max(box[2], box[3], whole[2] * 0.5) * (1 + 2 * zoomMargin);
-  const width = Math.min(size, whole[2]);
-  const height = Math.min(size, whole[3]);
+  const margin = Math.max(box[2], box[3]) * zoomMargin;
+  const width = Math.min(Math.max(box[2] + 2 * margin, whole[2] * 0.4), whole[2]);
+  const height = Math.min(Math.max(box[3] + 2 * margin, whole[2] * 0.4), whole[3]);
   const clamp = (value: number, low: number, high: number) => Math.min(Math.max(value, low), Math.max(low, high));
   return [
     clamp(box[0] + box[2] / 2 - width / 2, whole[0], whole[0] + whole[2] - width),
@@ -232,6 +239,19 @@ function frameOf(figure: Figure, zoomTo: readonly PlaceId[] | undefined): readon
     width,
     height,
   ];
+}
+
+/** Numbers that would lie on one another are left out; the chosen one always shows, then those that come first. */
+function withoutOverlap(figure: Figure, pebbles: readonly PebbleMark[], scale: number): readonly PebbleMark[] {
+  const placed: (readonly [number, number])[] = [];
+  const byWeight = [...pebbles].sort((a, b) => Number(b.isSelected ?? false) - Number(a.isSelected ?? false) || a.number - b.number);
+  const kept = byWeight.filter((pebble) => {
+    const at = pebblePoint(figure, pebble.place);
+    if (!at || placed.some((p) => Math.abs(p[0] - at[0]) < 26 * scale && Math.abs(p[1] - at[1]) < 19 * scale)) return false;
+    placed.push(at);
+    return true;
+  });
+  return kept.reverse();
 }
 
 /** What a reader who does not see the drawing should know. */

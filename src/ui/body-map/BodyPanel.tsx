@@ -69,7 +69,7 @@ export function BodyPanel({ initial, sheets = ['body', 'face', 'hand', 'foot'], 
         <div className={styles['others']}>
           {small.map((drawing) => (
             <div key={drawing.name} className={styles['small']}>
-              <BodyMap {...map} label={`${label}, ${drawing.name}`} view={drawing.view} side={drawing.side} onPoint={setPointed} />
+              <BodyMap {...map} label={`${label}, ${drawing.name}`} view={drawing.view} side={drawing.side} onPoint={setPointed} isAtFoot />
               <button type="button" className={styles['turn']} onClick={() => setMain(all.indexOf(drawing))}>
                 {drawing.name}
               </button>

@@ -1,7 +1,8 @@
+import type { PlaceId } from '../../core/anatomy/place';
 import { pebbleOutlines, pebbleTone } from '../pebbles';
 import type { PebbleMark } from './BodyMap';
 import styles from './BodyMap.module.css';
-import { type Figure, pointOf } from './figure';
+import { type Figure, type Point, pointOf } from './figure';
 
 interface Props {
   readonly figure: Figure;
@@ -9,20 +10,31 @@ interface Props {
   readonly onPick: ((key: string) => void) | undefined;
 }
 
-/** A step's number riding on its place; beside a node group, so that its ring stays visible. */
+/** Pebbles are as large on every drawing as they are on the body. */
+export function pebbleScale(figure: Figure): number {
+  return figure.viewBox[3] > 800 ? 0.86 : 1.1;
+}
+
+/** Where a number rides: on its region, or beside a node group, so that its ring stays visible. */
+export function pebblePoint(figure: Figure, place: PlaceId): Point | undefined {
+  const at = pointOf(figure, place);
+  const node = figure.nodes.find((n) => n.id === place);
+  if (!at || !node) return at;
+  const outward = (at[0] < figure.viewBox[2] / 2 ? -1 : 1) * (node.r + 13 * pebbleScale(figure));
+  return [at[0] + outward, at[1]];
+}
+
+/** A step's number riding on its place. */
 export function MapPebble({ figure, mark, onPick }: Props) {
-  const at = pointOf(figure, mark.place);
+  const at = pebblePoint(figure, mark.place);
   if (!at) return null;
-  const node = figure.nodes.find((n) => n.id === mark.place);
-  const unit = figure.viewBox[3] > 800 ? 1 : 1.35;
-  const outward = node ? (at[0] < figure.viewBox[2] / 2 ? -1 : 1) * (node.r + 12) : 0;
-  const scale = (mark.isSelected ? 0.86 : 0.6) * unit;
+  const scale = pebbleScale(figure) * (mark.isSelected ? 1.25 : 1);
   return (
     <g
       className={styles['pebble']}
       data-tone={mark.state === 'fault' ? 'brick' : pebbleTone[mark.kind]}
       data-state={mark.state ?? 'due'}
-      transform={`translate(${at[0] + outward} ${at[1]}) scale(${scale})`}
+      transform={`translate(${at[0]} ${at[1]}) scale(${scale})`}
       onClick={onPick ? () => onPick(mark.key) : undefined}
     >
       <path d={pebbleOutlines[mark.kind]} />

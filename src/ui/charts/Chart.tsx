@@ -1,10 +1,11 @@
 import { LineChart } from 'echarts/charts';
+import { LabelLayout } from 'echarts/features';
 import { AriaComponent, GridComponent, MarkPointComponent } from 'echarts/components';
 import { init, use, type EChartsCoreOption, type EChartsType } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 
-use([LineChart, GridComponent, MarkPointComponent, AriaComponent, SVGRenderer]);
+use([LineChart, GridComponent, MarkPointComponent, AriaComponent, LabelLayout, SVGRenderer]);
 
 interface Props {
   readonly option: EChartsCoreOption;

@@ -53,7 +53,7 @@ export function TimeRibbon({ beads, budgetSeconds, selected, onSelect }: Props) 
       <div className={styles['bands']}>
         {bands.map((band, i) => (
           <span key={`${band.phase} ${i}`} style={{ flexGrow: band.seconds }}>
-            {band.seconds / Math.max(total, budgetSeconds) > 0.04 ? band.phase : ''}
+            {band.seconds / Math.max(total, budgetSeconds) > 0.075 ? band.phase : ''}
           </span>
         ))}
         {spare > 0 && <span className={styles['free']} style={{ flexGrow: spare }}>{spare / budgetSeconds > 0.08 ? 'to spare' : ''}</span>}

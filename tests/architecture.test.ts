@@ -1,0 +1,42 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { describe, expect, it } from 'vitest';
+import { forbiddenArrow, layerOf } from '../layers.config.mjs';
+
+const root = fileURLToPath(new URL('..', import.meta.url));
+const files = readdirSync(path.join(root, 'src'), { recursive: true, encoding: 'utf8' })
+  .filter((name) => /\.(ts|tsx|astro)$/.test(name))
+  .map((name) => path.join(root, 'src', name));
+
+function importsOf(file: string): string[] {
+  const text = readFileSync(file, 'utf8');
+  const statements = /(?:^|\n)\s*(?:import|export)\b[^'";]*?['"]([^'"\n]+)['"]|\bimport\(\s*['"]([^'"\n]+)['"]/g;
+  return [...text.matchAll(statements)].flatMap(([text_, specifier, dynamic]) => (/\bfrom\b|import\s*['"(]/.test(text_) ? [specifier ?? dynamic ?? ''] : []));
+}
+
+describe('the direction of imports', () => {
+  it('follows the arrows, in every file, Astro pages too', () => {
+    const broken = files.flatMap((file) =>
+      importsOf(file).flatMap((specifier) => {
+        const resolved = specifier.startsWith('.') ? path.resolve(path.dirname(file), specifier) : undefined;
+        return forbiddenArrow(file, specifier, resolved) ?? [];
+      }),
+    );
+    expect(broken).toEqual([]);
+  });
+
+  it('would catch the core reaching out, be it to a package, another layer or from a nested folder', () => {
+    const core = path.join(root, 'src/core/drainage/plan.ts');
+    expect(forbiddenArrow(core, 'zod', undefined)).toContain('nothing from outside');
+    expect(forbiddenArrow(core, 'node:fs', undefined)).toContain('nothing from outside');
+    expect(forbiddenArrow(core, '../../catalogue/anatomy', path.join(root, 'src/catalogue/anatomy'))).toContain('src/catalogue');
+    expect(forbiddenArrow(core, '../anatomy/place', path.join(root, 'src/core/anatomy/place'))).toBeUndefined();
+    expect(layerOf('/x/src/middleware.ts')).toBe('root');
+  });
+
+  it('keeps registry hosts and paths of one machine out of what is committed', () => {
+    const lock = readFileSync(path.join(root, 'package-lock.json'), 'utf8');
+    expect(lock).not.toMatch(/"resolved":/);
+  });
+});

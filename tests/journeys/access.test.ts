@@ -1,0 +1,117 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { clientOf, post, visitOf } from '../api/client';
+import { control, launch, open, words } from './browser';
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+interface Finding {
+  readonly id: string;
+  readonly impact: string;
+  readonly nodes: readonly { readonly html: string; readonly failureSummary?: string }[];
+}
+
+/** Serious and critical findings of axe, in a few words each. */
+async function axe(page: Page): Promise<readonly string[]> {
+  await page.evaluate(axeSource);
+  const violations = await page.evaluate(async () => {
+    const { axe: runner } = window as unknown as { axe: { run: (root: Document, options: object) => Promise<{ violations: Finding[] }> } };
+    return (await runner.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })).violations;
+  });
+  return violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .flatMap((v) => v.nodes.slice(0, 3).map((node) => `${v.id}: ${node.html.slice(0, 160)} ${node.failureSummary?.replace(/\s+/g, ' ').slice(0, 200)}`));
+}
+
+const allNo = Object.fromEntries(['fever', 'spreading-redness', 'one-sided-swelling', 'chest-or-breath', 'wound-trouble', 'new-lump', 'anything-new'].map((id) => [id, 'no']));
+
+describe('every view', () => {
+  let browser: Browser;
+  let visit: number;
+  let client: number;
+
+  beforeAll(async () => {
+    browser = await launch();
+    visit = await visitOf('Ottilie Fenwick');
+    client = await clientOf('Ottilie');
+    await post(`/api/visits/${visit}/check`, { answers: allNo });
+  });
+  afterAll(() => browser.close());
+
+  const views: readonly (readonly [string, () => string, string])[] = [
+    ['day', () => '/', 'This week'],
+    ['clients', () => '/clients', 'Find by name'],
+    ['client', () => `/clients/${client}`, 'On the body'],
+    ['ask', () => `/visits/${visit}/ask`, 'Before we begin'],
+    ['measure', () => `/visits/${visit}/measure`, 'Tape run'],
+    ['plan', () => `/visits/${visit}/plan`, 'The course'],
+    ['print', () => `/visits/${visit}/print`, 'Ways out'],
+    ['table', () => `/visits/${visit}/table`, 'step 1 of'],
+    ['close', () => `/visits/${visit}/close`, 'How was it?'],
+  ];
+
+  for (const theme of ['daylight', 'lamp'] as const) {
+    it.each(views)(`has nothing serious for axe: %s, ${theme}`, async (_name, path, ready) => {
+      const page = await open(browser, `${inject('appUrl')}/api/health`);
+      await page.evaluate((value) => localStorage.setItem('theme', value), theme);
+      await page.close();
+      const view = await open(browser, `${inject('appUrl')}${path()}`);
+      await words(view, ready);
+      await new Promise((resolve) => setTimeout(resolve, 400));
+      expect(await axe(view)).toEqual([]);
+      await view.close();
+    }, 60_000);
+  }
+
+  it.each(views)('fits 1024 by 700 without scrolling sideways: %s', async (_name, path, ready) => {
+    const page = await open(browser, `${inject('appUrl')}${path()}`, { width: 1024, height: 700 });
+    await words(page, ready);
+    const excess = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    expect(excess).toBeLessThanOrEqual(0);
+    await page.close();
+  }, 60_000);
+
+  it('holds still with reduced motion', async () => {
+    const page = await open(browser, `${inject('appUrl')}/visits/${visit}/table`);
+    await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
+    await words(page, 'step 1 of');
+    const moving = await page.evaluate(() => document.getAnimations().filter((a) => a.playState === 'running' && Number(a.effect?.getTiming().duration ?? 0) > 50).length);
+    expect(moving).toBe(0);
+    await page.close();
+  }, 60_000);
+
+  it('opens its dialogs with the focus inside and gives it back', async () => {
+    const page = await open(browser, `${inject('appUrl')}/clients/${client}`);
+    await control(page, 'button', 'Book a visit').click();
+    await words(page, 'What is to be drained');
+    const inside = await page.evaluate(() => document.activeElement?.closest('[role="dialog"]') !== null);
+    await page.keyboard.press('Escape');
+    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    const back = await page.evaluate(() => document.activeElement?.textContent);
+    expect([inside, back]).toEqual([true, 'Book a visit']);
+    await page.close();
+  }, 60_000);
+});
+
+describe('a first start without demo data', () => {
+  it('opens with a page that sets up the house', async () => {
+    const { mkdtempSync, rmSync } = await import('node:fs');
+    const { startServer } = await import('../../scripts/served.mjs');
+    const data = mkdtempSync('/tmp/velvet-stone-first-');
+    const server = await startServer({ data, demo: false });
+    const browser = await launch();
+    const page = await open(browser, `${server.url}/`);
+    await words(page, 'Welcome to Velvet Stone');
+    await control(page, 'button', 'Open the house').click();
+    await words(page, 'Write a name.');
+    await control(page, 'textbox', 'Name of the house').fill('Haus am Bach');
+    await control(page, 'textbox', 'Your name').fill('Ida Moor');
+    await Promise.all([page.waitForNavigation({ waitUntil: 'networkidle0' }), control(page, 'button', 'Open the house').click()]);
+    await words(page, 'Nothing is booked today');
+    await browser.close();
+    await server.stop();
+    rmSync(data, { recursive: true, force: true });
+  }, 90_000);
+});

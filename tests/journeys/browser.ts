@@ -1,0 +1,92 @@
+import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
+import { chromiumFlags } from '../../scripts/served.mjs';
+
+const executablePath = process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium';
+const patienceMs = 15_000;
+
+export async function launch(): Promise<Browser> {
+  return puppeteer.launch({ executablePath, args: [...chromiumFlags], headless: true });
+}
+
+/** Opens a page of the app and waits until its islands answer. Anything the page throws fails the test that asks `troubles`. */
+export async function open(browser: Browser, url: string, size = { width: 1280, height: 800 }): Promise<Page> {
+  const page = await browser.newPage();
+  await page.setViewport(size);
+  page.setDefaultTimeout(patienceMs);
+  const list: string[] = [];
+  page.on('pageerror', (error) => list.push(String(error)));
+  page.on('console', (message) => {
+    if (message.type() === 'error' && !/Failed to load resource|ERR_CONNECTION/.test(message.text())) list.push(message.text());
+  });
+  troublesOf.set(page, list);
+  await go(page, url);
+  return page;
+}
+
+const troublesOf = new WeakMap<Page, string[]>();
+export const troubles = (page: Page): readonly string[] => troublesOf.get(page) ?? [];
+
+export async function go(page: Page, url: string): Promise<void> {
+  await page.goto(url, { waitUntil: 'networkidle0' });
+  await settled(page);
+}
+
+/** Waits until every island of the page has come alive. */
+export async function settled(page: Page): Promise<void> {
+  await page.waitForFunction(() => document.querySelectorAll('astro-island[ssr]').length === 0);
+}
+
+type Role = 'button' | 'link' | 'textbox' | 'radio' | 'heading' | 'searchbox' | 'combobox' | 'menuitem' | 'spinbutton';
+
+/** A control by its role and visible name. */
+export function control(page: Page, role: Role, name: string) {
+  return page.locator(`::-p-aria([name="${name}"][role="${role}"])`);
+}
+
+/** Chooses one of a few by the words on it, in the group of that name. */
+export async function choose(page: Page, group: string, option: string): Promise<void> {
+  await page.waitForFunction(
+    (groupName, optionText) => {
+      const groups = [...document.querySelectorAll<HTMLElement>('[role="radiogroup"]')];
+      const labelled = groups.find((g) => document.getElementById(g.getAttribute('aria-labelledby') ?? '')?.textContent === groupName);
+      const label = [...(labelled?.querySelectorAll('label') ?? [])].find((l) => l.textContent === optionText);
+      label?.click();
+      return label !== undefined;
+    },
+    {},
+    group,
+    option,
+  );
+}
+
+/** The row of the course with that number and name. */
+export async function step(page: Page, name: string): Promise<ElementHandle<HTMLElement>> {
+  const handle = await page.waitForFunction((wanted) => [...document.querySelectorAll<HTMLElement>('ol button[aria-expanded]')].find((b) => b.querySelector('strong')?.textContent?.startsWith(wanted)), {}, name);
+  return handle.asElement() as ElementHandle<HTMLElement>;
+}
+
+/** Waits for words to stand somewhere on the page. */
+export async function words(page: Page, text: string): Promise<void> {
+  await page.waitForFunction((wanted) => document.body.innerText.includes(wanted), { timeout: patienceMs }, text).catch(async () => {
+    const shown = await textOf(page);
+    throw new Error(`“${text}” did not appear. The page says: ${shown.slice(0, 1500)}`);
+  });
+}
+
+export async function textOf(page: Page): Promise<string> {
+  return page.evaluate(() => document.body.innerText);
+}
+
+/** Follows a control that leads to another page. */
+export async function follow(page: Page, role: Role, name: string): Promise<void> {
+  await Promise.all([page.waitForNavigation({ waitUntil: 'networkidle0' }), control(page, role, name).click()]);
+  await settled(page);
+}
+
+/** Types numbers as a therapist does in a tape run: each with Enter. */
+export async function tape(page: Page, girths: readonly (number | string)[]): Promise<void> {
+  for (const girth of girths) {
+    await page.keyboard.type(String(girth));
+    await page.keyboard.press('Enter');
+  }
+}

@@ -1,0 +1,113 @@
+import type { Browser } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { post } from '../api/client';
+import { choose, control, follow, launch, open, settled, words } from './browser';
+
+const allNo = Object.fromEntries(['fever', 'spreading-redness', 'one-sided-swelling', 'chest-or-breath', 'wound-trouble', 'new-lump', 'anything-new'].map((id) => [id, 'no']));
+
+async function preparedVisit(name: string, therapistId: number): Promise<number> {
+  const client = (await post('/api/clients', { name })).body.id;
+  await post(`/api/clients/${client}/findings`, { id: 'nodes-removed-inguinal', side: 'left' });
+  const { id } = (await post('/api/visits', { clientId: client, therapistId, startsAt: new Date().toISOString(), minutes: 45, focus: ['leg.left'], purpose: 'swelling' })).body;
+  await post(`/api/visits/${id}/check`, { answers: allNo });
+  return id;
+}
+
+describe('the plan', () => {
+  let browser: Browser;
+  beforeAll(async () => {
+    browser = await launch();
+  });
+  afterAll(() => browser.close());
+
+  it('changes with school and minutes', async () => {
+    const id = await preparedVisit('Schule Wechsel', 1);
+    const page = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
+    await words(page, 'The course');
+    await control(page, 'button', 'Change time or school').click();
+    await choose(page, 'Start', 'breath first');
+    await choose(page, 'Ways out', 'the nearest');
+    await control(page, 'spinbutton', 'Minutes').fill('0');
+    await control(page, 'button', 'Plan again').click();
+    await words(page, 'A visit lasts 1 to 480 minutes.');
+    await control(page, 'spinbutton', 'Minutes').fill('10');
+    await control(page, 'button', 'Plan again').click();
+    await words(page, 'Has to wait');
+    await words(page, 'Short by');
+    await page.close();
+  }, 60_000);
+
+  it('tells a second tab that the plan was saved elsewhere, and overwrites nothing', async () => {
+    const id = await preparedVisit('Zwei Fenster', 1);
+    const one = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
+    const two = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
+    const nudge = async (page: typeof one) => {
+      await page.bringToFront();
+      await page.evaluate(() => document.querySelector<HTMLElement>('[data-step="s12"]')?.focus());
+      await page.keyboard.down('Alt');
+      await page.keyboard.press('ArrowDown');
+      await page.keyboard.up('Alt');
+    };
+    await nudge(one);
+    await words(one, 'stored');
+    await nudge(two);
+    await words(two, 'saved in another window');
+    await one.close();
+    await two.close();
+  }, 60_000);
+
+  it('is dragged with the mouse, too', async () => {
+    const id = await preparedVisit('Zieh Mich', 1);
+    const page = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
+    const box = await (await page.$('[data-step="s5"]'))?.boundingBox();
+    const goal = await (await page.$('[data-step="s1"]'))?.boundingBox();
+    if (!box || !goal) throw new Error('no steps to drag');
+    await page.mouse.move(box.x + 120, box.y + 20);
+    await page.mouse.down();
+    await page.mouse.move(box.x + 120, box.y - 30, { steps: 6 });
+    await page.mouse.move(goal.x + 120, goal.y - 6, { steps: 12 });
+    await page.mouse.up();
+    await words(page, 'Too early: the hollow above the collarbone is not open yet');
+    await control(page, 'button', 'Mend all').click();
+    await page.waitForFunction(() => !document.body.innerText.includes('Too early'));
+    await page.close();
+  }, 60_000);
+
+  it('is not carried out without the qualification, and is handed over', async () => {
+    const id = await preparedVisit('Ohne Schein', 2);
+    const page = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
+    await words(page, 'Not to be carried out');
+    await Promise.all([page.waitForNavigation({ waitUntil: 'networkidle0' }), control(page, 'button', 'Hand over to Ines Hollen').click()]);
+    await settled(page);
+    await words(page, 'Findings or therapist have changed');
+    await control(page, 'button', 'Plan again').click();
+    await page.waitForFunction(() => !document.body.innerText.includes('Not to be carried out'));
+    await page.close();
+  }, 60_000);
+
+  it('keeps a broken rule only with a written reason', async () => {
+    const id = await preparedVisit('Mit Grund', 1);
+    const page = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
+    await page.evaluate(() => document.querySelector<HTMLElement>('[data-step="s11"]')?.focus());
+    await page.keyboard.down('Alt');
+    for (let i = 0; i < 4; i += 1) await page.keyboard.press('ArrowUp');
+    await page.keyboard.up('Alt');
+    await control(page, 'button', 'To the table …').click();
+    await control(page, 'textbox', 'Why do you keep it this way? It stays in the record.').fill('She asked for the thigh first.');
+    await control(page, 'button', 'Keep it').click();
+    await words(page, 'Kept because: She asked for the thigh first.');
+    await follow(page, 'link', 'To the table');
+    await words(page, 'not begun');
+    await page.close();
+  }, 60_000);
+
+  it('prints on a plain page', async () => {
+    const id = await preparedVisit('Auf Papier', 1);
+    const page = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
+    await follow(page, 'link', 'Print');
+    await words(page, 'Pain is a sign to stop.');
+    const pdf = await page.pdf({ format: 'A4' });
+    expect(pdf.length).toBeGreaterThan(10_000);
+    await page.close();
+  }, 60_000);
+});
