@@ -49,7 +49,16 @@ export default tseslint.config(
   {
     files: ['scripts/**/*.mjs', '*.mjs'],
     languageOptions: {
-      globals: { process: 'readonly', console: 'readonly', URL: 'readonly', fetch: 'readonly', setTimeout: 'readonly', performance: 'readonly', document: 'readonly', window: 'readonly' },
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        URL: 'readonly',
+        fetch: 'readonly',
+        setTimeout: 'readonly',
+        performance: 'readonly',
+        document: 'readonly',
+        window: 'readonly',
+      },
     },
     rules: { '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }] },
   },

@@ -34,7 +34,9 @@ export function forbiddenArrow(fromFile, specifier, resolved, isTest = /\.(test|
   const from = layerOf(fromFile);
   if (from === undefined || isTest) return undefined;
   if (resolved === undefined) {
-    return mayUsePackages(from) ? undefined : `src/${from} may import nothing from outside it, not even “${specifier}”.`;
+    return mayUsePackages(from)
+      ? undefined
+      : `src/${from} may import nothing from outside it, not even “${specifier}”.`;
   }
   const to = layerOf(resolved);
   if (to === from) return undefined;

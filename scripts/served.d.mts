@@ -4,5 +4,10 @@ export interface Served {
   readonly stop: () => Promise<unknown>;
   readonly kill: () => Promise<unknown>;
 }
-export function startServer(given: { data: string; demo?: boolean; port?: number; env?: Record<string, string> }): Promise<Served>;
+export function startServer(given: {
+  data: string;
+  demo?: boolean;
+  port?: number;
+  env?: Record<string, string>;
+}): Promise<Served>;
 export const chromiumFlags: readonly string[];

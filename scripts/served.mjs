@@ -21,7 +21,14 @@ export async function startServer({ data, demo = true, port, env = {} }) {
   const child = spawn(process.execPath, [path.join(root, 'dist/server/entry.mjs')], {
     cwd: root,
     stdio: ['ignore', 'ignore', 'inherit'],
-    env: { ...process.env, HOST: '127.0.0.1', PORT: String(listening), VELVET_STONE_DATA: data, VELVET_STONE_DEMO: demo ? '1' : '', ...env },
+    env: {
+      ...process.env,
+      HOST: '127.0.0.1',
+      PORT: String(listening),
+      VELVET_STONE_DATA: data,
+      VELVET_STONE_DEMO: demo ? '1' : '',
+      ...env,
+    },
   });
   const url = `http://127.0.0.1:${listening}`;
   const ended = new Promise((resolve) => child.once('exit', resolve));

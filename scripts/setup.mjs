@@ -9,7 +9,11 @@ export const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '
 
 /** Runs a command with its output shown. @returns its exit code */
 export function run(command, args, env = {}) {
-  const result = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1', ...env } });
+  const result = spawnSync(command, args, {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1', ...env },
+  });
   return result.status ?? 1;
 }
 
@@ -21,13 +25,18 @@ export function fail(message) {
 /** Installs packages when they are missing or the lock file has changed; builds the native SQLite module on the way. */
 export function ensureInstalled() {
   const [major, minor] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 18)) fail(`Velvet Stone needs Node 20.18 or newer; this is ${process.versions.node}.`);
-  const lock = createHash('sha256').update(readFileSync(path.join(root, 'package-lock.json'))).digest('hex');
+  if (major < 20 || (major === 20 && minor < 18))
+    fail(`Velvet Stone needs Node 20.18 or newer; this is ${process.versions.node}.`);
+  const lock = createHash('sha256')
+    .update(readFileSync(path.join(root, 'package-lock.json')))
+    .digest('hex');
   const stamp = path.join(root, 'node_modules', '.velvet-stone-installed');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === `${lock} ${process.versions.modules}`) return;
   console.log('Installing packages; compiling the SQLite module takes about three minutes the first time …');
   if (run('npm', ['ci', '--no-audit', '--no-fund']) !== 0) {
-    fail('Installing failed. The native SQLite module needs python3, make and g++ (on Debian: apt-get install python3 make g++).');
+    fail(
+      'Installing failed. The native SQLite module needs python3, make and g++ (on Debian: apt-get install python3 make g++).',
+    );
   }
   writeFileSync(stamp, `${lock} ${process.versions.modules}`);
 }
@@ -36,11 +45,14 @@ export function ensureInstalled() {
 export function ensureBuilt() {
   const stamp = path.join(root, 'dist', '.built');
   const built = existsSync(stamp) ? statSync(stamp).mtimeMs : 0;
-  const newest = Math.max(...['src', 'public', 'astro.config.mjs', 'package-lock.json'].map((name) => newestIn(path.join(root, name))));
+  const newest = Math.max(
+    ...['src', 'public', 'astro.config.mjs', 'package-lock.json'].map((name) => newestIn(path.join(root, name))),
+  );
   if (built > newest) return;
   console.log('Building …');
   rmSync(path.join(root, 'dist'), { recursive: true, force: true });
-  if (run(process.execPath, ['node_modules/astro/astro.js', 'build', '--silent']) !== 0) fail('The build failed; see above.');
+  if (run(process.execPath, ['node_modules/astro/astro.js', 'build', '--silent']) !== 0)
+    fail('The build failed; see above.');
   writeFileSync(stamp, new Date().toISOString());
 }
 
@@ -53,7 +65,9 @@ function newestIn(file) {
 
 /** Path of a Chromium; installs Debian's when it may, else says exactly what to install. */
 export function ensureChromium() {
-  const known = [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser'].find((file) => file && existsSync(file));
+  const known = [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser'].find(
+    (file) => file && existsSync(file),
+  );
   if (known) return known;
   const isRoot = process.getuid?.() === 0;
   if (isRoot && existsSync('/usr/bin/apt-get')) {
@@ -63,7 +77,9 @@ export function ensureChromium() {
     run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], env);
     if (existsSync('/usr/bin/chromium')) return '/usr/bin/chromium';
   }
-  return fail('The journeys need Chromium. Install it (on Debian, as root: apt-get install chromium) or set CHROMIUM_PATH to one.');
+  return fail(
+    'The journeys need Chromium. Install it (on Debian, as root: apt-get install chromium) or set CHROMIUM_PATH to one.',
+  );
 }
 
 /** Serves the built site until it is ended. */
@@ -71,6 +87,7 @@ export function serve(env) {
   const host = process.env.HOST ?? '127.0.0.1';
   const port = process.env.PORT ?? '4321';
   console.log(`Velvet Stone is at http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`);
-  if (host !== '127.0.0.1' && host !== 'localhost') console.log('It listens beyond this machine without a sign-in or TLS: only do this on a network that you trust.');
+  if (host !== '127.0.0.1' && host !== 'localhost')
+    console.log('It listens beyond this machine without a sign-in or TLS: only do this on a network that you trust.');
   process.exitCode = run(process.execPath, ['dist/server/entry.mjs'], { HOST: host, PORT: port, ...env });
 }

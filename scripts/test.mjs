@@ -26,14 +26,27 @@ ensureBuilt();
 const report = path.join(root, 'node_modules', '.vitest-report.json');
 rmSync(report, { force: true });
 const wanted = process.argv.slice(2);
-const ran = run(process.execPath, ['node_modules/vitest/vitest.mjs', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${report}`, ...wanted], {
-  CHROMIUM_PATH: chromium,
-});
+const ran = run(
+  process.execPath,
+  [
+    'node_modules/vitest/vitest.mjs',
+    'run',
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${report}`,
+    ...wanted,
+  ],
+  {
+    CHROMIUM_PATH: chromium,
+  },
+);
 if (existsSync(report)) {
   const { numPassedTests, numFailedTests, numFailedTestSuites, testResults } = JSON.parse(readFileSync(report, 'utf8'));
   passed += numPassedTests;
   failed += numFailedTests;
-  const broken = testResults.filter((file) => file.status === 'failed' && file.assertionResults.every((test) => test.status !== 'failed')).length;
+  const broken = testResults.filter(
+    (file) => file.status === 'failed' && file.assertionResults.every((test) => test.status !== 'failed'),
+  ).length;
   failed += broken;
   if (ran !== 0 && failed === 0) failed += Math.max(1, numFailedTestSuites);
 } else failed += 1;

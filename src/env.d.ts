@@ -1,5 +1,7 @@
 /// <reference types="astro/client" />
 
+// A global declaration cannot import at its top.
+/* eslint-disable @typescript-eslint/consistent-type-imports */
 declare namespace App {
   interface Locals {
     readonly db: import('./server/db/connection').Db;

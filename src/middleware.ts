@@ -35,7 +35,8 @@ function isForeign(request: Request): boolean {
 }
 
 export const onRequest = defineMiddleware(async (context, next) => {
-  if (isForeign(context.request)) return problem({ type: '/problems/foreign-origin', title: 'This request came from another site', status: 403 });
+  if (isForeign(context.request))
+    return problem({ type: '/problems/foreign-origin', title: 'This request came from another site', status: 403 });
   if (!isStateless(context.url.pathname)) {
     opening ??= open();
     const db = await opening.catch((error: unknown) => {
@@ -45,7 +46,12 @@ export const onRequest = defineMiddleware(async (context, next) => {
     const therapists = await listTherapists(db);
     const chosen = Number(context.cookies.get(workAsCookie)?.value);
     const therapist = therapists.find((t) => t.id === chosen) ?? therapists[0];
-    Object.assign(context.locals, { db, therapists, therapist, actor: { therapistId: therapist?.id ?? null, now: new Date() } });
+    Object.assign(context.locals, {
+      db,
+      therapists,
+      therapist,
+      actor: { therapistId: therapist?.id ?? null, now: new Date() },
+    });
   }
   const response = await next();
   for (const [name, value] of Object.entries(headers)) response.headers.set(name, value);

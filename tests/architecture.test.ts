@@ -12,7 +12,9 @@ const files = readdirSync(path.join(root, 'src'), { recursive: true, encoding: '
 function importsOf(file: string): string[] {
   const text = readFileSync(file, 'utf8');
   const statements = /(?:^|\n)\s*(?:import|export)\b[^'";]*?['"]([^'"\n]+)['"]|\bimport\(\s*['"]([^'"\n]+)['"]/g;
-  return [...text.matchAll(statements)].flatMap(([text_, specifier, dynamic]) => (/\bfrom\b|import\s*['"(]/.test(text_) ? [specifier ?? dynamic ?? ''] : []));
+  return [...text.matchAll(statements)].flatMap(([text_, specifier, dynamic]) =>
+    /\bfrom\b|import\s*['"(]/.test(text_) ? [specifier ?? dynamic ?? ''] : [],
+  );
 }
 
 describe('the direction of imports', () => {
@@ -30,7 +32,9 @@ describe('the direction of imports', () => {
     const core = path.join(root, 'src/core/drainage/plan.ts');
     expect(forbiddenArrow(core, 'zod', undefined)).toContain('nothing from outside');
     expect(forbiddenArrow(core, 'node:fs', undefined)).toContain('nothing from outside');
-    expect(forbiddenArrow(core, '../../catalogue/anatomy', path.join(root, 'src/catalogue/anatomy'))).toContain('src/catalogue');
+    expect(forbiddenArrow(core, '../../catalogue/anatomy', path.join(root, 'src/catalogue/anatomy'))).toContain(
+      'src/catalogue',
+    );
     expect(forbiddenArrow(core, '../anatomy/place', path.join(root, 'src/core/anatomy/place'))).toBeUndefined();
     expect(layerOf('/x/src/middleware.ts')).toBe('root');
   });

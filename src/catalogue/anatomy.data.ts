@@ -22,7 +22,15 @@ export const territoryRows = [
   ['jaw', 'jaw line', 'head', 'terminus', ['face-front', 'face-side'], 3, null],
   ['under-chin', 'under the chin', 'head', 'terminus', ['face-front', 'face-side'], 2, null],
   ['ear', 'ear', 'head', 'terminus', ['face-front', 'face-side'], 2, null],
-  ['neck-front', 'front of neck, beside the windpipe', 'neck', 'terminus', ['front', 'face-front', 'face-side'], 3, null],
+  [
+    'neck-front',
+    'front of neck, beside the windpipe',
+    'neck',
+    'terminus',
+    ['front', 'face-front', 'face-side'],
+    3,
+    null,
+  ],
   ['neck-side', 'side of neck', 'neck', 'terminus', ['front', 'face-front', 'face-side'], 3, null],
   ['nape', 'back of neck', 'neck', 'terminus', ['back', 'face-side'], 3, null],
   ['chest-upper', 'upper chest, below the collarbone', 'trunk', 'axillary', ['front'], 4, 'upper'],
@@ -73,7 +81,12 @@ export const territoryRows = [
 
 /** name, label (without its side), what it receives; `mid` groups exist once. */
 export const basinRows = [
-  ['terminus', 'hollow above the collarbone (terminus)', 'paired', 'where lymph rejoins the veins; everything ends here'],
+  [
+    'terminus',
+    'hollow above the collarbone (terminus)',
+    'paired',
+    'where lymph rejoins the veins; everything ends here',
+  ],
   ['cervical', 'side-of-neck chain', 'paired', 'deep chain beneath the side of the neck'],
   ['occipital', 'base-of-skull nodes', 'paired', 'back of the scalp'],
   ['retroauricular', 'behind-ear nodes', 'paired', 'back of the ear and the scalp above it'],
@@ -85,8 +98,18 @@ export const basinRows = [
   ['parasternal', 'beside-breastbone nodes', 'paired', 'inner breast'],
   ['inguinal', 'groin nodes', 'paired', 'leg, lower trunk quadrant front and back, buttock'],
   ['popliteal', 'back-of-knee nodes', 'paired', 'relay for the sole, heel and calf'],
-  ['abdominal-deep', 'deep abdominal nodes (cisterna chyli)', 'mid', 'both legs, the pelvis and the gut; moved by belly breathing'],
-  ['thoracic-duct', 'thoracic duct', 'mid', 'carries the lower body and left side up behind the breastbone to the left terminus'],
+  [
+    'abdominal-deep',
+    'deep abdominal nodes (cisterna chyli)',
+    'mid',
+    'both legs, the pelvis and the gut; moved by belly breathing',
+  ],
+  [
+    'thoracic-duct',
+    'thoracic duct',
+    'mid',
+    'carries the lower body and left side up behind the breastbone to the left terminus',
+  ],
 ] as const;
 
 /** Natural direction of flow on one side: from, to, cost. */
@@ -283,7 +306,15 @@ export const deepFlowRows = [
 /** id, label, what it separates */
 export const watershedRows = [
   ['midline', 'middle line, front and back', 'left from right quadrants'],
-  ['waist', 'belt from the navel round to the second lumbar vertebra', 'upper quadrants (armpit) from lower quadrants (groin)'],
-  ['collarbone', 'collarbone round to the ridge of the shoulder blade', 'neck and top of shoulder from the upper quadrants'],
+  [
+    'waist',
+    'belt from the navel round to the second lumbar vertebra',
+    'upper quadrants (armpit) from lower quadrants (groin)',
+  ],
+  [
+    'collarbone',
+    'collarbone round to the ridge of the shoulder blade',
+    'neck and top of shoulder from the upper quadrants',
+  ],
   ['seat', 'inner edge of buttock and back of thigh', 'outer and inner drainage of the buttock and thigh'],
 ] as const;

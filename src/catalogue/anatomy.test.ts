@@ -10,7 +10,9 @@ describe('the anatomy that ships', () => {
 
   it('is the same on both sides, but for the thoracic duct, which ends on the left', () => {
     const keys = new Set(anatomy.edges.map((e) => `${e.from}>${e.to}:${e.kind}:${e.cost}`));
-    const lopsided = anatomy.edges.filter((e) => !keys.has(`${mirrorOf(e.from)}>${mirrorOf(e.to)}:${e.kind}:${e.cost}`));
+    const lopsided = anatomy.edges.filter(
+      (e) => !keys.has(`${mirrorOf(e.from)}>${mirrorOf(e.to)}:${e.kind}:${e.cost}`),
+    );
     expect(lopsided.map((e) => `${e.from}>${e.to}`)).toEqual(['thoracic-duct.mid>terminus.left']);
   });
 

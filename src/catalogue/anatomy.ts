@@ -1,5 +1,22 @@
-import { type Anatomy, type Basin, type Edge, type FigureView, type Part, type PlaceId, type Quadrant, type Territory } from '../core/anatomy/place';
-import { basinRows, deepFlowRows, detourRows, flowRows, midlineCrossingRows, sideCrossingRows, territoryRows } from './anatomy.data';
+import {
+  type Anatomy,
+  type Basin,
+  type Edge,
+  type FigureView,
+  type Part,
+  type PlaceId,
+  type Quadrant,
+  type Territory,
+} from '../core/anatomy/place';
+import {
+  basinRows,
+  deepFlowRows,
+  detourRows,
+  flowRows,
+  midlineCrossingRows,
+  sideCrossingRows,
+  territoryRows,
+} from './anatomy.data';
 
 const sides = ['left', 'right'] as const;
 
@@ -41,7 +58,12 @@ function makeBasins(): Map<PlaceId, Basin> {
 function makeEdges(): Edge[] {
   const onEachSide = sides.flatMap((side): Edge[] => [
     ...flowRows.map(([from, to, cost]): Edge => ({ from: `${from}.${side}`, to: `${to}.${side}`, kind: 'flow', cost })),
-    ...detourRows.map(([from, to, cost]): Edge => ({ from: `${from}.${side}`, to: `${to}.${side}`, kind: 'detour', cost })),
+    ...detourRows.map(([from, to, cost]): Edge => ({
+      from: `${from}.${side}`,
+      to: `${to}.${side}`,
+      kind: 'detour',
+      cost,
+    })),
     ...sideCrossingRows.flatMap(([a, b, cost, crossing, label]): Edge[] => {
       const common = { kind: 'crossing', cost, crossing: `${crossing}.${side}`, label } as const;
       return [
@@ -68,7 +90,8 @@ function defineAnatomy(): Anatomy {
   const edgesInto = new Map<PlaceId, Edge[]>([...territories.keys(), ...basins.keys()].map((id) => [id, []]));
   for (const edge of edges) {
     const into = edgesInto.get(edge.to);
-    if (!into || !edgesInto.has(edge.from)) throw new Error(`anatomy: edge ${edge.from} → ${edge.to} names an unknown place`);
+    if (!into || !edgesInto.has(edge.from))
+      throw new Error(`anatomy: edge ${edge.from} → ${edge.to} names an unknown place`);
     into.push(edge);
   }
   return { territories, basins, edges, edgesInto };

@@ -1,5 +1,12 @@
 import { z } from 'zod';
-import { defaultSchool, type DrainageCase, findingIds, longestVisitMinutes, purposes, qualificationIds } from '../core/drainage/case';
+import {
+  defaultSchool,
+  type DrainageCase,
+  findingIds,
+  longestVisitMinutes,
+  purposes,
+  qualificationIds,
+} from '../core/drainage/case';
 import { decisions } from '../core/drainage/reasons';
 import { pressures, stepKinds } from '../core/drainage/step';
 
@@ -25,7 +32,11 @@ export const DrainagePlanRequest = z.object({
   purpose: z.enum(purposes).default('swelling'),
   findings: z.array(FindingSchema).max(200).default([]),
   school: SchoolSchema.default(defaultSchool),
-  minutes: z.number().min(1, 'A visit lasts at least 1 minute.').max(longestVisitMinutes, `A visit lasts at most ${longestVisitMinutes} minutes.`).default(60),
+  minutes: z
+    .number()
+    .min(1, 'A visit lasts at least 1 minute.')
+    .max(longestVisitMinutes, `A visit lasts at most ${longestVisitMinutes} minutes.`)
+    .default(60),
   fill: z.boolean().default(false),
   qualifications: z.array(z.enum(qualificationIds)).max(50).default([]),
 }) satisfies z.ZodType<DrainageCase>;
@@ -60,7 +71,9 @@ export const StepSchema = z.object({
 export const DrainagePlanResponse = z.object({
   decision: z.enum(decisions),
   reasons: z.array(z.object({ rule: z.string(), text: z.string() })),
-  exits: z.array(z.object({ to: z.string(), cost: z.number(), share: z.number(), path: z.array(z.string()), why: z.string() })),
+  exits: z.array(
+    z.object({ to: z.string(), cost: z.number(), share: z.number(), path: z.array(z.string()), why: z.string() }),
+  ),
   rejected: z.array(z.object({ to: z.string(), why: z.string() })),
   steps: z.array(StepSchema),
   totalSeconds: z.number(),
@@ -75,7 +88,9 @@ export const DrainageCheckResponse = z.object({
       rule: z.string(),
       severity: z.enum(['error', 'warning']),
       text: z.string(),
-      fix: z.union([z.object({ move: z.string(), after: z.string().nullable() }), z.object({ remove: z.string() })]).optional(),
+      fix: z
+        .union([z.object({ move: z.string(), after: z.string().nullable() }), z.object({ remove: z.string() })])
+        .optional(),
     }),
   ),
 });

@@ -9,10 +9,16 @@ export const dateOnly = z.iso.date('Write a real date as year-month-day.');
 const today = () => new Date().toISOString().slice(0, 10);
 /** Some time zones are a day ahead of UTC, so one day of grace. */
 const notInTheFuture = (date: string) => date <= new Date(Date.parse(today()) + 86_400_000).toISOString().slice(0, 10);
-const pastDate = dateOnly.refine(notInTheFuture, 'This date lies in the future.').refine((date) => date >= '1900-01-01', 'This date lies too far back.');
+const pastDate = dateOnly
+  .refine(notInTheFuture, 'This date lies in the future.')
+  .refine((date) => date >= '1900-01-01', 'This date lies too far back.');
 
 export const longestName = 120;
-const name = z.string().trim().min(1, 'Write a name.').max(longestName, `Keep the name within ${longestName} characters.`);
+const name = z
+  .string()
+  .trim()
+  .min(1, 'Write a name.')
+  .max(longestName, `Keep the name within ${longestName} characters.`);
 export const longestNote = 4000;
 const note = z.string().max(longestNote, `Keep the note within ${longestNote} characters.`);
 const place = z.string().min(1).max(60);
@@ -30,7 +36,11 @@ export const VisitInput = z.object({
   therapistId: z.number().int().positive(),
   /** ISO time, UTC. */
   startsAt: z.iso.datetime('Write the time as an ISO time in UTC.'),
-  minutes: z.number().int().min(10, 'A visit lasts at least 10 minutes.').max(longestVisitMinutes, `A visit lasts at most ${longestVisitMinutes} minutes.`),
+  minutes: z
+    .number()
+    .int()
+    .min(10, 'A visit lasts at least 10 minutes.')
+    .max(longestVisitMinutes, `A visit lasts at most ${longestVisitMinutes} minutes.`),
   focus: z.array(place).min(1, 'Choose what is to be drained.').max(20),
   purpose: z.enum(purposes),
 });
@@ -52,7 +62,12 @@ export const VisitCheckInput = z.object({
 });
 export type VisitCheckInput = z.infer<typeof VisitCheckInput>;
 
-const taped = (limb: string) => z.number('Type a number.').gt(0, 'A girth is more than 0.').lt(400, `No ${limb} is that big: check the unit or the decimal point.`).nullable();
+const taped = (limb: string) =>
+  z
+    .number('Type a number.')
+    .gt(0, 'A girth is more than 0.')
+    .lt(400, `No ${limb} is that big: check the unit or the decimal point.`)
+    .nullable();
 export const TapingInput = LimbVolumeRequest.pick({ limb: true, unit: true, method: true }).extend({
   phase: z.enum(['before', 'after']),
   side: z.enum(['left', 'right']),
@@ -67,7 +82,10 @@ export type TapingInput = z.infer<typeof TapingInput>;
 /** What a therapist may change of a plan before it is made again. */
 export const PlanWishInput = z.object({
   school: SchoolSchema,
-  minutes: z.number().min(1, 'A visit lasts at least 1 minute.').max(longestVisitMinutes, `A visit lasts at most ${longestVisitMinutes} minutes.`),
+  minutes: z
+    .number()
+    .min(1, 'A visit lasts at least 1 minute.')
+    .max(longestVisitMinutes, `A visit lasts at most ${longestVisitMinutes} minutes.`),
   fill: z.boolean(),
   basedOn: z.number().int().min(0),
 });

@@ -45,7 +45,12 @@ export interface DayVisit {
   readonly therapist: TherapistView;
   readonly work: string;
   readonly line: string;
-  readonly tasks: readonly { readonly text: string; readonly when: string; readonly done: boolean; readonly stage: Stage }[];
+  readonly tasks: readonly {
+    readonly text: string;
+    readonly when: string;
+    readonly done: boolean;
+    readonly stage: Stage;
+  }[];
 }
 
 export interface DayView {
@@ -53,7 +58,13 @@ export interface DayView {
   readonly date: string;
   readonly now: string;
   readonly house: string;
-  readonly week: readonly { readonly date: string; readonly weekday: string; readonly day: string; readonly visits: number; readonly isToday: boolean }[];
+  readonly week: readonly {
+    readonly date: string;
+    readonly weekday: string;
+    readonly day: string;
+    readonly visits: number;
+    readonly isToday: boolean;
+  }[];
   readonly visits: readonly DayVisit[];
   readonly looseEnds: readonly { readonly text: string; readonly href: string; readonly what: string }[];
 }

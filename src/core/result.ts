@@ -5,7 +5,8 @@ export interface FieldError {
 }
 
 /** What a person can get wrong comes back as a value, never as a throw. */
-export type Result<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly errors: readonly FieldError[] };
+export type Result<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly errors: readonly FieldError[] };
 
 /** Use in the last branch of a `switch`: a new member then fails to compile until it has an answer. */
 export function assertNever(value: never): never {

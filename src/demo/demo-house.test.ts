@@ -26,7 +26,13 @@ describe('the demo house', () => {
   it('keeps what is there when started again, and fills only an empty day', async () => {
     const db = openDatabase(':memory:');
     await ensureDemoHouse(db, now);
-    const count = async () => (await db.selectFrom('visit').select((eb) => eb.fn.countAll<number>().as('n')).executeTakeFirstOrThrow()).n;
+    const count = async () =>
+      (
+        await db
+          .selectFrom('visit')
+          .select((eb) => eb.fn.countAll<number>().as('n'))
+          .executeTakeFirstOrThrow()
+      ).n;
     const before = await count();
     await ensureDemoHouse(db, now);
     expect(await count()).toBe(before);

@@ -8,7 +8,16 @@ import { visitQuestionIds } from '../core/visit/visit-check';
 import type { Db } from '../server/db/connection';
 import { insertFinding } from '../server/repositories/findings';
 import { findHouse, insertClient, insertHouse, insertTherapist } from '../server/repositories/people';
-import { insertAnswers, insertClosing, insertEvents, insertPlan, insertTaping, insertVisit, listVisits, setStage } from '../server/repositories/visits';
+import {
+  insertAnswers,
+  insertClosing,
+  insertEvents,
+  insertPlan,
+  insertTaping,
+  insertVisit,
+  listVisits,
+  setStage,
+} from '../server/repositories/visits';
 import { dayBounds } from '../server/services/house-clock';
 import { volumeOf } from '../server/services/taping-volume';
 import { demoPositions, makeGirths } from './girths';
@@ -38,10 +47,17 @@ async function makeHouse(db: Db, now: Date): Promise<void> {
   for (const client of demoClients) {
     const id = await insertClient(db, client, now.toISOString());
     for (const finding of client.findings) {
-      await insertFinding(db, id, { ...finding, sinceOn: finding.sinceOn ?? null, note: finding.note ?? '' }, therapistIds[client.therapist] ?? null, now.toISOString());
+      await insertFinding(
+        db,
+        id,
+        { ...finding, sinceOn: finding.sinceOn ?? null, note: finding.note ?? '' },
+        therapistIds[client.therapist] ?? null,
+        now.toISOString(),
+      );
     }
     await makePast(db, client, id, therapistIds[client.therapist] ?? 1, now, random);
-    if (client.ahead) await book(db, client, id, therapistIds[client.therapist] ?? 1, addDays(now, client.ahead[0]), client.ahead[1]);
+    if (client.ahead)
+      await book(db, client, id, therapistIds[client.therapist] ?? 1, addDays(now, client.ahead[0]), client.ahead[1]);
   }
   await bookToday(db, now);
 }
@@ -56,20 +72,48 @@ async function bookToday(db: Db, now: Date): Promise<void> {
   }
 }
 
-async function book(db: Db, client: DemoClient, clientId: number, therapistId: number, day: Date, time: string): Promise<void> {
+async function book(
+  db: Db,
+  client: DemoClient,
+  clientId: number,
+  therapistId: number,
+  day: Date,
+  time: string,
+): Promise<void> {
   const [hours = 9, minutes = 0] = time.split(':').map(Number);
   const startsAt = set(startOfDay(day), { hours, minutes }).toISOString();
-  await insertVisit(db, { clientId, therapistId, startsAt, minutes: client.minutes, focus: [...client.focus], purpose: client.purpose });
+  await insertVisit(db, {
+    clientId,
+    therapistId,
+    startsAt,
+    minutes: client.minutes,
+    focus: [...client.focus],
+    purpose: client.purpose,
+  });
 }
 
-async function makePast(db: Db, client: DemoClient, clientId: number, therapistId: number, now: Date, random: () => number): Promise<void> {
+async function makePast(
+  db: Db,
+  client: DemoClient,
+  clientId: number,
+  therapistId: number,
+  now: Date,
+  random: () => number,
+): Promise<void> {
   const { past } = client;
   if (!past) return;
   for (let k = past.visits; k >= 1; k -= 1) {
     const day = addDays(startOfDay(now), -k * past.everyDays);
     const startsAt = set(day, { hours: 9 + Math.floor(random() * 8), minutes: random() < 0.5 ? 0 : 30 });
     const at = (minutes: number) => new Date(startsAt.getTime() + minutes * 60_000).toISOString();
-    const id = await insertVisit(db, { clientId, therapistId, startsAt: at(0), minutes: client.minutes, focus: [...client.focus], purpose: client.purpose });
+    const id = await insertVisit(db, {
+      clientId,
+      therapistId,
+      startsAt: at(0),
+      minutes: client.minutes,
+      focus: [...client.focus],
+      purpose: client.purpose,
+    });
     await insertAnswers(db, id, Object.fromEntries(visitQuestionIds.map((q) => [q, 'no'])), 'go', therapistId, at(1));
     if (past.limb && past.side && past.excess) {
       const [from, to] = past.excess;
@@ -93,15 +137,36 @@ async function tape(
   at: string,
   random: () => number,
 ): Promise<void> {
-  const taping: TapingInput = { phase, limb, side, unit: 'cm', method: 'frustum', positions: [...demoPositions(limb)], basedOn: 0, ...makeGirths(limb, excess, random) };
+  const taping: TapingInput = {
+    phase,
+    limb,
+    side,
+    unit: 'cm',
+    method: 'frustum',
+    positions: [...demoPositions(limb)],
+    basedOn: 0,
+    ...makeGirths(limb, excess, random),
+  };
   await insertTaping(db, visitId, 1, taping, volumeOf(taping), by, at);
 }
 
-async function treat(db: Db, client: DemoClient, visitId: number, therapistId: number, at: (minutes: number) => string, random: () => number): Promise<void> {
+async function treat(
+  db: Db,
+  client: DemoClient,
+  visitId: number,
+  therapistId: number,
+  at: (minutes: number) => string,
+  random: () => number,
+): Promise<void> {
   const given: DrainageCase = {
     focus: client.focus,
     purpose: client.purpose,
-    findings: client.findings.map(({ id, side, regions, crosses }) => ({ id, ...(side ? { side } : {}), ...(regions ? { regions } : {}), ...(crosses ? { crosses } : {}) })),
+    findings: client.findings.map(({ id, side, regions, crosses }) => ({
+      id,
+      ...(side ? { side } : {}),
+      ...(regions ? { regions } : {}),
+      ...(crosses ? { crosses } : {}),
+    })),
     school: defaultSchool,
     minutes: client.minutes,
     fill: false,
@@ -132,5 +197,12 @@ async function treat(db: Db, client: DemoClient, visitId: number, therapistId: n
   events.push({ id: `demo-${visitId}-finish`, kind: 'finish', stepId: null, at: at(minute), planVersion: 1 });
   await insertEvents(db, visitId, events, at(minute));
   const comfort = 7 + Math.floor(random() * 4);
-  await insertClosing(db, visitId, 1, { pressure: random() < 0.2 ? -1 : 0, comfort, redness: random() < 0.3 ? 1 : 0, note: '', basedOn: 0 }, therapistId, at(client.minutes + 2));
+  await insertClosing(
+    db,
+    visitId,
+    1,
+    { pressure: random() < 0.2 ? -1 : 0, comfort, redness: random() < 0.3 ? 1 : 0, note: '', basedOn: 0 },
+    therapistId,
+    at(client.minutes + 2),
+  );
 }

@@ -17,7 +17,11 @@ const fluidShape = {
  * Both sides of a taping with about the wished excess.
  * @param excess share of the sound limb's volume, 0.2 for 20 %
  */
-export function makeGirths(limb: 'arm' | 'leg', excess: number, random: () => number): { readonly affected: number[]; readonly reference: number[] } {
+export function makeGirths(
+  limb: 'arm' | 'leg',
+  excess: number,
+  random: () => number,
+): { readonly affected: number[]; readonly reference: number[] } {
   const tapeError = () => (random() + random() + random() - 1.5) * 0.25;
   const reference = soundGirthsCm[limb].map((girth) => roundTo(girth + tapeError(), 1));
   const affected = soundGirthsCm[limb].map((girth, i) => {

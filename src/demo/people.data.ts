@@ -5,12 +5,25 @@ import type { Purpose } from '../core/drainage/case';
 /** A made-up house; nobody in it exists. */
 export const demoHouse = {
   name: 'Quillwater House',
-  scenario: 'Two treatment rooms above a mill stream. Ines leads the lymphoedema work; Bram does massage and drainage for well clients.',
+  scenario:
+    'Two treatment rooms above a mill stream. Ines leads the lymphoedema work; Bram does massage and drainage for well clients.',
 } as const;
 
 export const demoTherapists: readonly Omit<TherapistView, 'id'>[] = [
-  { name: 'Ines Hollen', initials: 'IH', title: 'Lymphoedema therapist', room: 'Room 1', qualifications: ['massage', 'lymph-basic', 'lymphoedema-certified', 'oncology-massage'] },
-  { name: 'Bram Teasel', initials: 'BT', title: 'Massage therapist', room: 'Room 2', qualifications: ['massage', 'lymph-basic', 'stone', 'esthetics'] },
+  {
+    name: 'Ines Hollen',
+    initials: 'IH',
+    title: 'Lymphoedema therapist',
+    room: 'Room 1',
+    qualifications: ['massage', 'lymph-basic', 'lymphoedema-certified', 'oncology-massage'],
+  },
+  {
+    name: 'Bram Teasel',
+    initials: 'BT',
+    title: 'Massage therapist',
+    room: 'Room 2',
+    qualifications: ['massage', 'lymph-basic', 'stone', 'esthetics'],
+  },
 ];
 
 export interface DemoClient {
@@ -18,14 +31,23 @@ export interface DemoClient {
   readonly bornOn: string;
   readonly phone: string;
   readonly note: string;
-  readonly findings: readonly (Omit<PlacedFindingInput, 'sinceOn' | 'note'> & { readonly sinceOn?: string; readonly note?: string })[];
+  readonly findings: readonly (Omit<PlacedFindingInput, 'sinceOn' | 'note'> & {
+    readonly sinceOn?: string;
+    readonly note?: string;
+  })[];
   readonly focus: readonly string[];
   readonly purpose: Purpose;
   readonly minutes: number;
   /** Index into the therapists. */
   readonly therapist: 0 | 1;
   /** Past visits, so many weeks apart, with tape measures where a limb swells. */
-  readonly past?: { readonly visits: number; readonly everyDays: number; readonly limb?: 'arm' | 'leg'; readonly side?: 'left' | 'right'; readonly excess?: readonly [number, number] };
+  readonly past?: {
+    readonly visits: number;
+    readonly everyDays: number;
+    readonly limb?: 'arm' | 'leg';
+    readonly side?: 'left' | 'right';
+    readonly excess?: readonly [number, number];
+  };
   /** Start of today's visit, local time. */
   readonly today?: string;
   /** A visit booked for a later day: days from today and start. */
@@ -103,7 +125,10 @@ export const demoClients: readonly DemoClient[] = [
     bornOn: '1958-07-21',
     phone: '0700 900 219',
     note: 'Heel cord stiff in the morning.',
-    findings: [{ id: 'nodes-sentinel-inguinal', side: 'right', sinceOn: '2025-01-15' }, { id: 'thickened', regions: ['ankle-inner.right', 'shin-lower.right'] }],
+    findings: [
+      { id: 'nodes-sentinel-inguinal', side: 'right', sinceOn: '2025-01-15' },
+      { id: 'thickened', regions: ['ankle-inner.right', 'shin-lower.right'] },
+    ],
     focus: ['leg.right'],
     purpose: 'swelling',
     minutes: 60,
@@ -118,7 +143,12 @@ export const demoClients: readonly DemoClient[] = [
     note: '',
     findings: [
       { id: 'nodes-removed-inguinal', side: 'right', sinceOn: '2024-08-30' },
-      { id: 'scar', crosses: [['pubic.left', 'pubic.right']], sinceOn: '2024-08-30', note: 'Low across the pubic mound.' },
+      {
+        id: 'scar',
+        crosses: [['pubic.left', 'pubic.right']],
+        sinceOn: '2024-08-30',
+        note: 'Low across the pubic mound.',
+      },
     ],
     focus: ['leg.right'],
     purpose: 'swelling',
@@ -132,7 +162,9 @@ export const demoClients: readonly DemoClient[] = [
     bornOn: '1984-03-27',
     phone: '0700 900 248',
     note: 'Garment off and on again with help.',
-    findings: [{ id: 'open-wound', regions: ['pubic.left', 'pubic.right'], note: 'Incision not closed yet in the middle.' }],
+    findings: [
+      { id: 'open-wound', regions: ['pubic.left', 'pubic.right'], note: 'Incision not closed yet in the middle.' },
+    ],
     focus: ['abdomen', 'trunk-lower.left', 'trunk-lower.right'],
     purpose: 'after-procedure',
     minutes: 45,

@@ -15,10 +15,19 @@ export class RequestError extends Error {
   }
 }
 
-const unreachable: Problem = { type: '/problems/unreachable', title: 'The house’s computer does not answer. What you entered is still here; try again.', status: 0 };
+const unreachable: Problem = {
+  type: '/problems/unreachable',
+  title: 'The house’s computer does not answer. What you entered is still here; try again.',
+  status: 0,
+};
 
 /** Sends JSON and reads JSON. @throws RequestError for every refusal, also when nobody answers */
-export async function send<T>(method: 'GET' | 'POST' | 'DELETE', path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+export async function send<T>(
+  method: 'GET' | 'POST' | 'DELETE',
+  path: string,
+  body?: unknown,
+  signal?: AbortSignal,
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch(path, {
@@ -34,7 +43,16 @@ export async function send<T>(method: 'GET' | 'POST' | 'DELETE', path: string, b
   const value: unknown = text === '' ? null : parseOrNull(text);
   if (response.ok) return value as T;
   const problem = ProblemSchema.safeParse(value);
-  throw new RequestError(response.status, problem.success ? problem.data : { ...unreachable, title: 'The house’s computer answered something unexpected. Nothing was changed.', status: response.status });
+  throw new RequestError(
+    response.status,
+    problem.success
+      ? problem.data
+      : {
+          ...unreachable,
+          title: 'The house’s computer answered something unexpected. Nothing was changed.',
+          status: response.status,
+        },
+  );
 }
 
 function parseOrNull(text: string): unknown {

@@ -13,22 +13,32 @@ export interface FindingMarks {
   readonly signs: readonly SignMark[];
 }
 
-const signOf: Readonly<Record<string, SignKind>> = { port: 'port', 'open-wound': 'wound', thickened: 'thickened', irradiated: 'irradiated' };
+const signOf: Readonly<Record<string, SignKind>> = {
+  port: 'port',
+  'open-wound': 'wound',
+  thickened: 'thickened',
+  irradiated: 'irradiated',
+};
 
 export function marksOf(findings: readonly PlacedFinding[]): FindingMarks {
   const hindrances = findHindrances(anatomy, findings);
   const regions = new Map<PlaceId, RegionMark>();
   for (const id of hindrances.thickened) regions.set(id, { tone: 'prepare', words: 'thickened' });
-  for (const id of hindrances.irradiated) if (anatomy.territories.has(id)) regions.set(id, { tone: 'tender', words: 'irradiated' });
-  for (const id of hindrances.ports) if (anatomy.territories.has(id)) regions.set(id, { tone: 'tender', words: 'port' });
+  for (const id of hindrances.irradiated)
+    if (anatomy.territories.has(id)) regions.set(id, { tone: 'tender', words: 'irradiated' });
+  for (const id of hindrances.ports)
+    if (anatomy.territories.has(id)) regions.set(id, { tone: 'tender', words: 'port' });
   for (const id of hindrances.closed) regions.set(id, { tone: 'closed', words: 'open skin, keep off' });
   const nodes = new Map<PlaceId, NodeState>();
   for (const id of hindrances.blocked.keys()) nodes.set(id, 'closed');
   const signs: SignMark[] = [];
   for (const finding of findings) {
     const kind = signOf[finding.id];
-    if (kind) for (const place of finding.regions ?? []) if (anatomy.territories.has(place)) signs.push({ key: `${finding.key} ${place}`, kind, place });
-    for (const [place = '', other = ''] of finding.crosses ?? []) signs.push({ key: `${finding.key} ${place} ${other}`, kind: 'scar', place, other });
+    if (kind)
+      for (const place of finding.regions ?? [])
+        if (anatomy.territories.has(place)) signs.push({ key: `${finding.key} ${place}`, kind, place });
+    for (const [place = '', other = ''] of finding.crosses ?? [])
+      signs.push({ key: `${finding.key} ${place} ${other}`, kind: 'scar', place, other });
   }
   return { regions, nodes, signs };
 }

@@ -8,7 +8,12 @@ export interface Answer {
   readonly body: any;
 }
 
-export async function call(method: string, path: string, body?: unknown, base: string = inject('appUrl')): Promise<Answer> {
+export async function call(
+  method: string,
+  path: string,
+  body?: unknown,
+  base: string = inject('appUrl'),
+): Promise<Answer> {
   const response = await fetch(`${base}${path}`, {
     method,
     headers: { origin: base, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },

@@ -5,7 +5,11 @@ import { DrainageCheckResponse, DrainagePlanResponse } from '../../src/contracts
 import { LimbVolumeResponse } from '../../src/contracts/limb-volume';
 import { call, post } from './client';
 
-const groinGone = { focus: ['leg.left'], findings: [{ id: 'nodes-removed-inguinal', side: 'left' }], qualifications: ['lymphoedema-certified'] };
+const groinGone = {
+  focus: ['leg.left'],
+  findings: [{ id: 'nodes-removed-inguinal', side: 'left' }],
+  qualifications: ['lymphoedema-certified'],
+};
 
 describe('POST /api/compute/drainage-plan', () => {
   it('answers the worked case of the leg in the documented shape', async () => {
@@ -16,7 +20,16 @@ describe('POST /api/compute/drainage-plan', () => {
       ['axillary.left', 5, 0.58],
       ['inguinal.right', 7, 0.42],
     ]);
-    expect(Object.keys(body)).toEqual(['decision', 'reasons', 'exits', 'rejected', 'steps', 'totalSeconds', 'fits', 'waiting']);
+    expect(Object.keys(body)).toEqual([
+      'decision',
+      'reasons',
+      'exits',
+      'rejected',
+      'steps',
+      'totalSeconds',
+      'fits',
+      'waiting',
+    ]);
   });
 
   it('takes the house’s defaults for a school that is left out or half given', async () => {
@@ -34,12 +47,22 @@ describe('POST /api/compute/drainage-plan', () => {
     ['minutes as text', { focus: ['face'], minutes: '60' }, 'minutes'],
     ['an unknown finding', { focus: ['face'], findings: [{ id: 'bad-mood' }] }, 'findings.0.id'],
     ['a finding without its side', { focus: ['face'], findings: [{ id: 'nodes-removed-neck' }] }, 'findings.0.side'],
-    ['an unknown region', { focus: ['face'], findings: [{ id: 'port', regions: ['moon.left'] }] }, 'findings.0.regions.0'],
+    [
+      'an unknown region',
+      { focus: ['face'], findings: [{ id: 'port', regions: ['moon.left'] }] },
+      'findings.0.regions.0',
+    ],
     ['an unknown school', { focus: ['face'], school: { hand: 'hammer' } }, 'school.hand'],
     ['an unknown qualification', { focus: ['face'], qualifications: ['wizard'] }, 'qualifications.0'],
     [
       'contradictory findings',
-      { focus: ['face'], findings: [{ id: 'nodes-removed-axillary', side: 'left' }, { id: 'nodes-sentinel-axillary', side: 'left' }] },
+      {
+        focus: ['face'],
+        findings: [
+          { id: 'nodes-removed-axillary', side: 'left' },
+          { id: 'nodes-sentinel-axillary', side: 'left' },
+        ],
+      },
       'findings.1',
     ],
   ])('refuses %s and names the field', async (_what, request, path) => {
@@ -60,7 +83,9 @@ describe('POST /api/compute/drainage-check', () => {
     const { body: plan } = await post('/api/compute/drainage-plan', groinGone);
     const sound = await post('/api/compute/drainage-check', { ...groinGone, steps: plan.steps });
     expect(sound.body).toEqual({ violations: [] });
-    const [moved] = plan.steps.filter((s: { place: string; kind: string }) => s.kind === 'drain' && s.place === 'knee-outer.left');
+    const [moved] = plan.steps.filter(
+      (s: { place: string; kind: string }) => s.kind === 'drain' && s.place === 'knee-outer.left',
+    );
     const steps = [moved, ...plan.steps.filter((s: { id: string }) => s.id !== moved.id)];
     const broken = await post('/api/compute/drainage-check', { ...groinGone, steps });
     expect(DrainageCheckResponse.safeParse(broken.body).error).toBeUndefined();
@@ -70,8 +95,16 @@ describe('POST /api/compute/drainage-check', () => {
   });
 
   it.each([
-    ['into a closed group', { kind: 'drain', place: 'thigh-upper-outer.left', toward: 'inguinal.left' }, 'no-blocked-target'],
-    ['away from the way out', { kind: 'drain', place: 'thigh-upper-outer.left', toward: 'thigh-lower-outer.left' }, 'always-towards'],
+    [
+      'into a closed group',
+      { kind: 'drain', place: 'thigh-upper-outer.left', toward: 'inguinal.left' },
+      'no-blocked-target',
+    ],
+    [
+      'away from the way out',
+      { kind: 'drain', place: 'thigh-upper-outer.left', toward: 'thigh-lower-outer.left' },
+      'always-towards',
+    ],
     ['into the knee crease', { kind: 'drain', place: 'calf-upper.left', toward: 'popliteal.left' }, 'bypass-knee'],
   ])('catches a stroke %s', async (_what, step, rule) => {
     const { body } = await post('/api/compute/drainage-check', { ...groinGone, steps: [{ id: 'x', ...step }] });
@@ -79,7 +112,11 @@ describe('POST /api/compute/drainage-check', () => {
   });
 
   it('catches a stroke across a scar and on an open wound', async () => {
-    const findings = [...groinGone.findings, { id: 'scar', crosses: [['pubic.left', 'pubic.right']] }, { id: 'open-wound', regions: ['shin-lower.left'] }];
+    const findings = [
+      ...groinGone.findings,
+      { id: 'scar', crosses: [['pubic.left', 'pubic.right']] },
+      { id: 'open-wound', regions: ['shin-lower.left'] },
+    ];
     const steps = [
       { id: 'a', kind: 'prepare', place: 'pubic.left', toward: 'pubic.right' },
       { id: 'b', kind: 'drain', place: 'shin-lower.left', toward: 'shin-upper.left' },
@@ -104,7 +141,12 @@ describe('POST /api/compute/limb-volume', () => {
   const examples = JSON.parse(readFileSync(new URL('./limb-volume.examples.json', import.meta.url), 'utf8'));
 
   it.each(examples as readonly { id: string }[])('answers worked example $id', async (example) => {
-    const { request, response, status = 200, problem } = example as unknown as { request: object; response: { affectedMl: number }; status?: number; problem?: string };
+    const {
+      request,
+      response,
+      status = 200,
+      problem,
+    } = example as unknown as { request: object; response: { affectedMl: number }; status?: number; problem?: string };
     const answer = await post('/api/compute/limb-volume', request);
     expect(answer.status).toBe(status);
     if (problem) expect([answer.body.type, answer.type]).toEqual([`/problems/${problem}`, 'application/problem+json']);
@@ -121,13 +163,23 @@ describe('POST /api/compute/limb-volume', () => {
     ['null for a method', { method: null }, 'method'],
     ['a correction of 30 %', { dominanceCorrectionPercent: 30 }, 'dominanceCorrectionPercent'],
   ])('refuses %s', async (_what, change, path) => {
-    const { status, body } = await post('/api/compute/limb-volume', { limb: 'arm', positions: [0, 4], affected: [17, 18], ...change });
+    const { status, body } = await post('/api/compute/limb-volume', {
+      limb: 'arm',
+      positions: [0, 4],
+      affected: [17, 18],
+      ...change,
+    });
     expect(status).toBe(400);
     expect(body.errors.map((e: { path: string }) => e.path)).toContain(path);
   });
 
   it('tells which of several reasons comes first', async () => {
-    const { status, body } = await post('/api/compute/limb-volume', { limb: 'arm', positions: [4, 0], affected: [17], reference: null });
+    const { status, body } = await post('/api/compute/limb-volume', {
+      limb: 'arm',
+      positions: [4, 0],
+      affected: [17],
+      reference: null,
+    });
     expect([status, body.type]).toEqual([422, '/problems/positions-not-increasing']);
   });
 });
@@ -136,13 +188,23 @@ describe('GET /api/openapi.json', () => {
   it('describes every endpoint, made from the contracts', async () => {
     const { body } = await call('GET', '/api/openapi.json');
     expect(body.openapi).toBe('3.1.0');
-    expect(Object.keys(body.paths)).toEqual(expect.arrayContaining(['/api/compute/drainage-plan', '/api/compute/drainage-check', '/api/compute/limb-volume', '/api/visits/{id}/events']));
-    const focus = body.paths['/api/compute/drainage-plan'].post.requestBody.content['application/json'].schema.properties.focus;
+    expect(Object.keys(body.paths)).toEqual(
+      expect.arrayContaining([
+        '/api/compute/drainage-plan',
+        '/api/compute/drainage-check',
+        '/api/compute/limb-volume',
+        '/api/visits/{id}/events',
+      ]),
+    );
+    const focus =
+      body.paths['/api/compute/drainage-plan'].post.requestBody.content['application/json'].schema.properties.focus;
     expect(focus).toMatchObject({ type: 'array', minItems: 1 });
   });
 
   it('serves the anatomy’s words in plans', async () => {
     const { body } = await post('/api/compute/drainage-plan', { focus: ['arm.left'] });
-    expect(body.steps.every((s: { place: string }) => anatomy.territories.has(s.place) || anatomy.basins.has(s.place))).toBe(true);
+    expect(
+      body.steps.every((s: { place: string }) => anatomy.territories.has(s.place) || anatomy.basins.has(s.place)),
+    ).toBe(true);
   });
 });

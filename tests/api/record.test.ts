@@ -1,11 +1,28 @@
 import { describe, expect, it } from 'vitest';
 import { call, clientOf, post, visitOf } from './client';
 
-const allNo = Object.fromEntries(['fever', 'spreading-redness', 'one-sided-swelling', 'chest-or-breath', 'wound-trouble', 'new-lump', 'anything-new'].map((id) => [id, 'no']));
+const allNo = Object.fromEntries(
+  [
+    'fever',
+    'spreading-redness',
+    'one-sided-swelling',
+    'chest-or-breath',
+    'wound-trouble',
+    'new-lump',
+    'anything-new',
+  ].map((id) => [id, 'no']),
+);
 const wish = { school: {}, minutes: 45, fill: true };
 
 async function bookVisit(clientId: number, focus = ['leg.left'], therapistId = 1): Promise<number> {
-  const { body } = await post('/api/visits', { clientId, therapistId, startsAt: '2026-11-20T09:00:00.000Z', minutes: 45, focus, purpose: 'swelling' });
+  const { body } = await post('/api/visits', {
+    clientId,
+    therapistId,
+    startsAt: '2026-11-20T09:00:00.000Z',
+    minutes: 45,
+    focus,
+    purpose: 'swelling',
+  });
   return body.id;
 }
 
@@ -51,9 +68,14 @@ describe('clients', () => {
 describe('findings', () => {
   it('are placed, refused without a place or against another, and ended', async () => {
     const id = await newClient('Finja Test');
-    const placed = await post(`/api/clients/${id}/findings`, { id: 'nodes-removed-axillary', side: 'left', sinceOn: '2024-01-02' });
+    const placed = await post(`/api/clients/${id}/findings`, {
+      id: 'nodes-removed-axillary',
+      side: 'left',
+      sinceOn: '2024-01-02',
+    });
     expect(placed.status).toBe(200);
-    const errors = async (body: object) => (await post(`/api/clients/${id}/findings`, body)).body.errors.map((e: { path: string }) => e.path);
+    const errors = async (body: object) =>
+      (await post(`/api/clients/${id}/findings`, body)).body.errors.map((e: { path: string }) => e.path);
     expect(await errors({ id: 'port' })).toEqual(['regions']);
     expect(await errors({ id: 'nodes-sentinel-axillary', side: 'both' })).toEqual(['']);
     expect(await errors({ id: 'port', regions: ['chest-upper.left'], sinceOn: '2999-01-01' })).toEqual(['sinceOn']);
@@ -73,7 +95,17 @@ describe('a visit', () => {
 
   it('refuses a tape value of 3000 cm and keeps raw girths in versions', async () => {
     const id = await bookVisit(await newClient('Tape Test'));
-    const taping = { phase: 'before', limb: 'leg', side: 'left', unit: 'cm', method: 'frustum', positions: [0, 4, 8], affected: [22, 24, 26], reference: [21, 23, 25], basedOn: 0 };
+    const taping = {
+      phase: 'before',
+      limb: 'leg',
+      side: 'left',
+      unit: 'cm',
+      method: 'frustum',
+      positions: [0, 4, 8],
+      affected: [22, 24, 26],
+      reference: [21, 23, 25],
+      basedOn: 0,
+    };
     const absurd = await post(`/api/visits/${id}/taping`, { ...taping, affected: [22, 3000, 26] });
     expect([absurd.status, absurd.body.errors[0].path]).toEqual([400, 'affected.1']);
     const first = await post(`/api/visits/${id}/taping`, taping);
@@ -94,12 +126,16 @@ describe('a visit', () => {
     const other = await post(`/api/visits/${id}/course`, { order, basedOn: 1 });
     expect([one.status, other.status]).toEqual([200, 409]);
     expect((await post(`/api/visits/${id}/course`, { order: [...order, 's999'], basedOn: 2 })).status).toBe(400);
-    expect((await post(`/api/visits/${id}/plan`, { ...wish, minutes: 0, basedOn: 2 })).body.errors[0].path).toBe('minutes');
+    expect((await post(`/api/visits/${id}/plan`, { ...wish, minutes: 0, basedOn: 2 })).body.errors[0].path).toBe(
+      'minutes',
+    );
   });
 
   it('starts at the table only with a sound plan or a written reason, and keeps each event once', async () => {
     const id = await bookVisit(await newClient('Tisch Test'), ['face']);
-    const start = { events: [{ id: 'event-0001', kind: 'start', stepId: 's1', at: '2026-11-20T09:10:00.000Z', planVersion: 1 }] };
+    const start = {
+      events: [{ id: 'event-0001', kind: 'start', stepId: 's1', at: '2026-11-20T09:10:00.000Z', planVersion: 1 }],
+    };
     expect((await post(`/api/visits/${id}/events`, start)).status).toBe(400);
     await post(`/api/visits/${id}/check`, { answers: allNo });
     const made = await post(`/api/visits/${id}/plan`, { ...wish, basedOn: 0 });
@@ -109,7 +145,9 @@ describe('a visit', () => {
     await post(`/api/visits/${id}/course`, { order, basedOn: 2, reason: 'Tried the other way round on purpose.' });
     expect((await post(`/api/visits/${id}/events`, start)).body.events).toHaveLength(1);
     expect((await post(`/api/visits/${id}/events`, start)).body.events).toHaveLength(1);
-    expect((await post(`/api/visits/${id}/plan`, { ...wish, basedOn: 3 })).body.errors[0].message).toContain('has begun');
+    expect((await post(`/api/visits/${id}/plan`, { ...wish, basedOn: 3 })).body.errors[0].message).toContain(
+      'has begun',
+    );
   });
 
   it('refers rerouting for a therapist without the qualification, until it is handed over', async () => {
@@ -129,14 +167,33 @@ describe('a visit', () => {
     expect((await post(`/api/visits/${id}/closing`, closing)).status).toBe(200);
     expect((await post(`/api/visits/${id}/closing`, closing)).status).toBe(409);
     await post(`/api/visits/${id}/finish`, {});
-    expect((await call('GET', `/api/visits/${id}`)).body).toMatchObject({ stage: 'done', closing: { note: '<b>fine</b>' } });
+    expect((await call('GET', `/api/visits/${id}`)).body).toMatchObject({
+      stage: 'done',
+      closing: { note: '<b>fine</b>' },
+    });
   });
 
   it('is booked only for what exists', async () => {
-    const { status, body } = await post('/api/visits', { clientId: 999999, therapistId: 77, startsAt: '2026-11-20T09:00:00.000Z', minutes: 0, focus: [], purpose: 'fun' });
+    const { status, body } = await post('/api/visits', {
+      clientId: 999999,
+      therapistId: 77,
+      startsAt: '2026-11-20T09:00:00.000Z',
+      minutes: 0,
+      focus: [],
+      purpose: 'fun',
+    });
     expect(status).toBe(400);
-    expect(body.errors.map((e: { path: string }) => e.path)).toEqual(expect.arrayContaining(['minutes', 'focus', 'purpose']));
-    const unknown = await post('/api/visits', { clientId: 999999, therapistId: 77, startsAt: '2026-11-20T09:00:00.000Z', minutes: 30, focus: ['tail.left'], purpose: 'wellness' });
+    expect(body.errors.map((e: { path: string }) => e.path)).toEqual(
+      expect.arrayContaining(['minutes', 'focus', 'purpose']),
+    );
+    const unknown = await post('/api/visits', {
+      clientId: 999999,
+      therapistId: 77,
+      startsAt: '2026-11-20T09:00:00.000Z',
+      minutes: 30,
+      focus: ['tail.left'],
+      purpose: 'wellness',
+    });
     expect(unknown.body.errors.map((e: { path: string }) => e.path)).toEqual(['focus.0', 'clientId', 'therapistId']);
   });
 });

@@ -17,15 +17,34 @@ interface Finding {
 async function axe(page: Page): Promise<readonly string[]> {
   await page.evaluate(axeSource);
   const violations = await page.evaluate(async () => {
-    const { axe: runner } = window as unknown as { axe: { run: (root: Document, options: object) => Promise<{ violations: Finding[] }> } };
-    return (await runner.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })).violations;
+    const { axe: runner } = window as unknown as {
+      axe: { run: (root: Document, options: object) => Promise<{ violations: Finding[] }> };
+    };
+    return (await runner.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] }))
+      .violations;
   });
   return violations
     .filter((v) => v.impact === 'serious' || v.impact === 'critical')
-    .flatMap((v) => v.nodes.slice(0, 3).map((node) => `${v.id}: ${node.html.slice(0, 160)} ${node.failureSummary?.replace(/\s+/g, ' ').slice(0, 200)}`));
+    .flatMap((v) =>
+      v.nodes
+        .slice(0, 3)
+        .map(
+          (node) => `${v.id}: ${node.html.slice(0, 160)} ${node.failureSummary?.replace(/\s+/g, ' ').slice(0, 200)}`,
+        ),
+    );
 }
 
-const allNo = Object.fromEntries(['fever', 'spreading-redness', 'one-sided-swelling', 'chest-or-breath', 'wound-trouble', 'new-lump', 'anything-new'].map((id) => [id, 'no']));
+const allNo = Object.fromEntries(
+  [
+    'fever',
+    'spreading-redness',
+    'one-sided-swelling',
+    'chest-or-breath',
+    'wound-trouble',
+    'new-lump',
+    'anything-new',
+  ].map((id) => [id, 'no']),
+);
 
 describe('every view', () => {
   let browser: Browser;
@@ -53,31 +72,44 @@ describe('every view', () => {
   ];
 
   for (const theme of ['daylight', 'lamp'] as const) {
-    it.each(views)(`has nothing serious for axe: %s, ${theme}`, async (_name, path, ready) => {
-      const page = await open(browser, `${inject('appUrl')}/api/health`);
-      await page.evaluate((value) => localStorage.setItem('theme', value), theme);
-      await page.close();
-      const view = await open(browser, `${inject('appUrl')}${path()}`);
-      await words(view, ready);
-      await new Promise((resolve) => setTimeout(resolve, 400));
-      expect(await axe(view)).toEqual([]);
-      await view.close();
-    }, 60_000);
+    it.each(views)(
+      `has nothing serious for axe: %s, ${theme}`,
+      async (_name, path, ready) => {
+        const page = await open(browser, `${inject('appUrl')}/api/health`);
+        await page.evaluate((value) => localStorage.setItem('theme', value), theme);
+        await page.close();
+        const view = await open(browser, `${inject('appUrl')}${path()}`);
+        await words(view, ready);
+        await new Promise((resolve) => setTimeout(resolve, 400));
+        expect(await axe(view)).toEqual([]);
+        await view.close();
+      },
+      60_000,
+    );
   }
 
-  it.each(views)('fits 1024 by 700 without scrolling sideways: %s', async (_name, path, ready) => {
-    const page = await open(browser, `${inject('appUrl')}${path()}`, { width: 1024, height: 700 });
-    await words(page, ready);
-    const excess = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-    expect(excess).toBeLessThanOrEqual(0);
-    await page.close();
-  }, 60_000);
+  it.each(views)(
+    'fits 1024 by 700 without scrolling sideways: %s',
+    async (_name, path, ready) => {
+      const page = await open(browser, `${inject('appUrl')}${path()}`, { width: 1024, height: 700 });
+      await words(page, ready);
+      const excess = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect(excess).toBeLessThanOrEqual(0);
+      await page.close();
+    },
+    60_000,
+  );
 
   it('holds still with reduced motion', async () => {
     const page = await open(browser, `${inject('appUrl')}/visits/${visit}/table`);
     await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
     await words(page, 'step 1 of');
-    const moving = await page.evaluate(() => document.getAnimations().filter((a) => a.playState === 'running' && Number(a.effect?.getTiming().duration ?? 0) > 50).length);
+    const moving = await page.evaluate(
+      () =>
+        document
+          .getAnimations()
+          .filter((a) => a.playState === 'running' && Number(a.effect?.getTiming().duration ?? 0) > 50).length,
+    );
     expect(moving).toBe(0);
     await page.close();
   }, 60_000);
@@ -108,7 +140,10 @@ describe('a first start without demo data', () => {
     await words(page, 'Write a name.');
     await control(page, 'textbox', 'Name of the house').fill('Haus am Bach');
     await control(page, 'textbox', 'Your name').fill('Ida Moor');
-    await Promise.all([page.waitForNavigation({ waitUntil: 'networkidle0' }), control(page, 'button', 'Open the house').click()]);
+    await Promise.all([
+      page.waitForNavigation({ waitUntil: 'networkidle0' }),
+      control(page, 'button', 'Open the house').click(),
+    ]);
     await words(page, 'Nothing is booked today');
     await browser.close();
     await server.stop();

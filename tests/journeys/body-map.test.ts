@@ -27,7 +27,9 @@ describe('placing findings on the body', () => {
   it('places a port with the keyboard alone, by moving over the body', async () => {
     await control(page, 'button', 'Place a finding').click();
     await page.select('select', 'port');
-    await page.evaluate(() => document.querySelector<SVGElement>('[aria-label="right upper chest, below the collarbone"]')?.focus());
+    await page.evaluate(() =>
+      document.querySelector<SVGElement>('[aria-label="right upper chest, below the collarbone"]')?.focus(),
+    );
     await page.keyboard.press('ArrowRight');
     const focused = await page.evaluate(() => document.activeElement?.getAttribute('aria-label'));
     expect(focused).toContain('left');

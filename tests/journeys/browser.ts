@@ -16,7 +16,8 @@ export async function open(browser: Browser, url: string, size = { width: 1280, 
   const list: string[] = [];
   page.on('pageerror', (error) => list.push(String(error)));
   page.on('console', (message) => {
-    if (message.type() === 'error' && !/Failed to load resource|ERR_CONNECTION/.test(message.text())) list.push(message.text());
+    if (message.type() === 'error' && !/Failed to load resource|ERR_CONNECTION/.test(message.text()))
+      list.push(message.text());
   });
   troublesOf.set(page, list);
   await go(page, url);
@@ -48,7 +49,9 @@ export async function choose(page: Page, group: string, option: string): Promise
   await page.waitForFunction(
     (groupName, optionText) => {
       const groups = [...document.querySelectorAll<HTMLElement>('[role="radiogroup"]')];
-      const labelled = groups.find((g) => document.getElementById(g.getAttribute('aria-labelledby') ?? '')?.textContent === groupName);
+      const labelled = groups.find(
+        (g) => document.getElementById(g.getAttribute('aria-labelledby') ?? '')?.textContent === groupName,
+      );
       const label = [...(labelled?.querySelectorAll('label') ?? [])].find((l) => l.textContent === optionText);
       label?.click();
       return label !== undefined;
@@ -61,16 +64,25 @@ export async function choose(page: Page, group: string, option: string): Promise
 
 /** The row of the course with that number and name. */
 export async function step(page: Page, name: string): Promise<ElementHandle<HTMLElement>> {
-  const handle = await page.waitForFunction((wanted) => [...document.querySelectorAll<HTMLElement>('ol button[aria-expanded]')].find((b) => b.querySelector('strong')?.textContent?.startsWith(wanted)), {}, name);
+  const handle = await page.waitForFunction(
+    (wanted) =>
+      [...document.querySelectorAll<HTMLElement>('ol button[aria-expanded]')].find((b) =>
+        b.querySelector('strong')?.textContent?.startsWith(wanted),
+      ),
+    {},
+    name,
+  );
   return handle.asElement() as ElementHandle<HTMLElement>;
 }
 
 /** Waits for words to stand somewhere on the page. */
 export async function words(page: Page, text: string): Promise<void> {
-  await page.waitForFunction((wanted) => document.body.innerText.includes(wanted), { timeout: patienceMs }, text).catch(async () => {
-    const shown = await textOf(page);
-    throw new Error(`“${text}” did not appear. The page says: ${shown.slice(0, 1500)}`);
-  });
+  await page
+    .waitForFunction((wanted) => document.body.innerText.includes(wanted), { timeout: patienceMs }, text)
+    .catch(async () => {
+      const shown = await textOf(page);
+      throw new Error(`“${text}” did not appear. The page says: ${shown.slice(0, 1500)}`);
+    });
 }
 
 export async function textOf(page: Page): Promise<string> {

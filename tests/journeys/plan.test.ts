@@ -3,12 +3,31 @@ import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { post } from '../api/client';
 import { choose, control, follow, launch, open, settled, words } from './browser';
 
-const allNo = Object.fromEntries(['fever', 'spreading-redness', 'one-sided-swelling', 'chest-or-breath', 'wound-trouble', 'new-lump', 'anything-new'].map((id) => [id, 'no']));
+const allNo = Object.fromEntries(
+  [
+    'fever',
+    'spreading-redness',
+    'one-sided-swelling',
+    'chest-or-breath',
+    'wound-trouble',
+    'new-lump',
+    'anything-new',
+  ].map((id) => [id, 'no']),
+);
 
 async function preparedVisit(name: string, therapistId: number): Promise<number> {
   const client = (await post('/api/clients', { name })).body.id;
   await post(`/api/clients/${client}/findings`, { id: 'nodes-removed-inguinal', side: 'left' });
-  const { id } = (await post('/api/visits', { clientId: client, therapistId, startsAt: new Date().toISOString(), minutes: 45, focus: ['leg.left'], purpose: 'swelling' })).body;
+  const { id } = (
+    await post('/api/visits', {
+      clientId: client,
+      therapistId,
+      startsAt: new Date().toISOString(),
+      minutes: 45,
+      focus: ['leg.left'],
+      purpose: 'swelling',
+    })
+  ).body;
   await post(`/api/visits/${id}/check`, { answers: allNo });
   return id;
 }
@@ -77,7 +96,10 @@ describe('the plan', () => {
     const id = await preparedVisit('Ohne Schein', 2);
     const page = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
     await words(page, 'Not to be carried out');
-    await Promise.all([page.waitForNavigation({ waitUntil: 'networkidle0' }), control(page, 'button', 'Hand over to Ines Hollen').click()]);
+    await Promise.all([
+      page.waitForNavigation({ waitUntil: 'networkidle0' }),
+      control(page, 'button', 'Hand over to Ines Hollen').click(),
+    ]);
     await settled(page);
     await words(page, 'Findings or therapist have changed');
     await control(page, 'button', 'Plan again').click();
@@ -93,7 +115,9 @@ describe('the plan', () => {
     for (let i = 0; i < 4; i += 1) await page.keyboard.press('ArrowUp');
     await page.keyboard.up('Alt');
     await control(page, 'button', 'To the table …').click();
-    await control(page, 'textbox', 'Why do you keep it this way? It stays in the record.').fill('She asked for the thigh first.');
+    await control(page, 'textbox', 'Why do you keep it this way? It stays in the record.').fill(
+      'She asked for the thigh first.',
+    );
     await control(page, 'button', 'Keep it').click();
     await words(page, 'Kept because: She asked for the thigh first.');
     await follow(page, 'link', 'To the table');

@@ -6,8 +6,12 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Served, startServer } from '../../scripts/served.mjs';
 import { choose, control, follow, go, launch, open, settled, step, tape, textOf, troubles, words } from './browser';
 
-const right = [21.7, 23.5, 26.8, 30.3, 33.3, 35.6, 36.2, 37.2, 38.8, 39.7, 41.1, 43.5, 45.9, 48.4, 51.0, 52.9, 55.1, 56.5];
-const left = [22.1, 24.5, 28.2, 32.1, 35.3, 37.7, 38.4, 39.2, 40.8, 41.4, 42.8, 45.2, 47.5, 49.8, 52.4, 54.2, 56.1, 57.4];
+const right = [
+  21.7, 23.5, 26.8, 30.3, 33.3, 35.6, 36.2, 37.2, 38.8, 39.7, 41.1, 43.5, 45.9, 48.4, 51.0, 52.9, 55.1, 56.5,
+];
+const left = [
+  22.1, 24.5, 28.2, 32.1, 35.3, 37.7, 38.4, 39.2, 40.8, 41.4, 42.8, 45.2, 47.5, 49.8, 52.4, 54.2, 56.1, 57.4,
+];
 
 /** The visit of the client with the removed groin nodes, from the day’s thread to her history, with the server killed on the way. */
 describe('the first visit, end to end', () => {
@@ -123,7 +127,10 @@ describe('the first visit, end to end', () => {
     await words(page, 'stored');
     await follow(page, 'link', 'Measure again');
     await tape(page, right);
-    await tape(page, left.map((girth) => (girth - 0.3).toFixed(1)));
+    await tape(
+      page,
+      left.map((girth) => (girth - 0.3).toFixed(1)),
+    );
     await words(page, 'in this visit');
     await words(page, 'every number is kept as you type it');
     await follow(page, 'link', 'Back to closing');

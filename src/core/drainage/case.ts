@@ -107,7 +107,12 @@ function focusErrors(anatomy: Anatomy, focus: readonly PlaceId[]): FieldError[] 
 function minutesErrors(minutes: number): FieldError[] {
   return minutes >= 1 && minutes <= longestVisitMinutes
     ? []
-    : [{ path: 'minutes', message: `A visit lasts 1 to ${longestVisitMinutes} minutes: ${minutes} cannot be planned.` }];
+    : [
+        {
+          path: 'minutes',
+          message: `A visit lasts 1 to ${longestVisitMinutes} minutes: ${minutes} cannot be planned.`,
+        },
+      ];
 }
 
 function isNodeFinding(id: FindingId): id is NodeFindingId {
@@ -147,11 +152,14 @@ function findingErrors(anatomy: Anatomy, finding: Finding, index: number): Field
 
 /** All nodes of a group cannot be gone while only a few were taken. */
 function contradictions(findings: readonly Finding[]): FieldError[] {
-  const sides = (finding: Finding) => (finding.side === 'both' ? ['left', 'right'] : finding.side ? [finding.side] : []);
+  const sides = (finding: Finding) =>
+    finding.side === 'both' ? ['left', 'right'] : finding.side ? [finding.side] : [];
   return findings.flatMap((finding, index) => {
     if (!finding.id.startsWith('nodes-sentinel-')) return [];
     const removedId = finding.id.replace('sentinel', 'removed');
-    const clash = findings.find((other) => other.id === removedId && sides(other).some((s) => sides(finding).includes(s)));
+    const clash = findings.find(
+      (other) => other.id === removedId && sides(other).some((s) => sides(finding).includes(s)),
+    );
     if (!clash) return [];
     const message = `“${removedId}” and “${finding.id}” on the same side cannot both be true: keep the one that was done.`;
     return [{ path: `findings.${index}`, message }];

@@ -30,8 +30,15 @@ export function checkCourse(anatomy: Anatomy, read: ReadCase, steps: readonly Ar
   const violations: Violation[] = [];
   for (const step of steps) {
     for (const fault of faultsOf(anatomy, read, ways, step)) {
-      const isHopeless = fault.rule === 'no-blocked-target' || fault.rule === 'closed-wound-only' || fault.rule === 'no-scar-crossing';
-      violations.push({ step: step.id, rule: fault.rule, severity: 'error', text: fault.text, ...(isHopeless ? { fix: { remove: step.id } } : {}) });
+      const isHopeless =
+        fault.rule === 'no-blocked-target' || fault.rule === 'closed-wound-only' || fault.rule === 'no-scar-crossing';
+      violations.push({
+        step: step.id,
+        rule: fault.rule,
+        severity: 'error',
+        text: fault.text,
+        ...(isHopeless ? { fix: { remove: step.id } } : {}),
+      });
     }
   }
   const { precedences, missing } = findPrecedences(anatomy, read, survey, steps);
@@ -53,7 +60,11 @@ interface Mend {
  * Groups broken precedences by the step whose move settles most: one that others wait for and that came too late, or one
  * that came too early. Of the two, the move that leaves fewer precedences broken is offered.
  */
-function orderViolations(anatomy: Anatomy, steps: readonly ArrangedStep[], precedences: readonly Precedence[]): readonly Violation[] {
+function orderViolations(
+  anatomy: Anatomy,
+  steps: readonly ArrangedStep[],
+  precedences: readonly Precedence[],
+): readonly Violation[] {
   const at = new Map(steps.map((step, index) => [step.id, index]));
   const place = (step: ArrangedStep) => at.get(step.id) ?? 0;
   const broken = precedences.filter(({ first, then }) => place(first) > place(then));
@@ -88,8 +99,11 @@ function orderViolations(anatomy: Anatomy, steps: readonly ArrangedStep[], prece
   return [...groups].map(([key, group]): Violation => {
     const mend = mends.get(key.slice(0, key.lastIndexOf(' '))) as Mend;
     const [{ rule }] = group as [Precedence, ...Precedence[]];
-    const others = unique(group.map((p) => (mend.kind === 'late' ? p.then : p.first))).sort((a, b) => place(a) - place(b));
-    const text = mend.kind === 'late' ? lateText(anatomy, rule, mend.mover, others) : earlyText(anatomy, rule, mend.mover, others);
+    const others = unique(group.map((p) => (mend.kind === 'late' ? p.then : p.first))).sort(
+      (a, b) => place(a) - place(b),
+    );
+    const text =
+      mend.kind === 'late' ? lateText(anatomy, rule, mend.mover, others) : earlyText(anatomy, rule, mend.mover, others);
     const severity: Severity = group.some((p) => p.severity === 'error') ? 'error' : 'warning';
     return { step: mend.mover.id, rule, severity, text, fix: fixOf(mend) };
   });
@@ -108,7 +122,10 @@ function unique(steps: readonly ArrangedStep[]): ArrangedStep[] {
 function sortViolations(steps: readonly ArrangedStep[], violations: readonly Violation[]): readonly Violation[] {
   const at = new Map(steps.map((step, index) => [step.id, index]));
   const weight = (violation: Violation) => (at.get(violation.step) ?? 0) * 2 + (violation.severity === 'error' ? 0 : 1);
-  return violations.map((violation, index) => ({ violation, index })).sort((a, b) => weight(a.violation) - weight(b.violation) || a.index - b.index).map(({ violation }) => violation);
+  return violations
+    .map((violation, index) => ({ violation, index }))
+    .sort((a, b) => weight(a.violation) - weight(b.violation) || a.index - b.index)
+    .map(({ violation }) => violation);
 }
 
 function placesInWords(anatomy: Anatomy, steps: readonly ArrangedStep[]): string {
@@ -145,8 +162,12 @@ function earlyText(anatomy: Anatomy, rule: RuleId, then: ArrangedStep, firsts: r
 
 function lateText(anatomy: Anatomy, rule: RuleId, first: ArrangedStep, thens: readonly ArrangedStep[]): string {
   const here = theLabel(anatomy, first.place);
-  const others = thens.length === 1 ? placesInWords(anatomy, thens) : `${thens.length} steps before it, from ${placesInWords(anatomy, thens.slice(0, 1))} on`;
-  if (rule === 'sound-side-first') return `Too late: the sound side’s ${here.replace(/^the /, '')} come before ${others}.`;
+  const others =
+    thens.length === 1
+      ? placesInWords(anatomy, thens)
+      : `${thens.length} steps before it, from ${placesInWords(anatomy, thens.slice(0, 1))} on`;
+  if (rule === 'sound-side-first')
+    return `Too late: the sound side’s ${here.replace(/^the /, '')} come before ${others}.`;
   if (rule === 'close-with-breath') return `Too late: ${others} already close the visit.`;
   return `Too late: ${others} need ${here} open first.`;
 }
@@ -182,7 +203,11 @@ export function applyFix<S extends { readonly id: string }>(steps: readonly S[],
  * Puts a course into an order that keeps every precedence and otherwise stays as close as it can to how it was arranged:
  * at each turn the first step of the arrangement whose needs are met.
  */
-export function mendCourse<S extends ArrangedStep>(anatomy: Anatomy, read: ReadCase, steps: readonly S[]): readonly S[] {
+export function mendCourse<S extends ArrangedStep>(
+  anatomy: Anatomy,
+  read: ReadCase,
+  steps: readonly S[],
+): readonly S[] {
   const { precedences } = findPrecedences(anatomy, read, surveyCase(anatomy, read), steps);
   const needs = new Map<string, Set<string>>(steps.map((step) => [step.id, new Set<string>()]));
   for (const { first, then } of precedences) needs.get(then.id)?.add(first.id);
@@ -203,8 +228,11 @@ export function stepErrors(anatomy: Anatomy, steps: readonly ArrangedStep[]): re
   const seen = new Set<string>();
   return steps.flatMap((step, index): FieldError[] => {
     const at = `steps.${index}`;
-    const unknown = (id: string, path: string) => (exists(id) ? [] : [{ path, message: `There is no place “${id}” on the body map.` }]);
-    const twice = seen.has(step.id) ? [{ path: `${at}.id`, message: `The id “${step.id}” stands twice: every step has its own.` }] : [];
+    const unknown = (id: string, path: string) =>
+      exists(id) ? [] : [{ path, message: `There is no place “${id}” on the body map.` }];
+    const twice = seen.has(step.id)
+      ? [{ path: `${at}.id`, message: `The id “${step.id}” stands twice: every step has its own.` }]
+      : [];
     seen.add(step.id);
     return [
       ...twice,

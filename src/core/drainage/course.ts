@@ -4,7 +4,15 @@ import { isNeckExcluded } from './hindrance';
 import { distanceToTerminus, nextGroup } from './outlets';
 import type { Route } from './routes';
 import type { RuleId } from './rules';
-import { basinPlacements, type Pressure, type Range, repetitionRanges, type Step, type StepKind, thickenedDrainRange } from './step';
+import {
+  basinPlacements,
+  type Pressure,
+  type Range,
+  repetitionRanges,
+  type Step,
+  type StepKind,
+  thickenedDrainRange,
+} from './step';
 import { affectedSides, neededGroups, type ReroutedLimb, type Survey } from './survey';
 import { cautionsFor, pressureFor, type Why, whyInWords } from './why';
 
@@ -22,7 +30,12 @@ export interface CourseOptions {
 }
 
 /** Writes the course of a case, from the drain outwards. */
-export function writeCourse(anatomy: Anatomy, read: ReadCase, survey: Survey, options: CourseOptions): readonly DraftStep[] {
+export function writeCourse(
+  anatomy: Anatomy,
+  read: ReadCase,
+  survey: Survey,
+  options: CourseOptions,
+): readonly DraftStep[] {
   return new CourseWriter(anatomy, read, survey, options).write();
 }
 
@@ -42,7 +55,8 @@ class CourseWriter {
     this.#prepareWays();
     this.#stimulateRemoved();
     const order = drainOrder(this.anatomy, this.survey).filter((id) => !this.options.leftOut?.has(id));
-    for (const id of order) if (this.read.hindrances.thickened.has(id)) this.#add('soften', id, null, { why: { kind: 'soften' } });
+    for (const id of order)
+      if (this.read.hindrances.thickened.has(id)) this.#add('soften', id, null, { why: { kind: 'soften' } });
     this.#drain(order);
     if (this.options.withReturn) this.#returnOverTheWays();
     this.#close();
@@ -50,7 +64,11 @@ class CourseWriter {
   }
 
   #open(): void {
-    const breathe = () => this.#add('breathe', 'abdominal-deep.mid', null, { rules: ['deep-before-lower'], why: { kind: 'breathe-first' } });
+    const breathe = () =>
+      this.#add('breathe', 'abdominal-deep.mid', null, {
+        rules: ['deep-before-lower'],
+        why: { kind: 'breathe-first' },
+      });
     if (this.read.school.start === 'breath-first') breathe();
     for (const id of this.#openTermini()) {
       this.#add('clear', id, null, { rules: ['start-at-terminus'], why: { kind: 'terminus' }, pair: 'open-terminus' });
@@ -80,7 +98,8 @@ class CourseWriter {
       const rules: RuleId[] = ['basin-before-skin'];
       if (isSound(id)) rules.push('sound-side-first');
       const why: Why = isSound(id) && !exit ? { kind: 'clear-sound' } : { kind: 'clear', exit, sound: isSound(id) };
-      const pair = groups.includes(mirrorOf(id)) && isSound(id) === isSound(mirrorOf(id)) ? `open-${nameOf(id)}` : undefined;
+      const pair =
+        groups.includes(mirrorOf(id)) && isSound(id) === isSound(mirrorOf(id)) ? `open-${nameOf(id)}` : undefined;
       this.#add('clear', id, this.#groupAhead(id), { rules, why, pair });
     }
   }
@@ -106,7 +125,9 @@ class CourseWriter {
     };
     for (const limb of this.survey.limbs) for (const exit of limb.exits) prepareAlong(exit, 0);
     for (const exit of this.survey.exits) if (exit.rerouted) prepareAlong(exit, 1);
-    const ways = [...this.survey.routes.values()].sort((a, b) => a.cost - b.cost || ((a.path[0] ?? '') < (b.path[0] ?? '') ? -1 : 1));
+    const ways = [...this.survey.routes.values()].sort(
+      (a, b) => a.cost - b.cost || ((a.path[0] ?? '') < (b.path[0] ?? '') ? -1 : 1),
+    );
     for (const way of ways) prepareAlong(way, 1);
   }
 
@@ -126,10 +147,14 @@ class CourseWriter {
       const limb = this.#reroutedLimbOf(id);
       if (!limb) return;
       const next = order[index + 1];
-      const endsSegment = next === undefined || segmentKey(this.anatomy, this.survey, next) !== segmentKey(this.anatomy, this.survey, id);
+      const endsSegment =
+        next === undefined || segmentKey(this.anatomy, this.survey, next) !== segmentKey(this.anatomy, this.survey, id);
       const exit = endsSegment ? turns.get(limb.limb)?.() : undefined;
       if (exit) {
-        this.#addLong('carry', exit, { rules: ['always-towards', 'one-direction'], why: { kind: 'carry', from: id, to: exit.to } });
+        this.#addLong('carry', exit, {
+          rules: ['always-towards', 'one-direction'],
+          why: { kind: 'carry', from: id, to: exit.to },
+        });
       }
     });
   }
@@ -140,11 +165,16 @@ class CourseWriter {
     const rules: RuleId[] = ['near-before-far', 'always-towards'];
     if (this.read.school.hand !== 'roller') rules.push('one-direction');
     if (territory.segment === 3 && territory.part === 'leg') rules.push('bypass-knee');
-    if (['foot-top', 'heel', 'sole', 'toes', 'fingers', 'ankle-inner', 'ankle-outer'].includes(territory.name)) rules.push('behind-ankle');
+    if (['foot-top', 'heel', 'sole', 'toes', 'fingers', 'ankle-inner', 'ankle-outer'].includes(territory.name))
+      rules.push('behind-ankle');
     if (territory.name === 'breast') rules.push('away-from-nipple');
     if (this.read.hindrances.thickened.has(id)) rules.push('soften-thickened');
     const range = this.read.hindrances.thickened.has(id) ? thickenedDrainRange : repetitionRanges.drain;
-    this.#add('drain', id, route.path[1] ?? null, { rules, why: { kind: 'drain', route, rerouted: this.survey.rerouted.has(id) }, range });
+    this.#add('drain', id, route.path[1] ?? null, {
+      rules,
+      why: { kind: 'drain', route, rerouted: this.survey.rerouted.has(id) },
+      range,
+    });
   }
 
   #reroutedLimbOf(id: PlaceId): ReroutedLimb | undefined {
@@ -156,7 +186,8 @@ class CourseWriter {
 
   #returnOverTheWays(): void {
     const farFirst = [...this.survey.exits].sort((a, b) => b.cost - a.cost || (a.to < b.to ? -1 : 1));
-    for (const exit of farFirst) this.#addLong('return', exit, { rules: ['always-towards'], why: { kind: 'return', to: exit.to } });
+    for (const exit of farFirst)
+      this.#addLong('return', exit, { rules: ['always-towards'], why: { kind: 'return', to: exit.to } });
   }
 
   #close(): void {
@@ -167,14 +198,23 @@ class CourseWriter {
     const farFirst = [...groups]
       .filter((id) => nameOf(id) !== 'terminus')
       .sort((a, b) => distanceToTerminus(this.anatomy, b) - distanceToTerminus(this.anatomy, a) || (a < b ? -1 : 1));
-    for (const id of farFirst) this.#add('close', id, this.#groupAhead(id), { rules: ['close-with-breath'], why: { kind: 'close' } });
+    for (const id of farFirst)
+      this.#add('close', id, this.#groupAhead(id), { rules: ['close-with-breath'], why: { kind: 'close' } });
     for (const id of this.#openTermini()) {
-      this.#add('close', id, null, { rules: ['close-with-breath'], why: { kind: 'close-terminus' }, pair: 'close-terminus' });
+      this.#add('close', id, null, {
+        rules: ['close-with-breath'],
+        why: { kind: 'close-terminus' },
+        pair: 'close-terminus',
+      });
     }
     this.#add('breathe', 'abdominal-deep.mid', null, { rules: ['close-with-breath'], why: { kind: 'breathe-last' } });
   }
 
-  #addLong(kind: 'carry' | 'return', exit: Route, given: { readonly rules: readonly RuleId[]; readonly why: Why }): void {
+  #addLong(
+    kind: 'carry' | 'return',
+    exit: Route,
+    given: { readonly rules: readonly RuleId[]; readonly why: Why },
+  ): void {
     const [place = ''] = exit.path;
     this.#add(kind, place, exit.to, { ...given, via: exit.path.slice(1, -1) });
   }
@@ -183,7 +223,13 @@ class CourseWriter {
     kind: StepKind,
     place: PlaceId,
     toward: PlaceId | null,
-    given: { readonly rules?: readonly RuleId[]; readonly why: Why; readonly via?: readonly PlaceId[]; readonly pair?: string | undefined; readonly range?: Range },
+    given: {
+      readonly rules?: readonly RuleId[];
+      readonly why: Why;
+      readonly via?: readonly PlaceId[];
+      readonly pair?: string | undefined;
+      readonly range?: Range;
+    },
   ): void {
     const { hindrances } = this.read;
     const via = given.via ?? [];
@@ -194,7 +240,8 @@ class CourseWriter {
     if (touched.some((id) => hindrances.ports.has(id))) rules.add('around-port');
     const pressure: Pressure = pressureFor(this.read, kind, touched);
     const isLong = kind === 'carry' || kind === 'return';
-    const placements = isLong || kind === 'breathe' ? 1 : (this.anatomy.territories.get(place)?.placements ?? basinPlacements);
+    const placements =
+      isLong || kind === 'breathe' ? 1 : (this.anatomy.territories.get(place)?.placements ?? basinPlacements);
     this.#steps.push({
       kind,
       place,
@@ -231,7 +278,10 @@ export function drainOrder(anatomy: Anatomy, survey: Survey): readonly PlaceId[]
     if (decisive >= 0) return (a.rank[decisive] ?? 0) - (b.rank[decisive] ?? 0);
     return a.id < b.id ? -1 : 1;
   });
-  return afterWhatLiesAhead(survey, ranked.map(({ id }) => id));
+  return afterWhatLiesAhead(
+    survey,
+    ranked.map(({ id }) => id),
+  );
 }
 
 /** Equal costs may leave a place before one that its own way runs through: each waits until those are done. */

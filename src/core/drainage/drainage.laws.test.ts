@@ -44,9 +44,13 @@ describe('laws of every drainage plan', () => {
       fc.property(anyCase, (read) => {
         const { steps, exits } = planDrainage(anatomy, read);
         const hands = steps.filter((s) => s.kind !== 'breathe');
-        const walks = [...hands.map((s) => [s.place, ...s.via, ...(s.toward ? [s.toward] : [])]), ...exits.map((e) => e.path)];
+        const walks = [
+          ...hands.map((s) => [s.place, ...s.via, ...(s.toward ? [s.toward] : [])]),
+          ...exits.map((e) => e.path),
+        ];
         for (const walk of walks) {
-          for (const id of walk) expect(read.hindrances.blocked.has(id) || read.hindrances.closed.has(id), id).toBe(false);
+          for (const id of walk)
+            expect(read.hindrances.blocked.has(id) || read.hindrances.closed.has(id), id).toBe(false);
           walk.slice(1).forEach((id, i) => expect(read.hindrances.scarred.has(edgeKey(walk[i] ?? '', id))).toBe(false));
         }
       }),
@@ -117,7 +121,10 @@ describe('laws of every drainage plan', () => {
 describe('laws of mending', () => {
   const shuffled = anyCase.chain((read) => {
     const { steps } = planDrainage(anatomy, read);
-    return fc.tuple(fc.constant(read), fc.shuffledSubarray([...steps], { minLength: steps.length, maxLength: steps.length }));
+    return fc.tuple(
+      fc.constant(read),
+      fc.shuffledSubarray([...steps], { minLength: steps.length, maxLength: steps.length }),
+    );
   });
 
   it('mends any arrangement of a plan at once', () => {
@@ -136,7 +143,12 @@ describe('laws of mending', () => {
       .map((read) => ({ read, steps: planDrainage(anatomy, read).steps }))
       .filter(({ steps }) => steps.length > 1)
       .chain(({ read, steps }) =>
-        fc.record({ read: fc.constant(read), steps: fc.constant(steps), from: fc.nat(steps.length - 1), to: fc.nat(steps.length - 1) }),
+        fc.record({
+          read: fc.constant(read),
+          steps: fc.constant(steps),
+          from: fc.nat(steps.length - 1),
+          to: fc.nat(steps.length - 1),
+        }),
       );
     fc.assert(
       fc.property(moved, ({ read, steps, from, to }) => {

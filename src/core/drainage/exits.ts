@@ -63,7 +63,8 @@ export function chooseExits(anatomy: Anatomy, read: ReadCase, exits: ExitMap, fr
     const route = exits.route(from.id, target);
     if (!route) rejected.push({ to: target, cause: 'unreachable' });
     else if (route.cost > dearestExitCost) rejected.push({ to: target, cause: 'too-dear', cost: route.cost });
-    else if (leadsIntoOtherFocus(anatomy, read, from, target)) rejected.push({ to: target, cause: 'other-side-in-focus', cost: route.cost });
+    else if (leadsIntoOtherFocus(anatomy, read, from, target))
+      rejected.push({ to: target, cause: 'other-side-in-focus', cost: route.cost });
     else usable.push(route);
   }
   usable.sort((a, b) => compareExits(anatomy, from, a, b));
@@ -73,14 +74,16 @@ export function chooseExits(anatomy: Anatomy, read: ReadCase, exits: ExitMap, fr
   const chosen: Route[] = own.slice(0, 1);
   const [cheapest] = own;
   for (const route of own.slice(1)) {
-    const isSecond = read.school.exits === 2 && chosen.length === 1 && route.cost <= (cheapest?.cost ?? 0) + secondExitAllowance;
+    const isSecond =
+      read.school.exits === 2 && chosen.length === 1 && route.cost <= (cheapest?.cost ?? 0) + secondExitAllowance;
     if (isSecond) chosen.push(route);
     else rejected.push({ to: route.to, cause: 'further', cost: route.cost, cheapest: cheapest?.cost ?? 0 });
   }
   if (terminus) {
     const mayServe = from.part === 'arm' || from.part === 'head' || from.part === 'neck' || from.quadrant === 'upper';
     if (mayServe && (!cheapest || terminus.cost <= cheapest.cost)) chosen.push(terminus);
-    else if (mayServe) rejected.push({ to: terminus.to, cause: 'further', cost: terminus.cost, cheapest: cheapest?.cost ?? 0 });
+    else if (mayServe)
+      rejected.push({ to: terminus.to, cause: 'further', cost: terminus.cost, cheapest: cheapest?.cost ?? 0 });
   }
   return { chosen: chosen.sort((a, b) => compareExits(anatomy, from, a, b)), rejected };
 }

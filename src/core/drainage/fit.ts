@@ -15,7 +15,8 @@ export function repetitionsAt(range: Range, kind: Step['kind'], effort: Effort):
 /** Total of a course at an effort (s). */
 export function courseSeconds(steps: readonly DraftStep[], effort: Effort): number {
   return steps.reduce(
-    (sum, step) => sum + stepSeconds(step.kind, repetitionsAt(step.range, step.kind, effort), step.placements, step.stretches),
+    (sum, step) =>
+      sum + stepSeconds(step.kind, repetitionsAt(step.range, step.kind, effort), step.placements, step.stretches),
     0,
   );
 }
@@ -42,6 +43,11 @@ export function fitEffort(steps: readonly DraftStep[], budgetSeconds: number, ce
 export function settle(steps: readonly DraftStep[], effort: Effort): readonly Step[] {
   return steps.map(({ range, stretches, ...step }, index) => {
     const repetitions = repetitionsAt(range, step.kind, effort);
-    return { id: `s${index + 1}`, ...step, repetitions, seconds: stepSeconds(step.kind, repetitions, step.placements, stretches) };
+    return {
+      id: `s${index + 1}`,
+      ...step,
+      repetitions,
+      seconds: stepSeconds(step.kind, repetitions, step.placements, stretches),
+    };
   });
 }

@@ -30,19 +30,32 @@ export function faultsOf(anatomy: Anatomy, read: ReadCase, ways: WayIndex, step:
   const add = (rule: RuleId, text: string) => faults.push({ rule, text });
 
   const blocked = path.find((id) => hindrances.blocked.has(id));
-  if (blocked && !isStimulation(read, step)) add('no-blocked-target', `${capital(theLabel(anatomy, blocked))} are closed: no stroke may end there or pass.`);
+  if (blocked && !isStimulation(read, step))
+    add('no-blocked-target', `${capital(theLabel(anatomy, blocked))} are closed: no stroke may end there or pass.`);
   const closed = path.find((id) => hindrances.closed.has(id));
-  if (closed) add('closed-wound-only', `There is open skin at ${theLabel(anatomy, closed)}: it is not touched, and nothing is led across it.`);
+  if (closed)
+    add(
+      'closed-wound-only',
+      `There is open skin at ${theLabel(anatomy, closed)}: it is not touched, and nothing is led across it.`,
+    );
   for (let i = 0; i + 1 < path.length; i += 1) {
     const [from = '', to = ''] = [path[i], path[i + 1]];
     if (hindrances.scarred.has(edgeKey(from, to))) {
-      add('no-scar-crossing', `A scar lies between ${theLabel(anatomy, from)} and ${theLabel(anatomy, to)}: lead fluid round it.`);
+      add(
+        'no-scar-crossing',
+        `A scar lies between ${theLabel(anatomy, from)} and ${theLabel(anatomy, to)}: lead fluid round it.`,
+      );
     }
   }
   const entered = path.slice(1).find((id) => isBoundDown(hindrances, id) && !hindrances.blocked.has(id));
-  if (entered) add('bypass-knee', `Not over or into ${theLabel(anatomy, entered)}: go round the outer or inner side of the knee.`);
+  if (entered)
+    add('bypass-knee', `Not over or into ${theLabel(anatomy, entered)}: go round the outer or inner side of the knee.`);
   if (faults.length === 0 && isStroke(step) && !ways.leads(path)) add('always-towards', awayText(anatomy, step));
-  if (step.pressure && step.pressure !== 'feather' && path.some((id) => id !== step.toward && hindrances.irradiated.has(id))) {
+  if (
+    step.pressure &&
+    step.pressure !== 'feather' &&
+    path.some((id) => id !== step.toward && hindrances.irradiated.has(id))
+  ) {
     add('feather-on-irradiated', `${capital(theLabel(anatomy, step.place))} was irradiated: feather light only.`);
   }
   return faults;

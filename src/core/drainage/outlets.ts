@@ -23,8 +23,10 @@ function measure(anatomy: Anatomy): ReadonlyMap<PlaceId, number> {
     ['terminus.left', 0],
     ['terminus.right', 0],
   ]);
-  const flows = anatomy.edges.filter((e) => e.kind === 'flow' && anatomy.basins.has(e.from) && anatomy.basins.has(e.to));
-  for (let changed = true; changed; ) {
+  const flows = anatomy.edges.filter(
+    (e) => e.kind === 'flow' && anatomy.basins.has(e.from) && anatomy.basins.has(e.to),
+  );
+  for (let changed = true; changed;) {
     changed = false;
     for (const edge of flows) {
       const through = (distances.get(edge.to) ?? Infinity) + edge.cost;

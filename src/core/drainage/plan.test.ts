@@ -17,7 +17,12 @@ describe('left leg, left groin nodes removed', () => {
       { to: 'axillary.left', cost: 5, share: 0.58 },
       { to: 'inguinal.right', cost: 7, share: 0.42 },
     ]);
-    expect(plan.exits[0]?.path).toEqual(['thigh-upper-outer.left', 'flank-lower.left', 'flank-upper.left', 'axillary.left']);
+    expect(plan.exits[0]?.path).toEqual([
+      'thigh-upper-outer.left',
+      'flank-lower.left',
+      'flank-upper.left',
+      'axillary.left',
+    ]);
     expect(plan.exits[1]?.path.slice(2)).toEqual(['abdomen-lower.left', 'pubic.left', 'pubic.right', 'inguinal.right']);
   });
 
@@ -32,20 +37,37 @@ describe('left leg, left groin nodes removed', () => {
   });
 
   it('prepares both ways from the group outward, the shared stretch once', () => {
-    expect(places(plan, 'prepare')).toEqual(['flank-upper.left', 'flank-lower.left', 'pubic.right', 'pubic.left', 'abdomen-lower.left']);
+    expect(places(plan, 'prepare')).toEqual([
+      'flank-upper.left',
+      'flank-lower.left',
+      'pubic.right',
+      'pubic.left',
+      'abdomen-lower.left',
+    ]);
   });
 
   it('drains from the thigh to the toes, each place once', () => {
     const drained = places(plan, 'drain');
     expect(new Set(drained).size).toBe(21);
-    const firsts = ['thigh-upper-outer', 'buttock', 'thigh-lower-outer', 'knee-outer', 'shin-upper', 'calf-lower', 'ankle-inner', 'foot-top', 'toes'];
+    const firsts = [
+      'thigh-upper-outer',
+      'buttock',
+      'thigh-lower-outer',
+      'knee-outer',
+      'shin-upper',
+      'calf-lower',
+      'ankle-inner',
+      'foot-top',
+      'toes',
+    ];
     const at = firsts.map((name) => drained.indexOf(`${name}.left`));
     expect(at).toEqual([...at].sort((a, b) => a - b));
   });
 
   it('directs nothing to the closed groin, behind the knee or over the kneecap', () => {
     const entered = plan.steps.flatMap((s) => [s.toward, ...s.via]);
-    for (const id of ['inguinal.left', 'popliteal.left', 'knee-front.left', 'knee-crease.left']) expect(entered).not.toContain(id);
+    for (const id of ['inguinal.left', 'popliteal.left', 'knee-front.left', 'knee-crease.left'])
+      expect(entered).not.toContain(id);
   });
 
   it('carries on after each segment, the exits in turn by their shares', () => {
@@ -76,7 +98,9 @@ describe('left leg, left groin nodes removed', () => {
   });
 
   it('takes one exit only where the school wants one', () => {
-    expect(planOf(anatomy, ['leg.left'], { ...leftGroinGone, school: { exits: 1 } }).exits.map((e) => e.to)).toEqual(['axillary.left']);
+    expect(planOf(anatomy, ['leg.left'], { ...leftGroinGone, school: { exits: 1 } }).exits.map((e) => e.to)).toEqual([
+      'axillary.left',
+    ]);
   });
 });
 
@@ -105,10 +129,15 @@ describe('left arm, left armpit nodes removed', () => {
 });
 
 describe('both armpits removed, both arms in focus', () => {
-  const plan = planOf(anatomy, ['arm.left', 'arm.right'], { findings: [{ id: 'nodes-removed-axillary', side: 'both' }], minutes: 90 });
+  const plan = planOf(anatomy, ['arm.left', 'arm.right'], {
+    findings: [{ id: 'nodes-removed-axillary', side: 'both' }],
+    minutes: 90,
+  });
 
   it('uses each own groin and terminus and never crosses the middle line', () => {
-    expect(new Set(plan.exits.map((e) => e.to))).toEqual(new Set(['terminus.left', 'terminus.right', 'inguinal.left', 'inguinal.right']));
+    expect(new Set(plan.exits.map((e) => e.to))).toEqual(
+      new Set(['terminus.left', 'terminus.right', 'inguinal.left', 'inguinal.right']),
+    );
     for (const exit of plan.exits) expect(new Set(exit.path.map((id) => id.split('.')[1])).size).toBe(1);
     expect(plan.exits.reduce((sum, e) => sum + e.share, 0)).toBeCloseTo(1, 1);
   });
@@ -128,7 +157,14 @@ describe('well client, puffy ankles after travel', () => {
       'popliteal.right',
     ]);
     const drained = places(plan, 'drain');
-    const order = ['thigh-upper-outer.right', 'thigh-lower-inner.left', 'knee-inner.left', 'calf-upper.right', 'ankle-outer.left', 'sole.right'];
+    const order = [
+      'thigh-upper-outer.right',
+      'thigh-lower-inner.left',
+      'knee-inner.left',
+      'calf-upper.right',
+      'ankle-outer.left',
+      'sole.right',
+    ];
     const at = order.map((id) => drained.indexOf(id));
     expect(at).toEqual([...at].sort((a, b) => a - b));
     expect(places(plan, 'carry')).toEqual([]);
@@ -138,11 +174,22 @@ describe('well client, puffy ankles after travel', () => {
 describe('puffy face, no findings', () => {
   it('clears neck, jaw and ear groups, drains lower before upper face and ends down the neck', () => {
     const plan = planOf(anatomy, ['face'], { purpose: 'puffy-face', qualifications: ['esthetics'] });
-    expect(places(plan, 'clear').slice(0, 4)).toEqual(['terminus.left', 'terminus.right', 'cervical.left', 'cervical.right']);
-    expect(places(plan, 'clear')).toEqual(expect.arrayContaining(['submandibular.left', 'submental.right', 'preauricular.left']));
+    expect(places(plan, 'clear').slice(0, 4)).toEqual([
+      'terminus.left',
+      'terminus.right',
+      'cervical.left',
+      'cervical.right',
+    ]);
+    expect(places(plan, 'clear')).toEqual(
+      expect.arrayContaining(['submandibular.left', 'submental.right', 'preauricular.left']),
+    );
     const drained = places(plan, 'drain');
-    const lower = ['chin.left', 'jaw.right', 'lip-lower.left', 'lip-upper.right', 'under-chin.left'].map((id) => drained.indexOf(id));
-    const upper = ['forehead.left', 'temple.right', 'cheek.left', 'eyelid-lower.right', 'nose.left'].map((id) => drained.indexOf(id));
+    const lower = ['chin.left', 'jaw.right', 'lip-lower.left', 'lip-upper.right', 'under-chin.left'].map((id) =>
+      drained.indexOf(id),
+    );
+    const upper = ['forehead.left', 'temple.right', 'cheek.left', 'eyelid-lower.right', 'nose.left'].map((id) =>
+      drained.indexOf(id),
+    );
     expect(Math.max(...lower)).toBeLessThan(Math.min(...upper));
     expect(places(plan, 'close')).toEqual(['cervical.left', 'cervical.right', 'terminus.left', 'terminus.right']);
   });
@@ -150,12 +197,12 @@ describe('puffy face, no findings', () => {
   it('rolls the lower face down the front of the neck and the upper to the ear', () => {
     const plan = planOf(anatomy, ['face'], { school: { hand: 'roller' } });
     const toward = (id: string) => plan.steps.find((s) => s.kind === 'drain' && s.place === id)?.toward;
-    expect([toward('under-chin.left'), toward('jaw.left'), toward('forehead.left'), toward('cheek-outer.left')]).toEqual([
-      'neck-front.left',
-      'neck-side.left',
-      'temple.left',
-      'preauricular.left',
-    ]);
+    expect([
+      toward('under-chin.left'),
+      toward('jaw.left'),
+      toward('forehead.left'),
+      toward('cheek-outer.left'),
+    ]).toEqual(['neck-front.left', 'neck-side.left', 'temple.left', 'preauricular.left']);
     expect(places(plan, 'clear')).not.toContain('submandibular.left');
   });
 });
@@ -189,7 +236,10 @@ describe('what lies in the way', () => {
     expect(arm.exits.find((e) => e.to === 'axillary.right')?.path).toContain('back-upper.right');
     const trunk = planOf(anatomy, ['trunk-upper.right'], { findings: [port] });
     const chest = trunk.steps.find((s) => s.kind === 'drain' && s.place === 'chest-upper.right');
-    expect([chest?.rules.includes('around-port'), chest?.cautions[0]]).toEqual([true, 'Stay a hand’s width away from the port.']);
+    expect([chest?.rules.includes('around-port'), chest?.cautions[0]]).toEqual([
+      true,
+      'Stay a hand’s width away from the port.',
+    ]);
   });
 
   it('closes an irradiated group', () => {
@@ -220,7 +270,10 @@ describe('what lies in the way', () => {
       findings: [
         { id: 'nodes-removed-inguinal', side: 'both' },
         { id: 'nodes-removed-axillary', side: 'both' },
-        { id: 'open-wound', regions: ['shoulder-top.left', 'neck-front.left', 'shoulder-top.right', 'neck-front.right'] },
+        {
+          id: 'open-wound',
+          regions: ['shoulder-top.left', 'neck-front.left', 'shoulder-top.right', 'neck-front.right'],
+        },
       ],
     });
     expect(plan.decision).toBe('refer');
@@ -231,7 +284,9 @@ describe('what lies in the way', () => {
   it('refers both legs after cancer without the qualification', () => {
     const wish = { findings: [{ id: 'cancer-history' }], qualifications: ['massage'] } as const;
     expect(planOf(anatomy, ['leg.left', 'leg.right'], wish).decision).toBe('refer');
-    expect(planOf(anatomy, ['leg.left', 'leg.right'], { ...wish, qualifications: ['lymphoedema-certified'] }).decision).toBe('modify');
+    expect(
+      planOf(anatomy, ['leg.left', 'leg.right'], { ...wish, qualifications: ['lymphoedema-certified'] }).decision,
+    ).toBe('modify');
   });
 });
 
@@ -251,10 +306,18 @@ describe('fitting the time', () => {
     for (let minutes = 28; minutes >= 8; minutes -= 0.25) {
       const plan = planOf(anatomy, ['leg.left'], { ...leftGroinGone, minutes });
       const fewer = plan.steps.find((s) => s.kind === 'drain')?.repetitions === 7 ? 'usual' : 'fewer';
-      const stage = plan.fits ? `${fewer}, ${places(plan, 'return').length} returns, ${plan.exits.length} exits` : 'too short';
+      const stage = plan.fits
+        ? `${fewer}, ${places(plan, 'return').length} returns, ${plan.exits.length} exits`
+        : 'too short';
       if (stages.at(-1) !== stage) stages.push(stage);
     }
-    expect(stages).toEqual(['usual, 2 returns, 2 exits', 'fewer, 2 returns, 2 exits', 'fewer, 0 returns, 2 exits', 'fewer, 0 returns, 1 exits', 'too short']);
+    expect(stages).toEqual([
+      'usual, 2 returns, 2 exits',
+      'fewer, 2 returns, 2 exits',
+      'fewer, 0 returns, 2 exits',
+      'fewer, 0 returns, 1 exits',
+      'too short',
+    ]);
   });
 
   it('names what has to wait, from the far end, when nothing else helps', () => {
@@ -284,9 +347,18 @@ describe('refusing a case', () => {
   it('names the finding that lacks its place or contradicts another', () => {
     expect(errorsOf(['face'], { findings: [{ id: 'nodes-removed-neck' }] })).toEqual(['findings.0.side']);
     expect(errorsOf(['face'], { findings: [{ id: 'port' }] })).toEqual(['findings.0.regions']);
-    expect(errorsOf(['face'], { findings: [{ id: 'scar', crosses: [['pubic.left']] }] })).toEqual(['findings.0.crosses.0']);
-    expect(errorsOf(['face'], { findings: [{ id: 'open-wound', regions: ['moon.left'] }] })).toEqual(['findings.0.regions.0']);
-    const both = { findings: [{ id: 'nodes-removed-axillary', side: 'both' }, { id: 'nodes-sentinel-axillary', side: 'left' }] } as const;
+    expect(errorsOf(['face'], { findings: [{ id: 'scar', crosses: [['pubic.left']] }] })).toEqual([
+      'findings.0.crosses.0',
+    ]);
+    expect(errorsOf(['face'], { findings: [{ id: 'open-wound', regions: ['moon.left'] }] })).toEqual([
+      'findings.0.regions.0',
+    ]);
+    const both = {
+      findings: [
+        { id: 'nodes-removed-axillary', side: 'both' },
+        { id: 'nodes-sentinel-axillary', side: 'left' },
+      ],
+    } as const;
     expect(errorsOf(['arm.left'], both)).toEqual(['findings.1']);
   });
 });

@@ -92,7 +92,15 @@ function fitToVisit(anatomy: Anatomy, read: ReadCase): Fitted {
     const effort = fitEffort(steps, budgetSeconds, ceiling);
     if (effort === undefined) continue;
     const dropped = withoutSecondExit && survey.exits.length < full.exits.length;
-    return { survey, steps, effort, withoutReturn: !withReturn, withoutSecondExit: dropped, shortBySeconds: 0, leftOut: [] };
+    return {
+      survey,
+      steps,
+      effort,
+      withoutReturn: !withReturn,
+      withoutSecondExit: dropped,
+      shortBySeconds: 0,
+      leftOut: [],
+    };
   }
   const survey = surveyCase(anatomy, read, 'one');
   const order = drainOrder(anatomy, survey);

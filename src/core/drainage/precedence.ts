@@ -35,7 +35,8 @@ export function findPrecedences(
   const require = (first: ArrangedStep | undefined, then: ArrangedStep, rule: RuleId, severity: Severity = 'error') => {
     if (first && first.id !== then.id) precedences.push({ first, then, rule, severity });
   };
-  const firstOf = (kind: ArrangedStep['kind'], place: PlaceId) => steps.find((s) => s.kind === kind && s.place === place && !isStimulation(read, s));
+  const firstOf = (kind: ArrangedStep['kind'], place: PlaceId) =>
+    steps.find((s) => s.kind === kind && s.place === place && !isStimulation(read, s));
   const isTerminus = (step: ArrangedStep) => step.kind === 'clear' && nameOf(step.place) === 'terminus';
   const hands = steps.filter((step) => step.kind !== 'breathe');
   const breaths = steps.filter((step) => step.kind === 'breathe');
@@ -116,12 +117,18 @@ export function findPrecedences(
 }
 
 /** Places on the way of a focus territory and, on a rerouted limb, on every way out that the course carries fluid to. */
-function waysOf(anatomy: Anatomy, survey: Survey, id: PlaceId, carriedTo: ReadonlySet<PlaceId | null>): ReadonlySet<PlaceId> {
+function waysOf(
+  anatomy: Anatomy,
+  survey: Survey,
+  id: PlaceId,
+  carriedTo: ReadonlySet<PlaceId | null>,
+): ReadonlySet<PlaceId> {
   const places = new Set(survey.routes.get(id)?.path.slice(1) ?? []);
   if (!survey.rerouted.has(id) || segmentOf(anatomy, survey, id) === 0) return places;
   const territory = getTerritory(anatomy, id);
   const limb = survey.limbs.find((l) => l.limb === (limbOf(territory) ?? `leg.${territory.side}`));
-  for (const exit of limb?.exits ?? []) if (carriedTo.has(exit.to)) for (const place of exit.path.slice(1)) places.add(place);
+  for (const exit of limb?.exits ?? [])
+    if (carriedTo.has(exit.to)) for (const place of exit.path.slice(1)) places.add(place);
   return places;
 }
 
@@ -132,7 +139,8 @@ function nearBeforeFar(anatomy: Anatomy, survey: Survey, nearer: PlaceId, farthe
   if (way?.path.slice(1).includes(nearer)) return 'error';
   const [a, b] = [getTerritory(anatomy, nearer), getTerritory(anatomy, farther)];
   const [segmentA, segmentB] = [segmentOf(anatomy, survey, nearer), segmentOf(anatomy, survey, farther)];
-  if (a.side !== b.side || segmentA === 0 || segmentB === 0 || (a.part === 'arm') !== (b.part === 'arm')) return undefined;
+  if (a.side !== b.side || segmentA === 0 || segmentB === 0 || (a.part === 'arm') !== (b.part === 'arm'))
+    return undefined;
   if (segmentA < segmentB) return 'error';
   const isDearer = limbOf(a) && limbOf(b) && (survey.routes.get(nearer)?.cost ?? 0) < (way?.cost ?? 0);
   return segmentA === segmentB && isDearer ? 'warning' : undefined;

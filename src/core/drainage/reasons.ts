@@ -14,7 +14,11 @@ export interface Reason {
 }
 
 /** The decision of a plan, worst first, and every reason for it. */
-export function decide(anatomy: Anatomy, read: ReadCase, survey: Survey): { readonly decision: Decision; readonly reasons: readonly Reason[] } {
+export function decide(
+  anatomy: Anatomy,
+  read: ReadCase,
+  survey: Survey,
+): { readonly decision: Decision; readonly reasons: readonly Reason[] } {
   const refer = referReasons(anatomy, read, survey);
   const modify = modifyReasons(anatomy, read, survey);
   const decision: Decision = refer.length > 0 ? 'refer' : modify.length > 0 ? 'modify' : 'ok';
@@ -40,7 +44,9 @@ function referReasons(anatomy: Anatomy, read: ReadCase, survey: Survey): Reason[
       text: 'Leading fluid round closed nodes or skin needs the lymphoedema qualification. The plan is shown, but not to be carried out: hand over to a certified colleague.',
     });
   }
-  const legs = new Set(read.territories.map((id) => limbOf(getTerritory(anatomy, id))).filter((limb) => limb?.startsWith('leg')));
+  const legs = new Set(
+    read.territories.map((id) => limbOf(getTerritory(anatomy, id))).filter((limb) => limb?.startsWith('leg')),
+  );
   if (legs.size === 2 && read.purpose !== 'wellness' && read.hindrances.cancerHistory && !certified) {
     reasons.push({
       rule: 'cancer-history',
@@ -57,26 +63,42 @@ function modifyReasons(anatomy: Anatomy, read: ReadCase, survey: Survey): Reason
   for (const [id, cause] of hindrances.blocked) {
     reasons.push({ rule: 'no-blocked-target', text: `${causes[cause]}: no stroke goes to ${theLabel(anatomy, id)}.` });
   }
-  const tender = [...hindrances.surcharge.keys()].filter((id) => anatomy.basins.has(id) && !hindrances.blocked.has(id) && !hindrances.ports.has(id));
+  const tender = [...hindrances.surcharge.keys()].filter(
+    (id) => anatomy.basins.has(id) && !hindrances.blocked.has(id) && !hindrances.ports.has(id),
+  );
   if (tender.length > 0) {
-    reasons.push({ rule: 'nodes-tender', text: `Some nodes near ${list(tender.map((id) => theLabel(anatomy, id)))} are gone: that way counts as longer.` });
+    reasons.push({
+      rule: 'nodes-tender',
+      text: `Some nodes near ${list(tender.map((id) => theLabel(anatomy, id)))} are gone: that way counts as longer.`,
+    });
   }
   if (hindrances.closed.size > 0) {
-    reasons.push({ rule: 'closed-wound-only', text: `Open skin at ${list(names(anatomy, [...hindrances.closed]))}: not touched, nothing led across it.` });
+    reasons.push({
+      rule: 'closed-wound-only',
+      text: `Open skin at ${list(names(anatomy, [...hindrances.closed]))}: not touched, nothing led across it.`,
+    });
   }
   if (hindrances.scarred.size > 0) reasons.push({ rule: 'no-scar-crossing', text: 'No way out crosses the scar.' });
   const skin = [...hindrances.irradiated].filter((id) => anatomy.territories.has(id));
-  if (skin.length > 0) reasons.push({ rule: 'feather-on-irradiated', text: `Feather light on ${list(names(anatomy, skin))}.` });
+  if (skin.length > 0)
+    reasons.push({ rule: 'feather-on-irradiated', text: `Feather light on ${list(names(anatomy, skin))}.` });
   if (hindrances.ports.size > 0) {
-    reasons.push({ rule: 'around-port', text: `A hand’s width away from the port at ${list(names(anatomy, [...hindrances.ports]))}.` });
+    reasons.push({
+      rule: 'around-port',
+      text: `A hand’s width away from the port at ${list(names(anatomy, [...hindrances.ports]))}.`,
+    });
   }
   const thick = [...hindrances.thickened].filter((id) => survey.routes.has(id));
-  if (thick.length > 0) reasons.push({ rule: 'soften-thickened', text: `Soften ${list(names(anatomy, thick))} first.` });
+  if (thick.length > 0)
+    reasons.push({ rule: 'soften-thickened', text: `Soften ${list(names(anatomy, thick))} first.` });
   if (survey.rerouted.size > 0 && hindrances.blocked.size === 0) {
     reasons.push({ rule: 'no-scar-crossing', text: 'The natural way is cut, so fluid is led round it.' });
   }
   if (hindrances.cancerHistory) {
-    reasons.push({ rule: 'cancer-history', text: 'After cancer: feather to light only, and stop for anything new on the skin.' });
+    reasons.push({
+      rule: 'cancer-history',
+      text: 'After cancer: feather to light only, and stop for anything new on the skin.',
+    });
   }
   return reasons;
 }
@@ -93,7 +115,8 @@ export function timeReasons(anatomy: Anatomy, fitted: Fitted): readonly Reason[]
   }
   if (fitted.withoutSecondExit) reasons.push({ rule: 'time', text: 'Only the nearest way out is used, to save time.' });
   if (fitted.withoutReturn) reasons.push({ rule: 'time', text: 'The return pass is left out, to save time.' });
-  if (fitted.effort < 0) reasons.push({ rule: 'time', text: 'Repetitions are fewer than usual, so that everything fits.' });
+  if (fitted.effort < 0)
+    reasons.push({ rule: 'time', text: 'Repetitions are fewer than usual, so that everything fits.' });
   return reasons;
 }
 

@@ -3,7 +3,16 @@ import type { Hindrances } from './hindrance';
 import { type Route, routesTo } from './routes';
 
 const lowerFace = new Set(['chin', 'jaw', 'lip-lower', 'under-chin']);
-const upperFace = new Set(['lip-upper', 'cheek', 'cheek-outer', 'nose', 'eyelid-lower', 'eyelid-upper', 'temple', 'forehead']);
+const upperFace = new Set([
+  'lip-upper',
+  'cheek',
+  'cheek-outer',
+  'nose',
+  'eyelid-lower',
+  'eyelid-upper',
+  'temple',
+  'forehead',
+]);
 const nodesOfTheFace = new Set(['submandibular', 'submental', 'cervical', 'occipital', 'retroauricular']);
 
 /**

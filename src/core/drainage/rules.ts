@@ -3,7 +3,8 @@ export const ruleBook = {
   'start-at-terminus': 'Clear the hollow above both collarbones before any other movement: everything ends there.',
   'deep-before-lower': 'Below the waist, belly breathing comes before any groin node group.',
   'basin-before-skin': 'A node group is cleared before any stroke is directed towards it.',
-  'route-before-region': 'Each stretch of the way out is prepared, from the node group outward, before the swollen part.',
+  'route-before-region':
+    'Each stretch of the way out is prepared, from the node group outward, before the swollen part.',
   'near-before-far': 'Swollen parts are drained nearest to the exit first.',
   'always-towards': 'Every stroke goes to the next place on the way out, never back.',
   'sound-side-first': 'The node group of the sound side is cleared before the affected side is touched.',

@@ -25,7 +25,8 @@ export function stepTitle(anatomy: Anatomy, step: Named): string {
 export function stepDirection(anatomy: Anatomy, step: Named): string {
   if (step.kind === 'clear' || step.kind === 'close' || step.kind === 'breathe') return clearingDirection(step.place);
   if (step.kind === 'soften') return 'slow circles in place, pressing and releasing';
-  if (step.kind === 'carry' || step.kind === 'return') return `from the ${shortLabel(anatomy, step.place)}, the whole way`;
+  if (step.kind === 'carry' || step.kind === 'return')
+    return `from the ${shortLabel(anatomy, step.place)}, the whole way`;
   return step.toward ? `towards the ${shortLabel(anatomy, step.toward)}` : 'in place';
 }
 
@@ -42,7 +43,8 @@ export function pressureInWords(pressure: Step['pressure']): string {
 
 /** `10 ×`, or `5 × 2` where the hand is placed more than once; `2 passes` for long strokes. */
 export function repetitionsInWords(step: Pick<Step, 'kind' | 'repetitions' | 'placements'>): string {
-  if (step.kind === 'carry' || step.kind === 'return') return `${step.repetitions} ${step.repetitions === 1 ? 'pass' : 'passes'}`;
+  if (step.kind === 'carry' || step.kind === 'return')
+    return `${step.repetitions} ${step.repetitions === 1 ? 'pass' : 'passes'}`;
   if (step.kind === 'breathe') return `${step.repetitions} ×`;
   return step.placements > 1 ? `${step.repetitions} × ${step.placements}` : `${step.repetitions} ×`;
 }
@@ -62,7 +64,9 @@ export const phaseOf: Readonly<Record<Step['kind'], string>> = {
 /** Phase of each step in its place: what stands after the draining closes the visit, breathing too. */
 export function phasesOf(steps: readonly Pick<Step, 'kind'>[]): readonly string[] {
   const lastDrain = steps.map((step) => step.kind).lastIndexOf('drain');
-  return steps.map((step, i) => (step.kind === 'breathe' && lastDrain >= 0 && i > lastDrain ? 'Close' : phaseOf[step.kind]));
+  return steps.map((step, i) =>
+    step.kind === 'breathe' && lastDrain >= 0 && i > lastDrain ? 'Close' : phaseOf[step.kind],
+  );
 }
 
 /** A place named from the therapist's hand: which side of the client, in words for the table. */

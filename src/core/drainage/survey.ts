@@ -1,4 +1,13 @@
-import { type Anatomy, getTerritory, limbOf, mirrorOf, nameOf, type PlaceId, sideOf, type Territory } from '../anatomy/place';
+import {
+  type Anatomy,
+  getTerritory,
+  limbOf,
+  mirrorOf,
+  nameOf,
+  type PlaceId,
+  sideOf,
+  type Territory,
+} from '../anatomy/place';
 import type { ReadCase } from './case';
 import { chooseExits, ExitMap } from './exits';
 import { isPassable, isUnscarred } from './hindrance';
@@ -172,7 +181,12 @@ function naturalLimbExit(
  * A rerouted limb flows one way: from a territory to the limb's root inside the limb, then along the root's way out.
  * A territory that already lies on that way simply goes on along it.
  */
-function wayThroughRoot(exitMap: ExitMap, inLimb: ReadonlyMap<PlaceId, Route>, out: Route, id: PlaceId): Route | undefined {
+function wayThroughRoot(
+  exitMap: ExitMap,
+  inLimb: ReadonlyMap<PlaceId, Route>,
+  out: Route,
+  id: PlaceId,
+): Route | undefined {
   const toRoot = out.path.includes(id) ? undefined : inLimb.get(id);
   if (!toRoot) return exitMap.route(id, out.to);
   return { to: out.to, cost: toRoot.cost + out.cost, path: [...toRoot.path, ...out.path.slice(1)] };
@@ -199,7 +213,8 @@ function farthestOfEach(exits: readonly Exit[]): Exit[] {
   for (const exit of exits) {
     const key = `${exit.unit} ${exit.to}`;
     const known = farthest.get(key);
-    const isFarther = !known || exit.cost > known.cost || (exit.cost === known.cost && (exit.path[0] ?? '') < (known.path[0] ?? ''));
+    const isFarther =
+      !known || exit.cost > known.cost || (exit.cost === known.cost && (exit.path[0] ?? '') < (known.path[0] ?? ''));
     if (isFarther) farthest.set(key, exit);
   }
   return [...farthest.values()];
@@ -216,7 +231,8 @@ function mergeExits(exits: readonly Exit[]): Exit[] {
 function mergeRejections(rejected: readonly Rejection[], exits: readonly Exit[]): Rejection[] {
   const taken = new Set(exits.map((exit) => exit.to));
   const kept = new Map<PlaceId, Rejection>();
-  for (const rejection of rejected) if (!taken.has(rejection.to) && !kept.has(rejection.to)) kept.set(rejection.to, rejection);
+  for (const rejection of rejected)
+    if (!taken.has(rejection.to) && !kept.has(rejection.to)) kept.set(rejection.to, rejection);
   return [...kept.values()];
 }
 
@@ -229,7 +245,9 @@ export function affectedSides(read: ReadCase, survey: Survey): ReadonlySet<strin
 /** Node groups that must be open: every group on a way, and the sound side's group of a one-sided case. */
 export function neededGroups(anatomy: Anatomy, read: ReadCase, survey: Survey): ReadonlySet<PlaceId> {
   const groups = new Set<PlaceId>();
-  const ways = [...survey.exits, ...survey.limbs.flatMap((limb) => limb.exits), ...survey.routes.values()].map((way) => way.path);
+  const ways = [...survey.exits, ...survey.limbs.flatMap((limb) => limb.exits), ...survey.routes.values()].map(
+    (way) => way.path,
+  );
   for (const path of ways) for (const id of path) if (anatomy.basins.has(id)) groups.add(id);
   const sides = affectedSides(read, survey);
   if (sides.size === 1) {

@@ -8,8 +8,22 @@ import { list, shortLabel, theLabel, wayInWords } from './wording';
 
 /** Why a step stands where it stands, before it is put into words. */
 export type Why =
-  | { readonly kind: 'breathe-first' | 'breathe-last' | 'terminus' | 'clear-sound' | 'stimulate' | 'soften' | 'close' | 'close-terminus' }
-  | { readonly kind: 'clear'; readonly exit: (Route & { readonly rerouted: boolean }) | undefined; readonly sound: boolean }
+  | {
+      readonly kind:
+        | 'breathe-first'
+        | 'breathe-last'
+        | 'terminus'
+        | 'clear-sound'
+        | 'stimulate'
+        | 'soften'
+        | 'close'
+        | 'close-terminus';
+    }
+  | {
+      readonly kind: 'clear';
+      readonly exit: (Route & { readonly rerouted: boolean }) | undefined;
+      readonly sound: boolean;
+    }
   | { readonly kind: 'prepare' | 'return'; readonly to: PlaceId }
   | { readonly kind: 'carry'; readonly from: PlaceId; readonly to: PlaceId }
   | { readonly kind: 'drain'; readonly route: Route; readonly rerouted: boolean };
@@ -40,7 +54,10 @@ export function whyInWords(anatomy: Anatomy, place: PlaceId, toward: PlaceId | n
       return `Part of the way to ${theLabel(anatomy, why.to)}: emptied first, so that what follows finds room.`;
     case 'drain': {
       const goal = toward ? theLabel(anatomy, toward) : 'the way out';
-      const near = getTerritory(anatomy, place).segment === undefined ? 'Nearest to the way out comes first' : 'The parts nearer to the trunk are empty now';
+      const near =
+        getTerritory(anatomy, place).segment === undefined
+          ? 'Nearest to the way out comes first'
+          : 'The parts nearer to the trunk are empty now';
       return why.rerouted && toward
         ? `${near}, so this goes on to ${goal} and out to ${theLabel(anatomy, why.route.to)}.`
         : `${near}, so this goes its natural way, to ${goal}.`;
@@ -63,7 +80,17 @@ function capital(text: string): string {
 }
 
 const segmentWords: Readonly<Record<string, readonly string[]>> = {
-  leg: ['seat', 'upper thigh', 'lower thigh', 'knee', 'upper shin and calf', 'lower shin and calf', 'ankle', 'foot', 'toes'],
+  leg: [
+    'seat',
+    'upper thigh',
+    'lower thigh',
+    'knee',
+    'upper shin and calf',
+    'lower shin and calf',
+    'ankle',
+    'foot',
+    'toes',
+  ],
   arm: ['shoulder', 'shoulder cap', 'upper arm', 'elbow', 'forearm', 'wrist', 'hand', 'fingers'],
 };
 
@@ -95,21 +122,26 @@ export function cautionsFor(
   if (touched.some((id) => hindrances.ports.has(id))) cautions.push('Stay a hand’s width away from the port.');
   if (touched.some((id) => hindrances.irradiated.has(id))) cautions.push('Irradiated skin: feather light, no rubbing.');
   const scars = touched.flatMap((id) =>
-    [...hindrances.scarred].filter((key) => key.startsWith(`${id}>`)).map((key) => shortLabel(anatomy, key.slice(id.length + 1))),
+    [...hindrances.scarred]
+      .filter((key) => key.startsWith(`${id}>`))
+      .map((key) => shortLabel(anatomy, key.slice(id.length + 1))),
   );
   if (scars.length > 0) cautions.push(`Stop before the scar towards the ${list([...new Set(scars)])}.`);
   const wounds = neighbours(anatomy, touched).filter((id) => hindrances.closed.has(id) && !touched.includes(id));
-  if (wounds.length > 0) cautions.push(`Keep off the open skin at the ${list(wounds.map((id) => shortLabel(anatomy, id)))}.`);
+  if (wounds.length > 0)
+    cautions.push(`Keep off the open skin at the ${list(wounds.map((id) => shortLabel(anatomy, id)))}.`);
   const territory = anatomy.territories.get(place);
   if (!territory || kind === 'clear' || kind === 'close') return cautions;
   const home = territory.home;
   if (kind === 'drain' && hindrances.blocked.has(home) && limbOf(territory) && (territory.segment ?? 9) <= 2) {
     cautions.push(`Never towards ${theLabel(anatomy, home)}.`);
   }
-  if (territory.name === 'breast') cautions.push('Under and over the breast towards the armpit, never towards the nipple.');
+  if (territory.name === 'breast')
+    cautions.push('Under and over the breast towards the armpit, never towards the nipple.');
   if (territory.name === 'knee-front') cautions.push('Round the edges to the side, not over the kneecap.');
   if (territory.name === 'knee-crease') cautions.push('Barely any weight behind the knee.');
-  if (territory.name === 'toes' || territory.name === 'fingers') cautions.push('Along the two sides of each, not down the middle.');
+  if (territory.name === 'toes' || territory.name === 'fingers')
+    cautions.push('Along the two sides of each, not down the middle.');
   if (territory.name === 'foot-top' || territory.name === 'sole') cautions.push('Lead it behind the ankle bones.');
   if (territory.name === 'neck-front') cautions.push('Beside the windpipe, one side at a time.');
   if (toward && hindrances.scarred.has(edgeKey(place, toward))) cautions.push('Do not cross the scar.');

@@ -82,13 +82,17 @@ function findJumps(points: readonly Point[]): ReadonlyMap<number, JumpCause> {
   const r = (k: number) => residual[k] ?? 0;
   for (let k = 1; k < last; k += 1) {
     const p = expected[k] ?? 0;
-    const limit = Math.max(smallestJumpCm, jumpFraction * p) * Math.max(1, (point(k + 1).x - point(k - 1).x) / usualSpanCm);
+    const limit =
+      Math.max(smallestJumpCm, jumpFraction * p) * Math.max(1, (point(k + 1).x - point(k - 1).x) / usualSpanCm);
     const isPeak = (k === 1 || !below(r(k), r(k - 1))) && (k === last - 1 || !below(r(k), r(k + 1)));
     if (!above(r(k), limit) || !isPeak) continue;
     if (points.length >= 4 && k === 1 && atMost(r(2), 0.25 * r(1))) {
       culprits.set(point(0).at, causeOf(point(0).c, extrapolate(point(1), point(2), point(0).x)));
     } else if (points.length >= 4 && k === last - 1 && atMost(r(last - 2), 0.25 * r(last - 1))) {
-      culprits.set(point(last).at, causeOf(point(last).c, extrapolate(point(last - 1), point(last - 2), point(last).x)));
+      culprits.set(
+        point(last).at,
+        causeOf(point(last).c, extrapolate(point(last - 1), point(last - 2), point(last).x)),
+      );
     } else culprits.set(point(k).at, causeOf(point(k).c, p));
   }
   return culprits;
@@ -127,7 +131,8 @@ export function checkBothSides(
       warnings.push({ code: 'row-swapped', at: rows[i]?.at ?? null });
     }
   }
-  if (rows.length >= 4 && rows.every(({ d }) => Math.abs(d) <= tolerance)) warnings.push({ code: 'sides-identical', at: null });
+  if (rows.length >= 4 && rows.every(({ d }) => Math.abs(d) <= tolerance))
+    warnings.push({ code: 'sides-identical', at: null });
 
   const affectedMl = affectedSegmentsMl.reduce((sum, v) => sum + v, 0);
   const referenceMl = referenceSegmentsMl.reduce((sum, v) => sum + v, 0);

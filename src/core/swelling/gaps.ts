@@ -44,7 +44,13 @@ export function gapWeight(positionsCm: readonly number[], i: number): number {
  * its own, so its share is handed on to its two neighbours first, also to one outside the common stretch.
  * @param gradient ∂V/∂C for the points from `from` on
  */
-export function volumeSdMl(positionsCm: readonly number[], limb: FilledLimb, from: number, gradient: readonly number[], sigmaCm: number): number {
+export function volumeSdMl(
+  positionsCm: readonly number[],
+  limb: FilledLimb,
+  from: number,
+  gradient: readonly number[],
+  sigmaCm: number,
+): number {
   const shares = new Map<number, number>();
   const add = (i: number, amount: number) => shares.set(i, (shares.get(i) ?? 0) + amount);
   gradient.forEach((g, k) => {

@@ -31,7 +31,10 @@ const codes = (given: Partial<LimbVolumeInput>) => volumeOf(given).warnings.map(
 describe('the volume of a taped limb', () => {
   it('is that of a cylinder when all girths are alike, by every method, and so is its error', () => {
     for (const method of ['frustum', 'disc', 'simpson'] as const) {
-      expect(volumeOf({ method, positions: [0, 4, 8, 12, 16], affected: [30, 30, 30, 30, 30] }).affectedMl).toBeCloseTo((30 ** 2 / (4 * Math.PI)) * 16, 9);
+      expect(volumeOf({ method, positions: [0, 4, 8, 12, 16], affected: [30, 30, 30, 30, 30] }).affectedMl).toBeCloseTo(
+        (30 ** 2 / (4 * Math.PI)) * 16,
+        9,
+      );
     }
     expect(volumeOf({}).affectedSdMl).toBeCloseTo(((0.2 * 30 * 4) / (2 * Math.PI)) * Math.sqrt(5 - 0.5), 9);
   });
@@ -39,11 +42,15 @@ describe('the volume of a taped limb', () => {
   it('adds up over its segments, excess too, with dominance', () => {
     const girth = fc.double({ min: 20, max: 40, noNaN: true });
     fc.assert(
-      fc.property(fc.array(girth, { minLength: 6, maxLength: 6 }), fc.array(girth, { minLength: 6, maxLength: 6 }), (affected, reference) => {
-        const v = volumeOf({ limb: 'arm', affected, reference, dominant: 'affected', dominanceCorrectionPercent: 3 });
-        expect(v.segments.reduce((sum, s) => sum + s.affectedMl, 0)).toBeCloseTo(v.affectedMl, 6);
-        expect(v.segments.reduce((sum, s) => sum + (s.excessMl ?? 0), 0)).toBeCloseTo(v.excessMl ?? NaN, 6);
-      }),
+      fc.property(
+        fc.array(girth, { minLength: 6, maxLength: 6 }),
+        fc.array(girth, { minLength: 6, maxLength: 6 }),
+        (affected, reference) => {
+          const v = volumeOf({ limb: 'arm', affected, reference, dominant: 'affected', dominanceCorrectionPercent: 3 });
+          expect(v.segments.reduce((sum, s) => sum + s.affectedMl, 0)).toBeCloseTo(v.affectedMl, 6);
+          expect(v.segments.reduce((sum, s) => sum + (s.excessMl ?? 0), 0)).toBeCloseTo(v.excessMl ?? NaN, 6);
+        },
+      ),
     );
   });
 
@@ -53,7 +60,10 @@ describe('the volume of a taped limb', () => {
     const random = () => ((seed = (seed * 1664525 + 1013904223) % 4294967296) + 0.5) / 4294967296;
     const normal = () => Math.sqrt(-2 * Math.log(random())) * Math.cos(2 * Math.PI * random());
     for (const method of ['frustum', 'disc', 'simpson'] as const) {
-      const volumes = Array.from({ length: 8000 }, () => volumeOf({ method, affected: affected.map((c) => c + 0.2 * normal()) }).affectedMl);
+      const volumes = Array.from(
+        { length: 8000 },
+        () => volumeOf({ method, affected: affected.map((c) => c + 0.2 * normal()) }).affectedMl,
+      );
       const mean = volumes.reduce((a, b) => a + b, 0) / volumes.length;
       const sd = Math.sqrt(volumes.reduce((a, b) => a + (b - mean) ** 2, 0) / (volumes.length - 1));
       expect(Math.abs(sd / volumeOf({ method, affected }).affectedSdMl - 1)).toBeLessThan(0.03);
@@ -72,7 +82,9 @@ describe('the volume of a taped limb', () => {
     expect(refusalOf({ positions: [0, 4, 4, 12, 16, 20] })).toBe('positions-not-increasing positions');
     expect(refusalOf({ affected: [30, 30] })).toBe('length-mismatch affected');
     expect(refusalOf({ affected: [30, null, null, 30, 30, 30] })).toBe('gap-too-wide affected');
-    expect(refusalOf({ affected: [30, 30, null, null, null, null], reference: [null, null, null, 30, 30, 30] })).toBe('too-few-points positions');
+    expect(refusalOf({ affected: [30, 30, null, null, null, null], reference: [null, null, null, 30, 30, 30] })).toBe(
+      'too-few-points positions',
+    );
   });
 });
 
@@ -89,8 +101,13 @@ describe('doubtful entries', () => {
   });
 
   it('knows swapped rows, swapped sides and copied sides', () => {
-    expect(codes({ affected: [32, 32, 30, 32, 32, 32], reference: [30, 30, 32, 30, 30, 30] })).toContainEqual(['row-swapped', 8]);
-    expect(codes({ affected: [28, 28, 28, 28, 28, 28], reference: [30, 30, 30, 30, 30, 30] })).toEqual([['sides-swapped', null]]);
+    expect(codes({ affected: [32, 32, 30, 32, 32, 32], reference: [30, 30, 32, 30, 30, 30] })).toContainEqual([
+      'row-swapped',
+      8,
+    ]);
+    expect(codes({ affected: [28, 28, 28, 28, 28, 28], reference: [30, 30, 30, 30, 30, 30] })).toEqual([
+      ['sides-swapped', null],
+    ]);
     expect(codes({ reference: [30, 30, 30, 30, 30, 30] })).toEqual([['sides-identical', null]]);
   });
 
@@ -102,7 +119,15 @@ describe('doubtful entries', () => {
 
 describe('judging', () => {
   it('puts limits into the band above, 40 % into moderate', () => {
-    expect([-3, 4.99, 5, 10, 20, 40, 40.01].map(severityOf)).toEqual(['none', 'none', 'early', 'minimal', 'moderate', 'moderate', 'severe']);
+    expect([-3, 4.99, 5, 10, 20, 40, 40.01].map(severityOf)).toEqual([
+      'none',
+      'none',
+      'early',
+      'minimal',
+      'moderate',
+      'moderate',
+      'severe',
+    ]);
   });
 
   it('tells a change from measuring error', () => {

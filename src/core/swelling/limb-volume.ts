@@ -49,7 +49,8 @@ export type LimbVolumeRefusal = {
   readonly message: string;
 };
 
-export type LimbVolumeResult = { readonly ok: true; readonly value: LimbVolume } | { readonly ok: false; readonly refusal: LimbVolumeRefusal };
+export type LimbVolumeResult =
+  { readonly ok: true; readonly value: LimbVolume } | { readonly ok: false; readonly refusal: LimbVolumeRefusal };
 
 /**
  * Volume of a taped limb and what it holds more than the other one (mL, unrounded).
@@ -57,33 +58,49 @@ export type LimbVolumeResult = { readonly ok: true; readonly value: LimbVolume }
  * per limb too few measured points or a gap of two or more inside.
  */
 export function limbVolume(input: LimbVolumeInput): LimbVolumeResult {
-  const refuse = (kind: LimbVolumeRefusal['kind'], field: LimbVolumeRefusal['field'], message: string): LimbVolumeResult => ({
+  const refuse = (
+    kind: LimbVolumeRefusal['kind'],
+    field: LimbVolumeRefusal['field'],
+    message: string,
+  ): LimbVolumeResult => ({
     ok: false,
     refusal: { kind, field, message },
   });
   const { positions, affected, reference } = input;
   if (positions.length < 2) return refuse('too-few-points', 'positions', 'A limb needs at least two taped positions.');
   const step = positions.findIndex((x, i) => i > 0 && x <= (positions[i - 1] ?? 0));
-  if (step > 0) return refuse('positions-not-increasing', 'positions', `Position ${positions[step]} does not lie above ${positions[step - 1]}.`);
-  if (affected.length !== positions.length) return refuse('length-mismatch', 'affected', lengthText(affected.length, positions.length));
-  if (reference && reference.length !== positions.length) return refuse('length-mismatch', 'reference', lengthText(reference.length, positions.length));
+  if (step > 0)
+    return refuse(
+      'positions-not-increasing',
+      'positions',
+      `Position ${positions[step]} does not lie above ${positions[step - 1]}.`,
+    );
+  if (affected.length !== positions.length)
+    return refuse('length-mismatch', 'affected', lengthText(affected.length, positions.length));
+  if (reference && reference.length !== positions.length)
+    return refuse('length-mismatch', 'reference', lengthText(reference.length, positions.length));
 
   const positionsCm = positions.map((x) => toCm(x, input.unit));
-  const sides = { affected: toGirthsCm(affected, input.unit), reference: reference && toGirthsCm(reference, input.unit) };
+  const sides = {
+    affected: toGirthsCm(affected, input.unit),
+    reference: reference && toGirthsCm(reference, input.unit),
+  };
   const filled: Partial<Record<'affected' | 'reference', FilledLimb>> = {};
   for (const side of ['affected', 'reference'] as const) {
     const girths = sides[side];
     if (!girths) continue;
     const limb = fillGaps(positionsCm, girths);
     if (limb === 'too-few-points') return refuse(limb, side, 'At least two points of this limb must be measured.');
-    if (limb === 'gap-too-wide') return refuse(limb, side, 'Two or more neighbouring points are missing: tape at least one of them.');
+    if (limb === 'gap-too-wide')
+      return refuse(limb, side, 'Two or more neighbouring points are missing: tape at least one of them.');
     filled[side] = limb;
   }
   const own = filled.affected as FilledLimb;
   const other = filled.reference;
   const from = Math.max(own.firstMeasured, other?.firstMeasured ?? 0);
   const to = Math.min(own.lastMeasured, other?.lastMeasured ?? positions.length - 1);
-  if (to - from < 1) return refuse('too-few-points', 'positions', 'Both limbs must share at least two taped positions.');
+  if (to - from < 1)
+    return refuse('too-few-points', 'positions', 'Both limbs must share at least two taped positions.');
   return { ok: true, value: compare(input, positionsCm, sides, own, other, from, to) };
 }
 
@@ -112,7 +129,8 @@ function compare(
   to: number,
 ): LimbVolume {
   const stretch = positionsCm.slice(from, to + 1);
-  const volumesOf = (limb: FilledLimb) => segmentVolumes(stretch, limb.girthsCm.slice(from, to + 1) as number[], input.method);
+  const volumesOf = (limb: FilledLimb) =>
+    segmentVolumes(stretch, limb.girthsCm.slice(from, to + 1) as number[], input.method);
   const ownVolumes = volumesOf(own);
   const otherVolumes = other && volumesOf(other);
   const f = dominanceFactor(input);
@@ -122,7 +140,8 @@ function compare(
   const excessMl = referenceMl === null ? null : affectedMl - f * referenceMl;
   const excessPercent = referenceMl === null || excessMl === null ? null : (100 * excessMl) / (f * referenceMl);
   const affectedSdMl = volumeSdMl(positionsCm, own, from, ownVolumes.gradient, input.tapeSigmaCm);
-  const referenceSdMl = other && otherVolumes ? volumeSdMl(positionsCm, other, from, otherVolumes.gradient, input.tapeSigmaCm) : null;
+  const referenceSdMl =
+    other && otherVolumes ? volumeSdMl(positionsCm, other, from, otherVolumes.gradient, input.tapeSigmaCm) : null;
 
   const warnings: EntryWarning[] = [
     ...ownVolumes.notes.map(({ code, at }) => ({ code, at: from + at })),
@@ -132,7 +151,9 @@ function compare(
   if (other && sides.reference && otherVolumes) {
     warnings.push(...rangeWarnings('reference', sides.reference, other, from, to));
     warnings.push(...checkSide(input.limb, 'reference', input.unit, positionsCm, sides.reference));
-    warnings.push(...checkBothSides(sides.affected, sides.reference, ownVolumes.segmentsMl, otherVolumes.segmentsMl, warnings));
+    warnings.push(
+      ...checkBothSides(sides.affected, sides.reference, ownVolumes.segmentsMl, otherVolumes.segmentsMl, warnings),
+    );
   }
   if (input.limb === 'leg' && input.dominanceCorrectionPercent > 0 && input.dominant !== 'none') {
     warnings.push({ code: 'dominance-ignored', at: null });
@@ -165,9 +186,19 @@ function compare(
 }
 
 /** Points that were filled in, and points outside the stretch that both limbs share. */
-function rangeWarnings(side: 'affected' | 'reference', girths: readonly Girth[], limb: FilledLimb, from: number, to: number): EntryWarning[] {
-  const filled = limb.interpolated.filter((at) => at >= from && at <= to).map((at) => ({ code: `interpolated-${side}`, at }));
-  const trimmed = girths.flatMap((girth, at) => (girth === null && (at < from || at > to) ? [{ code: `trimmed-${side}`, at }] : []));
+function rangeWarnings(
+  side: 'affected' | 'reference',
+  girths: readonly Girth[],
+  limb: FilledLimb,
+  from: number,
+  to: number,
+): EntryWarning[] {
+  const filled = limb.interpolated
+    .filter((at) => at >= from && at <= to)
+    .map((at) => ({ code: `interpolated-${side}`, at }));
+  const trimmed = girths.flatMap((girth, at) =>
+    girth === null && (at < from || at > to) ? [{ code: `trimmed-${side}`, at }] : [],
+  );
   return [...filled, ...trimmed];
 }
 

@@ -25,7 +25,11 @@ const equalLengthCm = 0.001;
  * @param girthsCm one for each position
  * Source: Casley-Smith (1994), Lymphology 27:56–70 (frustum); Kuhnke (1976), Folia Angiologica 24:228–232 (disc).
  */
-export function segmentVolumes(positionsCm: readonly number[], girthsCm: readonly number[], method: VolumeMethod): SegmentVolumes {
+export function segmentVolumes(
+  positionsCm: readonly number[],
+  girthsCm: readonly number[],
+  method: VolumeMethod,
+): SegmentVolumes {
   const segmentsMl: number[] = [];
   const gradient = girthsCm.map(() => 0);
   const notes: MethodNote[] = [];

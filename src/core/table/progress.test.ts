@@ -4,12 +4,28 @@ import { beatAt, clocksAt, replay, type TableEvent } from './progress';
 
 const at = (seconds: number) => new Date(Date.UTC(2026, 0, 1, 9) + seconds * 1000).toISOString();
 let count = 0;
-const event = (kind: TableEvent['kind'], stepId: string | null, seconds: number): TableEvent => ({ id: `e${(count += 1)}`, kind, stepId, at: at(seconds), planVersion: 1 });
+const event = (kind: TableEvent['kind'], stepId: string | null, seconds: number): TableEvent => ({
+  id: `e${(count += 1)}`,
+  kind,
+  stepId,
+  at: at(seconds),
+  planVersion: 1,
+});
 
 describe('where a treatment stands', () => {
   it('goes on from step to step and remembers what was done and skipped', () => {
-    const state = replay([event('start', 's1', 0), event('end', 's1', 30), event('start', 's2', 30), event('skip', 's2', 35), event('start', 's3', 35)]);
-    expect([state.stepId, state.outcomes.get('s1')?.state, state.outcomes.get('s2')?.state]).toEqual(['s3', 'done', 'skipped']);
+    const state = replay([
+      event('start', 's1', 0),
+      event('end', 's1', 30),
+      event('start', 's2', 30),
+      event('skip', 's2', 35),
+      event('start', 's3', 35),
+    ]);
+    expect([state.stepId, state.outcomes.get('s1')?.state, state.outcomes.get('s2')?.state]).toEqual([
+      's3',
+      'done',
+      'skipped',
+    ]);
     expect(clocksAt(state, Date.parse(at(50)))).toEqual({ visitMs: 50_000, stepMs: 15_000 });
   });
 
@@ -20,12 +36,19 @@ describe('where a treatment stands', () => {
   });
 
   it('starts a step afresh when gone back to, the visit clock going on', () => {
-    const state = replay([event('start', 's1', 0), event('end', 's1', 30), event('start', 's2', 30), event('back', 's1', 40)]);
+    const state = replay([
+      event('start', 's1', 0),
+      event('end', 's1', 30),
+      event('start', 's2', 30),
+      event('back', 's1', 40),
+    ]);
     expect([state.stepId, clocksAt(state, Date.parse(at(45)))]).toEqual(['s1', { visitMs: 45_000, stepMs: 5000 }]);
   });
 
   it('never counts backwards when the clock is set back, and ends for good', () => {
-    const kinds = fc.constantFrom('start', 'end', 'skip', 'back', 'pause', 'resume') as fc.Arbitrary<TableEvent['kind']>;
+    const kinds = fc.constantFrom('start', 'end', 'skip', 'back', 'pause', 'resume') as fc.Arbitrary<
+      TableEvent['kind']
+    >;
     fc.assert(
       fc.property(fc.array(fc.tuple(kinds, fc.integer({ min: -500, max: 500 }))), (list) => {
         let visitMs = 0;
@@ -55,6 +78,9 @@ describe('the pace beat', () => {
   });
 
   it('breathes in its own time', () => {
-    expect(beatAt({ kind: 'breathe', repetitions: 10, placements: 1, seconds: 66 }, 6000 + 9000)).toMatchObject({ repetition: 2, phase: 0.5 });
+    expect(beatAt({ kind: 'breathe', repetitions: 10, placements: 1, seconds: 66 }, 6000 + 9000)).toMatchObject({
+      repetition: 2,
+      phase: 0.5,
+    });
   });
 });

@@ -46,12 +46,24 @@ export function afterEvent(state: TableState, event: TableEvent): TableState {
   switch (event.kind) {
     case 'start':
     case 'back':
-      return { ...state, visitMs: banked.visitMs, stepMs: 0, status: 'running', stepId: event.stepId, since: event.at, stepStartedAt: event.at };
+      return {
+        ...state,
+        visitMs: banked.visitMs,
+        stepMs: 0,
+        status: 'running',
+        stepId: event.stepId,
+        since: event.at,
+        stepStartedAt: event.at,
+      };
     case 'end':
     case 'skip': {
       if (event.stepId === null) return state;
       const outcomes = new Map(state.outcomes);
-      outcomes.set(event.stepId, { state: event.kind === 'end' ? 'done' : 'skipped', startedAt: state.stepStartedAt, endedAt: event.at });
+      outcomes.set(event.stepId, {
+        state: event.kind === 'end' ? 'done' : 'skipped',
+        startedAt: state.stepStartedAt,
+        endedAt: event.at,
+      });
       const since = state.since === null ? null : event.at;
       return { ...state, ...banked, outcomes, since };
     }
@@ -107,5 +119,10 @@ export function beatAt(step: BeatStep, stepMs: number): Beat {
   if (index >= placements) return { placement: placements, repetition: step.repetitions, phase: 1, isOver: true };
   const inside = working - index * perPlacement;
   const repetition = Math.min(step.repetitions, Math.floor(inside / repetitionMs) + 1);
-  return { placement: index + 1, repetition, phase: inside >= step.repetitions * repetitionMs ? 1 : (inside % repetitionMs) / repetitionMs, isOver: false };
+  return {
+    placement: index + 1,
+    repetition,
+    phase: inside >= step.repetitions * repetitionMs ? 1 : (inside % repetitionMs) / repetitionMs,
+    isOver: false,
+  };
 }

@@ -1,7 +1,15 @@
 /** What follows from a yes: an ambulance or physician now, a physician today, or another day for the visit. */
 export type CheckAction = 'stop-urgent' | 'refer-same-day' | 'postpone';
 
-export const visitQuestionIds = ['fever', 'spreading-redness', 'one-sided-swelling', 'chest-or-breath', 'wound-trouble', 'new-lump', 'anything-new'] as const;
+export const visitQuestionIds = [
+  'fever',
+  'spreading-redness',
+  'one-sided-swelling',
+  'chest-or-breath',
+  'wound-trouble',
+  'new-lump',
+  'anything-new',
+] as const;
 export type VisitQuestionId = (typeof visitQuestionIds)[number];
 
 export interface VisitQuestion {

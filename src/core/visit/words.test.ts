@@ -11,13 +11,17 @@ describe('what is said about a visit', () => {
   });
 
   it('names findings, what closes a way first', () => {
-    expect(findingInWords(anatomy, { id: 'nodes-sentinel-axillary', side: 'right' })).toBe('a few right armpit nodes removed');
+    expect(findingInWords(anatomy, { id: 'nodes-sentinel-axillary', side: 'right' })).toBe(
+      'a few right armpit nodes removed',
+    );
     const words = findingsInWords(anatomy, [
       { id: 'cancer-history' },
       { id: 'scar', crosses: [['pubic.left', 'pubic.right']] },
       { id: 'nodes-removed-inguinal', side: 'left' },
     ]);
-    expect(words).toBe('Left groin nodes removed · scar between the left pubic mound and the right pubic mound · cancer treated');
+    expect(words).toBe(
+      'Left groin nodes removed · scar between the left pubic mound and the right pubic mound · cancer treated',
+    );
   });
 
   it('counts whole years', () => {

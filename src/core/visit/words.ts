@@ -46,10 +46,17 @@ const purposeWords: Readonly<Record<Purpose, string>> = {
 /** `leg drainage`-like line for a visit: what and why. */
 export function workInWords(anatomy: Anatomy, focus: readonly PlaceId[], purpose: Purpose): string {
   const where = focusInWords(anatomy, focus);
-  return purpose === 'puffy-face' || purpose === 'sinus' ? `drainage, ${purposeWords[purpose]}` : `drainage, ${where} · ${purposeWords[purpose]}`;
+  return purpose === 'puffy-face' || purpose === 'sinus'
+    ? `drainage, ${purposeWords[purpose]}`
+    : `drainage, ${where} · ${purposeWords[purpose]}`;
 }
 
-const nodeNames: Readonly<Record<string, string>> = { axillary: 'armpit', inguinal: 'groin', pelvic: 'pelvic', neck: 'neck' };
+const nodeNames: Readonly<Record<string, string>> = {
+  axillary: 'armpit',
+  inguinal: 'groin',
+  pelvic: 'pelvic',
+  neck: 'neck',
+};
 
 /** One finding in a few words: `left groin nodes removed`, `scar between …`. */
 export function findingInWords(anatomy: Anatomy, finding: Finding): string {
@@ -77,7 +84,9 @@ export function findingInWords(anatomy: Anatomy, finding: Finding): string {
       return `thickened skin: ${some}`;
     case 'scar': {
       const [pair] = finding.crosses ?? [];
-      return pair ? `scar between the ${shortLabel(anatomy, pair[0] ?? '')} and the ${shortLabel(anatomy, pair[1] ?? '')}` : 'scar';
+      return pair
+        ? `scar between the ${shortLabel(anatomy, pair[0] ?? '')} and the ${shortLabel(anatomy, pair[1] ?? '')}`
+        : 'scar';
     }
     case 'cancer-history':
       return 'cancer treated';
@@ -88,7 +97,8 @@ export function findingInWords(anatomy: Anatomy, finding: Finding): string {
 
 /** Findings for a glance, the ones that close a way first. */
 export function findingsInWords(anatomy: Anatomy, findings: readonly Finding[]): string {
-  const weight = (finding: Finding) => (finding.id.startsWith('nodes-removed') ? 0 : finding.id === 'cancer-history' ? 2 : 1);
+  const weight = (finding: Finding) =>
+    finding.id.startsWith('nodes-removed') ? 0 : finding.id === 'cancer-history' ? 2 : 1;
   const sorted = [...findings].sort((a, b) => weight(a) - weight(b));
   return capitalise(sorted.map((finding) => findingInWords(anatomy, finding)).join(' · '));
 }

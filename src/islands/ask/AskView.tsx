@@ -17,13 +17,19 @@ import { marksOf } from '../body-marks';
 import { VisitHead } from '../visit-head/VisitHead';
 import styles from './AskView.module.css';
 
-const actionTitle = { 'stop-urgent': 'Stop. Help is needed now.', 'refer-same-day': 'Not today: a physician first, today.', postpone: 'Not today: another day.' } as const;
+const actionTitle = {
+  'stop-urgent': 'Stop. Help is needed now.',
+  'refer-same-day': 'Not today: a physician first, today.',
+  postpone: 'Not today: another day.',
+} as const;
 
 /** The short check before a visit: seven questions, answered by key or touch, stored as they are answered. */
 export function AskView({ visit }: { readonly visit: VisitView }) {
   const [answers, setAnswers] = useState<CheckAnswers>(visit.answers);
   const [stage, setStage] = useState<StageOrEnd>(visit.stage);
-  const [current, setCurrent] = useState<VisitQuestionId>(visitQuestions.find((q) => !visit.answers[q.id])?.id ?? (visitQuestions[0]?.id as VisitQuestionId));
+  const [current, setCurrent] = useState<VisitQuestionId>(
+    visitQuestions.find((q) => !visit.answers[q.id])?.id ?? (visitQuestions[0]?.id as VisitQuestionId),
+  );
   const { say, toasts } = useToasts();
   const outcome = judgeVisitCheck(answers);
   const saving = useRef(Promise.resolve());
@@ -33,7 +39,9 @@ export function AskView({ visit }: { readonly visit: VisitView }) {
       const next = { ...answers, [id]: value };
       setAnswers(next);
       const index = visitQuestions.findIndex((q) => q.id === id);
-      const following = [...visitQuestions.slice(index + 1), ...visitQuestions.slice(0, index)].find((q) => !next[q.id]);
+      const following = [...visitQuestions.slice(index + 1), ...visitQuestions.slice(0, index)].find(
+        (q) => !next[q.id],
+      );
       setCurrent(following?.id ?? id);
       saving.current = saving.current
         .then(() => send<{ stage: StageOrEnd }>('POST', `/api/visits/${visit.id}/check`, { answers: next }))
@@ -69,7 +77,14 @@ export function AskView({ visit }: { readonly visit: VisitView }) {
       <VisitHead visit={visit} here="ask" stage={stage} />
       <div className={styles['view']}>
         <section className={styles['body']} aria-label="Body map">
-          <BodyPanel label={`Body of ${visit.client.name}`} initial={bestDrawing(focus)} sheets={['body', 'face']} regions={regions} nodes={marks.nodes} signs={marks.signs} />
+          <BodyPanel
+            label={`Body of ${visit.client.name}`}
+            initial={bestDrawing(focus)}
+            sheets={['body', 'face']}
+            regions={regions}
+            nodes={marks.nodes}
+            signs={marks.signs}
+          />
         </section>
         <main id="main" className={styles['main']}>
           <div className={styles['heading']}>
@@ -80,7 +95,11 @@ export function AskView({ visit }: { readonly visit: VisitView }) {
           </div>
           <ol className={styles['questions']}>
             {visitQuestions.map((question) => (
-              <li key={question.id} data-current={question.id === current ? true : undefined} onFocus={() => setCurrent(question.id)}>
+              <li
+                key={question.id}
+                data-current={question.id === current ? true : undefined}
+                onFocus={() => setCurrent(question.id)}
+              >
                 <div>
                   <p>{question.text}</p>
                   <small>{question.hint}</small>
@@ -105,13 +124,18 @@ export function AskView({ visit }: { readonly visit: VisitView }) {
               <h2>{actionTitle[flag.action ?? 'postpone']}</h2>
               <p>Say to the client:</p>
               <blockquote>{flag.say}</blockquote>
-              <p>The visit is stopped and nothing is planned. If the answer was a slip, correct it; both stay in the record.</p>
+              <p>
+                The visit is stopped and nothing is planned. If the answer was a slip, correct it; both stay in the
+                record.
+              </p>
             </div>
           ) : (
             <>
               <h2>{outcome.kind === 'go' ? 'Nothing speaks against it' : 'What is known'}</h2>
               <p className={styles['soft']}>
-                {outcome.kind === 'go' ? 'Every question has its answer.' : `${outcome.unanswered.length} ${outcome.unanswered.length === 1 ? 'question is' : 'questions are'} open; drainage is planned when all are answered.`}
+                {outcome.kind === 'go'
+                  ? 'Every question has its answer.'
+                  : `${outcome.unanswered.length} ${outcome.unanswered.length === 1 ? 'question is' : 'questions are'} open; drainage is planned when all are answered.`}
               </p>
               {outcome.kind === 'go' && (
                 <ButtonLink look="filled" href={`/visits/${visit.id}/${limb ? 'measure' : 'plan'}`}>

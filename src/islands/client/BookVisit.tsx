@@ -86,7 +86,14 @@ export function BookVisit({ isOpen, onClose, clientId, therapists, lastFocus, to
           <Field label="Time" name="time" type="time" defaultValue="10:00" />
         </div>
         <div className={styles['row']}>
-          <Field label="Minutes" name="minutes" type="number" inputMode="numeric" defaultValue="60" error={error?.fieldError('minutes')} />
+          <Field
+            label="Minutes"
+            name="minutes"
+            type="number"
+            inputMode="numeric"
+            defaultValue="60"
+            error={error?.fieldError('minutes')}
+          />
           <Select label="With" name="therapist" error={error?.fieldError('therapistId')}>
             {therapists.map((t) => (
               <option key={t.id} value={t.id}>

@@ -76,7 +76,12 @@ export function ClientPage({ view, today }: { readonly view: ClientView; readonl
           )}
         </div>
         {placing.isOpen && <PlaceFinding placing={placing} today={today} />}
-        {findings.length === 0 && !placing.isOpen && <p className={styles['quiet']}>Nothing is placed: all node groups count as open. Place removed nodes, scars, ports, wounds and treated skin before the first plan.</p>}
+        {findings.length === 0 && !placing.isOpen && (
+          <p className={styles['quiet']}>
+            Nothing is placed: all node groups count as open. Place removed nodes, scars, ports, wounds and treated skin
+            before the first plan.
+          </p>
+        )}
         <ul className={styles['findings']}>
           {findings.map((finding) => (
             <li key={finding.key}>
@@ -87,7 +92,11 @@ export function ClientPage({ view, today }: { readonly view: ClientView; readonl
                   {finding.note && ` · ${finding.note}`}
                 </span>
               </div>
-              <Button look="link" onClick={() => void end(finding)} aria-label={`No longer so: ${findingInWords(anatomy, finding)}`}>
+              <Button
+                look="link"
+                onClick={() => void end(finding)}
+                aria-label={`No longer so: ${findingInWords(anatomy, finding)}`}
+              >
                 No longer so
               </Button>
             </li>
@@ -112,7 +121,14 @@ export function ClientPage({ view, today }: { readonly view: ClientView; readonl
           </ol>
         )}
       </main>
-      <BookVisit isOpen={isBooking} onClose={() => setIsBooking(false)} clientId={client.id} therapists={therapists} lastFocus={history[0]?.work ?? null} today={today} />
+      <BookVisit
+        isOpen={isBooking}
+        onClose={() => setIsBooking(false)}
+        clientId={client.id}
+        therapists={therapists}
+        lastFocus={history[0]?.work ?? null}
+        today={today}
+      />
       {toasts}
     </div>
   );
@@ -127,9 +143,16 @@ function titleOf(history: readonly HistoryEntry[]): string {
   return `${formatNumber(latest.excessMl)} mL over the other side, ${formatNumber(Math.abs(change))} ${change < 0 ? 'less' : 'more'} than at the first visit`;
 }
 
+/** A score in words; nothing where it was not asked. */
+function scoreWords(name: string, score: number | null | undefined, most: number): string {
+  return score === null || score === undefined ? '' : `${name} ${score} of ${most}`;
+}
+
 function Entry({ entry }: { readonly entry: HistoryEntry }) {
   const open = entry.stage !== 'done' && entry.stage !== 'stopped';
-  const href = open ? `/visits/${entry.visitId}/${entry.stage === 'prepare' ? 'plan' : entry.stage}` : `/visits/${entry.visitId}/close`;
+  const href = open
+    ? `/visits/${entry.visitId}/${entry.stage === 'prepare' ? 'plan' : entry.stage}`
+    : `/visits/${entry.visitId}/close`;
   return (
     <li data-open={open ? true : undefined}>
       <div className={styles['when']}>
@@ -145,8 +168,8 @@ function Entry({ entry }: { readonly entry: HistoryEntry }) {
         <p className={styles['quiet']}>
           {[
             entry.steps === null ? '' : `${entry.steps} steps`,
-            entry.closing?.comfort == null ? '' : `comfort ${entry.closing.comfort} of 10`,
-            entry.closing?.redness == null ? '' : `redness ${entry.closing.redness} of 4`,
+            scoreWords('comfort', entry.closing?.comfort, 10),
+            scoreWords('redness', entry.closing?.redness, 4),
             entry.closing?.note ? `“${entry.closing.note}”` : '',
           ]
             .filter(Boolean)
@@ -157,10 +180,13 @@ function Entry({ entry }: { readonly entry: HistoryEntry }) {
         {entry.excessMl !== null && (
           <>
             <strong>{formatNumber(entry.excessMl)} mL</strong>
-            {entry.afterExcessMl !== null && <span>{formatSigned(entry.afterExcessMl - entry.excessMl)} mL in the visit</span>}
+            {entry.afterExcessMl !== null && (
+              <span>{formatSigned(entry.afterExcessMl - entry.excessMl)} mL in the visit</span>
+            )}
             {entry.change && (
               <span>
-                {formatSigned(entry.change.ml)} mL since before: {entry.change.beyond ? 'beyond' : 'within'} measuring error ({formatNumber(entry.change.limitMl)} mL)
+                {formatSigned(entry.change.ml)} mL since before: {entry.change.beyond ? 'beyond' : 'within'} measuring
+                error ({formatNumber(entry.change.limitMl)} mL)
               </span>
             )}
           </>

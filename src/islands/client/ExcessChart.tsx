@@ -4,7 +4,13 @@ import { formatNumber } from '../../core/units';
 import Chart, { token } from '../../ui/charts/Chart';
 
 /** Excess over the other side at each visit, with the tape's error as a band (95 %). */
-export default function ExcessChart({ history, className }: { readonly history: readonly HistoryEntry[]; readonly className: string }) {
+export default function ExcessChart({
+  history,
+  className,
+}: {
+  readonly history: readonly HistoryEntry[];
+  readonly className: string;
+}) {
   const points = useMemo(() => history.filter((entry) => entry.excessMl !== null).reverse(), [history]);
   const option = useMemo(() => {
     const values = points.map((entry) => entry.excessMl ?? 0);
@@ -18,7 +24,13 @@ export default function ExcessChart({ history, className }: { readonly history: 
     return {
       animation: false,
       grid: { left: 52, right: 28, top: 18, bottom: 26 },
-      xAxis: { type: 'category', data: points.map((entry) => entry.date.replace(/ \d{4}$/, '')), axisLine: { lineStyle: { color: line } }, axisTick: { show: false }, axisLabel: label },
+      xAxis: {
+        type: 'category',
+        data: points.map((entry) => entry.date.replace(/ \d{4}$/, '')),
+        axisLine: { lineStyle: { color: line } },
+        axisTick: { show: false },
+        axisLabel: label,
+      },
       yAxis: {
         type: 'value',
         min: Math.floor(Math.min(...lows) / step) * step,
@@ -29,7 +41,15 @@ export default function ExcessChart({ history, className }: { readonly history: 
       },
       series: [
         { type: 'line', data: lows, stack: 'error', lineStyle: { opacity: 0 }, symbol: 'none', silent: true },
-        { type: 'line', data: highs.map((high, i) => high - (lows[i] ?? 0)), stack: 'error', lineStyle: { opacity: 0 }, areaStyle: { color: tint, opacity: 0.9 }, symbol: 'none', silent: true },
+        {
+          type: 'line',
+          data: highs.map((high, i) => high - (lows[i] ?? 0)),
+          stack: 'error',
+          lineStyle: { opacity: 0 },
+          areaStyle: { color: tint, opacity: 0.9 },
+          symbol: 'none',
+          silent: true,
+        },
         {
           type: 'line',
           data: values,
@@ -37,7 +57,16 @@ export default function ExcessChart({ history, className }: { readonly history: 
           symbolSize: 8,
           lineStyle: { color: river, width: 3 },
           itemStyle: { color: river },
-          label: { show: true, position: 'top', distance: 8, formatter: ({ value }: { value: number }) => formatNumber(value), fontFamily: 'Fraunces Variable', fontWeight: 600, fontSize: 14, color: ink },
+          label: {
+            show: true,
+            position: 'top',
+            distance: 8,
+            formatter: ({ value }: { value: number }) => formatNumber(value),
+            fontFamily: 'Fraunces Variable',
+            fontWeight: 600,
+            fontSize: 14,
+            color: ink,
+          },
         },
       ],
     };

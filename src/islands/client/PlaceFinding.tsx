@@ -30,7 +30,8 @@ const kinds: readonly { readonly id: FindingId; readonly text: string; readonly 
 
 const hints: Readonly<Record<How, string>> = {
   side: 'Choose the side.',
-  regions: 'Click the places on the body, or go to the body with Tab and use the arrow keys and Enter. Once more takes a place away.',
+  regions:
+    'Click the places on the body, or go to the body with Tab and use the arrow keys and Enter. Once more takes a place away.',
   pair: 'Pick the two neighbours that the scar runs between, one after the other.',
   none: 'No place is needed.',
 };
@@ -85,8 +86,10 @@ export function usePlacing(clientId: number, onSaved: (finding: PlacedFinding) =
     setSinceOn,
     setNote,
     pick: (place: PlaceId) => {
-      if (how === 'regions') setPicked((all) => (all.includes(place) ? all.filter((id) => id !== place) : [...all, place]));
-      if (how === 'pair') setPicked((all) => (all.includes(place) ? all.filter((id) => id !== place) : [...all, place].slice(-2)));
+      if (how === 'regions')
+        setPicked((all) => (all.includes(place) ? all.filter((id) => id !== place) : [...all, place]));
+      if (how === 'pair')
+        setPicked((all) => (all.includes(place) ? all.filter((id) => id !== place) : [...all, place].slice(-2)));
     },
     save: async () => {
       try {
@@ -102,8 +105,15 @@ export function usePlacing(clientId: number, onSaved: (finding: PlacedFinding) =
   };
 }
 
-export function PlaceFinding({ placing, today }: { readonly placing: ReturnType<typeof usePlacing>; readonly today: string }) {
-  const placeError = placing.error?.fieldError('side') ?? placing.error?.fieldError('regions') ?? placing.error?.fieldError('crosses');
+export function PlaceFinding({
+  placing,
+  today,
+}: {
+  readonly placing: ReturnType<typeof usePlacing>;
+  readonly today: string;
+}) {
+  const placeError =
+    placing.error?.fieldError('side') ?? placing.error?.fieldError('regions') ?? placing.error?.fieldError('crosses');
   const dateError = placing.error?.fieldError('sinceOn');
   const noteError = placing.error?.fieldError('note');
   const other = placing.error && !placeError && !dateError && !noteError ? placing.error.message : undefined;
@@ -116,7 +126,12 @@ export function PlaceFinding({ placing, today }: { readonly placing: ReturnType<
         void placing.save();
       }}
     >
-      <Select label="What" value={placing.kind} onChange={(event) => placing.choose(event.target.value as FindingId)} hint={hints[placing.how]}>
+      <Select
+        label="What"
+        value={placing.kind}
+        onChange={(event) => placing.choose(event.target.value as FindingId)}
+        hint={hints[placing.how]}
+      >
         {kinds.map((kind) => (
           <option key={kind.id} value={kind.id}>
             {kind.text}
@@ -137,7 +152,9 @@ export function PlaceFinding({ placing, today }: { readonly placing: ReturnType<
       )}
       {placing.how !== 'side' && placing.how !== 'none' && (
         <p className={styles['picked']}>
-          {placing.picked.length === 0 ? 'No place picked yet.' : `Picked: ${list(placing.picked.map((id) => getPlace(anatomy, id).label))}.`}
+          {placing.picked.length === 0
+            ? 'No place picked yet.'
+            : `Picked: ${list(placing.picked.map((id) => getPlace(anatomy, id).label))}.`}
         </p>
       )}
       {placeError && (
@@ -146,8 +163,21 @@ export function PlaceFinding({ placing, today }: { readonly placing: ReturnType<
         </p>
       )}
       <div className={styles['row']}>
-        <Field label="Since (date, if known)" type="date" max={today} value={placing.sinceOn} onChange={(event) => placing.setSinceOn(event.target.value)} error={dateError} />
-        <Field label="Note" value={placing.note} maxLength={400} onChange={(event) => placing.setNote(event.target.value)} error={noteError} />
+        <Field
+          label="Since (date, if known)"
+          type="date"
+          max={today}
+          value={placing.sinceOn}
+          onChange={(event) => placing.setSinceOn(event.target.value)}
+          error={dateError}
+        />
+        <Field
+          label="Note"
+          value={placing.note}
+          maxLength={400}
+          onChange={(event) => placing.setNote(event.target.value)}
+          error={noteError}
+        />
       </div>
       {other && (
         <p className={styles['error']} role="alert">

@@ -7,7 +7,13 @@ import { RequestError, send, sentenceOf } from '../api';
 import styles from './FindClients.module.css';
 
 /** Clients, found as one types; and adding one. */
-export function FindClients({ initial, text = '' }: { readonly initial: readonly FoundClient[]; readonly text?: string }) {
+export function FindClients({
+  initial,
+  text = '',
+}: {
+  readonly initial: readonly FoundClient[];
+  readonly text?: string;
+}) {
   const [query, setQuery] = useState(text);
   const [found, setFound] = useState(initial);
   const [trouble, setTrouble] = useState<string>();
@@ -44,7 +50,9 @@ export function FindClients({ initial, text = '' }: { readonly initial: readonly
         className={styles['search'] ?? ''}
       />
       <p className={styles['count']} role="status">
-        {found.length === 0 ? `No client matches “${query}”.` : `${found.length} ${found.length === 1 ? 'client' : 'clients'}`}
+        {found.length === 0
+          ? `No client matches “${query}”.`
+          : `${found.length} ${found.length === 1 ? 'client' : 'clients'}`}
       </p>
       {found.length > 0 && (
         <table className={styles['table']}>
@@ -84,7 +92,12 @@ function AddClient({ isOpen, onClose }: { readonly isOpen: boolean; readonly onC
     const text = (name: string) => String(form.get(name) ?? '');
     setIsSaving(true);
     try {
-      const { id } = await send<{ id: number }>('POST', '/api/clients', { name: text('name'), bornOn: text('bornOn') || null, phone: text('phone'), note: text('note') });
+      const { id } = await send<{ id: number }>('POST', '/api/clients', {
+        name: text('name'),
+        bornOn: text('bornOn') || null,
+        phone: text('phone'),
+        note: text('note'),
+      });
       window.location.assign(`/clients/${id}`);
     } catch (caught) {
       setIsSaving(false);

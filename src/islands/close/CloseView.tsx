@@ -27,7 +27,12 @@ const redness = ['none', 'just visible', 'clear', 'strong', 'very strong'] as co
 /** The two minutes at the end: look again, measure again, ask how it was. Stored as it is answered. */
 export function CloseView({ visit }: { readonly visit: VisitView }) {
   const first = visit.closing;
-  const [answers, setAnswers] = useState<Answers>({ pressure: first?.pressure ?? null, comfort: first?.comfort ?? null, redness: first?.redness ?? null, note: first?.note ?? '' });
+  const [answers, setAnswers] = useState<Answers>({
+    pressure: first?.pressure ?? null,
+    comfort: first?.comfort ?? null,
+    redness: first?.redness ?? null,
+    note: first?.note ?? '',
+  });
   const [status, setStatus] = useState('');
   const [noteError, setNoteError] = useState<string>();
   const version = useRef(first?.version ?? 0);
@@ -42,7 +47,10 @@ export function CloseView({ visit }: { readonly visit: VisitView }) {
       pending.current += 1;
       queue.current = queue.current.then(async () => {
         try {
-          await send<{ closing: ClosingView }>('POST', `/api/visits/${visit.id}/closing`, { ...next, basedOn: version.current });
+          await send<{ closing: ClosingView }>('POST', `/api/visits/${visit.id}/closing`, {
+            ...next,
+            basedOn: version.current,
+          });
           version.current += 1;
           pending.current -= 1;
           if (pending.current === 0) setStatus('stored');
@@ -83,8 +91,15 @@ export function CloseView({ visit }: { readonly visit: VisitView }) {
   const marks = marksOf(visit.findings);
   const focus = visit.focus.flatMap((id) => expandArea(anatomy, id) ?? []);
   const state = replay(visit.events);
-  const worked = new Set((visit.plan?.steps ?? []).filter((step) => state.outcomes.get(step.id)?.state === 'done').map((step) => step.place));
-  const regions = new Map<string, RegionMark>(focus.map((id) => [id, worked.has(id) ? { tone: 'open', words: 'drained' } : { tone: 'drain', words: 'not drained this time' }]));
+  const worked = new Set(
+    (visit.plan?.steps ?? []).filter((step) => state.outcomes.get(step.id)?.state === 'done').map((step) => step.place),
+  );
+  const regions = new Map<string, RegionMark>(
+    focus.map((id) => [
+      id,
+      worked.has(id) ? { tone: 'open', words: 'drained' } : { tone: 'drain', words: 'not drained this time' },
+    ]),
+  );
   for (const [id, mark] of marks.regions) regions.set(id, mark);
   const isClosed = visit.stage === 'done';
 
@@ -93,7 +108,14 @@ export function CloseView({ visit }: { readonly visit: VisitView }) {
       <VisitHead visit={visit} here="close" />
       <div className={styles['view']}>
         <section className={styles['body']} aria-label="What was worked">
-          <BodyPanel label={`Worked on ${visit.client.name}`} initial={bestDrawing(focus)} sheets={['body', 'face']} regions={regions} nodes={marks.nodes} signs={marks.signs} />
+          <BodyPanel
+            label={`Worked on ${visit.client.name}`}
+            initial={bestDrawing(focus)}
+            sheets={['body', 'face']}
+            regions={regions}
+            nodes={marks.nodes}
+            signs={marks.signs}
+          />
         </section>
         <main id="main" className={styles['main']}>
           <div className={styles['heading']}>
@@ -118,16 +140,27 @@ export function CloseView({ visit }: { readonly visit: VisitView }) {
           />
           <Choice
             label="Redness of the skin"
-            options={redness.map((text, i) => ({ value: String(i), text, ...(i >= 3 ? { tone: 'brick' as const } : {}) }))}
+            options={redness.map((text, i) => ({
+              value: String(i),
+              text,
+              ...(i >= 3 ? { tone: 'brick' as const } : {}),
+            }))}
             value={answers.redness === null ? null : String(answers.redness)}
             onChange={(value) => answer({ redness: Number(value) })}
           />
           {(answers.redness ?? 0) >= 3 && (
             <p className={styles['caution']} role="alert">
-              Strong redness after light work is a reaction: cool, look again in ten minutes, and ask a physician if it spreads, stays hot or hurts.
+              Strong redness after light work is a reaction: cool, look again in ten minutes, and ask a physician if it
+              spreads, stays hot or hurts.
             </p>
           )}
-          <TextArea label="Note" value={answers.note} onChange={(event) => answer({ note: event.target.value })} error={noteError} hint="For the record; the client may ask to see it." />
+          <TextArea
+            label="Note"
+            value={answers.note}
+            onChange={(event) => answer({ note: event.target.value })}
+            error={noteError}
+            hint="For the record; the client may ask to see it."
+          />
           <div className={styles['buttons']}>
             {isClosed ? (
               <ButtonLink href={`/clients/${visit.client.id}`}>Back to {visit.client.name}</ButtonLink>
@@ -141,7 +174,9 @@ export function CloseView({ visit }: { readonly visit: VisitView }) {
         <aside className={styles['aside']} aria-label="What was done and measured">
           <h2>Measured again</h2>
           <Measured visit={visit} />
-          <ButtonLink href={`/visits/${visit.id}/measure-after`}>{visit.after ? 'See or correct the after-measure' : 'Measure again'}</ButtonLink>
+          <ButtonLink href={`/visits/${visit.id}/measure-after`}>
+            {visit.after ? 'See or correct the after-measure' : 'Measure again'}
+          </ButtonLink>
           <h2>Done</h2>
           <Done visit={visit} />
         </aside>
@@ -153,17 +188,40 @@ export function CloseView({ visit }: { readonly visit: VisitView }) {
 
 function Measured({ visit }: { readonly visit: VisitView }) {
   const [before, after] = [visit.before?.volume, visit.after?.volume];
-  if (!before) return <p className={styles['soft']}>Nothing was taped before the work, so an after-measure has nothing to stand beside.</p>;
-  if (!after) return <p className={styles['soft']}>Before: {before.excessMl === null ? `${formatNumber(before.affectedMl)} mL` : `${formatNumber(before.excessMl)} mL over the other side`}. Tape the same points with the marks left on.</p>;
+  if (!before)
+    return (
+      <p className={styles['soft']}>
+        Nothing was taped before the work, so an after-measure has nothing to stand beside.
+      </p>
+    );
+  if (!after)
+    return (
+      <p className={styles['soft']}>
+        Before:{' '}
+        {before.excessMl === null
+          ? `${formatNumber(before.affectedMl)} mL`
+          : `${formatNumber(before.excessMl)} mL over the other side`}
+        . Tape the same points with the marks left on.
+      </p>
+    );
   const hasExcess = before.excessMl !== null && after.excessMl !== null;
   const changeMl = hasExcess ? (after.excessMl ?? 0) - (before.excessMl ?? 0) : after.affectedMl - before.affectedMl;
-  const { limit, beyond } = judgeChange(changeMl, (hasExcess ? before.excessSdMl : before.affectedSdMl) ?? 0, (hasExcess ? after.excessSdMl : after.affectedSdMl) ?? 0, 0);
+  const { limit, beyond } = judgeChange(
+    changeMl,
+    (hasExcess ? before.excessSdMl : before.affectedSdMl) ?? 0,
+    (hasExcess ? after.excessSdMl : after.affectedSdMl) ?? 0,
+    0,
+  );
   return (
     <div className={styles['measured']}>
       <strong>{formatSigned(changeMl)} mL</strong>
       <p>
-        {hasExcess ? `${formatNumber(before.excessMl ?? 0)} before, ${formatNumber(after.excessMl ?? 0)} after. ` : `${formatNumber(before.affectedMl)} before, ${formatNumber(after.affectedMl)} after. `}
-        {beyond ? `Beyond measuring error (${formatNumber(limit)} mL).` : `Within measuring error (${formatNumber(limit)} mL): may be no change.`}
+        {hasExcess
+          ? `${formatNumber(before.excessMl ?? 0)} before, ${formatNumber(after.excessMl ?? 0)} after. `
+          : `${formatNumber(before.affectedMl)} before, ${formatNumber(after.affectedMl)} after. `}
+        {beyond
+          ? `Beyond measuring error (${formatNumber(limit)} mL).`
+          : `Within measuring error (${formatNumber(limit)} mL): may be no change.`}
       </p>
     </div>
   );
@@ -181,7 +239,9 @@ function Done({ visit }: { readonly visit: VisitView }) {
       <p>
         {done} of {steps.length} steps in {formatClock(clocksAt(state, lastAt).visitMs / 1000)} min.
       </p>
-      {skipped.length > 0 && <p className={styles['soft']}>Skipped: {skipped.map((step) => stepTitle(anatomy, step)).join(', ')}.</p>}
+      {skipped.length > 0 && (
+        <p className={styles['soft']}>Skipped: {skipped.map((step) => stepTitle(anatomy, step)).join(', ')}.</p>
+      )}
       {state.status !== 'finished' && (
         <p>
           <a href={`/visits/${visit.id}/table`}>The treatment is not at its end: back to the table</a>

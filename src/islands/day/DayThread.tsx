@@ -23,10 +23,19 @@ const goOn: Readonly<Record<DayVisit['stage'], string>> = {
 };
 
 /** Today as a thread: what is over, who is next, what each visit needs. */
-export function DayThread({ day, isToday, currentId }: { readonly day: DayView; readonly isToday: boolean; readonly currentId: number | null }) {
+export function DayThread({
+  day,
+  isToday,
+  currentId,
+}: {
+  readonly day: DayView;
+  readonly isToday: boolean;
+  readonly currentId: number | null;
+}) {
   const over = day.visits.filter((visit) => visit.stage === 'done').length;
   const total = day.visits.length;
-  const summary = total === 0 ? 'no visits' : `${total} ${total === 1 ? 'visit' : 'visits'}${over > 0 ? ` · ${over} closed` : ''}`;
+  const summary =
+    total === 0 ? 'no visits' : `${total} ${total === 1 ? 'visit' : 'visits'}${over > 0 ? ` · ${over} closed` : ''}`;
   return (
     <div className={styles['view']}>
       <main id="main" className={styles['thread']}>
@@ -38,12 +47,19 @@ export function DayThread({ day, isToday, currentId }: { readonly day: DayView; 
         </h1>
         {total === 0 && (
           <p className={styles['empty']}>
-            Nothing is booked {isToday ? 'today' : 'on this day'}. <a href="/clients">Find a client</a> and book a visit from their page.
+            Nothing is booked {isToday ? 'today' : 'on this day'}. <a href="/clients">Find a client</a> and book a visit
+            from their page.
           </p>
         )}
         <ol>
           {day.visits.map((visit) => (
-            <li key={visit.id} className={styles['visit']} data-state={visit.id === currentId ? 'now' : visit.stage === 'done' || visit.stage === 'stopped' ? 'over' : 'ahead'}>
+            <li
+              key={visit.id}
+              className={styles['visit']}
+              data-state={
+                visit.id === currentId ? 'now' : visit.stage === 'done' || visit.stage === 'stopped' ? 'over' : 'ahead'
+              }
+            >
               <div className={styles['time']}>
                 <strong>{visit.time}</strong>
                 <span>{visit.minutes} min</span>
@@ -65,7 +81,11 @@ export function DayThread({ day, isToday, currentId }: { readonly day: DayView; 
                       {goOn[visit.stage]}
                     </ButtonLink>
                   ) : (
-                    <a className={styles['go']} href={nextHref(visit)} aria-label={`${goOn[visit.stage]}, ${visit.client.name}`}>
+                    <a
+                      className={styles['go']}
+                      href={nextHref(visit)}
+                      aria-label={`${goOn[visit.stage]}, ${visit.client.name}`}
+                    >
                       {goOn[visit.stage]}
                     </a>
                   )}
@@ -73,7 +93,9 @@ export function DayThread({ day, isToday, currentId }: { readonly day: DayView; 
                 <p className={styles['note']}>
                   {visit.line} · {visit.therapist.name}, {visit.therapist.room}
                 </p>
-                {visit.client.about !== '' && visit.stage !== 'done' && <p className={styles['about']}>{visit.client.about}</p>}
+                {visit.client.about !== '' && visit.stage !== 'done' && (
+                  <p className={styles['about']}>{visit.client.about}</p>
+                )}
                 {visit.stage !== 'done' && visit.stage !== 'stopped' && (
                   <ul className={styles['tasks']}>
                     {visit.tasks.map((task) => (
@@ -129,7 +151,10 @@ export function DayThread({ day, isToday, currentId }: { readonly day: DayView; 
           </ul>
         )}
         <h2>Good to know</h2>
-        <p className={styles['quiet']}>Velvet Stone supports trained hands. It is no medical device; local law, professional codes and the limits of your licence come first.</p>
+        <p className={styles['quiet']}>
+          Velvet Stone supports trained hands. It is no medical device; local law, professional codes and the limits of
+          your licence come first.
+        </p>
       </aside>
     </div>
   );

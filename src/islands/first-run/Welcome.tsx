@@ -20,7 +20,11 @@ export function Welcome() {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
     try {
-      await send('POST', '/api/house', { name: String(form.get('name') ?? ''), therapistName: String(form.get('therapistName') ?? ''), qualifications: form.getAll('qualification') });
+      await send('POST', '/api/house', {
+        name: String(form.get('name') ?? ''),
+        therapistName: String(form.get('therapistName') ?? ''),
+        qualifications: form.getAll('qualification'),
+      });
       window.location.assign('/');
     } catch (caught) {
       if (caught instanceof RequestError) setError(caught);
@@ -29,7 +33,10 @@ export function Welcome() {
   return (
     <main id="main" className={styles['view']}>
       <h1>Welcome to Velvet Stone</h1>
-      <p>It plans light-touch drainage, leads the hands through it and keeps the record. It supports trained judgement and is no medical device: local law, professional codes and the limits of your licence come first.</p>
+      <p>
+        It plans light-touch drainage, leads the hands through it and keeps the record. It supports trained judgement
+        and is no medical device: local law, professional codes and the limits of your licence come first.
+      </p>
       <form onSubmit={(event) => void save(event)} noValidate>
         <Field label="Name of the house" name="name" autoFocus error={error?.fieldError('name')} />
         <Field label="Your name" name="therapistName" autoComplete="name" error={error?.fieldError('therapistName')} />

@@ -1,5 +1,5 @@
 import { ChevronDown, Lamp, Sun } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useEffect, useSyncExternalStore } from 'react';
 import { Button, Menu, MenuItem, MenuTrigger, Popover, Separator } from 'react-aria-components';
 import type { TherapistView } from '../../contracts/views';
 import { Kbd } from '../../ui/kbd/Kbd';
@@ -12,10 +12,17 @@ interface Props {
   readonly therapists: readonly TherapistView[];
 }
 
+const readLight = () => document.documentElement.dataset['theme'] === 'lamp';
+
+function watchLight(onChange: () => void): () => void {
+  const observer = new MutationObserver(onChange);
+  observer.observe(document.documentElement, { attributeFilter: ['data-theme'] });
+  return () => observer.disconnect();
+}
+
 /** The slim head of every view: where one is, finding a client, who works here. */
 export function Masthead({ place, therapist, therapists }: Props) {
-  const [isLamp, setIsLamp] = useState(false);
-  useEffect(() => setIsLamp(document.documentElement.dataset['theme'] === 'lamp'), []);
+  const isLamp = useSyncExternalStore(watchLight, readLight, () => false);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
@@ -32,7 +39,6 @@ export function Masthead({ place, therapist, therapists }: Props) {
     const next = isLamp ? 'daylight' : 'lamp';
     document.documentElement.dataset['theme'] = next;
     localStorage.setItem('theme', next);
-    setIsLamp(!isLamp);
   };
   const workAs = (id: number) => send('POST', '/api/work-as', { therapistId: id }).then(() => window.location.reload());
 
@@ -44,7 +50,13 @@ export function Masthead({ place, therapist, therapists }: Props) {
       <a href="/" className={styles['brand']}>
         <svg width="28" height="24" viewBox="0 0 32 32" aria-hidden="true">
           <path d="M3 17C3 8 9 4 16 4c8 0 13 5 13 12 0 8-6 12-13 12C9 28 3 25 3 17Z" fill="var(--plum)" />
-          <path d="M9 18c3-5 6 2 9-1 2-2 3-3 6-2" fill="none" stroke="var(--on-fill)" strokeWidth="2.4" strokeLinecap="round" />
+          <path
+            d="M9 18c3-5 6 2 9-1 2-2 3-3 6-2"
+            fill="none"
+            stroke="var(--on-fill)"
+            strokeWidth="2.4"
+            strokeLinecap="round"
+          />
         </svg>
         Velvet Stone
       </a>
@@ -60,12 +72,18 @@ export function Masthead({ place, therapist, therapists }: Props) {
         Find a client <Kbd>/</Kbd>
       </a>
       <MenuTrigger>
-        <Button className={styles['who'] ?? ''} aria-label={`${therapist.initials}: ${therapist.name} works here. Change`}>
+        <Button
+          className={styles['who'] ?? ''}
+          aria-label={`${therapist.initials}: ${therapist.name} works here. Change`}
+        >
           <span className={styles['initials']}>{therapist.initials}</span>
           <ChevronDown size={16} aria-hidden="true" />
         </Button>
         <Popover className={styles['popover'] ?? ''} placement="bottom end">
-          <Menu className={styles['menu'] ?? ''} onAction={(key) => (key === 'light' ? switchLight() : void workAs(Number(key)))}>
+          <Menu
+            className={styles['menu'] ?? ''}
+            onAction={(key) => (key === 'light' ? switchLight() : void workAs(Number(key)))}
+          >
             {therapists.map((t) => (
               <MenuItem key={t.id} id={String(t.id)} textValue={t.name} className={styles['item'] ?? ''}>
                 <strong>{t.name}</strong>
@@ -78,7 +96,8 @@ export function Masthead({ place, therapist, therapists }: Props) {
             <Separator className={styles['separator'] ?? ''} />
             <MenuItem id="light" textValue="Light" className={styles['item'] ?? ''}>
               <strong>
-                {isLamp ? <Sun size={16} aria-hidden="true" /> : <Lamp size={16} aria-hidden="true" />} {isLamp ? 'Daylight' : 'Lamp light'}
+                {isLamp ? <Sun size={16} aria-hidden="true" /> : <Lamp size={16} aria-hidden="true" />}{' '}
+                {isLamp ? 'Daylight' : 'Lamp light'}
               </strong>
             </MenuItem>
           </Menu>

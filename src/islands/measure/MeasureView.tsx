@@ -40,7 +40,15 @@ export function MeasureView({ visit, phase }: { readonly visit: VisitView; reado
   return (
     <>
       <VisitHead visit={visit} here={phase === 'before' ? 'measure' : 'close'} />
-      <TapeRun key={`${limb} ${side}`} visit={visit} phase={phase} limb={limb} side={side} onLimb={setLimb} onSide={setSide} />
+      <TapeRun
+        key={`${limb} ${side}`}
+        visit={visit}
+        phase={phase}
+        limb={limb}
+        side={side}
+        onLimb={setLimb}
+        onSide={setSide}
+      />
     </>
   );
 }
@@ -83,7 +91,15 @@ function TapeRun({ visit, phase, limb, side, onLimb, onSide }: RunProps) {
     <>
       <div className={styles['view']}>
         <section className={styles['body']} aria-label="Where to tape">
-          <BodyMap view="front" label={`Where to tape the ${limb}s`} zoomTo={limb === 'leg' ? ['thigh-upper-outer.left', 'thigh-upper-outer.right', 'toes.left', 'toes.right'] : ['shoulder-cap.left', 'shoulder-cap.right', 'fingers.left', 'fingers.right']}>
+          <BodyMap
+            view="front"
+            label={`Where to tape the ${limb}s`}
+            zoomTo={
+              limb === 'leg'
+                ? ['thigh-upper-outer.left', 'thigh-upper-outer.right', 'toes.left', 'toes.right']
+                : ['shoulder-cap.left', 'shoulder-cap.right', 'fingers.left', 'fingers.right']
+            }
+          >
             {(figure) => (
               <TapeLines
                 figure={figure}
@@ -102,7 +118,8 @@ function TapeRun({ visit, phase, limb, side, onLimb, onSide }: RunProps) {
           <div className={styles['heading']}>
             <h2>{phase === 'before' ? 'Tape run' : 'Tape run, after'}</h2>
             <span>
-              {side === 'left' ? 'right' : 'left'} side first, {limb === 'leg' ? 'ankle' : 'wrist'} upwards · <Kbd>Enter</Kbd> next
+              {side === 'left' ? 'right' : 'left'} side first, {limb === 'leg' ? 'ankle' : 'wrist'} upwards ·{' '}
+              <Kbd>Enter</Kbd> next
             </span>
           </div>
           {!isTouched && phase === 'before' && (
@@ -191,18 +208,28 @@ interface FiguresProps {
 /** Volume, difference and change as large numbers, with what the tape can err. */
 function Figures({ run, limb, side, lastTime, phase, visit }: FiguresProps) {
   const { value, refusal } = run.volume;
-  if (!value) return <p className={styles['soft']}>{refusal ?? 'Type the first girths; volume and difference grow with each.'}</p>;
+  if (!value)
+    return (
+      <p className={styles['soft']}>{refusal ?? 'Type the first girths; volume and difference grow with each.'}</p>
+    );
   const other = side === 'left' ? 'right' : 'left';
   const isComplete = [...run.girths.affected, ...run.girths.reference].every((girth) => girth !== null);
   const doubts = value.warnings.filter((w) => !/^(trimmed|interpolated|simpson)/.test(w.code));
   const change = isComplete ? changeSince(value.excessMl, value.excessSdMl, lastTime, limb, phase, visit) : undefined;
-  const top = value.excessMl === null ? undefined : [...value.segments].sort((a, b) => (b.excessMl ?? 0) - (a.excessMl ?? 0))[0];
+  const top =
+    value.excessMl === null ? undefined : [...value.segments].sort((a, b) => (b.excessMl ?? 0) - (a.excessMl ?? 0))[0];
   return (
     <>
       <div className={styles['figures']}>
         <div>
-          <strong>{value.excessMl === null ? `${formatNumber(value.affectedMl)} mL` : `${formatNumber(value.excessMl)} mL`}</strong>
-          <span>{value.excessMl === null ? `the ${side} ${limb} so far` : `over the ${other} ${limb}${isComplete ? '' : ' so far'}`}</span>
+          <strong>
+            {value.excessMl === null ? `${formatNumber(value.affectedMl)} mL` : `${formatNumber(value.excessMl)} mL`}
+          </strong>
+          <span>
+            {value.excessMl === null
+              ? `the ${side} ${limb} so far`
+              : `over the ${other} ${limb}${isComplete ? '' : ' so far'}`}
+          </span>
         </div>
         {value.excessPercent !== null && (
           <div>
@@ -219,14 +246,18 @@ function Figures({ run, limb, side, lastTime, phase, visit }: FiguresProps) {
       </div>
       <dl className={styles['volumes']}>
         <div>
-          <dt>{side} {limb}</dt>
+          <dt>
+            {side} {limb}
+          </dt>
           <dd>
             {formatNumber(value.affectedMl)} mL <small>± {formatNumber(1.96 * value.affectedSdMl)}</small>
           </dd>
         </div>
         {value.referenceMl !== null && (
           <div>
-            <dt>{other} {limb}</dt>
+            <dt>
+              {other} {limb}
+            </dt>
             <dd>{formatNumber(value.referenceMl)} mL</dd>
           </div>
         )}
@@ -234,11 +265,18 @@ function Figures({ run, limb, side, lastTime, phase, visit }: FiguresProps) {
       {change && (
         <p className={styles['verdict']} data-beyond={change.beyond ? true : undefined}>
           <strong>{change.beyond ? 'Beyond what the tape can err.' : 'Within measuring error.'}</strong>{' '}
-          {change.beyond ? `${change.ml < 0 ? 'Smaller' : 'Larger'} by more than ${formatNumber(change.limitMl)} mL.` : `May be no change: only beyond ${formatNumber(change.limitMl)} mL counts.`}
+          {change.beyond
+            ? `${change.ml < 0 ? 'Smaller' : 'Larger'} by more than ${formatNumber(change.limitMl)} mL.`
+            : `May be no change: only beyond ${formatNumber(change.limitMl)} mL counts.`}
           {top && ` Fluid sits highest between ${formatNumber(top.from)} and ${formatNumber(top.to)} ${run.unit}.`}
         </p>
       )}
-      {!isComplete && <p className={styles['soft']}>{refusal ?? `Compared over ${formatNumber(value.segments[0]?.from ?? 0)} to ${formatNumber(value.segments.at(-1)?.to ?? 0)} ${run.unit}, where both sides are taped.`}</p>}
+      {!isComplete && (
+        <p className={styles['soft']}>
+          {refusal ??
+            `Compared over ${formatNumber(value.segments[0]?.from ?? 0)} to ${formatNumber(value.segments.at(-1)?.to ?? 0)} ${run.unit}, where both sides are taped.`}
+        </p>
+      )}
       {doubts.length > 0 && (
         <p className={styles['provisional']} role="status">
           <strong>Provisional.</strong> {[...new Set(doubts.map((w) => w.message))].join(' ')}
@@ -248,10 +286,18 @@ function Figures({ run, limb, side, lastTime, phase, visit }: FiguresProps) {
   );
 }
 
-function changeSince(excessMl: number | null, sdMl: number | null, lastTime: TapingView | null, limb: 'arm' | 'leg', phase: 'before' | 'after', visit: VisitView) {
+function changeSince(
+  excessMl: number | null,
+  sdMl: number | null,
+  lastTime: TapingView | null,
+  limb: 'arm' | 'leg',
+  phase: 'before' | 'after',
+  visit: VisitView,
+) {
   const before = lastTime?.volume;
   if (excessMl === null || !before || before.excessMl === null) return undefined;
-  const mdc = phase === 'after' ? 0 : defaultMdcMl[limb][lastTime.therapistId === visit.therapist.id ? 'same' : 'different'];
+  const mdc =
+    phase === 'after' ? 0 : defaultMdcMl[limb][lastTime.therapistId === visit.therapist.id ? 'same' : 'different'];
   const ml = excessMl - before.excessMl;
   const { limit, beyond } = judgeChange(ml, before.excessSdMl ?? 0, sdMl ?? 0, mdc);
   return { ml, beyond, limitMl: limit };

@@ -19,20 +19,52 @@ interface Props {
 const unitsPerCm = 5.5;
 
 const limbParts = {
-  arm: ['wrist', 'forearm-inner', 'forearm-outer', 'elbow-crease', 'upper-arm-inner', 'upper-arm-outer', 'shoulder-cap'],
-  leg: ['ankle-inner', 'ankle-outer', 'shin-lower', 'shin-upper', 'knee-inner', 'knee-front', 'knee-outer', 'thigh-lower-inner', 'thigh-lower-outer', 'thigh-upper-inner', 'thigh-upper-outer'],
+  arm: [
+    'wrist',
+    'forearm-inner',
+    'forearm-outer',
+    'elbow-crease',
+    'upper-arm-inner',
+    'upper-arm-outer',
+    'shoulder-cap',
+  ],
+  leg: [
+    'ankle-inner',
+    'ankle-outer',
+    'shin-lower',
+    'shin-upper',
+    'knee-inner',
+    'knee-front',
+    'knee-outer',
+    'thigh-lower-inner',
+    'thigh-lower-outer',
+    'thigh-upper-inner',
+    'thigh-upper-outer',
+  ],
 } as const;
 
 /** Where the zero mark lies and where the limb goes from there, by the drawing's own anchors. */
-function axisOf(figure: Figure, limb: 'arm' | 'leg', side: string): { readonly zero: Point; readonly along: Point } | undefined {
+function axisOf(
+  figure: Figure,
+  limb: 'arm' | 'leg',
+  side: string,
+): { readonly zero: Point; readonly along: Point } | undefined {
   const middle = (names: readonly string[]): Point | undefined => {
     const anchors = names.flatMap((name) => figure.regions.find((r) => r.id === `${name}.${side}`)?.anchor ?? []);
-    const points = Array.from({ length: anchors.length / 2 }, (_, i) => [anchors[2 * i] ?? 0, anchors[2 * i + 1] ?? 0] as const);
+    const points = Array.from(
+      { length: anchors.length / 2 },
+      (_, i) => [anchors[2 * i] ?? 0, anchors[2 * i + 1] ?? 0] as const,
+    );
     if (points.length === 0) return undefined;
-    return [points.reduce((sum, p) => sum + p[0], 0) / points.length, points.reduce((sum, p) => sum + p[1], 0) / points.length];
+    return [
+      points.reduce((sum, p) => sum + p[0], 0) / points.length,
+      points.reduce((sum, p) => sum + p[1], 0) / points.length,
+    ];
   };
   const zero = middle(limb === 'leg' ? ['ankle-inner', 'ankle-outer'] : ['wrist']);
-  const top = middle(limb === 'leg' ? ['thigh-upper-inner', 'thigh-upper-outer'] : ['upper-arm-inner', 'upper-arm-outer']);
+  const top = middle(
+    limb === 'leg' ? ['thigh-upper-inner', 'thigh-upper-outer'] : ['upper-arm-inner', 'upper-arm-outer'],
+  );
   if (!zero || !top) return undefined;
   const length = Math.hypot(top[0] - zero[0], top[1] - zero[1]);
   return { zero, along: [(top[0] - zero[0]) / length, (top[1] - zero[1]) / length] };
@@ -68,7 +100,9 @@ export function TapeLines({ figure, limb, side, positionsCm, hereCm, isHereAffec
           });
           return `M${corners.join('L')}Z`;
         };
-        const parts = figure.regions.filter((region) => limbParts[limb].some((name) => region.id === `${name}.${which}`));
+        const parts = figure.regions.filter((region) =>
+          limbParts[limb].some((name) => region.id === `${name}.${which}`),
+        );
         const clip = `${id}-${which}`;
         return (
           <g key={which}>
@@ -89,7 +123,12 @@ export function TapeLines({ figure, limb, side, positionsCm, hereCm, isHereAffec
                   />
                 ))}
               {positionsCm.map((cm) => (
-                <path key={cm} d={line(cm)} className={styles['tapeLine']} data-here={cm === hereCm && (which === side) === isHereAffected ? true : undefined} />
+                <path
+                  key={cm}
+                  d={line(cm)}
+                  className={styles['tapeLine']}
+                  data-here={cm === hereCm && (which === side) === isHereAffected ? true : undefined}
+                />
               ))}
             </g>
           </g>

@@ -49,10 +49,18 @@ export function TapeTable({ run, limb, side, lastTime, at, onMove }: Props) {
           const here = at.index === index;
           const [affected, reference] = [run.girths.affected[index] ?? null, run.girths.reference[index] ?? null];
           const last = lastOf('affected', cm);
-          const warnings = run.volume.value?.warnings.filter((w) => w.position !== null && Math.abs(toCm(w.position, run.unit) - cm) < 0.01 && !/^(trimmed|interpolated)/.test(w.code)) ?? [];
+          const warnings =
+            run.volume.value?.warnings.filter(
+              (w) =>
+                w.position !== null &&
+                Math.abs(toCm(w.position, run.unit) - cm) < 0.01 &&
+                !/^(trimmed|interpolated)/.test(w.code),
+            ) ?? [];
           return (
             <tr key={cm} data-here={here ? true : undefined}>
-              <th scope="row">{formatNumber(fromCm(cm, run.unit), run.unit === 'in' ? 1 : 0)} {run.unit}</th>
+              <th scope="row">
+                {formatNumber(fromCm(cm, run.unit), run.unit === 'in' ? 1 : 0)} {run.unit}
+              </th>
               {(['reference', 'affected'] as const).map((which) => (
                 <td key={which}>
                   <TapeCell
@@ -63,7 +71,12 @@ export function TapeTable({ run, limb, side, lastTime, at, onMove }: Props) {
                     onFocus={() => onMove({ side: which, index })}
                     onCommit={(text) => run.commit({ side: which, index }, text)}
                     onGo={(direction) => {
-                      const to = direction === 'on' ? after({ side: which, index }) : direction === 'back' ? before({ side: which, index }) : { side: which === 'affected' ? 'reference' : ('affected' as TapeSide), index };
+                      const to =
+                        direction === 'on'
+                          ? after({ side: which, index })
+                          : direction === 'back'
+                            ? before({ side: which, index })
+                            : { side: which === 'affected' ? 'reference' : ('affected' as TapeSide), index };
                       if (to) onMove(to);
                     }}
                   />
@@ -97,20 +110,26 @@ interface CellProps {
 }
 
 function TapeCell({ label, text, error, isHere, onFocus, onCommit, onGo }: CellProps) {
-  const [draft, setDraft] = useState(text);
+  const [typed, setTyped] = useState<string>();
+  const draft = typed ?? text;
   const input = useRef<HTMLInputElement>(null);
-  useEffect(() => setDraft(text), [text]);
   useEffect(() => {
     if (!isHere || document.activeElement === input.current) return;
     input.current?.focus();
     input.current?.select();
   }, [isHere]);
+  /** Hands over what was typed; the cell then shows what was taken, or what is wrong with it. */
+  const take = (): boolean => {
+    if (typed === undefined) return error === undefined;
+    setTyped(undefined);
+    return onCommit(typed);
+  };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     const go = { Enter: 'on', ArrowUp: 'on', ArrowDown: 'back' } as const;
     const direction = go[event.key as keyof typeof go];
     if (!direction) return;
     event.preventDefault();
-    if (onCommit(draft)) onGo(direction);
+    if (take()) onGo(direction);
   };
   return (
     <>
@@ -124,12 +143,12 @@ function TapeCell({ label, text, error, isHere, onFocus, onCommit, onGo }: CellP
         value={draft}
         data-here={isHere ? true : undefined}
         aria-invalid={error ? true : undefined}
-        onChange={(event) => setDraft(event.target.value)}
+        onChange={(event) => setTyped(event.target.value)}
         onFocus={(event) => {
           onFocus();
           event.target.select();
         }}
-        onBlur={() => draft !== text && onCommit(draft)}
+        onBlur={take}
         onKeyDown={onKeyDown}
       />
       {error && (

@@ -42,7 +42,10 @@ function readDraft(key: string): TapeDraft | undefined {
 }
 
 /** Reads one typed girth; a decimal comma is a point, an empty cell is “not measured”. */
-export function readGirth(text: string, unit: LengthUnit): { readonly value: number | null } | { readonly error: string } {
+export function readGirth(
+  text: string,
+  unit: LengthUnit,
+): { readonly value: number | null } | { readonly error: string } {
   const trimmed = text.trim().replace(',', '.');
   if (trimmed === '') return { value: null };
   if (!/^\d*\.?\d+$|^\d+\.$/.test(trimmed)) return { error: 'Type a number, such as 42.6.' };
@@ -50,6 +53,14 @@ export function readGirth(text: string, unit: LengthUnit): { readonly value: num
   if (value === 0) return { error: 'A girth is more than 0. Leave it empty if it was not taken.' };
   if (toCm(value, unit) >= 400) return { error: `No limb measures ${trimmed} ${unit}: check the decimal point.` };
   return { value };
+}
+
+/** Girths as far as they can be read; what cannot is not measured yet. */
+function girthsOf(texts: readonly string[], unit: LengthUnit): (number | null)[] {
+  return texts.map((text) => {
+    const read = readGirth(text, unit);
+    return 'value' in read ? read.value : null;
+  });
 }
 
 /**
@@ -74,57 +85,73 @@ export function useTapeRun(visit: VisitView, phase: 'before' | 'after', limb: 'a
 
   const girths = useMemo(() => {
     const of = (which: TapeSide) =>
-      cells[which].map((cell) => {
-        const read = readGirth(cell.text, unit);
-        return 'value' in read ? read.value : null;
-      });
+      girthsOf(
+        cells[which].map((cell) => cell.text),
+        unit,
+      );
     return { affected: of('affected'), reference: of('reference') };
   }, [cells, unit]);
 
   const volume = useMemo(() => {
     const positions = positionsCm.map((cm) => fromCm(cm, unit));
-    const common = { limb, unit, method: 'frustum', positions, affected: girths.affected, dominant: 'none', dominanceCorrectionPercent: 0, tapeSigmaCm: 0.2 } as const;
+    const common = {
+      limb,
+      unit,
+      method: 'frustum',
+      positions,
+      affected: girths.affected,
+      dominant: 'none',
+      dominanceCorrectionPercent: 0,
+      tapeSigmaCm: 0.2,
+    } as const;
     const measured = girths.reference.filter((girth) => girth !== null).length;
     const both = measured >= 2 ? limbVolume({ ...common, reference: girths.reference }) : undefined;
     if (both?.ok) return { value: both.value };
     const alone = limbVolume({ ...common, reference: null });
-    return alone.ok ? { value: alone.value, refusal: both?.ok === false ? both.refusal.message : undefined } : { refusal: alone.refusal.message };
+    return alone.ok
+      ? { value: alone.value, refusal: both?.ok === false ? both.refusal.message : undefined }
+      : { refusal: alone.refusal.message };
   }, [girths, limb, positionsCm, unit]);
 
   /** Sends the newest state; what is typed while a send is under way goes with the next one. */
   const flush = useCallback(async (): Promise<void> => {
-    if (isSending.current || !unsent.current) return;
+    if (isSending.current) return;
     isSending.current = true;
     setSaveState('saving');
-    const sending = unsent.current;
     try {
-      const { taping } = await send<{ taping: TapingView }>('POST', `/api/visits/${visit.id}/taping`, { ...bodyOf(sending), basedOn: version.current });
-      version.current = taping.version;
-      isSending.current = false;
-      if (unsent.current === sending) {
-        unsent.current = undefined;
-        dropDraft(draftKey);
-        setSaveState('kept');
-        setTrouble(undefined);
-      } else void flush();
+      while (unsent.current) {
+        const sending: TapeDraft = unsent.current;
+        const { taping } = await send<{ taping: TapingView }>('POST', `/api/visits/${visit.id}/taping`, {
+          limb,
+          side,
+          phase,
+          method: 'frustum',
+          unit: sending.unit,
+          positions: positionsCm.map((cm) => fromCm(cm, sending.unit)),
+          affected: girthsOf(sending.texts.affected, sending.unit),
+          reference: girthsOf(sending.texts.reference, sending.unit),
+          basedOn: version.current,
+        });
+        version.current = taping.version;
+        if (unsent.current === sending) unsent.current = undefined;
+      }
+      dropDraft(draftKey);
+      setSaveState('kept');
+      setTrouble(undefined);
     } catch (error) {
-      isSending.current = false;
       setSaveState(error instanceof RequestError && error.status === 409 ? 'conflict' : 'waiting');
       setTrouble(error instanceof Error ? error.message : 'Not saved yet.');
-    }
-    function bodyOf(draft: TapeDraft) {
-      const values = (which: TapeSide) =>
-        draft.texts[which].map((text) => {
-          const read = readGirth(text, draft.unit);
-          return 'value' in read ? read.value : null;
-        });
-      return { limb, side, phase, unit: draft.unit, method: 'frustum', positions: positionsCm.map((cm) => fromCm(cm, draft.unit)), affected: values('affected'), reference: values('reference') };
+    } finally {
+      isSending.current = false;
     }
   }, [draftKey, limb, phase, positionsCm, side, visit.id]);
 
   const save = useCallback(
     (next: Record<TapeSide, readonly Cell[]>, inUnit: LengthUnit) => {
-      const texts = { affected: next.affected.map((cell) => cell.text), reference: next.reference.map((cell) => cell.text) };
+      const texts = {
+        affected: next.affected.map((cell) => cell.text),
+        reference: next.reference.map((cell) => cell.text),
+      };
       unsent.current = { texts, unit: inUnit, basedOn: version.current };
       keepDraft(draftKey, unsent.current);
       void flush();
@@ -135,7 +162,10 @@ export function useTapeRun(visit: VisitView, phase: 'before' | 'after', limb: 'a
   useEffect(() => {
     const draft = readDraft(draftKey);
     if (!draft || draft.basedOn !== version.current || draft.texts.affected.length !== positionsCm.length) return;
-    const restored = { affected: draft.texts.affected.map((text) => ({ text })), reference: draft.texts.reference.map((text) => ({ text })) };
+    const restored = {
+      affected: draft.texts.affected.map((text) => ({ text })),
+      reference: draft.texts.reference.map((text) => ({ text })),
+    };
     latest.current = restored;
     setCells(restored);
     setUnit(draft.unit);
@@ -150,7 +180,10 @@ export function useTapeRun(visit: VisitView, phase: 'before' | 'after', limb: 'a
     const error = 'error' in read ? read.error : undefined;
     const cell: Cell = { text: 'value' in read && read.value !== null ? asTyped(text, unit) : text.trim(), error };
     const current = latest.current;
-    const next = { ...current, [address.side]: current[address.side].map((old, i) => (i === address.index ? cell : old)) };
+    const next = {
+      ...current,
+      [address.side]: current[address.side].map((old, i) => (i === address.index ? cell : old)),
+    };
     const isSame = current[address.side][address.index]?.text === cell.text;
     latest.current = next;
     setCells(next);
@@ -162,7 +195,9 @@ export function useTapeRun(visit: VisitView, phase: 'before' | 'after', limb: 'a
     const next: LengthUnit = unit === 'cm' ? 'in' : 'cm';
     const convert = (cell: Cell): Cell => {
       const read = readGirth(cell.text, unit);
-      return 'value' in read && read.value !== null ? { text: asTyped(String(roundTo(fromCm(toCm(read.value, unit), next), next === 'in' ? 2 : 1)), next) } : { text: cell.text };
+      return 'value' in read && read.value !== null
+        ? { text: asTyped(String(roundTo(fromCm(toCm(read.value, unit), next), next === 'in' ? 2 : 1)), next) }
+        : { text: cell.text };
     };
     const isEmpty = [...cells.affected, ...cells.reference].every((cell) => cell.text === '');
     setUnit(next);
@@ -174,7 +209,18 @@ export function useTapeRun(visit: VisitView, phase: 'before' | 'after', limb: 'a
     }
   };
 
-  return { positionsCm, unit, switchUnit, cells, girths, volume, commit, saveState, trouble, retry: () => void flush() };
+  return {
+    positionsCm,
+    unit,
+    switchUnit,
+    cells,
+    girths,
+    volume,
+    commit,
+    saveState,
+    trouble,
+    retry: () => void flush(),
+  };
 }
 
 /** At least one decimal (two in inches), more if more were typed: a column of girths lines up. */

@@ -7,7 +7,13 @@ import { anatomy } from '../../catalogue/anatomy';
 import type { Violation } from '../../core/drainage/check';
 import { ruleBook } from '../../core/drainage/rules';
 import type { Step } from '../../core/drainage/step';
-import { phasesOf, pressureInWords, repetitionsInWords, stepDirection, stepTitle } from '../../core/drainage/step-words';
+import {
+  phasesOf,
+  pressureInWords,
+  repetitionsInWords,
+  stepDirection,
+  stepTitle,
+} from '../../core/drainage/step-words';
 import { formatClock } from '../../core/units';
 import { Button } from '../../ui/button/Button';
 import { Kbd } from '../../ui/kbd/Kbd';
@@ -62,7 +68,9 @@ export function Course({ plan, selected, onSelect }: Props) {
       collisionDetection={closestCenter}
       modifiers={[restrictToVerticalAxis]}
       onDragEnd={onDragEnd}
-      accessibility={{ screenReaderInstructions: { draggable: 'Press Alt with the up or down arrow key to move this step.' } }}
+      accessibility={{
+        screenReaderInstructions: { draggable: 'Press Alt with the up or down arrow key to move this step.' },
+      }}
     >
       <SortableContext items={steps.map((step) => step.id)} strategy={verticalListSortingStrategy}>
         <ol className={styles['course']} ref={list} aria-label="The course">
@@ -104,9 +112,18 @@ function Row({ step, number, heading, violations, isSelected, isMoved, onSelect,
   const fixable = violations.find((v) => v.fix)?.fix;
   const title = stepTitle(anatomy, step);
   return (
-    <li ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition }} data-dragging={isDragging ? true : undefined}>
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      data-dragging={isDragging ? true : undefined}
+    >
       {heading && <h3 className={styles['phase']}>{heading}</h3>}
-      <div className={styles['row']} data-selected={isSelected ? true : undefined} data-fault={worst?.severity} data-tone={step.kind}>
+      <div
+        className={styles['row']}
+        data-selected={isSelected ? true : undefined}
+        data-fault={worst?.severity}
+        data-tone={step.kind}
+      >
         <button
           type="button"
           className={styles['step']}

@@ -34,8 +34,12 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
   const budget = view.drainageCase.minutes * 60;
   const { school } = view.drainageCase;
   const isForbidden = view.plan.decision === 'refer' || view.plan.decision === 'stop';
-  const certified = therapists.find((t) => t.id !== visit.therapist.id && t.qualifications.includes('lymphoedema-certified'));
-  const needsCertificate = view.plan.reasons.some((reason) => reason.rule === 'qualification' || (reason.rule === 'cancer-history' && isForbidden));
+  const certified = therapists.find(
+    (t) => t.id !== visit.therapist.id && t.qualifications.includes('lymphoedema-certified'),
+  );
+  const needsCertificate = view.plan.reasons.some(
+    (reason) => reason.rule === 'qualification' || (reason.rule === 'cancer-history' && isForbidden),
+  );
   const handOver = async (therapist: TherapistView) => {
     try {
       await send('POST', `/api/visits/${visit.id}/handover`, { therapistId: therapist.id });
@@ -55,7 +59,9 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
             .map((reason) => (
               <p key={reason.text}>{reason.text}</p>
             ))}
-          {needsCertificate && certified && <Button onClick={() => void handOver(certified)}>Hand over to {certified.name}</Button>}
+          {needsCertificate && certified && (
+            <Button onClick={() => void handOver(certified)}>Hand over to {certified.name}</Button>
+          )}
         </section>
       )}
       <section>
@@ -67,7 +73,9 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
               <strong className={styles['share']}>{Math.round(exit.share * 100)} %</strong>
             </div>
             <p>{exit.why.replace(/^Led /, '')}</p>
-            <p className={styles['cost']}>about {formatCost(exit.cost)} {exit.cost === 1 ? 'hand’s width' : 'hand’s widths'} of skin</p>
+            <p className={styles['cost']}>
+              about {formatCost(exit.cost)} {exit.cost === 1 ? 'hand’s width' : 'hand’s widths'} of skin
+            </p>
             <div className={styles['bar']} data-tone={i === 0 ? 'moss' : 'river'} aria-hidden="true">
               <i style={{ width: `${exit.share * 100}%` }} />
             </div>
@@ -97,18 +105,24 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
       <section>
         <h2>School</h2>
         <p className={styles['soft']}>
-          {capitalise(schoolWords.start[school.start])} · {schoolWords.hand[school.hand]} · {schoolWords.removedSide[school.removedSide]} · {schoolWords.exits[school.exits]}{' '}
+          {capitalise(schoolWords.start[school.start])} · {schoolWords.hand[school.hand]} ·{' '}
+          {schoolWords.removedSide[school.removedSide]} · {schoolWords.exits[school.exits]}{' '}
           <Button look="link" onClick={() => setIsChanging(true)}>
             Change time or school
           </Button>
         </p>
       </section>
-      {view.plan.reasons.some((reason) => reason.rule !== 'time' && !(isForbidden && ['qualification', 'no-exit'].includes(reason.rule))) && (
+      {view.plan.reasons.some(
+        (reason) => reason.rule !== 'time' && !(isForbidden && ['qualification', 'no-exit'].includes(reason.rule)),
+      ) && (
         <section>
           <h2>What shaped it</h2>
           <ul className={styles['reasons']}>
             {view.plan.reasons
-              .filter((reason) => reason.rule !== 'time' && !(isForbidden && ['qualification', 'no-exit'].includes(reason.rule)))
+              .filter(
+                (reason) =>
+                  reason.rule !== 'time' && !(isForbidden && ['qualification', 'no-exit'].includes(reason.rule)),
+              )
               .map((reason) => (
                 <li key={reason.text}>{reason.text}</li>
               ))}
@@ -129,10 +143,20 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
 function timeWords(fits: boolean, totalSeconds: number, budgetSeconds: number, fill: boolean): string {
   if (!fits) return 'It does not all fit.';
   if (totalSeconds > budgetSeconds - 120) return 'It fits.';
-  return fill ? 'Draining has all the repetitions that help; the rest is free for rest.' : 'It ends early; fill the time if you like.';
+  return fill
+    ? 'Draining has all the repetitions that help; the rest is free for rest.'
+    : 'It ends early; fill the time if you like.';
 }
 
-function ChangeWish({ plan, isOpen, onClose }: { readonly plan: PlanHandle; readonly isOpen: boolean; readonly onClose: () => void }) {
+function ChangeWish({
+  plan,
+  isOpen,
+  onClose,
+}: {
+  readonly plan: PlanHandle;
+  readonly isOpen: boolean;
+  readonly onClose: () => void;
+}) {
   const [wish, setWish] = useState(wishOf(plan.view.drainageCase));
   const [minutes, setMinutes] = useState(String(wish.minutes));
   const [error, setError] = useState<string>();
@@ -152,7 +176,14 @@ function ChangeWish({ plan, isOpen, onClose }: { readonly plan: PlanHandle; read
           onClose();
         }}
       >
-        <Field label="Minutes" type="number" inputMode="numeric" value={minutes} onChange={(event) => setMinutes(event.target.value)} error={error} />
+        <Field
+          label="Minutes"
+          type="number"
+          inputMode="numeric"
+          value={minutes}
+          onChange={(event) => setMinutes(event.target.value)}
+          error={error}
+        />
         <Choice
           label="If time is left over"
           options={[

@@ -40,14 +40,16 @@ export function PlanView({ visit, first, therapists }: Props) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
-      if (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || event.altKey || document.querySelector('[role="dialog"]')) return;
+      if (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || event.altKey || document.querySelector('[role="dialog"]'))
+        return;
       const key = event.key.toLowerCase();
       if ((event.ctrlKey || event.metaKey) && key === 'z') {
         event.preventDefault();
         plan.undo();
       } else if (!event.ctrlKey && !event.metaKey && key === 'm') {
         event.preventDefault();
-        const fix = (plan.violations.find((v) => v.step === selectedId && v.fix) ?? plan.violations.find((v) => v.fix))?.fix;
+        const fix = (plan.violations.find((v) => v.step === selectedId && v.fix) ?? plan.violations.find((v) => v.fix))
+          ?.fix;
         if (fix) plan.mend(fix);
       }
     };
@@ -57,7 +59,13 @@ export function PlanView({ visit, first, therapists }: Props) {
 
   const select = (id: string | undefined) => {
     setSelectedId(id);
-    if (id) requestAnimationFrame(() => document.querySelector(`[data-step="${id}"]`)?.closest('li')?.scrollIntoView({ block: 'nearest', behavior: 'smooth' }));
+    if (id)
+      requestAnimationFrame(() =>
+        document
+          .querySelector(`[data-step="${id}"]`)
+          ?.closest('li')
+          ?.scrollIntoView({ block: 'nearest', behavior: 'smooth' }),
+      );
   };
 
   return (
@@ -117,7 +125,8 @@ export function PlanView({ visit, first, therapists }: Props) {
           {plan.violations.length > 0 && (
             <div className={styles['faults']} role="status">
               <span>
-                {plan.violations.length === 1 ? 'One rule is broken.' : `${plan.violations.length} rules are broken.`} {plan.view.reason && `Kept because: ${plan.view.reason}`}
+                {plan.violations.length === 1 ? 'One rule is broken.' : `${plan.violations.length} rules are broken.`}{' '}
+                {plan.view.reason && `Kept because: ${plan.view.reason}`}
               </span>
               <Button look="link" onClick={plan.mendAll}>
                 Mend all
@@ -178,7 +187,12 @@ export function PlanView({ visit, first, therapists }: Props) {
               <li key={`${error.step} ${error.rule}`}>{error.text}</li>
             ))}
           </ul>
-          <TextArea label="Why do you keep it this way? It stays in the record." value={reason ?? ''} maxLength={400} onChange={(event) => setReason(event.target.value)} />
+          <TextArea
+            label="Why do you keep it this way? It stays in the record."
+            value={reason ?? ''}
+            maxLength={400}
+            onChange={(event) => setReason(event.target.value)}
+          />
           <div className={styles['buttons']}>
             <Button
               onClick={() => {

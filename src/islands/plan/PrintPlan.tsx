@@ -1,6 +1,12 @@
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlanView, VisitView } from '../../contracts/views';
-import { phasesOf, pressureInWords, repetitionsInWords, stepDirection, stepTitle } from '../../core/drainage/step-words';
+import {
+  phasesOf,
+  pressureInWords,
+  repetitionsInWords,
+  stepDirection,
+  stepTitle,
+} from '../../core/drainage/step-words';
 import { capitalise, list, shortLabel } from '../../core/drainage/wording';
 import { formatClock } from '../../core/units';
 import { BodyMap } from '../../ui/body-map/BodyMap';
@@ -24,14 +30,26 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
       <header>
         <h1>{visit.client.name}</h1>
         <p>
-          {visit.date}, {visit.time} · {visit.work} · {visit.therapist.name} · {formatClock(total)} of {plan.drainageCase.minutes} min
+          {visit.date}, {visit.time} · {visit.work} · {visit.therapist.name} · {formatClock(total)} of{' '}
+          {plan.drainageCase.minutes} min
         </p>
       </header>
-      {(plan.plan.decision === 'refer' || plan.plan.decision === 'stop') && <p className={styles['forbidden']}>Not to be carried out: {plan.plan.reasons[0]?.text}</p>}
+      {(plan.plan.decision === 'refer' || plan.plan.decision === 'stop') && (
+        <p className={styles['forbidden']}>Not to be carried out: {plan.plan.reasons[0]?.text}</p>
+      )}
       <div className={styles['top']}>
         <div className={styles['maps']}>
           {(['front', 'back'] as const).map((view) => (
-            <BodyMap key={view} view={view} label={`Plan, ${view}`} regions={marks.regions} nodes={marks.nodes} signs={marks.signs} routes={marks.routes} pebbles={marks.pebbles} />
+            <BodyMap
+              key={view}
+              view={view}
+              label={`Plan, ${view}`}
+              regions={marks.regions}
+              nodes={marks.nodes}
+              signs={marks.signs}
+              routes={marks.routes}
+              pebbles={marks.pebbles}
+            />
           ))}
         </div>
         <section>
@@ -55,7 +73,9 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
               <li key={reason.text}>{reason.text}</li>
             ))}
           </ul>
-          {plan.plan.waiting.length > 0 && <p>Has to wait: {list(plan.plan.waiting.map((id) => shortLabel(anatomy, id)))}.</p>}
+          {plan.plan.waiting.length > 0 && (
+            <p>Has to wait: {list(plan.plan.waiting.map((id) => shortLabel(anatomy, id)))}.</p>
+          )}
         </section>
       </div>
       <table className={styles['steps']}>
@@ -82,7 +102,10 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
           ))}
         </tbody>
       </table>
-      <footer>Velvet Stone supports trained hands; it is no medical device. Local law, professional codes and the limits of the practitioner’s licence come first. Pain is a sign to stop.</footer>
+      <footer>
+        Velvet Stone supports trained hands; it is no medical device. Local law, professional codes and the limits of
+        the practitioner’s licence come first. Pain is a sign to stop.
+      </footer>
     </main>
   );
 }

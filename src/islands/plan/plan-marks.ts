@@ -13,7 +13,13 @@ export interface PlanMarks extends FindingMarks {
 }
 
 /** How a plan looks on the body: what is drained, what is prepared, which groups are opened or closed, the ways and the numbers. */
-export function planMarks(findings: readonly PlacedFinding[], plan: DrainagePlan, steps: readonly Step[], selected: Step | undefined, faults: ReadonlySet<string>): PlanMarks {
+export function planMarks(
+  findings: readonly PlacedFinding[],
+  plan: DrainagePlan,
+  steps: readonly Step[],
+  selected: Step | undefined,
+  faults: ReadonlySet<string>,
+): PlanMarks {
   const found = marksOf(findings);
   const regions = new Map<PlaceId, RegionMark>();
   const nodes = new Map<PlaceId, NodeState>();
@@ -29,13 +35,26 @@ export function planMarks(findings: readonly PlacedFinding[], plan: DrainagePlan
     const mark = regions.get(selected.place);
     regions.set(selected.place, { tone: 'active', words: `${mark?.words ?? 'on the way'}, chosen` });
   }
-  return { regions, nodes, signs: found.signs, routes: routesOf(plan, selected), pebbles: pebblesOf(steps, selected, faults) };
+  return {
+    regions,
+    nodes,
+    signs: found.signs,
+    routes: routesOf(plan, selected),
+    pebbles: pebblesOf(steps, selected, faults),
+  };
 }
 
 function routesOf(plan: DrainagePlan, selected: Step | undefined): RouteMark[] {
-  const ways = plan.exits.map((exit, i): RouteMark => ({ key: `exit ${exit.to}`, path: exit.path, tone: i === 0 ? 'moss' : 'river' }));
+  const ways = plan.exits.map((exit, i): RouteMark => ({
+    key: `exit ${exit.to}`,
+    path: exit.path,
+    tone: i === 0 ? 'moss' : 'river',
+  }));
   if (!selected || selected.toward === null) return ways;
-  return [...ways, { key: 'chosen', path: [selected.place, ...selected.via, selected.toward], tone: 'plum', isActive: true }];
+  return [
+    ...ways,
+    { key: 'chosen', path: [selected.place, ...selected.via, selected.toward], tone: 'plum', isActive: true },
+  ];
 }
 
 /** The number of the first step at each place; the chosen step always shows. */
@@ -48,7 +67,14 @@ function pebblesOf(steps: readonly Step[], selected: Step | undefined, faults: R
     if (!isSelected && (!rides || taken.has(step.place) || selected?.place === step.place)) return;
     if (isSelected && !anatomy.territories.has(step.place) && !anatomy.basins.has(step.place)) return;
     taken.add(step.place);
-    pebbles.push({ key: step.id, place: step.place, number: index + 1, kind: step.kind, isSelected, ...(faults.has(step.id) ? { state: 'fault' } : {}) });
+    pebbles.push({
+      key: step.id,
+      place: step.place,
+      number: index + 1,
+      kind: step.kind,
+      isSelected,
+      ...(faults.has(step.id) ? { state: 'fault' } : {}),
+    });
   });
   return pebbles.sort((a, b) => Number(a.isSelected ?? false) - Number(b.isSelected ?? false));
 }

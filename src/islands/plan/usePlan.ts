@@ -29,7 +29,10 @@ export function usePlan(visit: VisitView, first: PlanView) {
   const pending = useRef(0);
 
   const read = useMemo(() => readCase(anatomy, view.drainageCase), [view.drainageCase]);
-  const violations = useMemo<readonly Violation[]>(() => (read.ok ? checkCourse(anatomy, read.value, steps) : []), [read, steps]);
+  const violations = useMemo<readonly Violation[]>(
+    () => (read.ok ? checkCourse(anatomy, read.value, steps) : []),
+    [read, steps],
+  );
 
   const post = useCallback(
     (path: 'plan' | 'course', body: object, onSaved: (plan: PlanView) => void) => {
@@ -37,7 +40,10 @@ export function usePlan(visit: VisitView, first: PlanView) {
       pending.current += 1;
       queue.current = queue.current.then(async () => {
         try {
-          const { plan } = await send<{ plan: PlanView }>('POST', `/api/visits/${visit.id}/${path}`, { ...body, basedOn: version.current });
+          const { plan } = await send<{ plan: PlanView }>('POST', `/api/visits/${visit.id}/${path}`, {
+            ...body,
+            basedOn: version.current,
+          });
           version.current = plan.version;
           pending.current -= 1;
           if (pending.current === 0) setStatus({ kind: 'kept' });
@@ -45,7 +51,11 @@ export function usePlan(visit: VisitView, first: PlanView) {
         } catch (error) {
           pending.current -= 1;
           const isConflict = error instanceof RequestError && error.status === 409;
-          setStatus(isConflict ? { kind: 'conflict' } : { kind: 'trouble', text: error instanceof Error ? error.message : 'Not saved yet.' });
+          setStatus(
+            isConflict
+              ? { kind: 'conflict' }
+              : { kind: 'trouble', text: error instanceof Error ? error.message : 'Not saved yet.' },
+          );
         }
       });
     },
@@ -57,7 +67,9 @@ export function usePlan(visit: VisitView, first: PlanView) {
       setPast((all) => [...all.slice(-30), steps]);
       setSteps(next);
       setMovedId(moved);
-      post('course', { order: next.map((step) => step.id), reason: '' }, (plan) => setView((old) => ({ ...plan, plan: old.plan })));
+      post('course', { order: next.map((step) => step.id), reason: '' }, (plan) =>
+        setView((old) => ({ ...plan, plan: old.plan })),
+      );
     },
     [post, steps],
   );
@@ -75,7 +87,9 @@ export function usePlan(visit: VisitView, first: PlanView) {
       setPast((all) => all.slice(0, -1));
       setSteps(previous);
       setMovedId(undefined);
-      post('course', { order: previous.map((step) => step.id), reason: '' }, (plan) => setView((old) => ({ ...plan, plan: old.plan })));
+      post('course', { order: previous.map((step) => step.id), reason: '' }, (plan) =>
+        setView((old) => ({ ...plan, plan: old.plan })),
+      );
     },
     /** Puts the step at `from` to position `to`. */
     move: (from: number, to: number) => {
@@ -86,7 +100,10 @@ export function usePlan(visit: VisitView, first: PlanView) {
     },
     mend: (fix: Fix) => arrange(applyFix(steps, fix)),
     mendAll: () => read.ok && arrange(mendCourse(anatomy, read.value, steps)),
-    keepWithReason: (reason: string) => post('course', { order: steps.map((step) => step.id), reason }, (plan) => setView((old) => ({ ...plan, plan: old.plan }))),
+    keepWithReason: (reason: string) =>
+      post('course', { order: steps.map((step) => step.id), reason }, (plan) =>
+        setView((old) => ({ ...plan, plan: old.plan })),
+      ),
     replan: (wish: PlanWish) =>
       post('plan', wish, (plan) => {
         setView(plan);
@@ -94,7 +111,10 @@ export function usePlan(visit: VisitView, first: PlanView) {
         setMovedId(undefined);
         setPast([]);
       }),
-    retry: () => post('course', { order: steps.map((step) => step.id), reason: view.reason }, (plan) => setView((old) => ({ ...plan, plan: old.plan }))),
+    retry: () =>
+      post('course', { order: steps.map((step) => step.id), reason: view.reason }, (plan) =>
+        setView((old) => ({ ...plan, plan: old.plan })),
+      ),
   };
 }
 

@@ -32,7 +32,10 @@ export function TableView({ visit, plan }: Props) {
   const step = steps[Math.max(0, index)];
   const beat = step ? beatAt(step, table.stepMs) : undefined;
   useWakeLock(state.status === 'running' || state.status === 'paused');
-  useBeatSound(isSoundOn && state.status === 'running' && beat !== undefined && beat.repetition > 0 && !beat.isOver, `${index} ${beat?.placement} ${beat?.repetition}`);
+  useBeatSound(
+    isSoundOn && state.status === 'running' && beat !== undefined && beat.repetition > 0 && !beat.isOver,
+    `${index} ${beat?.placement} ${beat?.repetition}`,
+  );
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -61,7 +64,16 @@ export function TableView({ visit, plan }: Props) {
   }, [goOn, goBack, pause]);
 
   if (!step || !beat) return null;
-  if (state.status === 'finished') return <Finished visit={visit} visitMs={table.visitMs} done={[...state.outcomes.values()].filter((o) => o.state === 'done').length} total={steps.length} keeping={table.keeping} />;
+  if (state.status === 'finished')
+    return (
+      <Finished
+        visit={visit}
+        visitMs={table.visitMs}
+        done={[...state.outcomes.values()].filter((o) => o.state === 'done').length}
+        total={steps.length}
+        keeping={table.keeping}
+      />
+    );
 
   const next = steps[Math.max(0, index) + 1];
   const total = steps.reduce((sum, s) => sum + s.seconds, 0);
@@ -109,7 +121,9 @@ export function TableView({ visit, plan }: Props) {
         </div>
         <div className={styles['step-clock']}>
           <span>step</span>
-          <strong data-over={table.stepMs / 1000 > step.seconds + 5 ? true : undefined}>{formatClock(table.stepMs / 1000)}</strong>
+          <strong data-over={table.stepMs / 1000 > step.seconds + 5 ? true : undefined}>
+            {formatClock(table.stepMs / 1000)}
+          </strong>
           <span>of {formatClock(step.seconds)}</span>
         </div>
         <div className={styles['next']}>
@@ -125,7 +139,11 @@ export function TableView({ visit, plan }: Props) {
           <TouchKey onPress={goBack} name="back" keyName="PgUp" />
           <TouchKey onPress={pause} name={state.status === 'paused' ? 'go on' : 'pause'} keyName="P" />
           <TouchKey onPress={() => goOn('skip')} name="skip" keyName="S" />
-          <TouchKey onPress={() => setIsSoundOn((on) => !on)} name={isSoundOn ? 'beat: sound on' : 'beat: silent'} keyName="B" />
+          <TouchKey
+            onPress={() => setIsSoundOn((on) => !on)}
+            name={isSoundOn ? 'beat: sound on' : 'beat: silent'}
+            keyName="B"
+          />
           <span className={styles['kept']} role="status">
             {keepingWords(table.keeping)}
           </span>
@@ -181,18 +199,34 @@ function turnOf(step: Step): number {
   const [name = '', side] = (step.toward ?? step.place).split('.');
   const [from = ''] = step.place.split('.');
   if (step.toward === null) return step.kind === 'clear' && step.place.startsWith('terminus') ? 180 : 0;
-  if (/^(submandibular|submental|cervical|terminus|neck|preauricular)/.test(name) && !/^(shoulder|chest|flank|upper-arm)/.test(from)) return side === 'left' ? 150 : -150;
+  if (
+    /^(submandibular|submental|cervical|terminus|neck|preauricular)/.test(name) &&
+    !/^(shoulder|chest|flank|upper-arm)/.test(from)
+  )
+    return side === 'left' ? 150 : -150;
   if (sideOfStep(step) !== side) return side === 'left' ? 90 : -90;
-  if (/^(knee|thigh-lower|thigh-upper)-/.test(name) && from.split('-')[0] === name.split('-')[0]) return side === 'left' ? 50 : -50;
+  if (/^(knee|thigh-lower|thigh-upper)-/.test(name) && from.split('-')[0] === name.split('-')[0])
+    return side === 'left' ? 50 : -50;
   return side === 'left' ? 12 : -12;
 }
 
 const sideOfStep = (step: Step) => step.place.split('.')[1];
 
-function Drift({ steps, index, visitMs, stepMs }: { readonly steps: readonly Step[]; readonly index: number; readonly visitMs: number; readonly stepMs: number }) {
+function Drift({
+  steps,
+  index,
+  visitMs,
+  stepMs,
+}: {
+  readonly steps: readonly Step[];
+  readonly index: number;
+  readonly visitMs: number;
+  readonly stepMs: number;
+}) {
   if (index < 0) return <span className={styles['drift']} />;
   const step = steps[index];
-  const planned = steps.slice(0, index).reduce((sum, s) => sum + s.seconds, 0) + Math.min(stepMs / 1000, step?.seconds ?? 0);
+  const planned =
+    steps.slice(0, index).reduce((sum, s) => sum + s.seconds, 0) + Math.min(stepMs / 1000, step?.seconds ?? 0);
   const drift = visitMs / 1000 - planned;
   if (Math.abs(drift) < driftSeconds) return <span className={styles['drift']}>on time</span>;
   const minutes = Math.floor(Math.abs(drift) / 60);
@@ -207,9 +241,21 @@ function Drift({ steps, index, visitMs, stepMs }: { readonly steps: readonly Ste
 function Ring({ step, beat, isPaused }: { readonly step: Step; readonly beat: Beat; readonly isPaused: boolean }) {
   const d = pebbleOutlines[step.kind];
   return (
-    <svg className={styles['ring']} viewBox="-17 -14 34 28" role="img" aria-label={`Repetition ${beat.repetition} of ${step.repetitions}`} data-kind={step.kind}>
+    <svg
+      className={styles['ring']}
+      viewBox="-17 -14 34 28"
+      role="img"
+      aria-label={`Repetition ${beat.repetition} of ${step.repetitions}`}
+      data-kind={step.kind}
+    >
       <path d={d} className={styles['ringBed']} pathLength={1} />
-      <path d={d} className={styles['ringBeat']} pathLength={1} strokeDasharray={`${beat.isOver ? 1 : beat.phase} 1`} data-paused={isPaused ? true : undefined} />
+      <path
+        d={d}
+        className={styles['ringBeat']}
+        pathLength={1}
+        strokeDasharray={`${beat.isOver ? 1 : beat.phase} 1`}
+        data-paused={isPaused ? true : undefined}
+      />
       <text textAnchor="middle" y="4.9" className={styles['number']}>
         {beat.repetition === 0 ? step.repetitions : beat.repetition}
       </text>
@@ -221,12 +267,18 @@ function Ring({ step, beat, isPaused }: { readonly step: Step; readonly beat: Be
 function StepMap({ visit, step }: { readonly visit: VisitView; readonly step: Step }) {
   const marks = marksOf(visit.findings);
   const places = [step.place, ...step.via, ...(step.toward ? [step.toward] : [])];
-  const drawing = step.kind === 'breathe' ? { view: 'front' as const, side: 'left' as const } : bestDrawing(anatomy.territories.has(step.place) ? [step.place] : places);
+  const drawing =
+    step.kind === 'breathe'
+      ? { view: 'front' as const, side: 'left' as const }
+      : bestDrawing(anatomy.territories.has(step.place) ? [step.place] : places);
   const zoomTo = step.kind === 'breathe' ? ['abdomen-upper.left', 'abdomen-lower.right'] : places;
   const regions = new Map<string, RegionMark>(marks.regions);
   for (const id of step.via) if (!regions.has(id)) regions.set(id, { tone: 'open', words: 'on the way' });
-  if (step.toward && anatomy.territories.has(step.toward) && !regions.has(step.toward)) regions.set(step.toward, { tone: 'open', words: 'where it goes' });
-  if (step.kind === 'breathe') for (const name of ['abdomen-upper', 'abdomen-lower']) for (const side of ['left', 'right']) regions.set(`${name}.${side}`, { tone: 'active', words: 'breathe here' });
+  if (step.toward && anatomy.territories.has(step.toward) && !regions.has(step.toward))
+    regions.set(step.toward, { tone: 'open', words: 'where it goes' });
+  if (step.kind === 'breathe')
+    for (const name of ['abdomen-upper', 'abdomen-lower'])
+      for (const side of ['left', 'right']) regions.set(`${name}.${side}`, { tone: 'active', words: 'breathe here' });
   else if (anatomy.territories.has(step.place)) regions.set(step.place, { tone: 'active', words: 'here' });
   const nodes = new Map(marks.nodes);
   if (step.toward && anatomy.basins.has(step.toward)) nodes.set(step.toward, 'open');
@@ -246,7 +298,15 @@ function StepMap({ visit, step }: { readonly visit: VisitView; readonly step: St
   );
 }
 
-function Beads({ steps, index, outcomes }: { readonly steps: readonly Step[]; readonly index: number; readonly outcomes: ReadonlyMap<string, { readonly state: string }> }) {
+function Beads({
+  steps,
+  index,
+  outcomes,
+}: {
+  readonly steps: readonly Step[];
+  readonly index: number;
+  readonly outcomes: ReadonlyMap<string, { readonly state: string }>;
+}) {
   return (
     <ol className={styles['beads']} aria-label={`Step ${index + 1} of ${steps.length}`}>
       {steps.map((step, i) => (
@@ -260,7 +320,17 @@ function Beads({ steps, index, outcomes }: { readonly steps: readonly Step[]; re
   );
 }
 
-function TouchKey({ onPress, name, keyName, wide = false }: { readonly onPress: () => void; readonly name: string; readonly keyName: string; readonly wide?: boolean }) {
+function TouchKey({
+  onPress,
+  name,
+  keyName,
+  wide = false,
+}: {
+  readonly onPress: () => void;
+  readonly name: string;
+  readonly keyName: string;
+  readonly wide?: boolean;
+}) {
   return (
     <button
       type="button"
@@ -276,7 +346,19 @@ function TouchKey({ onPress, name, keyName, wide = false }: { readonly onPress: 
   );
 }
 
-function Finished({ visit, visitMs, done, total, keeping }: { readonly visit: VisitView; readonly visitMs: number; readonly done: number; readonly total: number; readonly keeping: Keeping }) {
+function Finished({
+  visit,
+  visitMs,
+  done,
+  total,
+  keeping,
+}: {
+  readonly visit: VisitView;
+  readonly visitMs: number;
+  readonly done: number;
+  readonly total: number;
+  readonly keeping: Keeping;
+}) {
   return (
     <main id="main" className={styles['finished']}>
       <h1>All done</h1>

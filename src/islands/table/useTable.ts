@@ -7,7 +7,10 @@ import { RequestError, send } from '../api';
 const retryMs = 3000;
 const tickMs = 100;
 
-export type Keeping = { readonly kind: 'kept' } | { readonly kind: 'sending' | 'waiting'; readonly count: number } | { readonly kind: 'refused'; readonly text: string };
+export type Keeping =
+  | { readonly kind: 'kept' }
+  | { readonly kind: 'sending' | 'waiting'; readonly count: number }
+  | { readonly kind: 'refused'; readonly text: string };
 
 /** Events that the server has not answered for yet; kept on the device, so that a reload or a dead server loses none. */
 function readUnsent(visitId: number): readonly TableEvent[] {
@@ -30,30 +33,28 @@ export function useTable(visit: VisitView, steps: readonly Step[], planVersion: 
   const [nowMs, setNowMs] = useState(() => Date.parse(visit.events.at(-1)?.at ?? visit.startsAt));
   const unsent = useRef<readonly TableEvent[]>([]);
   const isSending = useRef(false);
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const state = useMemo(() => replay(events), [events]);
 
+  /** Sends batch after batch until nothing is left or nobody answers; then tries again a little later. */
   const flush = useCallback(async (): Promise<void> => {
-    if (isSending.current || unsent.current.length === 0) return;
+    if (isSending.current) return;
     isSending.current = true;
-    const batch = unsent.current;
-    setKeeping({ kind: 'sending', count: batch.length });
     try {
-      await send('POST', `/api/visits/${visit.id}/events`, { events: batch });
-      unsent.current = unsent.current.slice(batch.length);
-      writeUnsent(visit.id, unsent.current);
-      setKeeping({ kind: 'kept' });
-      isSending.current = false;
-      if (unsent.current.length > 0) void flush();
-    } catch (error) {
-      isSending.current = false;
-      if (error instanceof RequestError && error.status === 400) {
-        setKeeping({ kind: 'refused', text: error.message });
-        return;
+      while (unsent.current.length > 0) {
+        const batch = unsent.current;
+        setKeeping({ kind: 'sending', count: batch.length });
+        await send('POST', `/api/visits/${visit.id}/events`, { events: batch });
+        unsent.current = unsent.current.slice(batch.length);
+        writeUnsent(visit.id, unsent.current);
       }
-      setKeeping({ kind: 'waiting', count: unsent.current.length });
-      clearTimeout(timer.current);
-      timer.current = setTimeout(() => void flush(), retryMs);
+      setKeeping({ kind: 'kept' });
+    } catch (error) {
+      const isRefused = error instanceof RequestError && error.status === 400;
+      setKeeping(
+        isRefused ? { kind: 'refused', text: error.message } : { kind: 'waiting', count: unsent.current.length },
+      );
+    } finally {
+      isSending.current = false;
     }
   }, [visit.id]);
 
@@ -64,18 +65,24 @@ export function useTable(visit: VisitView, steps: readonly Step[], planVersion: 
       setEvents([...visit.events, ...unsent.current]);
       void flush();
     }
-    setNowMs(Date.now());
     const ticking = setInterval(() => setNowMs(Date.now()), tickMs);
+    const retrying = setInterval(() => unsent.current.length > 0 && void flush(), retryMs);
     return () => {
       clearInterval(ticking);
-      clearTimeout(timer.current);
+      clearInterval(retrying);
     };
   }, [flush, visit.events, visit.id]);
 
   const emit = useCallback(
     (...made: readonly (readonly [TableEvent['kind'], string | null])[]) => {
       const at = new Date().toISOString();
-      const fresh = made.map(([kind, stepId]): TableEvent => ({ id: crypto.randomUUID(), kind, stepId, at, planVersion }));
+      const fresh = made.map(([kind, stepId]): TableEvent => ({
+        id: crypto.randomUUID(),
+        kind,
+        stepId,
+        at,
+        planVersion,
+      }));
       unsent.current = [...unsent.current, ...fresh];
       writeUnsent(visit.id, unsent.current);
       setEvents((all) => [...all, ...fresh]);

@@ -4,7 +4,13 @@ import styles from './VisitHead.module.css';
 
 /** Stages that have a view of their own. */
 const walked = ['ask', 'measure', 'plan', 'table', 'close'] as const;
-const names: Readonly<Record<(typeof walked)[number], string>> = { ask: 'Ask', measure: 'Measure', plan: 'Plan', table: 'Table', close: 'Close' };
+const names: Readonly<Record<(typeof walked)[number], string>> = {
+  ask: 'Ask',
+  measure: 'Measure',
+  plan: 'Plan',
+  table: 'Table',
+  close: 'Close',
+};
 
 interface Props {
   readonly visit: VisitView;
@@ -20,7 +26,12 @@ export function VisitHead({ visit, here, stage = visit.stage }: Props) {
     const isPassed = stage === 'done' || stages.indexOf(name) < Math.max(reached, stages.indexOf(here));
     const isDone = !isHere && isPassed && (name !== 'measure' || visit.before !== null);
     const isClosed = stage === 'stopped' && name !== 'ask' && !isHere;
-    return { name: names[name], href: `/visits/${visit.id}/${name}`, state: isHere ? 'here' : isDone ? 'done' : 'ahead', isClosed };
+    return {
+      name: names[name],
+      href: `/visits/${visit.id}/${name}`,
+      state: isHere ? 'here' : isDone ? 'done' : 'ahead',
+      isClosed,
+    };
   });
   return (
     <div className={styles['head']}>

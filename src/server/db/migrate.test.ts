@@ -11,14 +11,19 @@ describe('migrations', () => {
     migrate(db, [first]);
     migrate(db, [first, second]);
     migrate(db, [first, second]);
-    expect(db.prepare('select name from migration order by name').pluck().all()).toEqual(['0001_make_jar', '0002_add_lid']);
+    expect(db.prepare('select name from migration order by name').pluck().all()).toEqual([
+      '0001_make_jar',
+      '0002_add_lid',
+    ]);
     expect(() => db.prepare('select lid from jar').all()).not.toThrow();
   });
 
   it('refuse a migration that was changed after it ran', () => {
     const db = new SQLite(':memory:');
     migrate(db, [first]);
-    expect(() => migrate(db, [{ ...first, sql: 'create table pot (id integer) strict' }])).toThrow('was changed after it ran');
+    expect(() => migrate(db, [{ ...first, sql: 'create table pot (id integer) strict' }])).toThrow(
+      'was changed after it ran',
+    );
   });
 
   it('refuse a database that a newer version wrote', () => {
@@ -29,14 +34,21 @@ describe('migrations', () => {
 
   it('leave nothing behind when one fails', () => {
     const db = new SQLite(':memory:');
-    expect(() => migrate(db, [{ name: '0001_half', sql: 'create table half (id integer) strict; nonsense;' }])).toThrow();
+    expect(() =>
+      migrate(db, [{ name: '0001_half', sql: 'create table half (id integer) strict; nonsense;' }]),
+    ).toThrow();
     expect(db.prepare("select count(*) from sqlite_master where name = 'half'").pluck().get()).toBe(0);
   });
 
   it('make the real schema with strict tables only', () => {
     const db = new SQLite(':memory:');
     migrate(db);
-    const loose = db.prepare("select name from pragma_table_list where schema = 'main' and type = 'table' and strict = 0 and name not like 'sqlite_%'").pluck().all();
+    const loose = db
+      .prepare(
+        "select name from pragma_table_list where schema = 'main' and type = 'table' and strict = 0 and name not like 'sqlite_%'",
+      )
+      .pluck()
+      .all();
     expect(loose).toEqual([]);
   });
 });

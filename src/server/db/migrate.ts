@@ -16,13 +16,22 @@ const migrations: readonly Migration[] = [createTheHouse];
  * @throws Error when an applied migration has since been changed, or when the database is newer than this program
  */
 export function migrate(db: SQLite.Database, list: readonly Migration[] = migrations): void {
-  db.exec('create table if not exists migration (name text primary key, checksum text not null, applied_at text not null) strict');
-  const applied = db.prepare('select name, checksum from migration order by name').all() as { name: string; checksum: string }[];
+  db.exec(
+    'create table if not exists migration (name text primary key, checksum text not null, applied_at text not null) strict',
+  );
+  const applied = db.prepare('select name, checksum from migration order by name').all() as {
+    name: string;
+    checksum: string;
+  }[];
   const known = new Map(list.map((migration) => [migration.name, checksumOf(migration)]));
   for (const { name, checksum } of applied) {
     const expected = known.get(name);
-    if (expected === undefined) throw new Error(`The data folder was written by a newer version (${name}). Start that version, or restore a backup.`);
-    if (expected !== checksum) throw new Error(`Migration ${name} was changed after it ran: restore it, and put changes into a new one.`);
+    if (expected === undefined)
+      throw new Error(
+        `The data folder was written by a newer version (${name}). Start that version, or restore a backup.`,
+      );
+    if (expected !== checksum)
+      throw new Error(`Migration ${name} was changed after it ran: restore it, and put changes into a new one.`);
   }
   const done = new Set(applied.map(({ name }) => name));
   const record = db.prepare('insert into migration (name, checksum, applied_at) values (?, ?, ?)');

@@ -14,7 +14,11 @@ export function endpoint(handle: (context: APIContext) => Promise<Response> | Re
     } catch (error) {
       if (error instanceof Response) return error;
       log.error({ err: error, path: context.url.pathname }, 'request failed');
-      return problem({ type: '/problems/internal', title: 'Something went wrong here; nothing was changed', status: 500 });
+      return problem({
+        type: '/problems/internal',
+        title: 'Something went wrong here; nothing was changed',
+        status: 500,
+      });
     }
   };
 }
@@ -25,7 +29,8 @@ export function endpoint(handle: (context: APIContext) => Promise<Response> | Re
  */
 export async function readBody<S extends z.ZodType>(request: Request, schema: S): Promise<z.infer<S>> {
   const text = await request.text();
-  if (text.length > largestBodyBytes) throw problem({ type: '/problems/too-large', title: 'That is more than can be read at once', status: 413 });
+  if (text.length > largestBodyBytes)
+    throw problem({ type: '/problems/too-large', title: 'That is more than can be read at once', status: 413 });
   let value: unknown;
   try {
     value = JSON.parse(text);
@@ -46,6 +51,7 @@ export function unwrap<T>(result: Result<T>): T {
 /** A positive whole number of the address. @throws Response a 404 problem */
 export function idOf(context: APIContext, what: string): number {
   const id = Number(context.params['id']);
-  if (!Number.isInteger(id) || id <= 0) throw problem({ type: '/problems/not-found', title: `There is no such ${what}`, status: 404 });
+  if (!Number.isInteger(id) || id <= 0)
+    throw problem({ type: '/problems/not-found', title: `There is no such ${what}`, status: 404 });
   return id;
 }

@@ -4,11 +4,19 @@ import type { FieldError } from '../../core/result';
 
 /** Problem details (RFC 9457); `type` is a page of ours. */
 export function problem(body: Problem): Response {
-  return new Response(JSON.stringify(body), { status: body.status, headers: { 'content-type': 'application/problem+json' } });
+  return new Response(JSON.stringify(body), {
+    status: body.status,
+    headers: { 'content-type': 'application/problem+json' },
+  });
 }
 
 export function invalidFields(errors: readonly FieldError[]): Response {
-  return problem({ type: '/problems/invalid-input', title: 'Some fields need attention', status: 400, errors: [...errors] });
+  return problem({
+    type: '/problems/invalid-input',
+    title: 'Some fields need attention',
+    status: 400,
+    errors: [...errors],
+  });
 }
 
 export function invalidInput(error: z.ZodError): Response {
@@ -20,5 +28,10 @@ export function notFound(what: string): Response {
 }
 
 export function conflict(detail: string): Response {
-  return problem({ type: '/problems/edited-elsewhere', title: 'Someone else saved in the meantime', status: 409, detail });
+  return problem({
+    type: '/problems/edited-elsewhere',
+    title: 'Someone else saved in the meantime',
+    status: 409,
+    detail,
+  });
 }

@@ -18,11 +18,23 @@ function toFinding(row: FindingRow): PlacedFinding {
 
 /** Findings that hold, as they were placed; oldest first. */
 export async function listFindings(db: Db, clientId: number): Promise<readonly PlacedFinding[]> {
-  const rows = await db.selectFrom('finding').selectAll().where('client_id', '=', clientId).where('ended_at', 'is', null).orderBy('id').execute();
+  const rows = await db
+    .selectFrom('finding')
+    .selectAll()
+    .where('client_id', '=', clientId)
+    .where('ended_at', 'is', null)
+    .orderBy('id')
+    .execute();
   return rows.map(toFinding);
 }
 
-export async function insertFinding(db: Db, clientId: number, given: PlacedFindingInput, by: number | null, now: string): Promise<number> {
+export async function insertFinding(
+  db: Db,
+  clientId: number,
+  given: PlacedFindingInput,
+  by: number | null,
+  now: string,
+): Promise<number> {
   const row = await db
     .insertInto('finding')
     .values({
@@ -44,7 +56,13 @@ export async function insertFinding(db: Db, clientId: number, given: PlacedFindi
 }
 
 /** A finding that no longer holds stays in the history with who ended it and when. @returns whether it held until now */
-export async function endFinding(db: Db, clientId: number, key: number, by: number | null, now: string): Promise<boolean> {
+export async function endFinding(
+  db: Db,
+  clientId: number,
+  key: number,
+  by: number | null,
+  now: string,
+): Promise<boolean> {
   const result = await db
     .updateTable('finding')
     .set({ ended_at: now, ended_by: by })

@@ -18,7 +18,13 @@ export async function findHouse(db: Db): Promise<House | undefined> {
 export async function insertHouse(db: Db, house: House, now: string): Promise<void> {
   await db
     .insertInto('house')
-    .values({ id: 1, name: house.name, scenario: house.scenario, school_json: JSON.stringify(house.school), created_at: now })
+    .values({
+      id: 1,
+      name: house.name,
+      scenario: house.scenario,
+      school_json: JSON.stringify(house.school),
+      created_at: now,
+    })
     .execute();
 }
 
@@ -37,7 +43,13 @@ export async function listTherapists(db: Db): Promise<readonly TherapistView[]> 
 export async function insertTherapist(db: Db, given: Omit<TherapistView, 'id'>): Promise<number> {
   const row = await db
     .insertInto('therapist')
-    .values({ name: given.name, initials: given.initials, title: given.title, room: given.room, qualifications_json: JSON.stringify(given.qualifications) })
+    .values({
+      name: given.name,
+      initials: given.initials,
+      title: given.title,
+      room: given.room,
+      qualifications_json: JSON.stringify(given.qualifications),
+    })
     .returning('id')
     .executeTakeFirstOrThrow();
   return row.id;
@@ -56,23 +68,45 @@ export async function findClient(db: Db, id: number): Promise<ClientRow | undefi
   return db.selectFrom('client').selectAll().where('id', '=', id).executeTakeFirst();
 }
 
-export async function insertClient(db: Db, given: { readonly name: string; readonly bornOn: string | null; readonly phone: string; readonly note: string }, now: string): Promise<number> {
+export async function insertClient(
+  db: Db,
+  given: { readonly name: string; readonly bornOn: string | null; readonly phone: string; readonly note: string },
+  now: string,
+): Promise<number> {
   const row = await db
     .insertInto('client')
-    .values({ name: given.name, search_name: searchForm(given.name), born_on: given.bornOn, phone: given.phone, note: given.note, created_at: now })
+    .values({
+      name: given.name,
+      search_name: searchForm(given.name),
+      born_on: given.bornOn,
+      phone: given.phone,
+      note: given.note,
+      created_at: now,
+    })
     .returning('id')
     .executeTakeFirstOrThrow();
   return row.id;
 }
 
 /** Clients whose name holds every word of the text, or whose number holds its digits; by name. */
-export async function searchClients(db: Db, text: string, limit: number): Promise<readonly (ClientRow & { readonly last_visit: string | null })[]> {
+export async function searchClients(
+  db: Db,
+  text: string,
+  limit: number,
+): Promise<readonly (ClientRow & { readonly last_visit: string | null })[]> {
   const words = searchForm(text).split(/\s+/).filter(Boolean);
   const digits = text.replace(/\D/g, '');
   let query = db
     .selectFrom('client')
     .selectAll('client')
-    .select((eb) => eb.selectFrom('visit').select((e) => e.fn.max('starts_at').as('at')).whereRef('visit.client_id', '=', 'client.id').where('stage', '=', 'done').as('last_visit'));
+    .select((eb) =>
+      eb
+        .selectFrom('visit')
+        .select((e) => e.fn.max('starts_at').as('at'))
+        .whereRef('visit.client_id', '=', 'client.id')
+        .where('stage', '=', 'done')
+        .as('last_visit'),
+    );
   if (digits.length >= 3 && words.every((word) => /^[\d+]+$/.test(word))) {
     query = query.where((eb) => eb(eb.fn('replace', ['phone', eb.val(' '), eb.val('')]), 'like', `%${digits}%`));
   } else {

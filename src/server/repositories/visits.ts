@@ -11,7 +11,11 @@ export async function findVisit(db: Db, id: number): Promise<VisitRow | undefine
 }
 
 /** Visits that start in [from, to), by time. */
-export async function listVisits(db: Db, from: string, to: string): Promise<readonly (VisitRow & { readonly client_name: string; readonly born_on: string | null })[]> {
+export async function listVisits(
+  db: Db,
+  from: string,
+  to: string,
+): Promise<readonly (VisitRow & { readonly client_name: string; readonly born_on: string | null })[]> {
   return db
     .selectFrom('visit')
     .innerJoin('client', 'client.id', 'visit.client_id')
@@ -45,7 +49,11 @@ export async function insertVisit(db: Db, given: VisitInput): Promise<number> {
 }
 
 export async function setStage(db: Db, id: number, stage: StageOrEnd, closedAt: string | null = null): Promise<void> {
-  await db.updateTable('visit').set(closedAt ? { stage, closed_at: closedAt } : { stage }).where('id', '=', id).execute();
+  await db
+    .updateTable('visit')
+    .set(closedAt ? { stage, closed_at: closedAt } : { stage })
+    .where('id', '=', id)
+    .execute();
 }
 
 export async function setTherapist(db: Db, id: number, therapistId: number): Promise<void> {
@@ -53,11 +61,23 @@ export async function setTherapist(db: Db, id: number, therapistId: number): Pro
 }
 
 export async function latestAnswers(db: Db, visitId: number): Promise<CheckAnswers> {
-  const row = await db.selectFrom('visit_check').select('answers_json').where('visit_id', '=', visitId).orderBy('id', 'desc').executeTakeFirst();
+  const row = await db
+    .selectFrom('visit_check')
+    .select('answers_json')
+    .where('visit_id', '=', visitId)
+    .orderBy('id', 'desc')
+    .executeTakeFirst();
   return row ? (JSON.parse(row.answers_json) as CheckAnswers) : {};
 }
 
-export async function insertAnswers(db: Db, visitId: number, answers: CheckAnswers, outcome: string, by: number | null, now: string): Promise<void> {
+export async function insertAnswers(
+  db: Db,
+  visitId: number,
+  answers: CheckAnswers,
+  outcome: string,
+  by: number | null,
+  now: string,
+): Promise<void> {
   await db
     .insertInto('visit_check')
     .values({ visit_id: visitId, answers_json: JSON.stringify(answers), outcome, recorded_at: now, recorded_by: by })
@@ -113,7 +133,15 @@ export async function listTapingsOfClient(db: Db, clientId: number): Promise<rea
     .execute();
 }
 
-export async function insertTaping(db: Db, visitId: number, version: number, given: TapingInput, volume: LimbVolume | null, by: number | null, now: string): Promise<void> {
+export async function insertTaping(
+  db: Db,
+  visitId: number,
+  version: number,
+  given: TapingInput,
+  volume: LimbVolume | null,
+  by: number | null,
+  now: string,
+): Promise<void> {
   await db
     .insertInto('taping')
     .values({
@@ -140,7 +168,12 @@ export async function insertTaping(db: Db, visitId: number, version: number, giv
 }
 
 export async function latestPlan(db: Db, visitId: number): Promise<PlanRow | undefined> {
-  return db.selectFrom('plan').selectAll().where('visit_id', '=', visitId).orderBy('version', 'desc').executeTakeFirst();
+  return db
+    .selectFrom('plan')
+    .selectAll()
+    .where('visit_id', '=', visitId)
+    .orderBy('version', 'desc')
+    .executeTakeFirst();
 }
 
 export async function insertPlan(db: Db, row: Omit<PlanRow, 'id'>): Promise<void> {
@@ -168,26 +201,82 @@ export async function insertEvents(db: Db, visitId: number, events: readonly Tab
 }
 
 export async function listEvents(db: Db, visitId: number): Promise<readonly TableEvent[]> {
-  const rows = await db.selectFrom('table_event').selectAll().where('visit_id', '=', visitId).orderBy('sequence').execute();
-  return rows.map((row) => ({ id: row.id, kind: row.kind as TableEvent['kind'], stepId: row.step_id, at: row.happened_at, planVersion: row.plan_version }));
+  const rows = await db
+    .selectFrom('table_event')
+    .selectAll()
+    .where('visit_id', '=', visitId)
+    .orderBy('sequence')
+    .execute();
+  return rows.map((row) => ({
+    id: row.id,
+    kind: row.kind as TableEvent['kind'],
+    stepId: row.step_id,
+    at: row.happened_at,
+    planVersion: row.plan_version,
+  }));
 }
 
 export function toClosing(row: ClosingRow): ClosingView {
-  return { version: row.version, pressure: row.pressure as ClosingView['pressure'], comfort: row.comfort, redness: row.redness, note: row.note };
+  return {
+    version: row.version,
+    pressure: row.pressure as ClosingView['pressure'],
+    comfort: row.comfort,
+    redness: row.redness,
+    note: row.note,
+  };
 }
 
 export async function latestClosing(db: Db, visitId: number): Promise<ClosingView | undefined> {
-  const row = await db.selectFrom('closing').selectAll().where('visit_id', '=', visitId).orderBy('version', 'desc').executeTakeFirst();
+  const row = await db
+    .selectFrom('closing')
+    .selectAll()
+    .where('visit_id', '=', visitId)
+    .orderBy('version', 'desc')
+    .executeTakeFirst();
   return row && toClosing(row);
 }
 
-export async function insertClosing(db: Db, visitId: number, version: number, given: ClosingInput, by: number | null, now: string): Promise<void> {
+export async function insertClosing(
+  db: Db,
+  visitId: number,
+  version: number,
+  given: ClosingInput,
+  by: number | null,
+  now: string,
+): Promise<void> {
   await db
     .insertInto('closing')
-    .values({ visit_id: visitId, version, pressure: given.pressure, comfort: given.comfort, redness: given.redness, note: given.note, recorded_at: now, recorded_by: by })
+    .values({
+      visit_id: visitId,
+      version,
+      pressure: given.pressure,
+      comfort: given.comfort,
+      redness: given.redness,
+      note: given.note,
+      recorded_at: now,
+      recorded_by: by,
+    })
     .execute();
 }
 
-export async function insertAudit(db: Db, entry: { readonly at: string; readonly by: number | null; readonly action: string; readonly subject: string; readonly detail?: string }): Promise<void> {
-  await db.insertInto('audit').values({ at: entry.at, therapist_id: entry.by, action: entry.action, subject: entry.subject, detail: entry.detail ?? '' }).execute();
+export async function insertAudit(
+  db: Db,
+  entry: {
+    readonly at: string;
+    readonly by: number | null;
+    readonly action: string;
+    readonly subject: string;
+    readonly detail?: string;
+  },
+): Promise<void> {
+  await db
+    .insertInto('audit')
+    .values({
+      at: entry.at,
+      therapist_id: entry.by,
+      action: entry.action,
+      subject: entry.subject,
+      detail: entry.detail ?? '',
+    })
+    .execute();
 }

@@ -15,7 +15,12 @@ import { withVolume } from './taping-volume';
 export async function readClient(db: Db, id: number, now: Date): Promise<ClientView | undefined> {
   const client = await findClient(db, id);
   if (!client) return undefined;
-  const [findings, therapists, visits, tapings] = await Promise.all([listFindings(db, id), listTherapists(db), listVisitsOfClient(db, id), listTapingsOfClient(db, id)]);
+  const [findings, therapists, visits, tapings] = await Promise.all([
+    listFindings(db, id),
+    listTherapists(db),
+    listVisitsOfClient(db, id),
+    listTapingsOfClient(db, id),
+  ]);
   const byVisit = (visitId: number, phase: 'before' | 'after') => {
     const row = tapings.find((t) => t.visit_id === visitId && t.phase === phase);
     return row ? withVolume(row) : undefined;
@@ -23,7 +28,10 @@ export async function readClient(db: Db, id: number, now: Date): Promise<ClientV
   const history: HistoryEntry[] = [];
   for (const [index, visit] of visits.entries()) {
     const before = byVisit(visit.id, 'before');
-    const earlier = visits.slice(index + 1).map((v) => byVisit(v.id, 'before')).find(Boolean);
+    const earlier = visits
+      .slice(index + 1)
+      .map((v) => byVisit(v.id, 'before'))
+      .find(Boolean);
     const plan = await latestPlan(db, visit.id);
     history.push({
       visitId: visit.id,
@@ -42,7 +50,12 @@ export async function readClient(db: Db, id: number, now: Date): Promise<ClientV
     });
   }
   return {
-    client: { ...briefOf(client, findings, isoDay(now.toISOString())), bornOn: client.born_on, phone: client.phone, note: client.note },
+    client: {
+      ...briefOf(client, findings, isoDay(now.toISOString())),
+      bornOn: client.born_on,
+      phone: client.phone,
+      note: client.note,
+    },
     findings,
     history,
     therapists,
@@ -52,7 +65,15 @@ export async function readClient(db: Db, id: number, now: Date): Promise<ClientV
 /** Change of the excess between two tapings over the same positions of the same limb; null when they cannot be compared. */
 export function changeOf(earlier: TapingView, later: TapingView): HistoryEntry['change'] {
   const [from, to] = [earlier.volume, later.volume];
-  if (!from || !to || from.excessMl === null || to.excessMl === null || earlier.limb !== later.limb || earlier.side !== later.side) return null;
+  if (
+    !from ||
+    !to ||
+    from.excessMl === null ||
+    to.excessMl === null ||
+    earlier.limb !== later.limb ||
+    earlier.side !== later.side
+  )
+    return null;
   if (earlier.method !== later.method || stretchOf(earlier) !== stretchOf(later)) return null;
   const mdc = defaultMdcMl[later.limb][earlier.therapistId === later.therapistId ? 'same' : 'different'];
   const ml = to.excessMl - from.excessMl;

@@ -12,7 +12,16 @@ import { clockTime, dayBounds, isoDay, longDay, workingWeek } from './house-cloc
 import { briefOf, therapistOf } from './read-visit';
 import { withVolume } from './taping-volume';
 
-const reached: Readonly<Record<StageOrEnd, number>> = { ask: 0, measure: 1, plan: 2, prepare: 3, table: 4, close: 5, done: 6, stopped: 6 };
+const reached: Readonly<Record<StageOrEnd, number>> = {
+  ask: 0,
+  measure: 1,
+  plan: 2,
+  prepare: 3,
+  table: 4,
+  close: 5,
+  done: 6,
+  stopped: 6,
+};
 
 /** The thread of one day, with what has to be done for each visit and what was left open before. */
 export async function readDay(db: Db, day: Date, now: Date): Promise<DayView> {
@@ -30,10 +39,20 @@ export async function readDay(db: Db, day: Date, now: Date): Promise<DayView> {
       startsAt: row.starts_at,
       minutes: row.minutes,
       stage,
-      client: briefOf({ id: row.client_id, name: row.client_name, born_on: row.born_on }, findings, isoDay(row.starts_at)),
+      client: briefOf(
+        { id: row.client_id, name: row.client_name, born_on: row.born_on },
+        findings,
+        isoDay(row.starts_at),
+      ),
       therapist: therapistOf(therapists, row.therapist_id),
       work: workInWords(anatomy, focus, row.purpose as Purpose),
-      line: await lineOf(db, row.id, row.client_id, stage, earlier.map((v) => v.id)),
+      line: await lineOf(
+        db,
+        row.id,
+        row.client_id,
+        stage,
+        earlier.map((v) => v.id),
+      ),
       tasks: tasksOf(stage, focus),
     });
   }
@@ -57,10 +76,18 @@ export async function readDay(db: Db, day: Date, now: Date): Promise<DayView> {
   };
 }
 
-async function lineOf(db: Db, visitId: number, clientId: number, stage: StageOrEnd, earlierIds: readonly number[]): Promise<string> {
+async function lineOf(
+  db: Db,
+  visitId: number,
+  clientId: number,
+  stage: StageOrEnd,
+  earlierIds: readonly number[],
+): Promise<string> {
   if (stage === 'done') {
     const closing = await latestClosing(db, visitId);
-    return closing?.comfort === null || closing?.comfort === undefined ? 'closed' : `closed · comfort ${closing.comfort} of 10`;
+    return closing?.comfort === null || closing?.comfort === undefined
+      ? 'closed'
+      : `closed · comfort ${closing.comfort} of 10`;
   }
   if (stage === 'stopped') return 'stopped at the check';
   const tapings = await listTapingsOfClient(db, clientId);
@@ -75,8 +102,20 @@ function tasksOf(stage: StageOrEnd, focus: readonly string[]): DayVisit['tasks']
   const limb = focus.find((id) => id.startsWith('leg.') || id.startsWith('arm.'));
   const tasks: { text: string; when: string; stage: Stage }[] = [
     { text: 'Ask: still fever-free, no new redness?', when: 'at the door', stage: 'ask' },
-    ...(limb ? [{ text: `Tape both ${limb.split('.')[0]}s at the same points as last time`, when: 'before', stage: 'measure' as const }] : []),
-    { text: limb ? 'Lay out: tape measure, bolster, warm cover, no oil' : 'Lay out: head rest, warm cover, no oil', when: 'set out', stage: 'plan' },
+    ...(limb
+      ? [
+          {
+            text: `Tape both ${limb.split('.')[0]}s at the same points as last time`,
+            when: 'before',
+            stage: 'measure' as const,
+          },
+        ]
+      : []),
+    {
+      text: limb ? 'Lay out: tape measure, bolster, warm cover, no oil' : 'Lay out: head rest, warm cover, no oil',
+      when: 'set out',
+      stage: 'plan',
+    },
   ];
   return tasks.map((task) => ({ ...task, done: reached[stage] > reached[task.stage] }));
 }

@@ -1,5 +1,13 @@
 import { anatomy } from '../../catalogue/anatomy';
-import type { ClientBrief, PlacedFinding, PlanView, StageOrEnd, TherapistView, VisitFrame, VisitView } from '../../contracts/views';
+import type {
+  ClientBrief,
+  PlacedFinding,
+  PlanView,
+  StageOrEnd,
+  TherapistView,
+  VisitFrame,
+  VisitView,
+} from '../../contracts/views';
 import { defaultSchool, type DrainageCase, type Purpose } from '../../core/drainage/case';
 import type { DrainagePlan } from '../../core/drainage/plan';
 import type { Step } from '../../core/drainage/step';
@@ -8,12 +16,30 @@ import type { Db } from '../db/connection';
 import type { PlanRow, VisitRow } from '../db/schema';
 import { listFindings } from '../repositories/findings';
 import { findClient, findHouse, listTherapists } from '../repositories/people';
-import { findVisit, latestAnswers, latestClosing, latestPlan, latestTaping, listEvents, listTapingsOfClient, listVisitsOfClient } from '../repositories/visits';
+import {
+  findVisit,
+  latestAnswers,
+  latestClosing,
+  latestPlan,
+  latestTaping,
+  listEvents,
+  listTapingsOfClient,
+  listVisitsOfClient,
+} from '../repositories/visits';
 import { clockTime, isoDay, longDay, shortDay } from './house-clock';
 import { withVolume } from './taping-volume';
 
-export function briefOf(client: { readonly id: number; readonly name: string; readonly born_on: string | null }, findings: readonly PlacedFinding[], onDate: string): ClientBrief {
-  return { id: client.id, name: client.name, age: ageOn(client.born_on, onDate), about: findingsInWords(anatomy, findings) };
+export function briefOf(
+  client: { readonly id: number; readonly name: string; readonly born_on: string | null },
+  findings: readonly PlacedFinding[],
+  onDate: string,
+): ClientBrief {
+  return {
+    id: client.id,
+    name: client.name,
+    age: ageOn(client.born_on, onDate),
+    about: findingsInWords(anatomy, findings),
+  };
 }
 
 /** @throws Error when a visit names a therapist who is not there, which foreign keys forbid */
@@ -24,7 +50,10 @@ export function therapistOf(therapists: readonly TherapistView[], id: number): T
 }
 
 /** The case that a visit stands for right now. */
-export function caseOf(visit: VisitFrame, wish: { readonly school?: DrainageCase['school']; readonly minutes?: number; readonly fill?: boolean } = {}): DrainageCase {
+export function caseOf(
+  visit: VisitFrame,
+  wish: { readonly school?: DrainageCase['school']; readonly minutes?: number; readonly fill?: boolean } = {},
+): DrainageCase {
   return {
     focus: visit.focus,
     purpose: visit.purpose,
@@ -58,7 +87,11 @@ export function toPlanView(row: PlanRow, visit: VisitFrame): PlanView {
 async function frameOf(db: Db, row: VisitRow): Promise<VisitFrame> {
   const client = await findClient(db, row.client_id);
   if (!client) throw new Error(`visit ${row.id} has no client`);
-  const [findings, therapists, house] = await Promise.all([listFindings(db, client.id), listTherapists(db), findHouse(db)]);
+  const [findings, therapists, house] = await Promise.all([
+    listFindings(db, client.id),
+    listTherapists(db),
+    findHouse(db),
+  ]);
   const focus = JSON.parse(row.focus_json) as string[];
   const purpose = row.purpose as Purpose;
   return {
@@ -110,7 +143,10 @@ export async function readVisit(db: Db, id: number): Promise<VisitView | undefin
 }
 
 async function lastTapingBefore(db: Db, frame: VisitFrame): Promise<VisitView['lastTime']> {
-  const [tapings, visits] = await Promise.all([listTapingsOfClient(db, frame.client.id), listVisitsOfClient(db, frame.client.id)]);
+  const [tapings, visits] = await Promise.all([
+    listTapingsOfClient(db, frame.client.id),
+    listVisitsOfClient(db, frame.client.id),
+  ]);
   for (const visit of visits) {
     if (visit.starts_at >= frame.startsAt || visit.id === frame.id) continue;
     const taping = tapings.find((row) => row.visit_id === visit.id && row.phase === 'before');

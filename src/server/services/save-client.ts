@@ -9,7 +9,11 @@ import { findClient, insertClient } from '../repositories/people';
 import { insertAudit, insertVisit } from '../repositories/visits';
 import type { Actor, SaveRefusal } from './save-visit';
 
-export async function addClient(db: Db, input: ClientInput, actor: Actor): Promise<{ readonly kind: 'saved'; readonly id: number }> {
+export async function addClient(
+  db: Db,
+  input: ClientInput,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved'; readonly id: number }> {
   const now = actor.now.toISOString();
   return db.transaction().execute(async (trx) => {
     const id = await insertClient(trx, input, now);
@@ -19,7 +23,12 @@ export async function addClient(db: Db, input: ClientInput, actor: Actor): Promi
 }
 
 /** Places a finding on a client's body. Refused when it lacks its place, or cannot be true beside what is there. */
-export async function addFinding(db: Db, clientId: number, input: PlacedFindingInput, actor: Actor): Promise<{ readonly kind: 'saved'; readonly key: number } | SaveRefusal> {
+export async function addFinding(
+  db: Db,
+  clientId: number,
+  input: PlacedFindingInput,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved'; readonly key: number } | SaveRefusal> {
   const client = await findClient(db, clientId);
   if (!client) return { kind: 'not-found' };
   const known = await listFindings(db, clientId);
@@ -28,7 +37,13 @@ export async function addFinding(db: Db, clientId: number, input: PlacedFindingI
   const now = actor.now.toISOString();
   const key = await db.transaction().execute(async (trx) => {
     const added = await insertFinding(trx, clientId, input, actor.therapistId, now);
-    await insertAudit(trx, { at: now, by: actor.therapistId, action: 'finding placed', subject: `client ${clientId}`, detail: input.id });
+    await insertAudit(trx, {
+      at: now,
+      by: actor.therapistId,
+      action: 'finding placed',
+      subject: `client ${clientId}`,
+      detail: input.id,
+    });
     return added;
   });
   return { kind: 'saved', key };
@@ -37,33 +52,71 @@ export async function addFinding(db: Db, clientId: number, input: PlacedFindingI
 /** The drainage core knows which findings make sense; its paths are turned to those of a single finding. */
 function findingErrors(findings: readonly Finding[]): FieldError[] {
   const focus = ['whole-body'];
-  const read = readCase(anatomy, { focus, purpose: 'swelling', findings, school: defaultSchool, minutes: 60, fill: false, qualifications: [] });
-  return read.ok ? [] : read.errors.map(({ path, message }) => ({ path: path.replace(/^findings\.\d+\.?/, ''), message }));
+  const read = readCase(anatomy, {
+    focus,
+    purpose: 'swelling',
+    findings,
+    school: defaultSchool,
+    minutes: 60,
+    fill: false,
+    qualifications: [],
+  });
+  return read.ok
+    ? []
+    : read.errors.map(({ path, message }) => ({ path: path.replace(/^findings\.\d+\.?/, ''), message }));
 }
 
 function dateErrors(input: PlacedFindingInput, bornOn: string | null): FieldError[] {
-  return input.sinceOn && bornOn && input.sinceOn < bornOn ? [{ path: 'sinceOn', message: 'This date lies before the client was born.' }] : [];
+  return input.sinceOn && bornOn && input.sinceOn < bornOn
+    ? [{ path: 'sinceOn', message: 'This date lies before the client was born.' }]
+    : [];
 }
 
-export async function removeFinding(db: Db, clientId: number, key: number, actor: Actor): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
+export async function removeFinding(
+  db: Db,
+  clientId: number,
+  key: number,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
   const now = actor.now.toISOString();
   return db.transaction().execute(async (trx) => {
     if (!(await endFinding(trx, clientId, key, actor.therapistId, now))) return { kind: 'not-found' } as const;
-    await insertAudit(trx, { at: now, by: actor.therapistId, action: 'finding ended', subject: `client ${clientId}`, detail: `finding ${key}` });
+    await insertAudit(trx, {
+      at: now,
+      by: actor.therapistId,
+      action: 'finding ended',
+      subject: `client ${clientId}`,
+      detail: `finding ${key}`,
+    });
     return { kind: 'saved' } as const;
   });
 }
 
 /** Books a visit. Refused for an unknown client, therapist or area. */
-export async function bookVisit(db: Db, input: VisitInput, actor: Actor): Promise<{ readonly kind: 'saved'; readonly id: number } | SaveRefusal> {
-  const errors: FieldError[] = input.focus.flatMap((id, i) => (expandArea(anatomy, id) ? [] : [{ path: `focus.${i}`, message: `There is no area “${id}”.` }]));
+export async function bookVisit(
+  db: Db,
+  input: VisitInput,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved'; readonly id: number } | SaveRefusal> {
+  const errors: FieldError[] = input.focus.flatMap((id, i) =>
+    expandArea(anatomy, id) ? [] : [{ path: `focus.${i}`, message: `There is no area “${id}”.` }],
+  );
   if (!(await findClient(db, input.clientId))) errors.push({ path: 'clientId', message: 'There is no such client.' });
-  const therapist = await db.selectFrom('therapist').select('id').where('id', '=', input.therapistId).executeTakeFirst();
+  const therapist = await db
+    .selectFrom('therapist')
+    .select('id')
+    .where('id', '=', input.therapistId)
+    .executeTakeFirst();
   if (!therapist) errors.push({ path: 'therapistId', message: 'There is no such therapist.' });
   if (errors.length > 0) return { kind: 'refused', errors };
   const id = await db.transaction().execute(async (trx) => {
     const added = await insertVisit(trx, input);
-    await insertAudit(trx, { at: actor.now.toISOString(), by: actor.therapistId, action: 'visit booked', subject: `visit ${added}` });
+    await insertAudit(trx, {
+      at: actor.now.toISOString(),
+      by: actor.therapistId,
+      action: 'visit booked',
+      subject: `visit ${added}`,
+    });
     return added;
   });
   return { kind: 'saved', id };

@@ -44,7 +44,12 @@ async function advance(db: Db, visitId: number, stage: StageOrEnd, to: StageOrEn
 }
 
 /** Stores the answers as they are given; a red flag stops the visit, a corrected answer opens it again. */
-export async function answerCheck(db: Db, visitId: number, input: VisitCheckInput, actor: Actor): Promise<{ readonly kind: 'saved'; readonly stage: StageOrEnd } | SaveRefusal> {
+export async function answerCheck(
+  db: Db,
+  visitId: number,
+  input: VisitCheckInput,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved'; readonly stage: StageOrEnd } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
   const outcome = judgeVisitCheck(input.answers);
@@ -54,7 +59,13 @@ export async function answerCheck(db: Db, visitId: number, input: VisitCheckInpu
     if (outcome.kind === 'stop') {
       await setStage(trx, visitId, 'stopped');
       const flags = outcome.stoppedBy.map((q) => q.id).join(', ');
-      await insertAudit(trx, { at: now, by: actor.therapistId, action: 'visit stopped by the check', subject: `visit ${visitId}`, detail: flags });
+      await insertAudit(trx, {
+        at: now,
+        by: actor.therapistId,
+        action: 'visit stopped by the check',
+        subject: `visit ${visitId}`,
+        detail: flags,
+      });
       return { kind: 'saved', stage: 'stopped' } as const;
     }
     if (visit.stage === 'stopped') await setStage(trx, visitId, outcome.kind === 'go' ? 'measure' : 'ask');
@@ -64,7 +75,12 @@ export async function answerCheck(db: Db, visitId: number, input: VisitCheckInpu
 }
 
 /** Stores a taping as a new version; raw girths are never overwritten. */
-export async function saveTaping(db: Db, visitId: number, input: TapingInput, actor: Actor): Promise<{ readonly kind: 'saved'; readonly taping: TapingView } | SaveRefusal> {
+export async function saveTaping(
+  db: Db,
+  visitId: number,
+  input: TapingInput,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved'; readonly taping: TapingView } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
   const errors = tapingErrors(input);
@@ -72,7 +88,15 @@ export async function saveTaping(db: Db, visitId: number, input: TapingInput, ac
   return db.transaction().execute(async (trx) => {
     const known = await latestTaping(trx, visitId, input.phase);
     if ((known?.version ?? 0) !== input.basedOn) return { kind: 'edited-elsewhere' } as const;
-    await insertTaping(trx, visitId, input.basedOn + 1, input, volumeOf(input), actor.therapistId, actor.now.toISOString());
+    await insertTaping(
+      trx,
+      visitId,
+      input.basedOn + 1,
+      input,
+      volumeOf(input),
+      actor.therapistId,
+      actor.now.toISOString(),
+    );
     if (input.phase === 'before') await advance(trx, visitId, visit.stage, 'measure');
     const saved = await latestTaping(trx, visitId, input.phase);
     if (!saved) throw new Error('a taping vanished inside its own transaction');
@@ -83,26 +107,43 @@ export async function saveTaping(db: Db, visitId: number, input: TapingInput, ac
 function tapingErrors(input: TapingInput): FieldError[] {
   const errors: FieldError[] = [];
   for (const side of ['affected', 'reference'] as const) {
-    if (input[side].length !== input.positions.length) errors.push({ path: side, message: `There are ${input[side].length} girths for ${input.positions.length} positions.` });
+    if (input[side].length !== input.positions.length)
+      errors.push({
+        path: side,
+        message: `There are ${input[side].length} girths for ${input.positions.length} positions.`,
+      });
   }
   const step = input.positions.findIndex((x, i) => i > 0 && x <= (input.positions[i - 1] ?? 0));
   if (step > 0) errors.push({ path: `positions.${step}`, message: 'Positions must rise from the zero mark.' });
   const limitCm = input.unit === 'in' ? 400 / 2.54 : 400;
   for (const side of ['affected', 'reference'] as const) {
     input[side].forEach((girth, i) => {
-      if (girth !== null && girth >= limitCm) errors.push({ path: `${side}.${i}`, message: `No ${input.limb} measures ${girth} ${input.unit}: check the unit or the decimal point.` });
+      if (girth !== null && girth >= limitCm)
+        errors.push({
+          path: `${side}.${i}`,
+          message: `No ${input.limb} measures ${girth} ${input.unit}: check the unit or the decimal point.`,
+        });
     });
   }
   return errors;
 }
 
-const begun: FieldError = { path: 'plan', message: 'The treatment has begun: the plan stays as it is, so that the record matches what was done.' };
+const begun: FieldError = {
+  path: 'plan',
+  message: 'The treatment has begun: the plan stays as it is, so that the record matches what was done.',
+};
 
 /** Plans the visit anew from what is known now; a version that was edited elsewhere is not overwritten. */
-export async function makePlan(db: Db, visitId: number, wish: PlanWishInput, actor: Actor): Promise<{ readonly kind: 'saved'; readonly plan: PlanView } | SaveRefusal> {
+export async function makePlan(
+  db: Db,
+  visitId: number,
+  wish: PlanWishInput,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved'; readonly plan: PlanView } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
-  if (visit.stage === 'stopped') return { kind: 'refused', errors: [{ path: '', message: 'The check stopped this visit: nothing is planned.' }] };
+  if (visit.stage === 'stopped')
+    return { kind: 'refused', errors: [{ path: '', message: 'The check stopped this visit: nothing is planned.' }] };
   if ((await listEvents(db, visitId)).length > 0) return { kind: 'refused', errors: [begun] };
   const given = caseOf(visit, wish);
   const read = readCase(anatomy, given);
@@ -130,7 +171,12 @@ export async function makePlan(db: Db, visitId: number, wish: PlanWishInput, act
 }
 
 /** Stores a rearranged course as a new version of the plan. */
-export async function rearrangeCourse(db: Db, visitId: number, input: CourseInput, actor: Actor): Promise<{ readonly kind: 'saved'; readonly plan: PlanView } | SaveRefusal> {
+export async function rearrangeCourse(
+  db: Db,
+  visitId: number,
+  input: CourseInput,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved'; readonly plan: PlanView } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
   if ((await listEvents(db, visitId)).length > 0) return { kind: 'refused', errors: [begun] };
@@ -141,17 +187,21 @@ export async function rearrangeCourse(db: Db, visitId: number, input: CourseInpu
     const byId = new Map(view.plan.steps.map((step) => [step.id, step]));
     const steps = input.order.flatMap((id) => byId.get(id) ?? []);
     if (steps.length !== input.order.length || new Set(input.order).size !== input.order.length) {
-      return { kind: 'refused', errors: [{ path: 'order', message: 'The course names a step that is not in the plan, or one step twice.' }] } as const;
+      return {
+        kind: 'refused',
+        errors: [{ path: 'order', message: 'The course names a step that is not in the plan, or one step twice.' }],
+      } as const;
     }
-    const { id: _id, ...rest } = known;
     await insertPlan(trx, {
-      ...rest,
+      visit_id: visitId,
+      case_json: known.case_json,
+      plan_json: known.plan_json,
+      recorded_by: actor.therapistId,
       version: known.version + 1,
       steps_json: JSON.stringify(steps),
       is_rearranged: 1,
       reason: input.reason,
       recorded_at: actor.now.toISOString(),
-      recorded_by: actor.therapistId,
     });
     const saved = await latestPlan(trx, visitId);
     if (!saved) throw new Error('a plan vanished inside its own transaction');
@@ -167,11 +217,14 @@ export async function readyForTable(db: Db, visitId: number): Promise<readonly F
   if (!row) return [{ path: 'plan', message: 'Make a plan first.' }];
   const view = toPlanView(row, visit);
   if (visit.stage === 'stopped') return [{ path: 'check', message: 'The check stopped this visit.' }];
-  if (view.isStale) return [{ path: 'plan', message: 'Findings or therapist have changed since this plan was made: plan again.' }];
-  if (view.plan.decision === 'refer' || view.plan.decision === 'stop') return [{ path: 'plan', message: view.plan.reasons[0]?.text ?? 'This plan is not to be carried out.' }];
+  if (view.isStale)
+    return [{ path: 'plan', message: 'Findings or therapist have changed since this plan was made: plan again.' }];
+  if (view.plan.decision === 'refer' || view.plan.decision === 'stop')
+    return [{ path: 'plan', message: view.plan.reasons[0]?.text ?? 'This plan is not to be carried out.' }];
   const read = readCase(anatomy, view.drainageCase);
   const errors = read.ok ? checkCourse(anatomy, read.value, view.steps).filter((v) => v.severity === 'error') : [];
-  if (errors.length > 0 && view.reason === '') return [{ path: 'reason', message: 'The course breaks a rule: mend it, or write why you keep it.' }];
+  if (errors.length > 0 && view.reason === '')
+    return [{ path: 'reason', message: 'The course breaks a rule: mend it, or write why you keep it.' }];
   return [];
 }
 
@@ -215,7 +268,11 @@ export async function saveClosing(
   });
 }
 
-export async function finishVisit(db: Db, visitId: number, actor: Actor): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
+export async function finishVisit(
+  db: Db,
+  visitId: number,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
   const now = actor.now.toISOString();
@@ -227,14 +284,26 @@ export async function finishVisit(db: Db, visitId: number, actor: Actor): Promis
 }
 
 /** Hands a visit over to a colleague, for instance one who holds the qualification that it needs. */
-export async function handOver(db: Db, visitId: number, therapistId: number, actor: Actor): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
+export async function handOver(
+  db: Db,
+  visitId: number,
+  therapistId: number,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
   const exists = await db.selectFrom('therapist').select('id').where('id', '=', therapistId).executeTakeFirst();
-  if (!exists) return { kind: 'refused', errors: [{ path: 'therapistId', message: 'There is no such therapist in this house.' }] };
+  if (!exists)
+    return { kind: 'refused', errors: [{ path: 'therapistId', message: 'There is no such therapist in this house.' }] };
   await db.transaction().execute(async (trx) => {
     await setTherapist(trx, visitId, therapistId);
-    await insertAudit(trx, { at: actor.now.toISOString(), by: actor.therapistId, action: 'visit handed over', subject: `visit ${visitId}`, detail: `therapist ${therapistId}` });
+    await insertAudit(trx, {
+      at: actor.now.toISOString(),
+      by: actor.therapistId,
+      action: 'visit handed over',
+      subject: `visit ${visitId}`,
+      detail: `therapist ${therapistId}`,
+    });
   });
   return { kind: 'saved' };
 }

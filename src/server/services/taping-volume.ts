@@ -8,10 +8,22 @@ type Girths = Pick<TapingView, 'limb' | 'unit' | 'method' | 'positions' | 'affec
 /** Volume of a taping as far as it has been taken: null while too few points are there. Positions are kept in cm. */
 export function volumeOf(taping: Girths): LimbVolume | null {
   const reference = taping.reference.some((girth) => girth !== null) ? taping.reference : null;
-  const result = limbVolume({ ...taping, reference, dominant: 'none', dominanceCorrectionPercent: 0, tapeSigmaCm: 0.2 });
+  const result = limbVolume({
+    ...taping,
+    reference,
+    dominant: 'none',
+    dominanceCorrectionPercent: 0,
+    tapeSigmaCm: 0.2,
+  });
   if (result.ok) return result.value;
   if (!reference) return null;
-  const alone = limbVolume({ ...taping, reference: null, dominant: 'none', dominanceCorrectionPercent: 0, tapeSigmaCm: 0.2 });
+  const alone = limbVolume({
+    ...taping,
+    reference: null,
+    dominant: 'none',
+    dominanceCorrectionPercent: 0,
+    tapeSigmaCm: 0.2,
+  });
   return alone.ok ? alone.value : null;
 }
 

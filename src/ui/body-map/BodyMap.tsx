@@ -73,7 +73,19 @@ export interface BodyMapProps {
  * Regions are buttons when `onPick` is given: arrow keys move between neighbours, Enter or Space picks.
  */
 export function BodyMap(props: BodyMapProps) {
-  const { view, side = 'left', label, regions, nodes, routes = [], pebbles = [], signs = [], zoomTo, selected, onPick } = props;
+  const {
+    view,
+    side = 'left',
+    label,
+    regions,
+    nodes,
+    routes = [],
+    pebbles = [],
+    signs = [],
+    zoomTo,
+    selected,
+    onPick,
+  } = props;
   const [loaded, setLoaded] = useState<{ readonly key: string; readonly figure?: Figure; readonly failed?: boolean }>();
   const [focused, setFocused] = useState<PlaceId>();
   const id = useId();
@@ -94,10 +106,15 @@ export function BodyMap(props: BodyMapProps) {
   const pickable = useMemo(() => {
     if (!figure || !onPick) return [];
     const skin = figure.regions.map((region) => ({ id: region.id, at: region.anchor }));
-    return props.areNodesPickable ? [...skin, ...figure.nodes.map((node) => ({ id: node.id, at: [node.x, node.y] as const }))] : skin;
+    return props.areNodesPickable
+      ? [...skin, ...figure.nodes.map((node) => ({ id: node.id, at: [node.x, node.y] as const }))]
+      : skin;
   }, [figure, onPick, props.areNodesPickable]);
 
-  if (loaded?.key === key && loaded.failed) return <p className={styles['failed']}>The drawing could not be loaded. Reload the page; nothing you entered is lost.</p>;
+  if (loaded?.key === key && loaded.failed)
+    return (
+      <p className={styles['failed']}>The drawing could not be loaded. Reload the page; nothing you entered is lost.</p>
+    );
   if (!figure) return <div className={styles['waiting']} data-view={view} aria-busy="true" aria-label={label} />;
 
   const tabStop = [focused, selected, pickable[0]?.id].find((place) => pickable.some((p) => p.id === place));
@@ -116,7 +133,13 @@ export function BodyMap(props: BodyMapProps) {
     event.preventDefault();
     event.stopPropagation();
     const from = pointOf(figure, place);
-    const next = from && neighbourOf(pickable.filter((p) => p.id !== place), from, event.key);
+    const next =
+      from &&
+      neighbourOf(
+        pickable.filter((p) => p.id !== place),
+        from,
+        event.key,
+      );
     if (!next) return;
     setFocused(next);
     event.currentTarget.ownerSVGElement?.querySelector<SVGElement>(`[data-place="${next}"]`)?.focus();
@@ -172,7 +195,9 @@ export function BodyMap(props: BodyMapProps) {
                 {...buttonProps(region.id, region.label)}
                 {...point(region.id, region.label)}
               />
-              {mark && regionFill(id, mark.tone) && <path d={region.d} fill={regionFill(id, mark.tone)} className={styles['texture']} />}
+              {mark && regionFill(id, mark.tone) && (
+                <path d={region.d} fill={regionFill(id, mark.tone)} className={styles['texture']} />
+              )}
             </g>
           );
         })}
@@ -202,7 +227,12 @@ export function BodyMap(props: BodyMapProps) {
         <MapRoute key={routeKey} figure={figure} {...route} />
       ))}
       {figure.nodes.map((node) => (
-        <g key={node.id} {...(props.areNodesPickable ? buttonProps(node.id, node.label) : {})} {...point(node.id, node.label)} className={styles['node']}>
+        <g
+          key={node.id}
+          {...(props.areNodesPickable ? buttonProps(node.id, node.label) : {})}
+          {...point(node.id, node.label)}
+          className={styles['node']}
+        >
           <MapNode node={node} state={nodes?.get(node.id)} isSelected={node.id === selected} />
         </g>
       ))}
@@ -244,10 +274,13 @@ function frameOf(figure: Figure, zoomTo: readonly PlaceId[] | undefined): readon
 /** Numbers that would lie on one another are left out; the chosen one always shows, then those that come first. */
 function withoutOverlap(figure: Figure, pebbles: readonly PebbleMark[], scale: number): readonly PebbleMark[] {
   const placed: (readonly [number, number])[] = [];
-  const byWeight = [...pebbles].sort((a, b) => Number(b.isSelected ?? false) - Number(a.isSelected ?? false) || a.number - b.number);
+  const byWeight = [...pebbles].sort(
+    (a, b) => Number(b.isSelected ?? false) - Number(a.isSelected ?? false) || a.number - b.number,
+  );
   const kept = byWeight.filter((pebble) => {
     const at = pebblePoint(figure, pebble.place);
-    if (!at || placed.some((p) => Math.abs(p[0] - at[0]) < 26 * scale && Math.abs(p[1] - at[1]) < 19 * scale)) return false;
+    if (!at || placed.some((p) => Math.abs(p[0] - at[0]) < 26 * scale && Math.abs(p[1] - at[1]) < 19 * scale))
+      return false;
     placed.push(at);
     return true;
   });

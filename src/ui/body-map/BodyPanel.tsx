@@ -14,7 +14,14 @@ interface Props extends Omit<BodyMapProps, 'view' | 'side' | 'zoomTo' | 'onPoint
   readonly sheets?: readonly Sheet[];
 }
 
-const sheetOf: Readonly<Record<FigureView, Sheet>> = { front: 'body', back: 'body', 'face-front': 'face', 'face-side': 'face', hand: 'hand', foot: 'foot' };
+const sheetOf: Readonly<Record<FigureView, Sheet>> = {
+  front: 'body',
+  back: 'body',
+  'face-front': 'face',
+  'face-side': 'face',
+  hand: 'hand',
+  foot: 'foot',
+};
 const names: Readonly<Record<Sheet, string>> = { body: 'Body', face: 'Face', hand: 'Hands', foot: 'Feet' };
 
 /** Drawings of a sheet: the first large, the others beside it. */
@@ -41,11 +48,16 @@ const drawings: Readonly<Record<Sheet, readonly (DrawingChoice & { readonly name
 /** The body as it stands at the left of every view: one large drawing, its companions small, and a switch between sheets. */
 export function BodyPanel({ initial, sheets = ['body', 'face', 'hand', 'foot'], label, ...map }: Props) {
   const [sheet, setSheet] = useState<Sheet>(sheetOf[initial.view]);
-  const initialIndex = drawings[sheetOf[initial.view]].findIndex((d) => d.view === initial.view && (d.view === 'front' || d.view === 'back' || d.side === initial.side));
+  const initialIndex = drawings[sheetOf[initial.view]].findIndex(
+    (d) => d.view === initial.view && (d.view === 'front' || d.view === 'back' || d.side === initial.side),
+  );
   const [main, setMain] = useState(Math.max(0, initialIndex));
   const [pointed, setPointed] = useState<string>();
   const all = drawings[sheet];
-  const [large, ...small] = [all[main] ?? all[0], ...all.filter((_, i) => i !== main)] as [(typeof all)[number], ...(typeof all)[number][]];
+  const [large, ...small] = [all[main] ?? all[0], ...all.filter((_, i) => i !== main)] as [
+    (typeof all)[number],
+    ...(typeof all)[number][],
+  ];
   return (
     <div className={styles['panel']} data-sheet={sheet}>
       {sheets.length > 1 && (
@@ -64,12 +76,25 @@ export function BodyPanel({ initial, sheets = ['body', 'face', 'hand', 'foot'], 
       )}
       <div className={styles['figures']}>
         <div className={styles['large']}>
-          <BodyMap {...map} label={`${label}, ${large.name}`} view={large.view} side={large.side} onPoint={setPointed} />
+          <BodyMap
+            {...map}
+            label={`${label}, ${large.name}`}
+            view={large.view}
+            side={large.side}
+            onPoint={setPointed}
+          />
         </div>
         <div className={styles['others']}>
           {small.map((drawing) => (
             <div key={drawing.name} className={styles['small']}>
-              <BodyMap {...map} label={`${label}, ${drawing.name}`} view={drawing.view} side={drawing.side} onPoint={setPointed} isAtFoot />
+              <BodyMap
+                {...map}
+                label={`${label}, ${drawing.name}`}
+                view={drawing.view}
+                side={drawing.side}
+                onPoint={setPointed}
+                isAtFoot
+              />
               <button type="button" className={styles['turn']} onClick={() => setMain(all.indexOf(drawing))}>
                 {drawing.name}
               </button>

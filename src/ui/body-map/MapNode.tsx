@@ -19,10 +19,15 @@ export function MapNode({ node, state = 'quiet', isSelected }: Props) {
       <circle cx={x} cy={y} r={Math.max(r, 9)} className={styles['nodeTouch']} />
       {isSelected && <circle cx={x} cy={y} r={r + 4} className={styles['nodeHalo']} />}
       <circle cx={x} cy={y} r={r} className={styles['nodeRing']} />
-      {state === 'to clear' && <path d={`M${x - r} ${y}A${r} ${r} 0 0 0 ${x + r} ${y}Z`} className={styles['nodeHalf']} />}
+      {state === 'to clear' && (
+        <path d={`M${x - r} ${y}A${r} ${r} 0 0 0 ${x + r} ${y}Z`} className={styles['nodeHalf']} />
+      )}
       {state === 'cleared' && <circle cx={x} cy={y} r={r * 0.55} className={styles['nodeRing']} />}
       {state === 'closed' && (
-        <path d={`M${x - diagonal} ${y - diagonal}L${x + diagonal} ${y + diagonal}M${x + diagonal} ${y - diagonal}L${x - diagonal} ${y + diagonal}`} className={styles['nodeCross']} />
+        <path
+          d={`M${x - diagonal} ${y - diagonal}L${x + diagonal} ${y + diagonal}M${x + diagonal} ${y - diagonal}L${x - diagonal} ${y + diagonal}`}
+          className={styles['nodeCross']}
+        />
       )}
     </g>
   );

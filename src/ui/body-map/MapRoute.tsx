@@ -20,7 +20,13 @@ export function MapRoute({ figure, path, tone, isActive = false }: Props) {
     <g className={styles['route']} data-tone={tone} data-active={isActive ? true : undefined}>
       <path d={d} className={styles['routeBed']} />
       <path d={d} className={styles['routeLine']} />
-      {end && <path d="M-7 -5C-2 -4 4 -2 8 0C4 2 -2 4 -7 5C-5 2 -5 -2 -7 -5Z" className={styles['leaf']} transform={`translate(${end.x} ${end.y}) rotate(${end.angle})`} />}
+      {end && (
+        <path
+          d="M-7 -5C-2 -4 4 -2 8 0C4 2 -2 4 -7 5C-5 2 -5 -2 -7 -5Z"
+          className={styles['leaf']}
+          transform={`translate(${end.x} ${end.y}) rotate(${end.angle})`}
+        />
+      )}
     </g>
   );
 }

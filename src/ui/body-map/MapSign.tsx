@@ -42,8 +42,14 @@ export function MapSign({ figure, kind, place, other }: Props) {
         </>
       )}
       {kind === 'wound' && <path d={`M${x} ${y - 8}L${x + 6} ${y}L${x} ${y + 8}L${x - 6} ${y}Z`} />}
-      {kind === 'thickened' && <path d={`M${x - 6} ${y - 3}q3 -4 6 0t6 0M${x - 6} ${y + 3}q3 -4 6 0t6 0`} className={styles['signWave']} />}
-      {kind === 'irradiated' && <path d={`M${x} ${y - 7}V${y + 7}M${x - 6} ${y - 3.5}L${x + 6} ${y + 3.5}M${x - 6} ${y + 3.5}L${x + 6} ${y - 3.5}`} />}
+      {kind === 'thickened' && (
+        <path d={`M${x - 6} ${y - 3}q3 -4 6 0t6 0M${x - 6} ${y + 3}q3 -4 6 0t6 0`} className={styles['signWave']} />
+      )}
+      {kind === 'irradiated' && (
+        <path
+          d={`M${x} ${y - 7}V${y + 7}M${x - 6} ${y - 3.5}L${x + 6} ${y + 3.5}M${x - 6} ${y + 3.5}L${x + 6} ${y - 3.5}`}
+        />
+      )}
     </g>
   );
 }

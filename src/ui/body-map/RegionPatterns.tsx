@@ -21,7 +21,15 @@ export function RegionPatterns({ id }: { readonly id: string }) {
         <circle cx="1.5" cy="1.5" r="0.9" fill="var(--brick)" fillOpacity="0.7" />
         <circle cx="4.5" cy="4.5" r="0.9" fill="var(--brick)" fillOpacity="0.7" />
       </pattern>
-      <marker id={`${id}-leaf`} viewBox="0 0 12 12" refX="8" refY="6" markerWidth="5" markerHeight="5" orient="auto-start-reverse">
+      <marker
+        id={`${id}-leaf`}
+        viewBox="0 0 12 12"
+        refX="8"
+        refY="6"
+        markerWidth="5"
+        markerHeight="5"
+        orient="auto-start-reverse"
+      >
         <path d="M1 1C5 2 9 4 11.5 6C9 8 5 10 1 11C3 8 3 4 1 1Z" fill="context-stroke" />
       </marker>
     </defs>

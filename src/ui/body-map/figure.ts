@@ -18,13 +18,31 @@ export interface Figure {
   readonly base: string;
   readonly outline: string;
   readonly outlineWidth: number;
-  readonly zones: readonly { readonly id: string; readonly view: FigureView; readonly label: string; readonly d: string }[];
-  readonly regions: readonly { readonly id: PlaceId; readonly label: string; readonly d: string; readonly anchor: Point; readonly box: readonly [number, number, number, number] }[];
+  readonly zones: readonly {
+    readonly id: string;
+    readonly view: FigureView;
+    readonly label: string;
+    readonly d: string;
+  }[];
+  readonly regions: readonly {
+    readonly id: PlaceId;
+    readonly label: string;
+    readonly d: string;
+    readonly anchor: Point;
+    readonly box: readonly [number, number, number, number];
+  }[];
   readonly shade: readonly string[];
   readonly watersheds: readonly { readonly id: string; readonly d: string }[];
   readonly accents: readonly string[];
   readonly details: readonly string[];
-  readonly nodes: readonly { readonly id: PlaceId; readonly label: string; readonly x: number; readonly y: number; readonly r: number; readonly far: boolean }[];
+  readonly nodes: readonly {
+    readonly id: PlaceId;
+    readonly label: string;
+    readonly x: number;
+    readonly y: number;
+    readonly r: number;
+    readonly far: boolean;
+  }[];
   readonly arrows: Readonly<Record<string, { readonly d: string; readonly kind: string; readonly across?: boolean }>>;
 }
 
@@ -78,8 +96,15 @@ function mirrored(figure: Figure): Figure {
       anchor: [width - region.anchor[0], region.anchor[1]],
       box: [width - region.box[0] - region.box[2], region.box[1], region.box[2], region.box[3]],
     })),
-    nodes: figure.nodes.map((node) => ({ ...node, id: toRight(node.id), label: node.label.replace('left', 'right'), x: width - node.x })),
-    arrows: Object.fromEntries(Object.entries(figure.arrows).map(([key, arrow]) => [toRight(key), { ...arrow, d: mirrorPath(arrow.d, width) }])),
+    nodes: figure.nodes.map((node) => ({
+      ...node,
+      id: toRight(node.id),
+      label: node.label.replace('left', 'right'),
+      x: width - node.x,
+    })),
+    arrows: Object.fromEntries(
+      Object.entries(figure.arrows).map(([key, arrow]) => [toRight(key), { ...arrow, d: mirrorPath(arrow.d, width) }]),
+    ),
   };
 }
 

@@ -16,7 +16,11 @@ export const isArrowKey = (key: string): key is ArrowKey => key in directions;
  * The nearest place in the direction of an arrow key, straying sideways counting double.
  * @returns undefined at the edge of the figure
  */
-export function neighbourOf(places: readonly { readonly id: PlaceId; readonly at: Point }[], from: Point, key: ArrowKey): PlaceId | undefined {
+export function neighbourOf(
+  places: readonly { readonly id: PlaceId; readonly at: Point }[],
+  from: Point,
+  key: ArrowKey,
+): PlaceId | undefined {
   const [dx, dy] = directions[key];
   let best: PlaceId | undefined;
   let bestReach = Infinity;

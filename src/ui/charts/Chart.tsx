@@ -1,11 +1,11 @@
 import { LineChart } from 'echarts/charts';
 import { LabelLayout } from 'echarts/features';
 import { AriaComponent, GridComponent, MarkPointComponent } from 'echarts/components';
-import { init, use, type EChartsCoreOption, type EChartsType } from 'echarts/core';
+import { init, use as register, type EChartsCoreOption, type EChartsType } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 
-use([LineChart, GridComponent, MarkPointComponent, AriaComponent, LabelLayout, SVGRenderer]);
+register([LineChart, GridComponent, MarkPointComponent, AriaComponent, LabelLayout, SVGRenderer]);
 
 interface Props {
   readonly option: EChartsCoreOption;
@@ -35,5 +35,7 @@ export default function Chart({ option, label, className }: Props) {
 
 /** A colour of the theme at hand. */
 export function token(name: string): string {
-  return typeof document === 'undefined' ? '#000' : getComputedStyle(document.documentElement).getPropertyValue(`--${name}`).trim();
+  return typeof document === 'undefined'
+    ? '#000'
+    : getComputedStyle(document.documentElement).getPropertyValue(`--${name}`).trim();
 }

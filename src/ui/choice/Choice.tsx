@@ -11,9 +11,22 @@ interface Props<V extends string> {
 }
 
 /** One of a few, side by side: a radio group that arrow keys walk. */
-export function Choice<V extends string>({ label, isLabelHidden = false, options, value, onChange, isDisabled = false }: Props<V>) {
+export function Choice<V extends string>({
+  label,
+  isLabelHidden = false,
+  options,
+  value,
+  onChange,
+  isDisabled = false,
+}: Props<V>) {
   return (
-    <RadioGroup className={styles['group'] ?? ''} value={value} onChange={(next) => onChange(next as V)} orientation="horizontal" isDisabled={isDisabled}>
+    <RadioGroup
+      className={styles['group'] ?? ''}
+      value={value}
+      onChange={(next) => onChange(next as V)}
+      orientation="horizontal"
+      isDisabled={isDisabled}
+    >
       <Label className={isLabelHidden ? 'visually-hidden' : (styles['label'] ?? '')}>{label}</Label>
       <div className={styles['options']}>
         {options.map((option) => (

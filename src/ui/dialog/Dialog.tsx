@@ -12,7 +12,12 @@ interface Props {
 /** A dialog that keeps the focus inside, closes with Escape and gives the focus back. */
 export function Dialog({ title, isOpen, onClose, children }: Props) {
   return (
-    <ModalOverlay isOpen={isOpen} onOpenChange={(open) => !open && onClose()} isDismissable className={styles['overlay'] ?? ''}>
+    <ModalOverlay
+      isOpen={isOpen}
+      onOpenChange={(open) => !open && onClose()}
+      isDismissable
+      className={styles['overlay'] ?? ''}
+    >
       <Modal className={styles['modal'] ?? ''}>
         <AriaDialog className={styles['dialog'] ?? ''}>
           <Heading slot="title" className={styles['title'] ?? ''}>

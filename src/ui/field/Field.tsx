@@ -13,7 +13,13 @@ export function Field({ label, hint, error, className, ...rest }: Shared & Compo
   return (
     <div className={`${styles['field']} ${className ?? ''}`}>
       <label htmlFor={id}>{label}</label>
-      <input id={id} className={styles['input']} aria-invalid={error ? true : undefined} aria-describedby={error || hint ? `${id}-help` : undefined} {...rest} />
+      <input
+        id={id}
+        className={styles['input']}
+        aria-invalid={error ? true : undefined}
+        aria-describedby={error || hint ? `${id}-help` : undefined}
+        {...rest}
+      />
       <Help id={id} hint={hint} error={error} />
     </div>
   );
@@ -24,7 +30,13 @@ export function TextArea({ label, hint, error, className, ...rest }: Shared & Co
   return (
     <div className={`${styles['field']} ${className ?? ''}`}>
       <label htmlFor={id}>{label}</label>
-      <textarea id={id} className={styles['input']} aria-invalid={error ? true : undefined} aria-describedby={error || hint ? `${id}-help` : undefined} {...rest} />
+      <textarea
+        id={id}
+        className={styles['input']}
+        aria-invalid={error ? true : undefined}
+        aria-describedby={error || hint ? `${id}-help` : undefined}
+        {...rest}
+      />
       <Help id={id} hint={hint} error={error} />
     </div>
   );
@@ -35,7 +47,13 @@ export function Select({ label, hint, error, className, children, ...rest }: Sha
   return (
     <div className={`${styles['field']} ${className ?? ''}`}>
       <label htmlFor={id}>{label}</label>
-      <select id={id} className={styles['input']} aria-invalid={error ? true : undefined} aria-describedby={error || hint ? `${id}-help` : undefined} {...rest}>
+      <select
+        id={id}
+        className={styles['input']}
+        aria-invalid={error ? true : undefined}
+        aria-describedby={error || hint ? `${id}-help` : undefined}
+        {...rest}
+      >
         {children}
       </select>
       <Help id={id} hint={hint} error={error} />
@@ -43,10 +61,23 @@ export function Select({ label, hint, error, className, children, ...rest }: Sha
   );
 }
 
-function Help({ id, hint, error }: { readonly id: string; readonly hint?: string | undefined; readonly error?: string | undefined }) {
+function Help({
+  id,
+  hint,
+  error,
+}: {
+  readonly id: string;
+  readonly hint?: string | undefined;
+  readonly error?: string | undefined;
+}) {
   if (!error && !hint) return null;
   return (
-    <p id={`${id}-help`} className={styles['help']} data-error={error ? true : undefined} role={error ? 'alert' : undefined}>
+    <p
+      id={`${id}-help`}
+      className={styles['help']}
+      data-error={error ? true : undefined}
+      role={error ? 'alert' : undefined}
+    >
       {error ?? hint}
     </p>
   );

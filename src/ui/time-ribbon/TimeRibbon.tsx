@@ -44,7 +44,9 @@ export function TimeRibbon({ beads, budgetSeconds, selected, onSelect }: Props) 
             onClick={onSelect ? () => onSelect(bead.id) : undefined}
           />
         ))}
-        {spare > 0 && <i className={styles['spare']} style={{ flexGrow: spare }} title={`${formatClock(spare)} to spare`} />}
+        {spare > 0 && (
+          <i className={styles['spare']} style={{ flexGrow: spare }} title={`${formatClock(spare)} to spare`} />
+        )}
       </div>
       <strong className={styles['total']} data-over={total > budgetSeconds ? true : undefined}>
         {formatClock(total)} / {formatClock(budgetSeconds)}
@@ -56,7 +58,11 @@ export function TimeRibbon({ beads, budgetSeconds, selected, onSelect }: Props) 
             {band.seconds / Math.max(total, budgetSeconds) > 0.075 ? band.phase : ''}
           </span>
         ))}
-        {spare > 0 && <span className={styles['free']} style={{ flexGrow: spare }}>{spare / budgetSeconds > 0.08 ? 'to spare' : ''}</span>}
+        {spare > 0 && (
+          <span className={styles['free']} style={{ flexGrow: spare }}>
+            {spare / budgetSeconds > 0.08 ? 'to spare' : ''}
+          </span>
+        )}
       </div>
       <span className={styles['steps']}>{beads.length} steps</span>
     </div>

@@ -10,14 +10,19 @@ interface Toast {
 const shownMs = 7000;
 
 /** Short messages at the foot of a view; errors stay until they are closed. */
-export function useToasts(): { readonly say: (text: string, tone?: Toast['tone']) => void; readonly toasts: ReactNode } {
+export function useToasts(): {
+  readonly say: (text: string, tone?: Toast['tone']) => void;
+  readonly toasts: ReactNode;
+} {
   const [list, setList] = useState<readonly Toast[]>([]);
   const drop = useCallback((id: number) => setList((all) => all.filter((toast) => toast.id !== id)), []);
   const say = useCallback((text: string, tone: Toast['tone'] = 'note') => {
     setList((all) => [...all.slice(-2), { id: Date.now() + Math.random(), text, tone }]);
   }, []);
   useEffect(() => {
-    const timers = list.filter((toast) => toast.tone === 'note').map((toast) => setTimeout(() => drop(toast.id), shownMs));
+    const timers = list
+      .filter((toast) => toast.tone === 'note')
+      .map((toast) => setTimeout(() => drop(toast.id), shownMs));
     return () => timers.forEach(clearTimeout);
   }, [list, drop]);
   const toasts = (

@@ -3,6 +3,10 @@ import { endpoint, readBody } from '../../../server/http/endpoint';
 import { findClients } from '../../../server/services/read-client';
 import { addClient } from '../../../server/services/save-client';
 
-export const GET = endpoint(async ({ url, locals }) => Response.json(await findClients(locals.db, url.searchParams.get('q') ?? '', locals.actor.now)));
+export const GET = endpoint(async ({ url, locals }) =>
+  Response.json(await findClients(locals.db, url.searchParams.get('q') ?? '', locals.actor.now)),
+);
 
-export const POST = endpoint(async ({ request, locals }) => Response.json(await addClient(locals.db, await readBody(request, ClientInput), locals.actor), { status: 201 }));
+export const POST = endpoint(async ({ request, locals }) =>
+  Response.json(await addClient(locals.db, await readBody(request, ClientInput), locals.actor), { status: 201 }),
+);

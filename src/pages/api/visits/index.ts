@@ -3,4 +3,6 @@ import { answer } from '../../../server/http/answer';
 import { endpoint, readBody } from '../../../server/http/endpoint';
 import { bookVisit } from '../../../server/services/save-client';
 
-export const POST = endpoint(async ({ request, locals }) => answer(await bookVisit(locals.db, await readBody(request, VisitInput), locals.actor), 'visit'));
+export const POST = endpoint(async ({ request, locals }) =>
+  answer(await bookVisit(locals.db, await readBody(request, VisitInput), locals.actor), 'visit'),
+);

@@ -5,5 +5,8 @@ import { saveClosing } from '../../../../server/services/save-visit';
 
 export const POST = endpoint(async (context) => {
   const input = await readBody(context.request, ClosingInput);
-  return answer(await saveClosing(context.locals.db, idOf(context, 'visit'), input, context.locals.actor), 'closing note');
+  return answer(
+    await saveClosing(context.locals.db, idOf(context, 'visit'), input, context.locals.actor),
+    'closing note',
+  );
 });

@@ -5,5 +5,8 @@ import { rearrangeCourse } from '../../../../server/services/save-visit';
 
 export const POST = endpoint(async (context) => {
   const input = await readBody(context.request, CourseInput);
-  return answer(await rearrangeCourse(context.locals.db, idOf(context, 'visit'), input, context.locals.actor), 'course');
+  return answer(
+    await rearrangeCourse(context.locals.db, idOf(context, 'visit'), input, context.locals.actor),
+    'course',
+  );
 });

@@ -5,5 +5,8 @@ import { recordEvents } from '../../../../server/services/save-visit';
 
 export const POST = endpoint(async (context) => {
   const input = await readBody(context.request, TableEventsInput);
-  return answer(await recordEvents(context.locals.db, idOf(context, 'visit'), input.events, context.locals.actor), 'visit');
+  return answer(
+    await recordEvents(context.locals.db, idOf(context, 'visit'), input.events, context.locals.actor),
+    'visit',
+  );
 });

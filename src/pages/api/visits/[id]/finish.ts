@@ -2,4 +2,6 @@ import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf } from '../../../../server/http/endpoint';
 import { finishVisit } from '../../../../server/services/save-visit';
 
-export const POST = endpoint(async (context) => answer(await finishVisit(context.locals.db, idOf(context, 'visit'), context.locals.actor), 'visit'));
+export const POST = endpoint(async (context) =>
+  answer(await finishVisit(context.locals.db, idOf(context, 'visit'), context.locals.actor), 'visit'),
+);

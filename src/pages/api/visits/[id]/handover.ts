@@ -5,5 +5,8 @@ import { handOver } from '../../../../server/services/save-visit';
 
 export const POST = endpoint(async (context) => {
   const input = await readBody(context.request, HandOverInput);
-  return answer(await handOver(context.locals.db, idOf(context, 'visit'), input.therapistId, context.locals.actor), 'visit');
+  return answer(
+    await handOver(context.locals.db, idOf(context, 'visit'), input.therapistId, context.locals.actor),
+    'visit',
+  );
 });
