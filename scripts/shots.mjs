@@ -1,0 +1,122 @@
+/** Retakes the pictures in docs/screenshots from a fresh demo house. */
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { chromiumFlags, startServer } from './served.mjs';
+import { ensureBuilt, ensureChromium, ensureInstalled, root } from './setup.mjs';
+
+ensureInstalled();
+const executablePath = ensureChromium();
+ensureBuilt();
+const { default: puppeteer } = await import('puppeteer-core');
+
+const folder = path.join(root, 'docs/screenshots');
+mkdirSync(folder, { recursive: true });
+const data = mkdtempSync(path.join(tmpdir(), 'velvet-stone-shots-'));
+const server = await startServer({ data });
+const browser = await puppeteer.launch({ executablePath, args: chromiumFlags, headless: true });
+const page = await browser.newPage();
+await page.setViewport({ width: 1280, height: 800 });
+
+const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
+const go = async (to) => {
+  await page.goto(server.url + to, { waitUntil: 'networkidle0' });
+  await page.waitForFunction(() => document.querySelectorAll('astro-island[ssr]').length === 0);
+  await wait(700);
+};
+const shoot = async (name) => {
+  await page.screenshot({ path: path.join(folder, `${name}.png`) });
+  console.log(`${name}.png`);
+};
+const press = async (keys, pauseMs = 40) => {
+  for (const key of keys) {
+    await page.keyboard.press(key);
+    await wait(pauseMs);
+  }
+};
+const visitOf = async (name) => {
+  const day = await (await fetch(`${server.url}/`)).text();
+  const match = new RegExp(`href="/visits/(\\d+)/\\w+"[^>]*>${name}`).exec(day);
+  if (!match) throw new Error(`no visit of ${name} today`);
+  return match[1];
+};
+const answerNo = async (id) => {
+  await go(`/visits/${id}/ask`);
+  await press(Array.from({ length: 7 }, () => 'n'), 120);
+  await wait(300);
+};
+const focusStep = (id) => page.evaluate((step) => document.querySelector(`[data-step="${step}"]`)?.focus(), id);
+
+const right = [21.7, 23.5, 26.8, 30.3, 33.3, 35.6, 36.2, 37.2, 38.8, 39.7, 41.1, 43.5, 45.9, 48.4, 51.0, 52.9, 55.1, 56.5];
+const left = [22.0, 24.2, 27.7, 31.5, 34.8, 37.1, 37.7, 38.5, 40.2, 40.9, 42.3, 44.6, 46.9, 49.3, 51.9, 53.7, 55.8, 57.1];
+
+try {
+  const marit = await visitOf('Marit Olsvang');
+  await go('/');
+  await shoot('day');
+  await go('/clients');
+  await shoot('clients');
+  await go('/clients/3');
+  await shoot('client');
+  await go(`/visits/${marit}/ask`);
+  await press(['n', 'n', 'n', 'n', 'n'], 120);
+  await wait(300);
+  await shoot('ask');
+  await press(['n', 'n'], 200);
+  await go(`/visits/${marit}/measure`);
+  for (const girth of [...right, ...left.slice(0, 13)]) {
+    await page.keyboard.type(String(girth));
+    await page.keyboard.press('Enter');
+  }
+  await wait(900);
+  await shoot('measure');
+  for (const girth of left.slice(13)) {
+    await page.keyboard.type(String(girth));
+    await page.keyboard.press('Enter');
+  }
+  await wait(600);
+  await go(`/visits/${marit}/plan`);
+  await page.click('[data-step="s5"]');
+  await wait(300);
+  await focusStep('s20');
+  await page.keyboard.down('Alt');
+  await press(Array.from({ length: 11 }, () => 'ArrowUp'), 60);
+  await page.keyboard.up('Alt');
+  await page.evaluate(() => document.activeElement?.blur());
+  await page.evaluate(() => document.querySelector('[data-step="s5"]')?.scrollIntoView({ block: 'start' }));
+  await wait(500);
+  await shoot('plan');
+  await press(['m'], 600);
+  await go(`/visits/${marit}/table`);
+  await press(Array.from({ length: 12 }, () => 'PageDown'), 80);
+  await wait(8600);
+  await shoot('table');
+  await press(Array.from({ length: 40 }, () => 'PageDown'), 30);
+  await wait(600);
+  await go(`/visits/${marit}/measure-after`);
+  for (const girth of [...right, ...left.map((value, i) => (i > 1 && i < 12 ? value - 0.4 : value).toFixed(1))]) {
+    await page.keyboard.type(String(girth));
+    await page.keyboard.press('Enter');
+  }
+  await wait(700);
+  await go(`/visits/${marit}/close`);
+  await page.evaluate(() => {
+    const pick = (text) => [...document.querySelectorAll('label')].find((label) => label.textContent === text)?.click();
+    pick('just right');
+    pick('9');
+    pick('just visible');
+  });
+  await wait(600);
+  await shoot('close');
+  const liv = await visitOf('Liv Sandoval');
+  await answerNo(liv);
+  await page.evaluate(() => localStorage.setItem('theme', 'lamp'));
+  await go(`/visits/${liv}/plan`);
+  await page.click('[data-step="s14"]');
+  await wait(700);
+  await shoot('plan-face-lamp');
+} finally {
+  await browser.close();
+  await server.stop();
+  rmSync(data, { recursive: true, force: true });
+}
