@@ -14,19 +14,35 @@ const quantile = (sorted, q) => sorted[Math.min(sorted.length - 1, Math.floor(q 
 function report(name, times, reach) {
   const sorted = [...times].sort((a, b) => a - b);
   const ms = (value) => `${value.toFixed(value < 10 ? 2 : 1)} ms`.padStart(10);
-  console.log(`${name.padEnd(52)} median ${ms(quantile(sorted, 0.5))}   p95 ${ms(quantile(sorted, 0.95))}   reach ${reach}`);
+  console.log(
+    `${name.padEnd(52)} median ${ms(quantile(sorted, 0.5))}   p95 ${ms(quantile(sorted, 0.95))}   reach ${reach}`,
+  );
 }
 
 async function benchPlanner() {
   const { createServer } = await import('vite');
-  const vite = await createServer({ root, configFile: false, server: { middlewareMode: true }, appType: 'custom', logLevel: 'error' });
+  const vite = await createServer({
+    root,
+    configFile: false,
+    server: { middlewareMode: true },
+    appType: 'custom',
+    logLevel: 'error',
+  });
   try {
     const { anatomy } = await vite.ssrLoadModule('/src/catalogue/anatomy.ts');
     const { readCase, defaultSchool } = await vite.ssrLoadModule('/src/core/drainage/case.ts');
     const { planDrainage } = await vite.ssrLoadModule('/src/core/drainage/plan.ts');
     const { checkCourse, mendCourse } = await vite.ssrLoadModule('/src/core/drainage/check.ts');
     const given = (focus, findings, minutes) => {
-      const read = readCase(anatomy, { focus, findings, minutes, purpose: 'swelling', school: defaultSchool, fill: false, qualifications: ['lymphoedema-certified'] });
+      const read = readCase(anatomy, {
+        focus,
+        findings,
+        minutes,
+        purpose: 'swelling',
+        school: defaultSchool,
+        fill: false,
+        qualifications: ['lymphoedema-certified'],
+      });
       if (!read.ok) throw new Error(read.errors[0].message);
       return read.value;
     };
@@ -52,13 +68,25 @@ async function benchPlanner() {
     };
     for (const [name, read] of cases) {
       for (let i = 0; i < 30; i += 1) planDrainage(anatomy, read);
-      report(name, Array.from({ length: 200 }, () => time(() => planDrainage(anatomy, read))), 'under 10 ms');
+      report(
+        name,
+        Array.from({ length: 200 }, () => time(() => planDrainage(anatomy, read))),
+        'under 10 ms',
+      );
     }
     const whole = cases[1][1];
     const { steps } = planDrainage(anatomy, whole);
     const reversed = [...steps].reverse();
-    report(`check of ${steps.length} steps as planned`, Array.from({ length: 60 }, () => time(() => checkCourse(anatomy, whole, steps))), '–');
-    report('mend all of the same, reversed', Array.from({ length: 30 }, () => time(() => mendCourse(anatomy, whole, reversed))), '–');
+    report(
+      `check of ${steps.length} steps as planned`,
+      Array.from({ length: 60 }, () => time(() => checkCourse(anatomy, whole, steps))),
+      '–',
+    );
+    report(
+      'mend all of the same, reversed',
+      Array.from({ length: 30 }, () => time(() => mendCourse(anatomy, whole, reversed))),
+      '–',
+    );
   } finally {
     await vite.close();
   }
@@ -68,12 +96,58 @@ async function benchPlanner() {
 function fillHouse(data) {
   const SQLite = require('better-sqlite3');
   const db = new SQLite(path.join(data, 'velvet-stone.sqlite'));
-  const first = ['Alma', 'Benno', 'Carla', 'Dario', 'Edda', 'Fabio', 'Gesa', 'Hanno', 'Ilva', 'Jonte', 'Kaja', 'Levi', 'Mira', 'Nilo', 'Orla', 'Pia', 'Quirin', 'Runa', 'Sven', 'Tilda'];
-  const last = ['Ahrens', 'Birkwald', 'Cordes', 'Dornau', 'Ellmann', 'Fuhrberg', 'Gerling', 'Hohmuth', 'Ibsen', 'Jarl', 'Kestner', 'Lohse', 'Marquart', 'Nolte', 'Osterloh', 'Prager', 'Rehbein', 'Sturm', 'Tewes', 'Ulrich'];
+  const first = [
+    'Alma',
+    'Benno',
+    'Carla',
+    'Dario',
+    'Edda',
+    'Fabio',
+    'Gesa',
+    'Hanno',
+    'Ilva',
+    'Jonte',
+    'Kaja',
+    'Levi',
+    'Mira',
+    'Nilo',
+    'Orla',
+    'Pia',
+    'Quirin',
+    'Runa',
+    'Sven',
+    'Tilda',
+  ];
+  const last = [
+    'Ahrens',
+    'Birkwald',
+    'Cordes',
+    'Dornau',
+    'Ellmann',
+    'Fuhrberg',
+    'Gerling',
+    'Hohmuth',
+    'Ibsen',
+    'Jarl',
+    'Kestner',
+    'Lohse',
+    'Marquart',
+    'Nolte',
+    'Osterloh',
+    'Prager',
+    'Rehbein',
+    'Sturm',
+    'Tewes',
+    'Ulrich',
+  ];
   const positions = JSON.stringify(Array.from({ length: 18 }, (_, i) => i * 4));
   const girths = JSON.stringify(Array.from({ length: 18 }, (_, i) => 22 + i * 2));
-  const client = db.prepare('insert into client (name, search_name, born_on, phone, note, created_at) values (?, ?, ?, ?, ?, ?)');
-  const visit = db.prepare("insert into visit (client_id, therapist_id, starts_at, minutes, purpose, focus_json, stage) values (?, 1, ?, 60, 'swelling', '[\"leg.left\"]', 'done')");
+  const client = db.prepare(
+    'insert into client (name, search_name, born_on, phone, note, created_at) values (?, ?, ?, ?, ?, ?)',
+  );
+  const visit = db.prepare(
+    "insert into visit (client_id, therapist_id, starts_at, minutes, purpose, focus_json, stage) values (?, 1, ?, 60, 'swelling', '[\"leg.left\"]', 'done')",
+  );
   const taping = db.prepare(
     "insert into taping (visit_id, phase, version, limb, side, unit, method, positions_json, affected_json, reference_json, recorded_at) values (?, 'before', 1, 'leg', 'left', 'cm', 'frustum', ?, ?, ?, ?)",
   );
@@ -81,7 +155,14 @@ function fillHouse(data) {
     let points = 0;
     for (let i = 0; i < 20_000; i += 1) {
       const name = `${first[i % 20]} ${last[Math.floor(i / 20) % 20]} ${i}`;
-      const { lastInsertRowid } = client.run(name, name.toLowerCase(), '1970-01-01', `0700 ${i}`, '', '2026-01-01T00:00:00.000Z');
+      const { lastInsertRowid } = client.run(
+        name,
+        name.toLowerCase(),
+        '1970-01-01',
+        `0700 ${i}`,
+        '',
+        '2026-01-01T00:00:00.000Z',
+      );
       for (let k = 0; k < 15; k += 1) {
         const at = new Date(Date.UTC(2024, 0, 1) + (i * 7 + k * 45) * 3_600_000 * 3).toISOString();
         const { lastInsertRowid: visitId } = visit.run(lastInsertRowid, at);
@@ -118,21 +199,57 @@ async function benchPages() {
       }
       return times;
     };
-    const json = (body) => ({ method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+    const json = (body) => ({
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
     const day = await (await fetch(`${server.url}/`)).text();
     const visit = /href="\/visits\/(\d+)\/\w+"[^>]*>Marit/.exec(day)[1];
-    const questions = ['fever', 'spreading-redness', 'one-sided-swelling', 'chest-or-breath', 'wound-trouble', 'new-lump', 'anything-new'];
+    const questions = [
+      'fever',
+      'spreading-redness',
+      'one-sided-swelling',
+      'chest-or-breath',
+      'wound-trouble',
+      'new-lump',
+      'anything-new',
+    ];
     await timed(`/api/visits/${visit}/check`, json({ answers: Object.fromEntries(questions.map((id) => [id, 'no'])) }));
     report('server: day', await many(60, '/'), 'p95 under 40 ms');
     report('server: client page', await many(60, '/clients/3'), 'p95 under 40 ms');
     report('server: plan page', await many(60, `/visits/${visit}/plan`), 'p95 under 40 ms');
-    report('search as you type', await many(80, (i) => `/api/clients?q=${['mi', 'mira', 'nolte', 'ster', '0700 12', 'runa st'][i % 6]}`), 'under 30 ms');
-    const event = (i) => json({ events: [{ id: `bench-${String(i).padStart(6, '0')}`, kind: i === 0 ? 'start' : i % 2 ? 'pause' : 'resume', stepId: 's1', at: new Date().toISOString(), planVersion: 1 }] });
+    report(
+      'search as you type',
+      await many(80, (i) => `/api/clients?q=${['mi', 'mira', 'nolte', 'ster', '0700 12', 'runa st'][i % 6]}`),
+      'under 30 ms',
+    );
+    const event = (i) =>
+      json({
+        events: [
+          {
+            id: `bench-${String(i).padStart(6, '0')}`,
+            kind: i === 0 ? 'start' : i % 2 ? 'pause' : 'resume',
+            stepId: 's1',
+            at: new Date().toISOString(),
+            planVersion: 1,
+          },
+        ],
+      });
     report('durable save of a table event', await many(120, `/api/visits/${visit}/events`, event), 'p95 under 15 ms');
 
     const { default: puppeteer } = await import('puppeteer-core');
     const browser = await puppeteer.launch({ executablePath: ensureChromium(), args: chromiumFlags, headless: true });
-    for (const to of ['/', '/clients', '/clients/3', `/visits/${visit}/ask`, `/visits/${visit}/measure`, `/visits/${visit}/plan`, `/visits/${visit}/table`, `/visits/${visit}/close`]) {
+    for (const to of [
+      '/',
+      '/clients',
+      '/clients/3',
+      `/visits/${visit}/ask`,
+      `/visits/${visit}/measure`,
+      `/visits/${visit}/plan`,
+      `/visits/${visit}/table`,
+      `/visits/${visit}/close`,
+    ]) {
       const times = [];
       let script = 0;
       for (let i = 0; i < 8; i += 1) {
@@ -141,13 +258,23 @@ async function benchPages() {
         await page.goto(server.url + to, { waitUntil: 'domcontentloaded' });
         await page.waitForFunction(() => document.querySelectorAll('astro-island[ssr]').length === 0, { polling: 10 });
         times.push(performance.now() - start);
-        script = await page.evaluate(() => performance.getEntriesByType('resource').filter((r) => r.name.endsWith('.js')).map((r) => r.name));
+        script = await page.evaluate(() =>
+          performance
+            .getEntriesByType('resource')
+            .filter((r) => r.name.endsWith('.js'))
+            .map((r) => r.name),
+        );
         await page.close();
       }
       const { gzipSync } = await import('node:zlib');
       let bytes = 0;
-      for (const url of script) if (!/Chart/.test(url)) bytes += gzipSync(Buffer.from(await (await fetch(url)).arrayBuffer())).length;
-      report(`interactive: ${to.replace(/\d+/, ':id')} (${(bytes / 1024).toFixed(0)} KB script)`, times, 'under 1 s, 180 KB');
+      for (const url of script)
+        if (!/Chart/.test(url)) bytes += gzipSync(Buffer.from(await (await fetch(url)).arrayBuffer())).length;
+      report(
+        `interactive: ${to.replace(/\d+/, ':id')} (${(bytes / 1024).toFixed(0)} KB script)`,
+        times,
+        'under 1 s, 180 KB',
+      );
     }
     await browser.close();
   } finally {

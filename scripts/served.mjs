@@ -23,6 +23,7 @@ export async function startServer({ data, demo = true, port, env = {} }) {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: {
       ...process.env,
+      NODE_ENV: 'production',
       HOST: '127.0.0.1',
       PORT: String(listening),
       VELVET_STONE_DATA: data,

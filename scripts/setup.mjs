@@ -89,5 +89,10 @@ export function serve(env) {
   console.log(`Velvet Stone is at http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`);
   if (host !== '127.0.0.1' && host !== 'localhost')
     console.log('It listens beyond this machine without a sign-in or TLS: only do this on a network that you trust.');
-  process.exitCode = run(process.execPath, ['dist/server/entry.mjs'], { HOST: host, PORT: port, ...env });
+  process.exitCode = run(process.execPath, ['dist/server/entry.mjs'], {
+    NODE_ENV: 'production',
+    HOST: host,
+    PORT: port,
+    ...env,
+  });
 }

@@ -42,13 +42,20 @@ const visitOf = async (name) => {
 };
 const answerNo = async (id) => {
   await go(`/visits/${id}/ask`);
-  await press(Array.from({ length: 7 }, () => 'n'), 120);
+  await press(
+    Array.from({ length: 7 }, () => 'n'),
+    120,
+  );
   await wait(300);
 };
 const focusStep = (id) => page.evaluate((step) => document.querySelector(`[data-step="${step}"]`)?.focus(), id);
 
-const right = [21.7, 23.5, 26.8, 30.3, 33.3, 35.6, 36.2, 37.2, 38.8, 39.7, 41.1, 43.5, 45.9, 48.4, 51.0, 52.9, 55.1, 56.5];
-const left = [22.0, 24.2, 27.7, 31.5, 34.8, 37.1, 37.7, 38.5, 40.2, 40.9, 42.3, 44.6, 46.9, 49.3, 51.9, 53.7, 55.8, 57.1];
+const right = [
+  21.7, 23.5, 26.8, 30.3, 33.3, 35.6, 36.2, 37.2, 38.8, 39.7, 41.1, 43.5, 45.9, 48.4, 51.0, 52.9, 55.1, 56.5,
+];
+const left = [
+  22.0, 24.2, 27.7, 31.5, 34.8, 37.1, 37.7, 38.5, 40.2, 40.9, 42.3, 44.6, 46.9, 49.3, 51.9, 53.7, 55.8, 57.1,
+];
 
 try {
   const marit = await visitOf('Marit Olsvang');
@@ -80,7 +87,10 @@ try {
   await wait(300);
   await focusStep('s20');
   await page.keyboard.down('Alt');
-  await press(Array.from({ length: 11 }, () => 'ArrowUp'), 60);
+  await press(
+    Array.from({ length: 11 }, () => 'ArrowUp'),
+    60,
+  );
   await page.keyboard.up('Alt');
   await page.evaluate(() => document.activeElement?.blur());
   await page.evaluate(() => document.querySelector('[data-step="s5"]')?.scrollIntoView({ block: 'start' }));
@@ -88,10 +98,16 @@ try {
   await shoot('plan');
   await press(['m'], 600);
   await go(`/visits/${marit}/table`);
-  await press(Array.from({ length: 12 }, () => 'PageDown'), 80);
+  await press(
+    Array.from({ length: 12 }, () => 'PageDown'),
+    80,
+  );
   await wait(8600);
   await shoot('table');
-  await press(Array.from({ length: 40 }, () => 'PageDown'), 30);
+  await press(
+    Array.from({ length: 40 }, () => 'PageDown'),
+    30,
+  );
   await wait(600);
   await go(`/visits/${marit}/measure-after`);
   for (const girth of [...right, ...left.map((value, i) => (i > 1 && i < 12 ? value - 0.4 : value).toFixed(1))]) {

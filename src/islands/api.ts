@@ -1,4 +1,4 @@
-import { type Problem, ProblemSchema } from '../contracts/problem';
+import type { Problem } from '../contracts/problem';
 
 /** The server said no, or could not be reached. */
 export class RequestError extends Error {
@@ -42,16 +42,26 @@ export async function send<T>(
   const text = await response.text();
   const value: unknown = text === '' ? null : parseOrNull(text);
   if (response.ok) return value as T;
-  const problem = ProblemSchema.safeParse(value);
   throw new RequestError(
     response.status,
-    problem.success
-      ? problem.data
+    isProblem(value)
+      ? value
       : {
           ...unreachable,
           title: 'The house’s computer answered something unexpected. Nothing was changed.',
           status: response.status,
         },
+  );
+}
+
+/** Our own server’s problems; anything else (a proxy’s page) is not trusted to be one. Zod would weigh more than this page. */
+function isProblem(value: unknown): value is Problem {
+  return (
+    typeof value === 'object' &&
+    value !== null &&
+    'title' in value &&
+    typeof value.title === 'string' &&
+    'status' in value
   );
 }
 

@@ -14,10 +14,12 @@ import {
   thickenedDrainRange,
 } from './step';
 import { affectedSides, neededGroups, type ReroutedLimb, type Survey } from './survey';
-import { cautionsFor, pressureFor, type Why, whyInWords } from './why';
+import { pressureFor, type Why } from './why';
 
 /** A step before its repetitions are fixed. */
-export interface DraftStep extends Omit<Step, 'id' | 'repetitions' | 'seconds'> {
+export interface DraftStep extends Omit<Step, 'id' | 'repetitions' | 'seconds' | 'why' | 'cautions'> {
+  /** Put into words only once the course is settled: fitting the time writes many that are thrown away. */
+  readonly because: Why;
   readonly range: Range;
   /** Places that a long stroke runs over, its end not counted. */
   readonly stretches: number;
@@ -252,8 +254,7 @@ class CourseWriter {
       range: given.range ?? repetitionRanges[kind],
       stretches: isLong ? touched.length : 0,
       rules: [...rules],
-      why: whyInWords(this.anatomy, place, toward, given.why),
-      cautions: cautionsFor(this.anatomy, this.read, kind, touched, toward),
+      because: given.why,
       ...(given.pair ? { pair: given.pair } : {}),
     });
   }
@@ -264,6 +265,18 @@ class CourseWriter {
  * trunk, the sound side's first, within a segment by cost, the seat after its thigh; ties by name.
  */
 export function drainOrder(anatomy: Anatomy, survey: Survey): readonly PlaceId[] {
+  let order = orders.get(survey);
+  if (!order) {
+    order = findDrainOrder(anatomy, survey);
+    orders.set(survey, order);
+  }
+  return order;
+}
+
+/** A survey is written into many courses while the time is fitted; its order stays the same. */
+const orders = new WeakMap<Survey, readonly PlaceId[]>();
+
+function findDrainOrder(anatomy: Anatomy, survey: Survey): readonly PlaceId[] {
   const rank = (id: PlaceId): readonly number[] => {
     const territory = getTerritory(anatomy, id);
     const segment = segmentOf(anatomy, survey, id);

@@ -1,5 +1,8 @@
+import type { Anatomy } from '../anatomy/place';
+import type { ReadCase } from './case';
 import type { DraftStep } from './course';
 import { type Range, stepSeconds, type Step } from './step';
+import { cautionsFor, whyInWords } from './why';
 
 /** How far repetitions lie between their limits: −1 the least, 0 the usual, 1 the most (draining and carrying only). */
 export type Effort = number;
@@ -39,15 +42,22 @@ export function fitEffort(steps: readonly DraftStep[], budgetSeconds: number, ce
   return fits;
 }
 
-/** Gives every step its number, repetitions and seconds. */
-export function settle(steps: readonly DraftStep[], effort: Effort): readonly Step[] {
-  return steps.map(({ range, stretches, ...step }, index) => {
-    const repetitions = repetitionsAt(range, step.kind, effort);
+/** Gives every step its number, repetitions, seconds and words. */
+export function settle(
+  anatomy: Anatomy,
+  read: ReadCase,
+  drafts: readonly DraftStep[],
+  effort: Effort,
+): readonly Step[] {
+  return drafts.map(({ range, stretches, because, ...draft }, index) => {
+    const repetitions = repetitionsAt(range, draft.kind, effort);
     return {
       id: `s${index + 1}`,
-      ...step,
+      ...draft,
       repetitions,
-      seconds: stepSeconds(step.kind, repetitions, step.placements, stretches),
+      seconds: stepSeconds(draft.kind, repetitions, draft.placements, stretches),
+      why: whyInWords(anatomy, draft.place, draft.toward, because),
+      cautions: cautionsFor(anatomy, read, draft.kind, [draft.place, ...draft.via], draft.toward),
     };
   });
 }

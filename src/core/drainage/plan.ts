@@ -38,7 +38,7 @@ export function planDrainage(anatomy: Anatomy, read: ReadCase): DrainagePlan {
   const fitted = fitToVisit(anatomy, read);
   const { survey } = fitted;
   const decided = decide(anatomy, read, survey);
-  const steps = settle(fitted.steps, fitted.effort);
+  const steps = settle(anatomy, read, fitted.steps, fitted.effort);
   return {
     decision: decided.decision,
     reasons: [...decided.reasons, ...timeReasons(anatomy, fitted)],
@@ -81,10 +81,12 @@ function fitToVisit(anatomy: Anatomy, read: ReadCase): Fitted {
   const budgetSeconds = read.minutes * 60;
   const ceiling = read.fill ? 1 : 0;
   const full = surveyCase(anatomy, read);
+  let nearest: Survey | undefined;
+  const withOneExit = () => (nearest ??= surveyCase(anatomy, read, 'one'));
   const attempts = [
     { survey: () => full, withReturn: true, withoutSecondExit: false },
     { survey: () => full, withReturn: false, withoutSecondExit: false },
-    { survey: () => surveyCase(anatomy, read, 'one'), withReturn: false, withoutSecondExit: true },
+    { survey: withOneExit, withReturn: false, withoutSecondExit: true },
   ];
   for (const { survey: make, withReturn, withoutSecondExit } of attempts) {
     const survey = make();
@@ -102,7 +104,7 @@ function fitToVisit(anatomy: Anatomy, read: ReadCase): Fitted {
       leftOut: [],
     };
   }
-  const survey = surveyCase(anatomy, read, 'one');
+  const survey = withOneExit();
   const order = drainOrder(anatomy, survey);
   const short = courseSeconds(writeCourse(anatomy, read, survey, { withReturn: false }), -1) - budgetSeconds;
   const kept = mostThatFits(order.length, (count) => {

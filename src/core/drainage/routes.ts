@@ -1,4 +1,4 @@
-import { type Anatomy, type EdgeKind, isInFront, nameOf, type PlaceId } from '../anatomy/place';
+import { type Anatomy, type Edge, type EdgeKind, isInFront, nameOf, type PlaceId } from '../anatomy/place';
 import { type Hindrances, isBoundDown, isPassable, isUnscarred } from './hindrance';
 
 /** A way from a place to a node group; `path` holds both ends. */
@@ -21,10 +21,34 @@ export interface RouteWish {
 /** One unit of cost; the preferences below it only decide between equals. Costs come in halves, so all stays integer. */
 const costUnit = 1e8;
 
-interface Reached {
-  readonly weight: number;
-  readonly cost: number;
-  readonly next: PlaceId | undefined;
+/** The map with places as numbers in alphabetical order, so that comparing numbers breaks ties by name. */
+interface Graph {
+  readonly ids: readonly PlaceId[];
+  readonly numberOf: ReadonlyMap<PlaceId, number>;
+  readonly into: readonly (readonly { readonly from: number; readonly edge: Edge }[])[];
+  readonly onTheBack: readonly boolean[];
+  readonly innerKnee: readonly boolean[];
+}
+
+const graphs = new WeakMap<Anatomy, Graph>();
+
+function graphOf(anatomy: Anatomy): Graph {
+  let graph = graphs.get(anatomy);
+  if (!graph) {
+    const ids = [...anatomy.territories.keys(), ...anatomy.basins.keys()].sort();
+    const numberOf = new Map(ids.map((id, i) => [id, i]));
+    graph = {
+      ids,
+      numberOf,
+      into: ids.map((id) =>
+        (anatomy.edgesInto.get(id) ?? []).map((edge) => ({ from: numberOf.get(edge.from) ?? 0, edge })),
+      ),
+      onTheBack: ids.map((id) => !isInFront(anatomy, id)),
+      innerKnee: ids.map((id) => nameOf(id) === 'knee-inner'),
+    };
+    graphs.set(anatomy, graph);
+  }
+  return graph;
 }
 
 /**
@@ -34,51 +58,65 @@ interface Reached {
  */
 export function routesTo(anatomy: Anatomy, hindrances: Hindrances, wish: RouteWish): ReadonlyMap<PlaceId, Route> {
   if (!isPassable(hindrances, wish.target)) return new Map();
-  const reached = new Map<PlaceId, Reached>([[wish.target, { weight: 0, cost: 0, next: undefined }]]);
-  const settled = new Set<PlaceId>();
+  const graph = graphOf(anatomy);
+  const target = graph.numberOf.get(wish.target);
+  if (target === undefined) throw new RangeError(`no place “${wish.target}” on the body`);
+  const count = graph.ids.length;
+  const weight = new Float64Array(count).fill(Infinity);
+  const cost = new Float64Array(count);
+  const next = new Int32Array(count).fill(-1);
+  const isSettled = new Uint8Array(count);
+  weight[target] = 0;
   for (;;) {
-    const here = nearestOpen(reached, settled);
-    if (here === undefined) break;
-    settled.add(here);
-    if (here !== wish.target && (isBoundDown(hindrances, here) || wish.avoid?.(here))) continue;
-    if (!isPassable(hindrances, here)) continue;
-    const known = reached.get(here) as Reached;
-    const entering = hindrances.surcharge.get(here) ?? 0;
-    for (const edge of anatomy.edgesInto.get(here) ?? []) {
-      if (!wish.kinds.has(edge.kind) || !isUnscarred(hindrances, edge) || settled.has(edge.from)) continue;
-      const weight = known.weight + (edge.cost + entering) * costUnit + preferenceWeight(anatomy, here, wish.prefer);
-      const old = reached.get(edge.from);
-      if (!old || weight < old.weight || (weight === old.weight && here < (old.next ?? ''))) {
-        reached.set(edge.from, { weight, cost: known.cost + edge.cost + entering, next: here });
+    const here = nearestOpen(weight, isSettled);
+    if (here < 0) break;
+    isSettled[here] = 1;
+    const id = graph.ids[here] ?? '';
+    if (here !== target && (isBoundDown(hindrances, id) || wish.avoid?.(id))) continue;
+    if (!isPassable(hindrances, id)) continue;
+    const entering = hindrances.surcharge.get(id) ?? 0;
+    const preference = preferenceWeight(graph, here, wish.prefer);
+    for (const { from, edge } of graph.into[here] ?? []) {
+      if (isSettled[from] || !wish.kinds.has(edge.kind) || !isUnscarred(hindrances, edge)) continue;
+      const through = (weight[here] ?? 0) + (edge.cost + entering) * costUnit + preference;
+      const known = weight[from] ?? Infinity;
+      if (through < known || (through === known && here < (next[from] ?? -1))) {
+        weight[from] = through;
+        cost[from] = (cost[here] ?? 0) + edge.cost + entering;
+        next[from] = here;
       }
     }
   }
   const routes = new Map<PlaceId, Route>();
-  for (const [id, { cost }] of reached) routes.set(id, { to: wish.target, cost, path: follow(reached, id) });
+  for (let i = 0; i < count; i += 1) {
+    if (weight[i] === Infinity) continue;
+    routes.set(graph.ids[i] ?? '', { to: wish.target, cost: cost[i] ?? 0, path: follow(graph, next, i) });
+  }
   return routes;
 }
 
-function nearestOpen(reached: ReadonlyMap<PlaceId, Reached>, settled: ReadonlySet<PlaceId>): PlaceId | undefined {
-  let best: PlaceId | undefined;
+/** The nearest place that is reached and not settled, the first by name among equals; −1 when none is left. */
+function nearestOpen(weight: Float64Array, isSettled: Uint8Array): number {
+  let best = -1;
   let bestWeight = Infinity;
-  for (const [id, { weight }] of reached) {
-    if (settled.has(id) || weight > bestWeight) continue;
-    if (weight < bestWeight || best === undefined || id < best) {
-      best = id;
-      bestWeight = weight;
+  for (let i = 0; i < weight.length; i += 1) {
+    const here = weight[i] ?? Infinity;
+    if (!isSettled[i] && here < bestWeight) {
+      best = i;
+      bestWeight = here;
     }
   }
   return best;
 }
 
-function preferenceWeight(anatomy: Anatomy, entered: PlaceId, prefer: RouteWish['prefer']): number {
-  const onTheBack = isInFront(anatomy, entered) ? 0 : 1;
-  const innerKnee = nameOf(entered) === 'knee-inner' ? 1 : 0;
+function preferenceWeight(graph: Graph, entered: number, prefer: RouteWish['prefer']): number {
+  const onTheBack = graph.onTheBack[entered] ? 1 : 0;
+  const innerKnee = graph.innerKnee[entered] ? 1 : 0;
   return (prefer === 'direct' ? 1e6 + onTheBack * 1e4 : onTheBack * 1e6 + 1e4) + innerKnee * 1e2;
 }
 
-function follow(reached: ReadonlyMap<PlaceId, Reached>, from: PlaceId): readonly PlaceId[] {
+function follow(graph: Graph, next: Int32Array, from: number): readonly PlaceId[] {
   const path: PlaceId[] = [];
-  for (let id: PlaceId | undefined = from; id !== undefined; id = reached.get(id)?.next) path.push(id);
+  for (let i = from; i >= 0; i = next[i] ?? -1) path.push(graph.ids[i] ?? '');
   return path;
 }

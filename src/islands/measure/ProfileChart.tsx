@@ -11,13 +11,35 @@ interface Props {
   readonly className: string;
 }
 
+const plotHeightPx = 182;
+const labelHeightPx = 17;
+
+/** How far (px, downwards) names at the ends of lines must move so that none lies on another; in the order given. */
+function shiftLabels(values: readonly (number | null | undefined)[], perPx: number): readonly number[] {
+  const ends = values
+    .flatMap((value, i) => (value === null || value === undefined ? [] : [{ i, y: -value / perPx }]))
+    .sort((a, b) => a.y - b.y);
+  const shifts = values.map(() => 0);
+  let lowest = -Infinity;
+  for (const { i, y } of ends) {
+    const placed = Math.max(y, lowest + labelHeightPx);
+    shifts[i] = placed - y;
+    lowest = placed;
+  }
+  return shifts;
+}
+
 /** Girth along the limb: both sides, last time as a dotted ghost; names stand at the lines. */
 export default function ProfileChart({ positions, affected, reference, last, side, unit, className }: Props) {
   const option = useMemo(() => {
     const [ink, soft, faint, line, river] = ['ink', 'ink-soft', 'ink-faint', 'line', 'river'].map(token);
     const label = { fontFamily: 'Atkinson Hyperlegible', fontSize: 13, color: soft };
     const pairs = (values: readonly (number | null)[]) => positions.map((x, i) => [x, values[i] ?? null]);
-    const endLabel = (text: string, color: string | undefined) => ({
+    const known = [...affected, ...reference, ...last].filter((v): v is number => v !== null);
+    const low = known.length > 0 ? Math.floor(Math.min(...known) / 5) * 5 : 0;
+    const high = known.length > 0 ? Math.ceil(Math.max(...known) / 5) * 5 : 60;
+    const shifts = shiftLabels([affected.at(-1), reference.at(-1), last.at(-1)], (high - low) / plotHeightPx);
+    const endLabel = (text: string, color: string | undefined, shiftPx: number) => ({
       show: true,
       formatter: text,
       color,
@@ -25,9 +47,8 @@ export default function ProfileChart({ positions, affected, reference, last, sid
       fontWeight: 700,
       fontSize: 14,
       distance: 6,
+      offset: [0, shiftPx],
     });
-    const labelLayout = { moveOverlap: 'shiftY' };
-    const known = [...affected, ...reference, ...last].filter((v): v is number => v !== null);
     return {
       animation: false,
       grid: { left: 34, right: 74, top: 12, bottom: 26 },
@@ -42,7 +63,8 @@ export default function ProfileChart({ positions, affected, reference, last, sid
       },
       yAxis: {
         type: 'value',
-        min: known.length > 0 ? Math.floor(Math.min(...known) / 5) * 5 : 0,
+        min: low,
+        max: high,
         axisLabel: label,
         splitNumber: 4,
         splitLine: { lineStyle: { color: line } },
@@ -50,32 +72,29 @@ export default function ProfileChart({ positions, affected, reference, last, sid
       series: [
         {
           type: 'line',
-          labelLayout,
           data: pairs(last),
           symbol: 'none',
           lineStyle: { color: faint, width: 2, type: 'dotted' },
-          endLabel: endLabel('last time', faint),
+          endLabel: endLabel('last time', faint, shifts[2] ?? 0),
           connectNulls: true,
         },
         {
           type: 'line',
-          labelLayout,
           data: pairs(reference),
           symbol: 'circle',
           symbolSize: 4,
           lineStyle: { color: soft, width: 2.5 },
           itemStyle: { color: soft },
-          endLabel: endLabel(side === 'left' ? 'right' : 'left', soft),
+          endLabel: endLabel(side === 'left' ? 'right' : 'left', soft, shifts[1] ?? 0),
         },
         {
           type: 'line',
-          labelLayout,
           data: pairs(affected),
           symbol: 'circle',
           symbolSize: 5,
           lineStyle: { color: river, width: 3 },
           itemStyle: { color: river },
-          endLabel: endLabel(side, river),
+          endLabel: endLabel(side, river, shifts[0] ?? 0),
           z: 3,
         },
       ],

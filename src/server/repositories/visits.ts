@@ -27,6 +27,16 @@ export async function listVisits(
     .execute();
 }
 
+export async function countVisits(db: Db, from: string, to: string): Promise<number> {
+  const row = await db
+    .selectFrom('visit')
+    .select((eb) => eb.fn.countAll<number>().as('count'))
+    .where('starts_at', '>=', from)
+    .where('starts_at', '<', to)
+    .executeTakeFirstOrThrow();
+  return row.count;
+}
+
 export async function listVisitsOfClient(db: Db, clientId: number): Promise<readonly VisitRow[]> {
   return db.selectFrom('visit').selectAll().where('client_id', '=', clientId).orderBy('starts_at', 'desc').execute();
 }

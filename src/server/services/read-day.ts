@@ -1,4 +1,5 @@
 import { isSameDay } from 'date-fns';
+import { sql } from 'kysely';
 import { anatomy } from '../../catalogue/anatomy';
 import type { DayView, DayVisit, StageOrEnd, Stage } from '../../contracts/views';
 import type { Purpose } from '../../core/drainage/case';
@@ -7,7 +8,13 @@ import { workInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
 import { listFindings } from '../repositories/findings';
 import { findHouse, listTherapists } from '../repositories/people';
-import { latestClosing, listTapingsOfClient, listVisits, listVisitsOfClient } from '../repositories/visits';
+import {
+  countVisits,
+  latestClosing,
+  listTapingsOfClient,
+  listVisits,
+  listVisitsOfClient,
+} from '../repositories/visits';
 import { clockTime, dayBounds, isoDay, longDay, workingWeek } from './house-clock';
 import { briefOf, therapistOf } from './read-visit';
 import { withVolume } from './taping-volume';
@@ -61,7 +68,7 @@ export async function readDay(db: Db, day: Date, now: Date): Promise<DayView> {
       date: isoDay(date.toISOString()),
       weekday: date.toLocaleDateString('en-GB', { weekday: 'short' }),
       day: String(date.getDate()),
-      visits: (await listVisits(db, ...dayBounds(date))).length,
+      visits: await countVisits(db, ...dayBounds(date)),
       isToday: isSameDay(date, now),
     })),
   );
@@ -127,7 +134,8 @@ async function looseEndsOf(db: Db, now: Date): Promise<DayView['looseEnds']> {
     .innerJoin('client', 'client.id', 'visit.client_id')
     .select(['visit.id', 'visit.stage', 'client.name', 'visit.starts_at'])
     .where('starts_at', '<', today)
-    .where('stage', 'not in', ['done', 'stopped'])
+    // Written out, so that SQLite can use the index over visits that were left open.
+    .where(sql<boolean>`stage not in ('done', 'stopped')`)
     .orderBy('starts_at', 'desc')
     .limit(6)
     .execute();

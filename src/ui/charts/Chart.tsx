@@ -1,11 +1,11 @@
 import { LineChart } from 'echarts/charts';
-import { LabelLayout } from 'echarts/features';
+
 import { AriaComponent, GridComponent, MarkPointComponent } from 'echarts/components';
 import { init, use as register, type EChartsCoreOption, type EChartsType } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 
-register([LineChart, GridComponent, MarkPointComponent, AriaComponent, LabelLayout, SVGRenderer]);
+register([LineChart, GridComponent, MarkPointComponent, AriaComponent, SVGRenderer]);
 
 interface Props {
   readonly option: EChartsCoreOption;

@@ -61,6 +61,7 @@ create table visit (
 ) strict;
 create index visit_by_start on visit (starts_at);
 create index visit_by_client on visit (client_id, starts_at);
+create index visit_left_open on visit (starts_at) where stage not in ('done', 'stopped');
 
 create table visit_check (
   id integer primary key autoincrement,
