@@ -121,8 +121,10 @@ async function makePast(
       await tape(db, id, 'before', past.limb, past.side, share, therapistId, at(6), random);
       await tape(db, id, 'after', past.limb, past.side, share * 0.9, therapistId, at(client.minutes), random);
     }
-    await treat(db, client, id, therapistId, at, random);
-    await setStage(db, id, 'done', at(client.minutes + 4));
+    const isLeftOpen = past.isLeftOpen === true && k === 1;
+    await treat(db, client, id, therapistId, at, random, isLeftOpen);
+    if (isLeftOpen) await setStage(db, id, 'close');
+    else await setStage(db, id, 'done', at(client.minutes + 4));
   }
 }
 
@@ -157,6 +159,7 @@ async function treat(
   therapistId: number,
   at: (minutes: number) => string,
   random: () => number,
+  isLeftOpen: boolean,
 ): Promise<void> {
   const given: DrainageCase = {
     focus: client.focus,
@@ -196,6 +199,7 @@ async function treat(
   }
   events.push({ id: `demo-${visitId}-finish`, kind: 'finish', stepId: null, at: at(minute), planVersion: 1 });
   await insertEvents(db, visitId, events, at(minute));
+  if (isLeftOpen) return;
   const comfort = 7 + Math.floor(random() * 4);
   await insertClosing(
     db,

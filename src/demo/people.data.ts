@@ -47,6 +47,8 @@ export interface DemoClient {
     readonly limb?: 'arm' | 'leg';
     readonly side?: 'left' | 'right';
     readonly excess?: readonly [number, number];
+    /** The last one was never closed: a loose end. */
+    readonly isLeftOpen?: boolean;
   };
   /** Start of today's visit, local time. */
   readonly today?: string;
@@ -154,7 +156,7 @@ export const demoClients: readonly DemoClient[] = [
     purpose: 'swelling',
     minutes: 60,
     therapist: 0,
-    past: { visits: 2, everyDays: 21, limb: 'leg', side: 'right', excess: [0.2, 0.18] },
+    past: { visits: 2, everyDays: 8, limb: 'leg', side: 'right', excess: [0.2, 0.18], isLeftOpen: true },
     ahead: [1, '11:00'],
   },
   {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { anatomy } from '../../catalogue/anatomy';
-import { ageOn, findingInWords, findingsInWords, focusInWords, workInWords } from './words';
+import { ageOn, dayInWords, findingInWords, findingsInWords, focusInWords, workInWords } from './words';
 
 describe('what is said about a visit', () => {
   it('names areas as a therapist does', () => {
@@ -22,6 +22,10 @@ describe('what is said about a visit', () => {
     expect(words).toBe(
       'Left groin nodes removed · scar between the left pubic mound and the right pubic mound · cancer treated',
     );
+  });
+
+  it('writes dates out', () => {
+    expect(dayInWords('2023-06-12')).toBe('12 June 2023');
   });
 
   it('counts whole years', () => {

@@ -103,6 +103,27 @@ export function findingsInWords(anatomy: Anatomy, findings: readonly Finding[]):
   return capitalise(sorted.map((finding) => findingInWords(anatomy, finding)).join(' · '));
 }
 
+const months = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+];
+
+/** `2023-06-12` as `12 June 2023`. */
+export function dayInWords(isoDate: string): string {
+  const [year = '', month = '', day = ''] = isoDate.split('-');
+  return `${Number(day)} ${months[Number(month) - 1] ?? month} ${year}`;
+}
+
 /** Whole years on a day; null when the birthday is not known. */
 export function ageOn(bornOn: string | null, onDate: string): number | null {
   if (!bornOn) return null;

@@ -4,7 +4,7 @@ import type { StageOrEnd, VisitView } from '../../contracts/views';
 import { expandArea } from '../../core/anatomy/areas';
 import { type CheckAnswers, judgeVisitCheck, type VisitQuestionId, visitQuestions } from '../../core/visit/visit-check';
 import { capitalise } from '../../core/drainage/wording';
-import { findingInWords } from '../../core/visit/words';
+import { dayInWords, findingInWords } from '../../core/visit/words';
 import type { RegionMark } from '../../ui/body-map/BodyMap';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { bestDrawing } from '../../ui/body-map/views';
@@ -152,7 +152,7 @@ export function AskView({ visit }: { readonly visit: VisitView }) {
               {visit.findings.map((finding) => (
                 <li key={finding.key}>
                   {capitalise(findingInWords(anatomy, finding))}
-                  {finding.sinceOn && <small> since {finding.sinceOn}</small>}
+                  {finding.sinceOn && <small> since {dayInWords(finding.sinceOn)}</small>}
                 </li>
               ))}
             </ul>

@@ -1,7 +1,7 @@
 import { lazy, Suspense, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { ClientView, HistoryEntry, PlacedFinding } from '../../contracts/views';
-import { findingInWords } from '../../core/visit/words';
+import { dayInWords, findingInWords } from '../../core/visit/words';
 import { capitalise } from '../../core/drainage/wording';
 import { formatNumber, formatSigned } from '../../core/units';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
@@ -88,7 +88,7 @@ export function ClientPage({ view, today }: { readonly view: ClientView; readonl
               <div>
                 <strong>{capitalise(findingInWords(anatomy, finding))}</strong>
                 <span>
-                  {finding.sinceOn ? `since ${finding.sinceOn}` : 'date not known'}
+                  {finding.sinceOn ? `since ${dayInWords(finding.sinceOn)}` : 'date not known'}
                   {finding.note && ` · ${finding.note}`}
                 </span>
               </div>

@@ -38,6 +38,7 @@ export function CloseView({ visit }: { readonly visit: VisitView }) {
   const version = useRef(first?.version ?? 0);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
   const pending = useRef(0);
+  const latest = useRef(answers);
   const delayed = useRef<ReturnType<typeof setTimeout>>(undefined);
   const { say, toasts } = useToasts();
 
@@ -69,7 +70,8 @@ export function CloseView({ visit }: { readonly visit: VisitView }) {
   useEffect(() => () => clearTimeout(delayed.current), []);
 
   const answer = (change: Partial<Answers>) => {
-    const next = { ...answers, ...change };
+    const next = { ...latest.current, ...change };
+    latest.current = next;
     setAnswers(next);
     clearTimeout(delayed.current);
     if ('note' in change) delayed.current = setTimeout(() => store(next), noteDelayMs);
@@ -78,7 +80,7 @@ export function CloseView({ visit }: { readonly visit: VisitView }) {
 
   const finish = async () => {
     clearTimeout(delayed.current);
-    store(answers);
+    store(latest.current);
     await queue.current;
     try {
       await send('POST', `/api/visits/${visit.id}/finish`);

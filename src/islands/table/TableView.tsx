@@ -1,4 +1,4 @@
-import { ArrowUp } from 'lucide-react';
+import { MoveRight } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlanView, VisitView } from '../../contracts/views';
@@ -100,7 +100,7 @@ export function TableView({ visit, plan }: Props) {
           </p>
           <h1>{stepTitle(anatomy, step)}</h1>
           <p className={styles['direction']}>
-            <ArrowUp size={34} strokeWidth={2.6} aria-hidden="true" style={{ rotate: `${turnOf(step)}deg` }} />
+            {step.toward !== null && <MoveRight size={40} strokeWidth={2.2} aria-hidden="true" />}
             {stepDirection(anatomy, step)}
           </p>
           <p className={styles['pressure']}>
@@ -193,24 +193,6 @@ function keepingWords(keeping: Keeping): string {
       return keeping.text;
   }
 }
-
-/** How the arrow of a direction line is turned: up where it leads to the trunk, outward or inward across it. */
-function turnOf(step: Step): number {
-  const [name = '', side] = (step.toward ?? step.place).split('.');
-  const [from = ''] = step.place.split('.');
-  if (step.toward === null) return step.kind === 'clear' && step.place.startsWith('terminus') ? 180 : 0;
-  if (
-    /^(submandibular|submental|cervical|terminus|neck|preauricular)/.test(name) &&
-    !/^(shoulder|chest|flank|upper-arm)/.test(from)
-  )
-    return side === 'left' ? 150 : -150;
-  if (sideOfStep(step) !== side) return side === 'left' ? 90 : -90;
-  if (/^(knee|thigh-lower|thigh-upper)-/.test(name) && from.split('-')[0] === name.split('-')[0])
-    return side === 'left' ? 50 : -50;
-  return side === 'left' ? 12 : -12;
-}
-
-const sideOfStep = (step: Step) => step.place.split('.')[1];
 
 function Drift({
   steps,

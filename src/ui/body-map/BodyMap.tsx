@@ -250,8 +250,8 @@ export function BodyMap(props: BodyMapProps) {
 const zoomMargin = 0.14;
 /** Drawings carry some air at their edges, more than a view needs. */
 const trim: Readonly<Partial<Record<FigureView, readonly [number, number, number, number]>>> = {
-  front: [12, 16, 376, 972],
-  back: [12, 16, 376, 972],
+  front: [4, 16, 392, 972],
+  back: [4, 16, 392, 972],
 };
 
 /** The part of the drawing to show: all of it, or the surroundings of some places with a margin, never less than a third of its width. */

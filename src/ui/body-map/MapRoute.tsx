@@ -1,6 +1,6 @@
-import type { PlaceId } from '../../core/anatomy/place';
+import { nameOf, type PlaceId } from '../../core/anatomy/place';
 import styles from './BodyMap.module.css';
-import { type Figure, pointOf } from './figure';
+import { type Figure, type Point, pointOf } from './figure';
 
 export type RouteTone = 'moss' | 'river' | 'plum' | 'brick';
 
@@ -36,7 +36,7 @@ function routePath(figure: Figure, path: readonly PlaceId[]): string {
   let d = '';
   for (let i = 0; i + 1 < path.length; i += 1) {
     const from = pointOf(figure, path[i] ?? '');
-    const to = pointOf(figure, path[i + 1] ?? '');
+    const to = pointOf(figure, path[i + 1] ?? '') ?? (from && roundTheEdge(figure, path[i] ?? '', path[i + 1] ?? ''));
     if (!from || !to) continue;
     const arrow = figure.arrows[`${path[i]}>${path[i + 1]}`];
     const bend = arrow && !arrow.across ? /Q(-?[\d.]+) (-?[\d.]+) /.exec(arrow.d) : null;
@@ -44,6 +44,19 @@ function routePath(figure: Figure, path: readonly PlaceId[]): string {
     d += bend ? `Q${bend[1]} ${bend[2]} ${to[0]} ${to[1]}` : `L${to[0]} ${to[1]}`;
   }
   return d;
+}
+
+/**
+ * A way that goes on where this drawing cannot show it, round the body: it ends at the edge of its region, on the inner
+ * side for what lies there and on the outer side otherwise.
+ */
+function roundTheEdge(figure: Figure, from: PlaceId, to: PlaceId): Point | undefined {
+  const region = figure.regions.find((r) => r.id === from);
+  if (!region || (figure.view !== 'front' && figure.view !== 'back')) return undefined;
+  const [x, , width] = region.box;
+  const isOnTheRight = region.anchor[0] > figure.viewBox[2] / 2;
+  const goesIn = nameOf(to).includes('inner');
+  return [isOnTheRight === goesIn ? x + 4 : x + width - 4, region.anchor[1] - 12];
 }
 
 /** Last point of a path with the direction in which it arrives. */
