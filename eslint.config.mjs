@@ -54,6 +54,8 @@ export default tseslint.config(
         console: 'readonly',
         URL: 'readonly',
         fetch: 'readonly',
+        Buffer: 'readonly',
+        localStorage: 'readonly',
         setTimeout: 'readonly',
         performance: 'readonly',
         document: 'readonly',

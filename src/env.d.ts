@@ -8,6 +8,6 @@ declare namespace App {
     /** Who works, chosen in the header; undefined until a house is set up. */
     readonly therapist: import('./contracts/views').TherapistView | undefined;
     readonly therapists: readonly import('./contracts/views').TherapistView[];
-    readonly actor: import('./server/services/save-visit').Actor;
+    readonly actor: import('./server/services/saving').Actor;
   }
 }

@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
+import ts from 'typescript';
 import { describe, expect, it } from 'vitest';
 import { forbiddenArrow, layerOf } from '../layers.config.mjs';
 
@@ -9,12 +10,11 @@ const files = readdirSync(path.join(root, 'src'), { recursive: true, encoding: '
   .filter((name) => /\.(ts|tsx|astro)$/.test(name))
   .map((name) => path.join(root, 'src', name));
 
+/** What a file imports, read by the TypeScript scanner; of an Astro page, its head. */
 function importsOf(file: string): string[] {
   const text = readFileSync(file, 'utf8');
-  const statements = /(?:^|\n)\s*(?:import|export)\b[^'";]*?['"]([^'"\n]+)['"]|\bimport\(\s*['"]([^'"\n]+)['"]/g;
-  return [...text.matchAll(statements)].flatMap(([text_, specifier, dynamic]) =>
-    /\bfrom\b|import\s*['"(]/.test(text_) ? [specifier ?? dynamic ?? ''] : [],
-  );
+  const source = file.endsWith('.astro') ? (text.split('---')[1] ?? '') : text;
+  return ts.preProcessFile(source).importedFiles.map(({ fileName }) => fileName);
 }
 
 describe('the direction of imports', () => {

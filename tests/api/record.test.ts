@@ -1,17 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { call, clientOf, post, visitOf } from './client';
+import { allNo, call, clientOf, post, visitOf } from './client';
 
-const allNo = Object.fromEntries(
-  [
-    'fever',
-    'spreading-redness',
-    'one-sided-swelling',
-    'chest-or-breath',
-    'wound-trouble',
-    'new-lump',
-    'anything-new',
-  ].map((id) => [id, 'no']),
-);
 const wish = { school: {}, minutes: 45, fill: true };
 
 async function bookVisit(clientId: number, focus = ['leg.left'], therapistId = 1): Promise<number> {

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { clientOf, post, visitOf } from '../api/client';
+import { allNo, clientOf, post, visitOf } from '../api/client';
 import { control, launch, open, words } from './browser';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
@@ -33,18 +33,6 @@ async function axe(page: Page): Promise<readonly string[]> {
         ),
     );
 }
-
-const allNo = Object.fromEntries(
-  [
-    'fever',
-    'spreading-redness',
-    'one-sided-swelling',
-    'chest-or-breath',
-    'wound-trouble',
-    'new-lump',
-    'anything-new',
-  ].map((id) => [id, 'no']),
-);
 
 describe('every view', () => {
   let browser: Browser;

@@ -1,19 +1,7 @@
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { post } from '../api/client';
+import { allNo, post } from '../api/client';
 import { choose, control, follow, launch, open, settled, words } from './browser';
-
-const allNo = Object.fromEntries(
-  [
-    'fever',
-    'spreading-redness',
-    'one-sided-swelling',
-    'chest-or-breath',
-    'wound-trouble',
-    'new-lump',
-    'anything-new',
-  ].map((id) => [id, 'no']),
-);
 
 async function preparedVisit(name: string, therapistId: number): Promise<number> {
   const client = (await post('/api/clients', { name })).body.id;

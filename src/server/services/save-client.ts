@@ -7,7 +7,7 @@ import type { Db } from '../db/connection';
 import { endFinding, insertFinding, listFindings } from '../repositories/findings';
 import { findClient, insertClient } from '../repositories/people';
 import { insertAudit, insertVisit } from '../repositories/visits';
-import type { Actor, SaveRefusal } from './save-visit';
+import type { Actor, SaveRefusal } from './saving';
 
 export async function addClient(
   db: Db,

@@ -2,7 +2,7 @@ import type { HouseInput } from '../../contracts/record';
 import { defaultSchool } from '../../core/drainage/case';
 import type { Db } from '../db/connection';
 import { findHouse, insertHouse, insertTherapist } from '../repositories/people';
-import type { Actor, SaveRefusal } from './save-visit';
+import type { Actor, SaveRefusal } from './saving';
 
 /** First run on an empty data folder: the house and its first therapist. */
 export async function setUpHouse(

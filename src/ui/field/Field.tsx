@@ -1,4 +1,4 @@
-import { type ComponentPropsWithRef, useId } from 'react';
+import { type ComponentPropsWithRef, type ReactNode, useId } from 'react';
 import styles from './Field.module.css';
 
 interface Shared {
@@ -7,78 +7,66 @@ interface Shared {
   readonly error?: string | undefined;
 }
 
+/** What a control needs to belong to its label, hint and error. */
+interface ControlProps {
+  readonly id: string;
+  readonly className: string | undefined;
+  readonly 'aria-invalid': true | undefined;
+  readonly 'aria-describedby': string | undefined;
+}
+
 /** A labelled line of text; its error is said where it is. */
 export function Field({ label, hint, error, className, ...rest }: Shared & ComponentPropsWithRef<'input'>) {
-  const id = useId();
   return (
-    <div className={`${styles['field']} ${className ?? ''}`}>
-      <label htmlFor={id}>{label}</label>
-      <input
-        id={id}
-        className={styles['input']}
-        aria-invalid={error ? true : undefined}
-        aria-describedby={error || hint ? `${id}-help` : undefined}
-        {...rest}
-      />
-      <Help id={id} hint={hint} error={error} />
-    </div>
+    <Labelled label={label} hint={hint} error={error} className={className}>
+      {(control) => <input {...control} {...rest} />}
+    </Labelled>
   );
 }
 
 export function TextArea({ label, hint, error, className, ...rest }: Shared & ComponentPropsWithRef<'textarea'>) {
-  const id = useId();
   return (
-    <div className={`${styles['field']} ${className ?? ''}`}>
-      <label htmlFor={id}>{label}</label>
-      <textarea
-        id={id}
-        className={styles['input']}
-        aria-invalid={error ? true : undefined}
-        aria-describedby={error || hint ? `${id}-help` : undefined}
-        {...rest}
-      />
-      <Help id={id} hint={hint} error={error} />
-    </div>
+    <Labelled label={label} hint={hint} error={error} className={className}>
+      {(control) => <textarea {...control} {...rest} />}
+    </Labelled>
   );
 }
 
-export function Select({ label, hint, error, className, children, ...rest }: Shared & ComponentPropsWithRef<'select'>) {
-  const id = useId();
+export function Select({ label, hint, error, className, ...rest }: Shared & ComponentPropsWithRef<'select'>) {
   return (
-    <div className={`${styles['field']} ${className ?? ''}`}>
-      <label htmlFor={id}>{label}</label>
-      <select
-        id={id}
-        className={styles['input']}
-        aria-invalid={error ? true : undefined}
-        aria-describedby={error || hint ? `${id}-help` : undefined}
-        {...rest}
-      >
-        {children}
-      </select>
-      <Help id={id} hint={hint} error={error} />
-    </div>
+    <Labelled label={label} hint={hint} error={error} className={className}>
+      {(control) => <select {...control} {...rest} />}
+    </Labelled>
   );
 }
 
-function Help({
-  id,
-  hint,
-  error,
-}: {
-  readonly id: string;
-  readonly hint?: string | undefined;
-  readonly error?: string | undefined;
-}) {
-  if (!error && !hint) return null;
+interface LabelledProps extends Shared {
+  readonly className: string | undefined;
+  readonly children: (control: ControlProps) => ReactNode;
+}
+
+function Labelled({ label, hint, error, className, children }: LabelledProps) {
+  const id = useId();
+  const help = error ?? hint;
   return (
-    <p
-      id={`${id}-help`}
-      className={styles['help']}
-      data-error={error ? true : undefined}
-      role={error ? 'alert' : undefined}
-    >
-      {error ?? hint}
-    </p>
+    <div className={`${styles['field']} ${className ?? ''}`}>
+      <label htmlFor={id}>{label}</label>
+      {children({
+        id,
+        className: styles['input'],
+        'aria-invalid': error ? true : undefined,
+        'aria-describedby': help ? `${id}-help` : undefined,
+      })}
+      {help && (
+        <p
+          id={`${id}-help`}
+          className={styles['help']}
+          data-error={error ? true : undefined}
+          role={error ? 'alert' : undefined}
+        >
+          {help}
+        </p>
+      )}
+    </div>
   );
 }

@@ -1,7 +1,7 @@
 import { TableEventsInput } from '../../../../contracts/record';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
-import { recordEvents } from '../../../../server/services/save-visit';
+import { recordEvents } from '../../../../server/services/record-table';
 
 export const POST = endpoint(async (context) => {
   const input = await readBody(context.request, TableEventsInput);

@@ -1,0 +1,38 @@
+import type { VisitCheckInput } from '../../contracts/record';
+import type { StageOrEnd } from '../../contracts/views';
+import { judgeVisitCheck } from '../../core/visit/visit-check';
+import type { Db } from '../db/connection';
+import { insertAnswers, insertAudit, setStage } from '../repositories/visits';
+import { readVisitFrame } from './read-visit';
+import { type Actor, type SaveRefusal, advance } from './saving';
+
+/** Stores the answers as they are given; a red flag stops the visit, a corrected answer opens it again. */
+export async function answerCheck(
+  db: Db,
+  visitId: number,
+  input: VisitCheckInput,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved'; readonly stage: StageOrEnd } | SaveRefusal> {
+  const visit = await readVisitFrame(db, visitId);
+  if (!visit) return { kind: 'not-found' };
+  const outcome = judgeVisitCheck(input.answers);
+  const now = actor.now.toISOString();
+  return db.transaction().execute(async (trx) => {
+    await insertAnswers(trx, visitId, input.answers, outcome.kind, actor.therapistId, now);
+    if (outcome.kind === 'stop') {
+      await setStage(trx, visitId, 'stopped');
+      const flags = outcome.stoppedBy.map((q) => q.id).join(', ');
+      await insertAudit(trx, {
+        at: now,
+        by: actor.therapistId,
+        action: 'visit stopped by the check',
+        subject: `visit ${visitId}`,
+        detail: flags,
+      });
+      return { kind: 'saved', stage: 'stopped' } as const;
+    }
+    if (visit.stage === 'stopped') await setStage(trx, visitId, outcome.kind === 'go' ? 'measure' : 'ask');
+    else if (outcome.kind === 'go') await advance(trx, visitId, visit.stage, 'measure');
+    return { kind: 'saved', stage: outcome.kind === 'go' ? 'measure' : 'ask' } as const;
+  });
+}

@@ -1,0 +1,50 @@
+import { anatomy } from '../../catalogue/anatomy';
+import { readCase } from '../../core/drainage/case';
+import { checkCourse } from '../../core/drainage/check';
+import type { FieldError } from '../../core/result';
+import { type TableEvent, replay } from '../../core/table/progress';
+import type { Db } from '../db/connection';
+import { insertEvents, latestPlan, listEvents } from '../repositories/visits';
+import { readVisitFrame, toPlanView } from './read-visit';
+import { type Actor, type SaveRefusal, advance } from './saving';
+
+/** Whether the plan may be carried out: decided, without broken rules, or with a written reason for each that is kept. */
+export async function readyForTable(db: Db, visitId: number): Promise<readonly FieldError[] | undefined> {
+  const visit = await readVisitFrame(db, visitId);
+  if (!visit) return undefined;
+  const row = await latestPlan(db, visitId);
+  if (!row) return [{ path: 'plan', message: 'Make a plan first.' }];
+  const view = toPlanView(row, visit);
+  if (visit.stage === 'stopped') return [{ path: 'check', message: 'The check stopped this visit.' }];
+  if (view.isStale)
+    return [{ path: 'plan', message: 'Findings or therapist have changed since this plan was made: plan again.' }];
+  if (view.plan.decision === 'refer' || view.plan.decision === 'stop')
+    return [{ path: 'plan', message: view.plan.reasons[0]?.text ?? 'This plan is not to be carried out.' }];
+  const read = readCase(anatomy, view.drainageCase);
+  const errors = read.ok ? checkCourse(anatomy, read.value, view.steps).filter((v) => v.severity === 'error') : [];
+  if (errors.length > 0 && view.reason === '')
+    return [{ path: 'reason', message: 'The course breaks a rule: mend it, or write why you keep it.' }];
+  return [];
+}
+
+/** Keeps events of the table as they come; sending again is harmless. @returns all that is stored, in order */
+export async function recordEvents(
+  db: Db,
+  visitId: number,
+  events: readonly TableEvent[],
+  actor: Actor,
+): Promise<{ readonly kind: 'saved'; readonly events: readonly TableEvent[] } | SaveRefusal> {
+  const visit = await readVisitFrame(db, visitId);
+  if (!visit) return { kind: 'not-found' };
+  const stored = await listEvents(db, visitId);
+  if (stored.length === 0) {
+    const errors = await readyForTable(db, visitId);
+    if (errors && errors.length > 0) return { kind: 'refused', errors };
+  }
+  return db.transaction().execute(async (trx) => {
+    await insertEvents(trx, visitId, events, actor.now.toISOString());
+    const all = await listEvents(trx, visitId);
+    await advance(trx, visitId, visit.stage, replay(all).status === 'finished' ? 'close' : 'table');
+    return { kind: 'saved', events: all } as const;
+  });
+}
