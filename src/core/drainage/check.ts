@@ -42,8 +42,8 @@ export function checkCourse(anatomy: Anatomy, read: ReadCase, steps: readonly Ar
     }
   }
   const { precedences, missing } = findPrecedences(anatomy, read, survey, steps);
-  for (const { step, rule, place } of missing) {
-    violations.push({ step: step.id, rule, severity: 'error', text: missingText(anatomy, rule, place) });
+  for (const { step, rule, place, severity } of missing) {
+    violations.push({ step: step.id, rule, severity, text: missingText(anatomy, rule, place) });
   }
   violations.push(...orderViolations(anatomy, steps, precedences));
   return sortViolations(steps, violations);
@@ -183,6 +183,10 @@ function missingText(anatomy: Anatomy, rule: RuleId, place: Precedence['first'][
       return `The course does not clear ${here}, and this pushes towards them.`;
     case 'route-before-region':
       return `The course does not prepare ${here}, which is on the way out.`;
+    case 'soften-thickened':
+      return `The course does not soften ${here}, which is thickened.`;
+    case 'close-with-breath':
+      return 'The course does not end with the exits re-cleared, the terminus and breathing.';
     default:
       return `The course lacks a step at ${here}.`;
   }

@@ -20,6 +20,7 @@ export interface Precedence {
 export interface Missing {
   readonly step: ArrangedStep;
   readonly rule: RuleId;
+  readonly severity: Severity;
   readonly place: PlaceId;
 }
 
@@ -32,6 +33,9 @@ export function findPrecedences(
 ): { readonly precedences: readonly Precedence[]; readonly missing: readonly Missing[] } {
   const precedences: Precedence[] = [];
   const missing: Missing[] = [];
+  const lack = (step: ArrangedStep | undefined, rule: RuleId, place: PlaceId, severity: Severity = 'error') => {
+    if (step) missing.push({ step, rule, place, severity });
+  };
   const require = (first: ArrangedStep | undefined, then: ArrangedStep, rule: RuleId, severity: Severity = 'error') => {
     if (first && first.id !== then.id) precedences.push({ first, then, rule, severity });
   };
@@ -48,13 +52,13 @@ export function findPrecedences(
     if (isNeckExcluded(read.hindrances, side) || read.hindrances.blocked.has(id)) continue;
     const open = firstOf('clear', id);
     const others = hands.filter((step) => !isTerminus(step));
-    if (!open && others[0]) missing.push({ step: others[0], rule: 'start-at-terminus', place: id });
+    if (!open) lack(others[0], 'start-at-terminus', id);
     for (const step of others) require(open, step, 'start-at-terminus');
   }
 
   for (const groin of steps.filter((step) => step.kind === 'clear' && nameOf(step.place) === 'inguinal')) {
     if (breaths[0]) require(breaths[0], groin, 'deep-before-lower');
-    else missing.push({ step: groin, rule: 'deep-before-lower', place: 'abdominal-deep.mid' });
+    else lack(groin, 'deep-before-lower', 'abdominal-deep.mid');
   }
 
   for (const step of hands) {
@@ -62,7 +66,7 @@ export function findPrecedences(
       if (!anatomy.basins.has(group) || read.hindrances.blocked.has(group) || step.kind === 'close') continue;
       const open = firstOf('clear', group);
       if (open) require(open, step, 'basin-before-skin');
-      else missing.push({ step, rule: 'basin-before-skin', place: group });
+      else lack(step, 'basin-before-skin', group);
     }
   }
 
@@ -76,7 +80,7 @@ export function findPrecedences(
       if (survey.routes.has(place) || anatomy.basins.has(place)) continue;
       const prepare = firstOf('prepare', place);
       if (prepare) require(prepare, drain, 'route-before-region');
-      else missing.push({ step: drain, rule: 'route-before-region', place });
+      else lack(drain, 'route-before-region', place);
     }
   }
   for (const carry of steps.filter((step) => step.kind === 'carry' || step.kind === 'return')) {
@@ -100,8 +104,11 @@ export function findPrecedences(
     }
   }
 
-  for (const soften of steps.filter((step) => step.kind === 'soften')) {
-    for (const drain of drains) if (drain.place === soften.place) require(soften, drain, 'soften-thickened');
+  for (const drain of drains) {
+    if (!read.hindrances.thickened.has(drain.place)) continue;
+    const soften = firstOf('soften', drain.place);
+    if (soften) require(soften, drain, 'soften-thickened');
+    else lack(drain, 'soften-thickened', drain.place);
   }
   for (const stimulate of steps.filter((step) => isStimulation(read, step))) {
     for (const prepare of prepares) require(prepare, stimulate, 'stimulate-last');
@@ -111,9 +118,20 @@ export function findPrecedences(
   for (const close of steps.filter((step) => step.kind === 'close')) {
     for (const step of working) require(step, close, 'close-with-breath', 'warning');
   }
+  if (drains.length > 0) {
+    const closed = steps.some((step) => step.kind === 'close' && nameOf(step.place) === 'terminus');
+    if (!closed && hasOpenTerminus(read)) lack(steps.at(-1), 'close-with-breath', 'terminus.left', 'warning');
+    else if (breaths.length < 2) lack(steps.at(-1), 'close-with-breath', 'abdominal-deep.mid', 'warning');
+  }
   const last = breaths.length > 1 ? breaths.at(-1) : undefined;
   if (last) for (const step of steps) require(step, last, 'close-with-breath', 'warning');
   return { precedences, missing };
+}
+
+function hasOpenTerminus(read: ReadCase): boolean {
+  return (['left', 'right'] as const).some(
+    (side) => !isNeckExcluded(read.hindrances, side) && !read.hindrances.blocked.has(`terminus.${side}`),
+  );
 }
 
 /** Places on the way of a focus territory and, on a rerouted limb, on every way out that the course carries fluid to. */
