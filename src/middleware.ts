@@ -31,7 +31,15 @@ function isForeign(request: Request): boolean {
   if (request.method === 'GET' || request.method === 'HEAD' || request.method === 'OPTIONS') return false;
   const origin = request.headers.get('origin');
   if (request.headers.get('sec-fetch-site') === 'cross-site') return true;
-  return origin !== null && URL.parse(origin)?.host !== request.headers.get('host');
+  return origin !== null && hostOf(origin) !== request.headers.get('host');
+}
+
+function hostOf(origin: string): string | undefined {
+  try {
+    return new URL(origin).host;
+  } catch {
+    return undefined;
+  }
 }
 
 export const onRequest = defineMiddleware(async (context, next) => {

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, inject, it } from 'vitest';
 import { anatomy } from '../../src/catalogue/anatomy';
 import { DrainageCheckResponse, DrainagePlanResponse } from '../../src/contracts/drainage';
 import { LimbVolumeResponse } from '../../src/contracts/limb-volume';
@@ -206,5 +206,24 @@ describe('GET /api/openapi.json', () => {
     expect(
       body.steps.every((s: { place: string }) => anatomy.territories.has(s.place) || anatomy.basins.has(s.place)),
     ).toBe(true);
+  });
+});
+
+describe('problem types', () => {
+  it('are pages that explain themselves', async () => {
+    const { body } = await post('/api/compute/drainage-plan', { focus: [] });
+    const page = await call('GET', body.type);
+    expect(page.status).toBe(200);
+    expect(String(page.body)).toContain('names each field by its path');
+    expect((await call('GET', '/problems/no-such-problem')).status).toBe(404);
+  });
+
+  it('refuse changes that come from another site', async () => {
+    const response = await fetch(`${inject('appUrl')}/api/clients`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', origin: 'https://elsewhere.example' },
+      body: JSON.stringify({ name: 'Nobody' }),
+    });
+    expect(response.status).toBe(403);
   });
 });

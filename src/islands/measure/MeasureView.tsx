@@ -208,9 +208,12 @@ interface FiguresProps {
 /** Volume, difference and change as large numbers, with what the tape can err. */
 function Figures({ run, limb, side, lastTime, phase, visit }: FiguresProps) {
   const { value, refusal } = run.volume;
+  const isBegun = run.girths.affected.some((girth) => girth !== null);
   if (!value)
     return (
-      <p className={styles['soft']}>{refusal ?? 'Type the first girths; volume and difference grow with each.'}</p>
+      <p className={styles['soft']}>
+        {isBegun && refusal ? refusal : 'Type the first girths; volume and difference grow with each.'}
+      </p>
     );
   const other = side === 'left' ? 'right' : 'left';
   const isComplete = [...run.girths.affected, ...run.girths.reference].every((girth) => girth !== null);

@@ -13,7 +13,7 @@ interface Props {
 
 /** A way along the figure's own arrows, as far as its places show in this drawing; a leaf at its end. */
 export function MapRoute({ figure, path, tone, isActive = false }: Props) {
-  const d = routePath(figure, path);
+  const d = routePath(figure, path, isActive);
   if (!d) return null;
   const end = endOf(d);
   return (
@@ -32,11 +32,12 @@ export function MapRoute({ figure, path, tone, isActive = false }: Props) {
 }
 
 /** Curves from anchor to anchor, joined: each keeps the bend of the figure's arrow where there is one. */
-function routePath(figure: Figure, path: readonly PlaceId[]): string {
+function routePath(figure: Figure, path: readonly PlaceId[], isActive: boolean): string {
   let d = '';
   for (let i = 0; i + 1 < path.length; i += 1) {
     const from = pointOf(figure, path[i] ?? '');
-    const to = pointOf(figure, path[i + 1] ?? '') ?? (from && roundTheEdge(figure, path[i] ?? '', path[i + 1] ?? ''));
+    const seen = pointOf(figure, path[i + 1] ?? '');
+    const to = seen ?? (from && isActive ? roundTheEdge(figure, path[i] ?? '', path[i + 1] ?? '') : undefined);
     if (!from || !to) continue;
     const arrow = figure.arrows[`${path[i]}>${path[i + 1]}`];
     const bend = arrow && !arrow.across ? /Q(-?[\d.]+) (-?[\d.]+) /.exec(arrow.d) : null;
