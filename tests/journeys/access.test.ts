@@ -102,6 +102,18 @@ describe('every view', () => {
     await page.close();
   }, 60_000);
 
+  it('lists the keys of a view on ?, without touching the treatment', async () => {
+    const page = await open(browser, `${inject('appUrl')}/visits/${visit}/table`);
+    await words(page, 'not begun');
+    await page.keyboard.press('?');
+    await words(page, 'back one step');
+    await page.keyboard.press('PageDown');
+    await page.keyboard.press('Escape');
+    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    await words(page, 'not begun');
+    await page.close();
+  }, 60_000);
+
   it('opens its dialogs with the focus inside and gives it back', async () => {
     const page = await open(browser, `${inject('appUrl')}/clients/${client}`);
     await control(page, 'button', 'Book a visit').click();

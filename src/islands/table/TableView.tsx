@@ -9,6 +9,7 @@ import { formatClock } from '../../core/units';
 import { BodyMap, type RegionMark } from '../../ui/body-map/BodyMap';
 import { bestDrawing } from '../../ui/body-map/views';
 import { Kbd } from '../../ui/kbd/Kbd';
+import { type Shortcut, Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import { pebbleOutlines } from '../../ui/pebbles';
 import { marksOf } from '../body-marks';
 import styles from './TableView.module.css';
@@ -22,6 +23,14 @@ interface Props {
 }
 
 const driftSeconds = 60;
+
+const keys: readonly Shortcut[] = [
+  [['Space', 'Enter', 'PgDn'], 'done, on to the next step (foot switch)'],
+  [['PgUp'], 'back one step'],
+  [['P'], 'pause, and go on'],
+  [['S'], 'skip this step'],
+  [['B'], 'sound of the beat on or off'],
+];
 
 /** The treatment as it runs: one step, readable at arm's length and more, by foot switch, space bar or a touch. */
 export function TableView({ visit, plan }: Props) {
@@ -41,6 +50,7 @@ export function TableView({ visit, plan }: Props) {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
       if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
+      if (document.querySelector('[role="dialog"]')) return;
       const isOnControl = /^(BUTTON|A)$/.test(target.tagName) && target.matches(':focus-visible');
       const acts: Readonly<Record<string, () => void>> = {
         ' ': () => goOn('end'),
@@ -147,6 +157,7 @@ export function TableView({ visit, plan }: Props) {
           <span className={styles['kept']} role="status">
             {keepingWords(table.keeping)}
           </span>
+          <Shortcuts list={keys} />
           <a href={`/visits/${visit.id}/plan`}>leave</a>
         </div>
       </footer>

@@ -1,5 +1,6 @@
 import { stages, type Stage, type StageOrEnd, type VisitView } from '../../contracts/views';
 import { type Stone, SteppingStones } from '../../ui/stones/SteppingStones';
+import { type Shortcut, Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import styles from './VisitHead.module.css';
 
 /** Stages that have a view of their own. */
@@ -17,6 +18,34 @@ interface Props {
   readonly here: (typeof walked)[number];
   readonly stage?: StageOrEnd;
 }
+
+/** What the keyboard can do on each view. */
+const keysOf: Readonly<Record<(typeof walked)[number], readonly Shortcut[]>> = {
+  ask: [
+    [['Y'], 'yes to the question at hand'],
+    [['N'], 'no to the question at hand'],
+    [['Tab'], 'next question'],
+  ],
+  measure: [
+    [['Enter'], 'take the number, on to the next point'],
+    [['↑'], 'next point up'],
+    [['↓'], 'back to the point below'],
+    [['I'], 'inches or centimetres'],
+  ],
+  plan: [
+    [['↑', '↓'], 'from step to step'],
+    [['Enter'], 'why a step stands where it stands'],
+    [['Alt', '↑'], 'move the step up'],
+    [['Alt', '↓'], 'move the step down'],
+    [['M'], 'mend what is broken'],
+    [['Ctrl', 'Z'], 'undo the last move'],
+  ],
+  table: [],
+  close: [
+    [['Tab'], 'next question'],
+    [['←', '→'], 'choose an answer'],
+  ],
+};
 
 /** Client and stage of a visit, the same on each of its views. */
 export function VisitHead({ visit, here, stage = visit.stage }: Props) {
@@ -44,7 +73,10 @@ export function VisitHead({ visit, here, stage = visit.stage }: Props) {
           {visit.work} · {visit.time}, {visit.minutes} min with {visit.therapist.name}
         </p>
       </div>
-      <SteppingStones stones={stones} />
+      <div className={styles['stones']}>
+        <SteppingStones stones={stones} />
+        <Shortcuts list={keysOf[here]} />
+      </div>
     </div>
   );
 }
