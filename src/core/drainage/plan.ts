@@ -1,6 +1,7 @@
 import { type Anatomy, type PlaceId } from '../anatomy/place';
 import type { ReadCase } from './case';
-import { type DraftStep, drainOrder, writeCourse } from './course';
+import { type DraftStep, writeCourse } from './course';
+import { drainOrder } from './drain-order';
 import { courseSeconds, fitEffort, settle } from './fit';
 import { decide, type Decision, type Reason, timeReasons } from './reasons';
 import type { Step } from './step';

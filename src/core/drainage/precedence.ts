@@ -1,6 +1,6 @@
 import { type Anatomy, getTerritory, limbOf, mirrorOf, nameOf, type PlaceId, sideOf } from '../anatomy/place';
 import type { ReadCase } from './case';
-import { segmentOf } from './course';
+import { segmentOf } from './drain-order';
 import { isNeckExcluded } from './hindrance';
 import { type ArrangedStep, isStimulation, pathOf } from './legality';
 import type { RuleId } from './rules';

@@ -4,25 +4,23 @@ import { anatomy } from '../../catalogue/anatomy';
 import type { PlanView, VisitView } from '../../contracts/views';
 import type { Step } from '../../core/drainage/step';
 import { phasesOf, pressureInWords, stepDirection, stepTitle } from '../../core/drainage/step-words';
-import { type Beat, beatAt } from '../../core/table/progress';
+import { beatAt } from '../../core/table/progress';
 import { formatClock } from '../../core/units';
-import { BodyMap, type RegionMark } from '../../ui/body-map/BodyMap';
-import { bestDrawing } from '../../ui/body-map/views';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { type Shortcut, Shortcuts } from '../../ui/shortcuts/Shortcuts';
-import { pebbleOutlines } from '../../ui/pebbles';
-import { marksOf } from '../body-marks';
+import { Finished } from './Finished';
+import { keepingWords } from './keeping';
+import { Beads, Drift, paceWords, Ring } from './pace';
+import { StepMap } from './StepMap';
 import styles from './TableView.module.css';
 import { useBeatSound } from './useBeatSound';
-import { type Keeping, useTable } from './useTable';
+import { useTable } from './useTable';
 import { useWakeLock } from './useWakeLock';
 
 interface Props {
   readonly visit: VisitView;
   readonly plan: PlanView;
 }
-
-const driftSeconds = 60;
 
 const keys: readonly Shortcut[] = [
   [['Space', 'Enter', 'PgDn'], 'done, on to the next step (foot switch)'],
@@ -181,138 +179,6 @@ const kindWords: Readonly<Record<Step['kind'], string>> = {
   close: 'Close',
 };
 
-function paceWords(step: Step, beat: Beat, status: string): string {
-  if (status === 'ready') return 'press Space to begin';
-  if (status === 'paused') return 'paused';
-  if (beat.isOver) return 'done: go on when ready';
-  if (beat.repetition === 0) return 'find the place';
-  if (step.kind === 'breathe') return beat.phase < 0.5 ? 'breathe in' : 'breathe out';
-  if (step.kind === 'carry' || step.kind === 'return') return 'one slow stroke';
-  if (beat.phase >= 1) return 'move on';
-  return 'one a second';
-}
-
-function keepingWords(keeping: Keeping): string {
-  switch (keeping.kind) {
-    case 'kept':
-      return 'all kept';
-    case 'sending':
-      return 'keeping …';
-    case 'waiting':
-      return `${keeping.count} kept here, sent when the house answers`;
-    case 'refused':
-      return keeping.text;
-  }
-}
-
-function Drift({
-  steps,
-  index,
-  visitMs,
-  stepMs,
-}: {
-  readonly steps: readonly Step[];
-  readonly index: number;
-  readonly visitMs: number;
-  readonly stepMs: number;
-}) {
-  if (index < 0) return <span className={styles['drift']} />;
-  const step = steps[index];
-  const planned =
-    steps.slice(0, index).reduce((sum, s) => sum + s.seconds, 0) + Math.min(stepMs / 1000, step?.seconds ?? 0);
-  const drift = visitMs / 1000 - planned;
-  if (Math.abs(drift) < driftSeconds) return <span className={styles['drift']}>on time</span>;
-  const minutes = Math.floor(Math.abs(drift) / 60);
-  return (
-    <span className={styles['drift']} data-late={drift > 0 ? true : undefined}>
-      {minutes} min {drift > 0 ? 'behind' : 'ahead'}
-    </span>
-  );
-}
-
-/** The count in its pebble; the edge fills with each repetition. */
-function Ring({ step, beat, isPaused }: { readonly step: Step; readonly beat: Beat; readonly isPaused: boolean }) {
-  const d = pebbleOutlines[step.kind];
-  return (
-    <svg
-      className={styles['ring']}
-      viewBox="-17 -14 34 28"
-      role="img"
-      aria-label={`Repetition ${beat.repetition} of ${step.repetitions}`}
-      data-kind={step.kind}
-    >
-      <path d={d} className={styles['ringBed']} pathLength={1} />
-      <path
-        d={d}
-        className={styles['ringBeat']}
-        pathLength={1}
-        strokeDasharray={`${beat.isOver ? 1 : beat.phase} 1`}
-        data-paused={isPaused ? true : undefined}
-      />
-      <text textAnchor="middle" y="4.9" className={styles['number']}>
-        {beat.repetition === 0 ? step.repetitions : beat.repetition}
-      </text>
-    </svg>
-  );
-}
-
-/** Where on the body and which way; what may not be touched stays marked. */
-function StepMap({ visit, step }: { readonly visit: VisitView; readonly step: Step }) {
-  const marks = marksOf(visit.findings);
-  const places = [step.place, ...step.via, ...(step.toward ? [step.toward] : [])];
-  const drawing =
-    step.kind === 'breathe'
-      ? { view: 'front' as const, side: 'left' as const }
-      : bestDrawing(anatomy.territories.has(step.place) ? [step.place] : places);
-  const zoomTo = step.kind === 'breathe' ? ['abdomen-upper.left', 'abdomen-lower.right'] : places;
-  const regions = new Map<string, RegionMark>(marks.regions);
-  for (const id of step.via) if (!regions.has(id)) regions.set(id, { tone: 'open', words: 'on the way' });
-  if (step.toward && anatomy.territories.has(step.toward) && !regions.has(step.toward))
-    regions.set(step.toward, { tone: 'open', words: 'where it goes' });
-  if (step.kind === 'breathe')
-    for (const name of ['abdomen-upper', 'abdomen-lower'])
-      for (const side of ['left', 'right']) regions.set(`${name}.${side}`, { tone: 'active', words: 'breathe here' });
-  else if (anatomy.territories.has(step.place)) regions.set(step.place, { tone: 'active', words: 'here' });
-  const nodes = new Map(marks.nodes);
-  if (step.toward && anatomy.basins.has(step.toward)) nodes.set(step.toward, 'open');
-  if (anatomy.basins.has(step.place) && step.kind !== 'breathe') nodes.set(step.place, 'to clear');
-  return (
-    <BodyMap
-      view={drawing.view}
-      side={drawing.side}
-      label="Where the hands are"
-      regions={regions}
-      nodes={nodes}
-      signs={marks.signs}
-      zoomTo={zoomTo}
-      selected={anatomy.basins.has(step.place) ? step.place : undefined}
-      routes={step.toward ? [{ key: step.id, path: places, tone: 'moss', isActive: true }] : []}
-    />
-  );
-}
-
-function Beads({
-  steps,
-  index,
-  outcomes,
-}: {
-  readonly steps: readonly Step[];
-  readonly index: number;
-  readonly outcomes: ReadonlyMap<string, { readonly state: string }>;
-}) {
-  return (
-    <ol className={styles['beads']} aria-label={`Step ${index + 1} of ${steps.length}`}>
-      {steps.map((step, i) => (
-        <li key={step.id} data-state={i === index ? 'here' : (outcomes.get(step.id)?.state ?? 'due')}>
-          <svg viewBox="-17 -14 34 28" aria-hidden="true">
-            <path d={pebbleOutlines[step.kind]} />
-          </svg>
-        </li>
-      ))}
-    </ol>
-  );
-}
-
 function TouchKey({
   onPress,
   name,
@@ -336,34 +202,5 @@ function TouchKey({
     >
       <Kbd>{keyName}</Kbd> {name}
     </button>
-  );
-}
-
-function Finished({
-  visit,
-  visitMs,
-  done,
-  total,
-  keeping,
-}: {
-  readonly visit: VisitView;
-  readonly visitMs: number;
-  readonly done: number;
-  readonly total: number;
-  readonly keeping: Keeping;
-}) {
-  return (
-    <main id="main" className={styles['finished']}>
-      <h1>All done</h1>
-      <p>
-        {done} of {total} steps in {formatClock(visitMs / 1000)}. Let the client rest a moment; water stands ready.
-      </p>
-      <p className={styles['kept']} role="status">
-        {keepingWords(keeping)}
-      </p>
-      <a className={styles['onward']} href={`/visits/${visit.id}/close`}>
-        Look again and close
-      </a>
-    </main>
   );
 }

@@ -1,0 +1,35 @@
+import type { VisitView } from '../../contracts/views';
+import { formatClock } from '../../core/units';
+import { keepingWords } from './keeping';
+import styles from './TableView.module.css';
+import type { Keeping } from './useTable';
+
+/** After the last step. */
+export function Finished({
+  visit,
+  visitMs,
+  done,
+  total,
+  keeping,
+}: {
+  readonly visit: VisitView;
+  readonly visitMs: number;
+  readonly done: number;
+  readonly total: number;
+  readonly keeping: Keeping;
+}) {
+  return (
+    <main id="main" className={styles['finished']}>
+      <h1>All done</h1>
+      <p>
+        {done} of {total} steps in {formatClock(visitMs / 1000)}. Let the client rest a moment; water stands ready.
+      </p>
+      <p className={styles['kept']} role="status">
+        {keepingWords(keeping)}
+      </p>
+      <a className={styles['onward']} href={`/visits/${visit.id}/close`}>
+        Look again and close
+      </a>
+    </main>
+  );
+}

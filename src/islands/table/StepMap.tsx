@@ -1,0 +1,41 @@
+import { anatomy } from '../../catalogue/anatomy';
+import type { VisitView } from '../../contracts/views';
+import type { Step } from '../../core/drainage/step';
+import { BodyMap, type RegionMark } from '../../ui/body-map/BodyMap';
+import { bestDrawing } from '../../ui/body-map/views';
+import { marksOf } from '../body-marks';
+
+/** Where on the body and which way; what may not be touched stays marked. */
+export function StepMap({ visit, step }: { readonly visit: VisitView; readonly step: Step }) {
+  const marks = marksOf(visit.findings);
+  const places = [step.place, ...step.via, ...(step.toward ? [step.toward] : [])];
+  const drawing =
+    step.kind === 'breathe'
+      ? { view: 'front' as const, side: 'left' as const }
+      : bestDrawing(anatomy.territories.has(step.place) ? [step.place] : places);
+  const zoomTo = step.kind === 'breathe' ? ['abdomen-upper.left', 'abdomen-lower.right'] : places;
+  const regions = new Map<string, RegionMark>(marks.regions);
+  for (const id of step.via) if (!regions.has(id)) regions.set(id, { tone: 'open', words: 'on the way' });
+  if (step.toward && anatomy.territories.has(step.toward) && !regions.has(step.toward))
+    regions.set(step.toward, { tone: 'open', words: 'where it goes' });
+  if (step.kind === 'breathe')
+    for (const name of ['abdomen-upper', 'abdomen-lower'])
+      for (const side of ['left', 'right']) regions.set(`${name}.${side}`, { tone: 'active', words: 'breathe here' });
+  else if (anatomy.territories.has(step.place)) regions.set(step.place, { tone: 'active', words: 'here' });
+  const nodes = new Map(marks.nodes);
+  if (step.toward && anatomy.basins.has(step.toward)) nodes.set(step.toward, 'open');
+  if (anatomy.basins.has(step.place) && step.kind !== 'breathe') nodes.set(step.place, 'to clear');
+  return (
+    <BodyMap
+      view={drawing.view}
+      side={drawing.side}
+      label="Where the hands are"
+      regions={regions}
+      nodes={nodes}
+      signs={marks.signs}
+      zoomTo={zoomTo}
+      selected={anatomy.basins.has(step.place) ? step.place : undefined}
+      routes={step.toward ? [{ key: step.id, path: places, tone: 'moss', isActive: true }] : []}
+    />
+  );
+}

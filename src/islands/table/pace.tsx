@@ -1,0 +1,101 @@
+import type { Step } from '../../core/drainage/step';
+import type { Beat } from '../../core/table/progress';
+import { pebbleOutlines } from '../../ui/pebbles';
+import styles from './TableView.module.css';
+
+const driftSeconds = 60;
+
+/** What the pace asks for right now. */
+export function paceWords(step: Step, beat: Beat, status: string): string {
+  if (status === 'ready') return 'press Space to begin';
+  if (status === 'paused') return 'paused';
+  if (beat.isOver) return 'done: go on when ready';
+  if (beat.repetition === 0) return 'find the place';
+  if (step.kind === 'breathe') return beat.phase < 0.5 ? 'breathe in' : 'breathe out';
+  if (step.kind === 'carry' || step.kind === 'return') return 'one slow stroke';
+  if (beat.phase >= 1) return 'move on';
+  return 'one a second';
+}
+
+/** Whether clock and plan have drifted apart by more than a minute. */
+export function Drift({
+  steps,
+  index,
+  visitMs,
+  stepMs,
+}: {
+  readonly steps: readonly Step[];
+  readonly index: number;
+  readonly visitMs: number;
+  readonly stepMs: number;
+}) {
+  if (index < 0) return <span className={styles['drift']} />;
+  const step = steps[index];
+  const planned =
+    steps.slice(0, index).reduce((sum, s) => sum + s.seconds, 0) + Math.min(stepMs / 1000, step?.seconds ?? 0);
+  const drift = visitMs / 1000 - planned;
+  if (Math.abs(drift) < driftSeconds) return <span className={styles['drift']}>on time</span>;
+  const minutes = Math.floor(Math.abs(drift) / 60);
+  return (
+    <span className={styles['drift']} data-late={drift > 0 ? true : undefined}>
+      {minutes} min {drift > 0 ? 'behind' : 'ahead'}
+    </span>
+  );
+}
+
+/** The count in its pebble; the edge fills with each repetition. */
+export function Ring({
+  step,
+  beat,
+  isPaused,
+}: {
+  readonly step: Step;
+  readonly beat: Beat;
+  readonly isPaused: boolean;
+}) {
+  const d = pebbleOutlines[step.kind];
+  return (
+    <svg
+      className={styles['ring']}
+      viewBox="-17 -14 34 28"
+      role="img"
+      aria-label={`Repetition ${beat.repetition} of ${step.repetitions}`}
+      data-kind={step.kind}
+    >
+      <path d={d} className={styles['ringBed']} pathLength={1} />
+      <path
+        d={d}
+        className={styles['ringBeat']}
+        pathLength={1}
+        strokeDasharray={`${beat.isOver ? 1 : beat.phase} 1`}
+        data-paused={isPaused ? true : undefined}
+      />
+      <text textAnchor="middle" y="4.9" className={styles['number']}>
+        {beat.repetition === 0 ? step.repetitions : beat.repetition}
+      </text>
+    </svg>
+  );
+}
+
+/** Every step as a pebble: done, skipped, at hand, to come. */
+export function Beads({
+  steps,
+  index,
+  outcomes,
+}: {
+  readonly steps: readonly Step[];
+  readonly index: number;
+  readonly outcomes: ReadonlyMap<string, { readonly state: string }>;
+}) {
+  return (
+    <ol className={styles['beads']} aria-label={`Step ${index + 1} of ${steps.length}`}>
+      {steps.map((step, i) => (
+        <li key={step.id} data-state={i === index ? 'here' : (outcomes.get(step.id)?.state ?? 'due')}>
+          <svg viewBox="-17 -14 34 28" aria-hidden="true">
+            <path d={pebbleOutlines[step.kind]} />
+          </svg>
+        </li>
+      ))}
+    </ol>
+  );
+}
