@@ -1,5 +1,5 @@
 /** What `npm run demo`, `npm start` and `npm test` share: they set themselves up with Node's own modules only. */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
@@ -82,17 +82,28 @@ export function ensureChromium() {
   );
 }
 
-/** Serves the built site until it is ended. */
-export function serve(env) {
+/** Serves the built site until it is ended; tells its address once the house is open. */
+export async function serve(env) {
   const host = process.env.HOST ?? '127.0.0.1';
   const port = process.env.PORT ?? '4321';
-  console.log(`Velvet Stone is at http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`);
-  if (host !== '127.0.0.1' && host !== 'localhost')
-    console.log('It listens beyond this machine without a sign-in or TLS: only do this on a network that you trust.');
-  process.exitCode = run(process.execPath, ['dist/server/entry.mjs'], {
-    NODE_ENV: 'production',
-    HOST: host,
-    PORT: port,
-    ...env,
+  const url = `http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`;
+  const child = spawn(process.execPath, ['dist/server/entry.mjs'], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1', NODE_ENV: 'production', HOST: host, PORT: port, ...env },
   });
+  const ended = new Promise((resolve) => child.once('exit', resolve));
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
+  while (child.exitCode === null) {
+    const answer = await fetch(`${url}/api/health`).catch(() => undefined);
+    if (answer?.ok) break;
+    await new Promise((resolve) => setTimeout(resolve, 150));
+  }
+  if (child.exitCode === null) {
+    console.log(`Velvet Stone is at ${url}  (Ctrl+C ends it)`);
+    if (host !== '127.0.0.1' && host !== 'localhost') {
+      console.log('It listens beyond this machine without a sign-in or TLS: only do this on a network that you trust.');
+    }
+  }
+  process.exitCode = (await ended) ?? 0;
 }

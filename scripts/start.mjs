@@ -2,4 +2,4 @@ import { ensureBuilt, ensureInstalled, serve } from './setup.mjs';
 
 ensureInstalled();
 ensureBuilt();
-serve({ VELVET_STONE_DATA: process.env.VELVET_STONE_DATA ?? './var' });
+await serve({ VELVET_STONE_DATA: process.env.VELVET_STONE_DATA ?? './var' });
