@@ -1,5 +1,4 @@
 import { inject } from 'vitest';
-import { visitQuestionIds } from '../../src/core/visit/visit-check';
 
 export interface Answer {
   readonly status: number;
@@ -44,6 +43,3 @@ export async function clientOf(name: string): Promise<number> {
   const found = await call('GET', `/api/clients?q=${encodeURIComponent(name)}`);
   return found.body[0].id;
 }
-
-/** Answers of the check that let a visit go on. */
-export const allNo = Object.fromEntries(visitQuestionIds.map((id) => [id, 'no']));

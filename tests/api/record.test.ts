@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { allNo, call, clientOf, post, visitOf } from './client';
+import { allNo } from './answers';
+import { call, clientOf, post, visitOf } from './client';
 
 const wish = { school: {}, minutes: 45, fill: true };
 

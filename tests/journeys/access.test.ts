@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { allNo, clientOf, post, visitOf } from '../api/client';
+import { allNo } from '../api/answers';
+import { clientOf, post, visitOf } from '../api/client';
 import { control, launch, open, words } from './browser';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');

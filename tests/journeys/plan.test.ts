@@ -1,6 +1,7 @@
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { allNo, post } from '../api/client';
+import { allNo } from '../api/answers';
+import { post } from '../api/client';
 import { choose, control, follow, launch, open, settled, words } from './browser';
 
 async function preparedVisit(name: string, therapistId: number): Promise<number> {

@@ -10,12 +10,6 @@ export type Rejection = {
   readonly cheapest?: number;
 };
 
-/** `the left armpit nodes`, for the middle of a sentence. */
-export function theLabel(anatomy: Anatomy, id: PlaceId): string {
-  const { label } = getPlace(anatomy, id);
-  return `the ${label}`;
-}
-
 const shortNames: Readonly<Record<string, string>> = {
   terminus: 'hollow above the collarbone',
   'flank-upper': 'flank, armpit to waist',
@@ -36,6 +30,11 @@ export function shortLabel(anatomy: Anatomy, id: PlaceId): string {
   const side = sideOf(id);
   if (short) return side === 'mid' ? short : `${side} ${short}`;
   return getPlace(anatomy, id).label;
+}
+
+/** `the left armpit nodes`, for the middle of a sentence. */
+export function theLabel(anatomy: Anatomy, id: PlaceId): string {
+  return `the ${shortLabel(anatomy, id)}`;
 }
 
 export function capitalise(text: string): string {
