@@ -44,6 +44,16 @@ export function control(page: Page, role: Role, name: string) {
   return page.locator(`::-p-aria([name="${name}"][role="${role}"])`);
 }
 
+/** Pastes into a text area, as a person pastes a long letter. */
+export async function paste(page: Page, text: string): Promise<void> {
+  await page.evaluate((value) => {
+    const area = document.querySelector('textarea');
+    if (!area) return;
+    Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, 'value')?.set?.call(area, value);
+    area.dispatchEvent(new Event('input', { bubbles: true }));
+  }, text);
+}
+
 /** Chooses one of a few by the words on it, in the group of that name. */
 export async function choose(page: Page, group: string, option: string): Promise<void> {
   await page.waitForFunction(

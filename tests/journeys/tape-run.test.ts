@@ -1,0 +1,118 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { type Served, startServer } from '../../scripts/served.mjs';
+import { allNo } from '../api/answers';
+import { post } from '../api/client';
+import { choose, control, go, launch, open, settled, tape, troubles, words } from './browser';
+
+/** Typing girths as they really come: in inches, with slips, while the server is away, in two windows. */
+describe('the tape run', () => {
+  let browser: Browser;
+  let server: Served;
+  let page: Page;
+  let visit: number;
+  const data = mkdtempSync(path.join(tmpdir(), 'velvet-stone-tape-'));
+
+  beforeAll(async () => {
+    server = await startServer({ data });
+    browser = await launch();
+    const client = (await post('/api/clients', { name: 'Tilda Band' }, server.url)).body.id;
+    visit = (
+      await post(
+        '/api/visits',
+        {
+          clientId: client,
+          therapistId: 1,
+          startsAt: new Date().toISOString(),
+          minutes: 45,
+          focus: ['arm.left'],
+          purpose: 'swelling',
+        },
+        server.url,
+      )
+    ).body.id;
+    await post(`/api/visits/${visit}/check`, { answers: allNo }, server.url);
+    page = await open(browser, `${server.url}/visits/${visit}/measure`);
+  });
+  afterAll(async () => {
+    await browser.close();
+    await server.stop();
+    rmSync(data, { recursive: true, force: true });
+  });
+
+  it('asks first which limb and side, as far as the visit does not say', async () => {
+    await words(page, 'left is swollen');
+    await choose(page, 'Affected side', 'right is swollen');
+    await words(page, 'left side first');
+    await choose(page, 'Affected side', 'left is swollen');
+    await words(page, 'right side first');
+  });
+
+  it('takes inches when told to, and turns what was typed', async () => {
+    await page.evaluate(() => document.querySelector<HTMLInputElement>('[aria-label="right arm, 0 cm"]')?.focus());
+    await tape(page, ['16.2', '17,6']);
+    await words(page, '8 cm');
+    await page.keyboard.press('i');
+    await words(page, 'girth in in');
+    const typed = await page.$$eval('tbody input', (inputs) =>
+      inputs.map((input) => (input as HTMLInputElement).value).filter(Boolean),
+    );
+    expect(typed.sort()).toEqual(['6.38', '6.93']);
+    await page.keyboard.press('i');
+    await words(page, 'girth in cm');
+  });
+
+  it('doubts a slipped decimal point at once, without stopping', async () => {
+    await page.evaluate(() => document.querySelector<HTMLInputElement>('[aria-label="left arm, 0 cm"]')?.focus());
+    await tape(page, ['17.4', '19.5', '2.26', '25.7', '27.5']);
+    await words(page, 'The decimal point may be misplaced.');
+    await page.evaluate(() => document.querySelector<HTMLInputElement>('[aria-label="left arm, 8 cm"]')?.focus());
+    await tape(page, ['22.6']);
+    await page.waitForFunction(() => !document.body.innerText.includes('decimal point may be'));
+  });
+
+  it('keeps what is typed while the server is away, over a reload, and sends it when it is back', async () => {
+    await words(page, 'every number is kept as you type it');
+    await server.kill();
+    await page.evaluate(() => document.querySelector<HTMLInputElement>('[aria-label="left arm, 20 cm"]')?.focus());
+    await tape(page, ['28.2']);
+    await words(page, 'does not answer');
+    server = await startServer({ data, port: server.port });
+    await page.reload({ waitUntil: 'networkidle0' });
+    await settled(page);
+    await words(page, 'every number is kept as you type it');
+    const stored = await (await fetch(`${server.url}/api/visits/${visit}`)).json();
+    expect(stored.before.affected[5]).toBe(28.2);
+    expect(stored.before.reference.slice(0, 2)).toEqual([16.2, 17.6]);
+  });
+
+  it('does not overwrite what another window has saved', async () => {
+    const other = await open(browser, `${server.url}/visits/${visit}/measure`);
+    await other.evaluate(() => document.querySelector<HTMLInputElement>('[aria-label="right arm, 8 cm"]')?.focus());
+    await tape(other, ['20.1']);
+    await words(other, 'every number is kept as you type it');
+    await page.bringToFront();
+    await page.evaluate(() => document.querySelector<HTMLInputElement>('[aria-label="left arm, 24 cm"]')?.focus());
+    await tape(page, ['28.4']);
+    await words(page, 'saved in another window');
+    const stored = await (await fetch(`${server.url}/api/visits/${visit}`)).json();
+    expect([stored.before.reference[2], stored.before.affected[6]]).toEqual([20.1, null]);
+    await other.close();
+  });
+
+  it('goes up and down with the arrows', async () => {
+    await go(page, `${server.url}/visits/${visit}/measure`);
+    await page.evaluate(() => document.querySelector<HTMLInputElement>('[aria-label="right arm, 4 cm"]')?.focus());
+    await page.keyboard.press('ArrowUp');
+    const up = await page.evaluate(() => document.activeElement?.getAttribute('aria-label'));
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('ArrowDown');
+    const down = await page.evaluate(() => document.activeElement?.getAttribute('aria-label'));
+    expect([up, down]).toEqual(['right arm, 8 cm', 'right arm, 0 cm']);
+    await control(page, 'link', 'Go on to the plan').wait();
+    expect(troubles(page)).toEqual([]);
+  });
+});
