@@ -1,0 +1,65 @@
+import { renderToStaticMarkup } from 'react-dom/server';
+import { describe, expect, it } from 'vitest';
+import type { DayView, DayVisit } from '../../contracts/views';
+import { DayThread } from './DayThread';
+
+const visit = (id: number, stage: DayVisit['stage']): DayVisit => ({
+  id,
+  time: '14:00',
+  startsAt: '2026-11-25T14:00:00.000Z',
+  minutes: 45,
+  stage,
+  client: { id, name: `Client ${id}`, age: 50, about: 'Left groin nodes removed' },
+  therapist: { id: 1, name: 'Ida Moor', initials: 'IM', title: 'Owner', room: 'Room 1', qualifications: [] },
+  work: 'drainage, left leg · swelling',
+  line: 'visit 3',
+  tasks: [
+    { text: 'Ask first', when: 'at the door', done: stage !== 'ask', stage: 'ask' },
+    { text: 'Lay out', when: 'set out', done: false, stage: 'plan' },
+  ],
+});
+
+const day = (visits: readonly DayVisit[]): DayView => ({
+  title: 'Wednesday 25 November',
+  date: '2026-11-25',
+  now: '2026-11-25T13:00:00.000Z',
+  house: 'Haus am Bach',
+  week: [{ date: '2026-11-25', weekday: 'Wed', day: '25', visits: visits.length, isToday: true }],
+  visits,
+  looseEnds: [],
+});
+
+const shown = (visits: readonly DayVisit[], currentId: number | null = null) =>
+  renderToStaticMarkup(<DayThread day={day(visits)} isToday currentId={currentId} />);
+
+describe('the day as a thread', () => {
+  it('says what to do on an empty day', () => {
+    const html = shown([]);
+    expect(html).toContain('no visits');
+    expect(html).toContain('Find a client');
+    expect(html).toContain('Every record before today is closed.');
+  });
+
+  it('leads each visit to where it stands', () => {
+    expect(shown([visit(1, 'ask')])).toContain('href="/visits/1/ask"');
+    expect(shown([visit(1, 'prepare')])).toContain('href="/visits/1/plan"');
+    expect(shown([visit(1, 'table')])).toContain('Back to the table');
+    expect(shown([visit(1, 'stopped')])).toContain('See why');
+    expect(shown([visit(1, 'done')])).toContain('href="/clients/1"');
+  });
+
+  it('has one filled button, at the visit whose turn it is', () => {
+    const html = shown([visit(1, 'done'), visit(2, 'measure'), visit(3, 'ask')], 2);
+    expect(html.match(/data-look="filled"/g)).toHaveLength(1);
+    expect(html).toContain('3 visits · 1 closed');
+  });
+
+  it('does not show what is located on the body of a client who has left', () => {
+    expect(shown([visit(1, 'done')])).not.toContain('groin');
+    expect(shown([visit(1, 'ask')])).toContain('Left groin nodes removed');
+  });
+
+  it('says in words what is done', () => {
+    expect(shown([visit(1, 'measure')], 1)).toContain(', done');
+  });
+});

@@ -1,0 +1,195 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import { defaultSchool } from '../../core/drainage/case';
+import { type Db, openDatabase } from '../db/connection';
+import { endFinding, insertFinding, listFindings } from './findings';
+import {
+  findClient,
+  findHouse,
+  insertClient,
+  insertHouse,
+  insertTherapist,
+  listTherapists,
+  searchClients,
+  searchForm,
+} from './people';
+import {
+  countVisits,
+  insertEvents,
+  insertTaping,
+  insertVisit,
+  latestTaping,
+  listEvents,
+  listTapingsOfClient,
+  listVisits,
+  setStage,
+} from './visits';
+
+const at = '2026-11-25T08:00:00.000Z';
+let db: Db;
+let client: number;
+let therapist: number;
+
+const visitAt = (startsAt: string) =>
+  insertVisit(db, {
+    clientId: client,
+    therapistId: therapist,
+    startsAt,
+    minutes: 45,
+    focus: ['leg.left'],
+    purpose: 'swelling',
+  });
+
+beforeEach(async () => {
+  db = openDatabase(':memory:');
+  therapist = await insertTherapist(db, {
+    name: 'Ida Moor',
+    initials: 'IM',
+    title: 'Owner',
+    room: 'Room 1',
+    qualifications: ['massage'],
+  });
+  client = await insertClient(db, { name: 'Zoë Ahorn', bornOn: null, phone: '0700 123 456', note: '' }, at);
+});
+
+describe('the house', () => {
+  it('is undefined until it is set up, and there is only one', async () => {
+    expect(await findHouse(db)).toBeUndefined();
+    await insertHouse(db, { name: 'A', scenario: '', school: defaultSchool }, at);
+    expect(await findHouse(db)).toMatchObject({ name: 'A', school: defaultSchool });
+    await expect(insertHouse(db, { name: 'B', scenario: '', school: defaultSchool }, at)).rejects.toThrow('UNIQUE');
+  });
+
+  it('lists therapists with what they hold', async () => {
+    expect(await listTherapists(db)).toMatchObject([{ id: therapist, qualifications: ['massage'] }]);
+  });
+});
+
+describe('clients', () => {
+  it('are found by each word, by digits of the number, and never by a wildcard', async () => {
+    await insertClient(db, { name: 'Zora Birke', bornOn: null, phone: '', note: '' }, at);
+    const names = async (text: string) => (await searchClients(db, text, 10)).map((row) => row.name);
+    expect(await names('zo')).toEqual(['Zoë Ahorn', 'Zora Birke']);
+    expect(await names('ahorn zoe')).toEqual(['Zoë Ahorn']);
+    expect(await names('123456')).toEqual(['Zoë Ahorn']);
+    expect(await names('_')).toHaveLength(2);
+    expect(await names("'; drop table client; --")).toEqual([]);
+    expect(await findClient(db, client)).toBeDefined();
+  });
+
+  it('carry their last closed visit', async () => {
+    const visit = await visitAt('2026-10-01T09:00:00.000Z');
+    expect((await searchClients(db, 'zoe', 1))[0]?.last_visit).toBeNull();
+    await setStage(db, visit, 'done', at);
+    expect((await searchClients(db, 'zoe', 1))[0]?.last_visit).toBe('2026-10-01T09:00:00.000Z');
+  });
+
+  it('are compared in small letters without accents', () => {
+    expect(searchForm('  Ångström É ')).toBe('angstrom e');
+  });
+});
+
+describe('findings', () => {
+  it('come back as they were placed, without those that ended', async () => {
+    const key = await insertFinding(
+      db,
+      client,
+      { id: 'scar', crosses: [['pubic.left', 'pubic.right']], sinceOn: '2024-01-01', note: 'low' },
+      therapist,
+      at,
+    );
+    await insertFinding(db, client, { id: 'cancer-history', sinceOn: null, note: '' }, null, at);
+    expect(await listFindings(db, client)).toEqual([
+      { key, id: 'scar', crosses: [['pubic.left', 'pubic.right']], sinceOn: '2024-01-01', note: 'low' },
+      { key: key + 1, id: 'cancer-history', sinceOn: null, note: '' },
+    ]);
+    expect(await endFinding(db, client, key, therapist, at)).toBe(true);
+    expect(await endFinding(db, client, key, therapist, at)).toBe(false);
+    expect(await endFinding(db, client + 1, key + 1, therapist, at)).toBe(false);
+    expect(await listFindings(db, client)).toHaveLength(1);
+  });
+});
+
+describe('visits', () => {
+  it('are listed by time, from the start of a day up to, not into, the next', async () => {
+    for (const time of ['2026-11-25T15:00:00.000Z', '2026-11-25T09:00:00.000Z', '2026-11-26T00:00:00.000Z'])
+      await visitAt(time);
+    const day = ['2026-11-25T00:00:00.000Z', '2026-11-26T00:00:00.000Z'] as const;
+    expect((await listVisits(db, ...day)).map((row) => row.starts_at)).toEqual([
+      '2026-11-25T09:00:00.000Z',
+      '2026-11-25T15:00:00.000Z',
+    ]);
+    expect(await countVisits(db, ...day)).toBe(2);
+  });
+
+  it('cannot be of nobody, nor last no time', async () => {
+    const visit = {
+      clientId: 99,
+      therapistId: therapist,
+      startsAt: at,
+      minutes: 45,
+      focus: ['face'],
+      purpose: 'sinus',
+    } as const;
+    await expect(insertVisit(db, { ...visit, focus: [...visit.focus] })).rejects.toThrow('FOREIGN KEY');
+    await expect(insertVisit(db, { ...visit, focus: [...visit.focus], clientId: client, minutes: 0 })).rejects.toThrow(
+      'CHECK',
+    );
+  });
+
+  it('refuse values of the wrong kind: the tables are strict', async () => {
+    const visit = await visitAt(at);
+    await expect(
+      db
+        .updateTable('visit')
+        .set({ minutes: 'long' as unknown as number })
+        .where('id', '=', visit)
+        .execute(),
+    ).rejects.toThrow();
+    await expect(setStage(db, visit, 'asleep' as 'done')).rejects.toThrow('CHECK');
+  });
+});
+
+describe('tapings', () => {
+  const taping = {
+    phase: 'before',
+    limb: 'leg',
+    side: 'left',
+    unit: 'cm',
+    method: 'frustum',
+    positions: [0, 4],
+    affected: [22, null],
+    reference: [21, 22],
+    basedOn: 0,
+  } as const;
+
+  it('give the newest version, and each version once', async () => {
+    const visit = await visitAt(at);
+    const insert = (version: number, girth: number) =>
+      insertTaping(
+        db,
+        visit,
+        version,
+        { ...taping, positions: [0, 4], affected: [girth, null], reference: [21, 22] },
+        null,
+        therapist,
+        at,
+      );
+    await insert(1, 22);
+    await insert(2, 23);
+    await expect(insert(2, 24)).rejects.toThrow('UNIQUE');
+    expect((await latestTaping(db, visit, 'before'))?.affected_json).toBe('[23,null]');
+    expect(await latestTaping(db, visit, 'after')).toBeUndefined();
+    expect((await listTapingsOfClient(db, client)).map((row) => row.version)).toEqual([2]);
+  });
+});
+
+describe('events of the table', () => {
+  it('keep the order in which they came, each once', async () => {
+    const visit = await visitAt(at);
+    const event = (id: string) => ({ id, kind: 'start' as const, stepId: 's1', at, planVersion: 1 });
+    await insertEvents(db, visit, [event('b'), event('a')], at);
+    await insertEvents(db, visit, [event('a'), event('c')], at);
+    await insertEvents(db, visit, [], at);
+    expect((await listEvents(db, visit)).map((e) => e.id)).toEqual(['b', 'a', 'c']);
+  });
+});
