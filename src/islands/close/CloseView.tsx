@@ -177,7 +177,7 @@ export function CloseView({ visit }: { readonly visit: VisitView }) {
           <h2>Measured again</h2>
           <Measured visit={visit} />
           <ButtonLink href={`/visits/${visit.id}/measure-after`}>
-            {visit.after ? 'See or correct the after-measure' : 'Measure again'}
+            {visit.after ? 'See the after-measure' : 'Measure again'}
           </ButtonLink>
           <h2>Done</h2>
           <Done visit={visit} />

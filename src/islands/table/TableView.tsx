@@ -1,4 +1,3 @@
-import { MoveRight } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlanView, VisitView } from '../../contracts/views';
@@ -107,10 +106,7 @@ export function TableView({ visit, plan }: Props) {
             {isReady && ' · not begun'}
           </p>
           <h1>{stepTitle(anatomy, step)}</h1>
-          <p className={styles['direction']}>
-            {step.toward !== null && <MoveRight size={40} strokeWidth={2.2} aria-hidden="true" />}
-            {stepDirection(anatomy, step)}
-          </p>
+          <p className={styles['direction']}>{stepDirection(anatomy, step)}</p>
           <p className={styles['pressure']}>
             {pressureInWords(step.pressure)} {step.cautions.join(' ')}
           </p>

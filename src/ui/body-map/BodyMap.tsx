@@ -62,8 +62,8 @@ export interface BodyMapProps {
   readonly onPickPebble?: ((key: string) => void) | undefined;
   /** Told the name of what the pointer or the focus is on. */
   readonly onPoint?: ((words: string | undefined) => void) | undefined;
-  /** Stands on the lower edge of its space instead of in the middle. */
-  readonly isAtFoot?: boolean;
+  /** Where it stands when its space is taller than it needs: in the middle when left out. */
+  readonly stand?: 'top' | 'middle' | 'foot';
   /** Anything to draw above the body in its coordinates. */
   readonly children?: ((figure: Figure) => ReactNode) | undefined;
 }
@@ -174,7 +174,7 @@ export function BodyMap(props: BodyMapProps) {
       role={onPick ? 'group' : 'img'}
       aria-label={onPick ? label : `${label}. ${summaryOf(figure, regions, nodes)}`}
       data-zoomed={zoomTo ? true : undefined}
-      preserveAspectRatio={props.isAtFoot ? 'xMidYMax meet' : 'xMidYMid meet'}
+      preserveAspectRatio={stands[props.stand ?? 'middle']}
     >
       <RegionPatterns id={id} />
       <g transform={isMirrored ? `translate(${figure.viewBox[2]} 0) scale(-1 1)` : undefined}>
@@ -247,6 +247,7 @@ export function BodyMap(props: BodyMapProps) {
   );
 }
 
+const stands = { top: 'xMidYMin meet', middle: 'xMidYMid meet', foot: 'xMidYMax meet' } as const;
 const zoomMargin = 0.14;
 /** Drawings carry some air at their edges, more than a view needs. */
 const trim: Readonly<Partial<Record<FigureView, readonly [number, number, number, number]>>> = {

@@ -82,6 +82,7 @@ export function BodyPanel({ initial, sheets = ['body', 'face', 'hand', 'foot'], 
             view={large.view}
             side={large.side}
             onPoint={setPointed}
+            stand="top"
           />
         </div>
         <div className={styles['others']}>
@@ -93,7 +94,7 @@ export function BodyPanel({ initial, sheets = ['body', 'face', 'hand', 'foot'], 
                 view={drawing.view}
                 side={drawing.side}
                 onPoint={setPointed}
-                isAtFoot
+                stand="foot"
               />
               <button type="button" className={styles['turn']} onClick={() => setMain(all.indexOf(drawing))}>
                 {drawing.name}
