@@ -29,16 +29,18 @@ import {
 import { clockTime, isoDay, longDay, shortDay } from './house-clock';
 import { withVolume } from './taping-volume';
 
+/** Who a client is, in words that the next client may read: what limits the work, never a disease. */
 export function briefOf(
   client: { readonly id: number; readonly name: string; readonly born_on: string | null },
   findings: readonly PlacedFinding[],
   onDate: string,
 ): ClientBrief {
+  const atAGlance = findings.filter((finding) => finding.id !== 'cancer-history');
   return {
     id: client.id,
     name: client.name,
     age: ageOn(client.born_on, onDate),
-    about: findingsInWords(anatomy, findings),
+    about: findingsInWords(anatomy, atAGlance),
   };
 }
 

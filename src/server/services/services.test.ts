@@ -102,6 +102,14 @@ describe('a client', () => {
   });
 });
 
+describe('a glance at the day', () => {
+  it('never names a disease', async () => {
+    await addFinding(db, client, { id: 'cancer-history', sinceOn: null, note: '' }, actor);
+    expect((await readDay(db, now, now)).visits[0]?.client.about).toBe('Left groin nodes removed');
+    expect((await readClient(db, client, now))?.findings).toHaveLength(2);
+  });
+});
+
 describe('the check', () => {
   it('moves the visit on, back to a stop, and on again', async () => {
     const stageAfter = async (answers: object) => {
