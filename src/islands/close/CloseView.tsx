@@ -3,7 +3,7 @@ import { anatomy } from '../../catalogue/anatomy';
 import type { ClosingInput } from '../../contracts/record';
 import type { ClosingView, VisitView } from '../../contracts/views';
 import { expandArea } from '../../core/anatomy/areas';
-import { judgeChange } from '../../core/swelling/change';
+import { compareTapings } from '../../core/swelling/compare-tapings';
 import { stepTitle } from '../../core/drainage/step-words';
 import { clocksAt, replay } from '../../core/table/progress';
 import { formatClock, formatNumber, formatSigned } from '../../core/units';
@@ -206,24 +206,17 @@ function Measured({ visit }: { readonly visit: VisitView }) {
         . Tape the same points with the marks left on.
       </p>
     );
-  const hasExcess = before.excessMl !== null && after.excessMl !== null;
-  const changeMl = hasExcess ? (after.excessMl ?? 0) - (before.excessMl ?? 0) : after.affectedMl - before.affectedMl;
-  const { limit, beyond } = judgeChange(
-    changeMl,
-    (hasExcess ? before.excessSdMl : before.affectedSdMl) ?? 0,
-    (hasExcess ? after.excessSdMl : after.affectedSdMl) ?? 0,
-    0,
-  );
+  const change = visit.before && visit.after && compareTapings(visit.before, visit.after, 0);
+  if (!change) return <p className={styles['soft']}>The two tapings share too few marks to be compared.</p>;
+  const limit = formatNumber(change.limitMl);
   return (
     <div className={styles['measured']}>
-      <strong>{formatSigned(changeMl)} mL</strong>
+      <strong>{formatSigned(change.ml)} mL</strong>
       <p>
-        {hasExcess
-          ? `${formatNumber(before.excessMl ?? 0)} before, ${formatNumber(after.excessMl ?? 0)} after. `
-          : `${formatNumber(before.affectedMl)} before, ${formatNumber(after.affectedMl)} after. `}
-        {beyond
-          ? `Beyond measuring error (${formatNumber(limit)} mL).`
-          : `Within measuring error (${formatNumber(limit)} mL): may be no change.`}
+        {formatNumber(change.fromMl)} before, {formatNumber(change.toMl)} after, over the marks taped both times.{' '}
+        {change.beyond
+          ? `Beyond measuring error (${limit} mL).`
+          : `Within measuring error (${limit} mL): may be no change.`}
       </p>
     </div>
   );

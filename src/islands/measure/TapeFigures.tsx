@@ -1,6 +1,7 @@
 import type { TapingView, VisitView } from '../../contracts/views';
-import { defaultMdcMl, judgeChange } from '../../core/swelling/change';
-import { formatNumber, formatSigned } from '../../core/units';
+import { defaultMdcMl } from '../../core/swelling/change';
+import { compareTapings } from '../../core/swelling/compare-tapings';
+import { formatNumber, formatSigned, fromCm } from '../../core/units';
 import styles from './MeasureView.module.css';
 import type { useTapeRun } from './useTapeRun';
 
@@ -14,7 +15,8 @@ interface FiguresProps {
 }
 
 /** Volume, difference and change as large numbers, with what the tape can err. */
-export function TapeFigures({ run, limb, side, lastTime, phase, visit }: FiguresProps) {
+export function TapeFigures(props: FiguresProps) {
+  const { run, limb, side, lastTime, phase } = props;
   const { value, refusal } = run.volume;
   const isBegun = run.girths.affected.some((girth) => girth !== null);
   if (!value)
@@ -26,7 +28,7 @@ export function TapeFigures({ run, limb, side, lastTime, phase, visit }: Figures
   const other = side === 'left' ? 'right' : 'left';
   const isComplete = [...run.girths.affected, ...run.girths.reference].every((girth) => girth !== null);
   const doubts = value.warnings.filter((w) => !/^(trimmed|interpolated|simpson)/.test(w.code));
-  const change = isComplete ? changeSince(value.excessMl, value.excessSdMl, lastTime, limb, phase, visit) : undefined;
+  const change = isComplete ? changeSince(run, props) : undefined;
   const top =
     value.excessMl === null ? undefined : [...value.segments].sort((a, b) => (b.excessMl ?? 0) - (a.excessMl ?? 0))[0];
   return (
@@ -97,19 +99,16 @@ export function TapeFigures({ run, limb, side, lastTime, phase, visit }: Figures
   );
 }
 
-function changeSince(
-  excessMl: number | null,
-  sdMl: number | null,
-  lastTime: TapingView | null,
-  limb: 'arm' | 'leg',
-  phase: 'before' | 'after',
-  visit: VisitView,
-) {
-  const before = lastTime?.volume;
-  if (excessMl === null || !before || before.excessMl === null) return undefined;
-  const mdc =
+/** Change since the taping to compare with, over the marks that both have; within one visit the marks are the same ones. */
+function changeSince(run: FiguresProps['run'], { limb, side, lastTime, phase, visit }: FiguresProps) {
+  if (!lastTime) return undefined;
+  const mdcMl =
     phase === 'after' ? 0 : defaultMdcMl[limb][lastTime.therapistId === visit.therapist.id ? 'same' : 'different'];
-  const ml = excessMl - before.excessMl;
-  const { limit, beyond } = judgeChange(ml, before.excessSdMl ?? 0, sdMl ?? 0, mdc);
-  return { ml, beyond, limitMl: limit };
+  const positions = run.positionsCm.map((cm) => fromCm(cm, run.unit));
+  const change = compareTapings(
+    lastTime,
+    { limb, side, unit: run.unit, method: 'frustum', positions, ...run.girths },
+    mdcMl,
+  );
+  return change?.of === 'excess' ? change : undefined;
 }

@@ -1,7 +1,8 @@
 import type { ClientView, FoundClient, HistoryEntry, StageOrEnd, TapingView } from '../../contracts/views';
 import { anatomy } from '../../catalogue/anatomy';
 import type { Purpose } from '../../core/drainage/case';
-import { defaultMdcMl, judgeChange } from '../../core/swelling/change';
+import { defaultMdcMl } from '../../core/swelling/change';
+import { compareTapings } from '../../core/swelling/compare-tapings';
 import { ageOn, workInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
 import { listFindings } from '../repositories/findings';
@@ -64,26 +65,9 @@ export async function readClient(db: Db, id: number, now: Date): Promise<ClientV
 
 /** Change of the excess between two tapings over the same positions of the same limb; null when they cannot be compared. */
 export function changeOf(earlier: TapingView, later: TapingView): HistoryEntry['change'] {
-  const [from, to] = [earlier.volume, later.volume];
-  if (
-    !from ||
-    !to ||
-    from.excessMl === null ||
-    to.excessMl === null ||
-    earlier.limb !== later.limb ||
-    earlier.side !== later.side
-  )
-    return null;
-  if (earlier.method !== later.method || stretchOf(earlier) !== stretchOf(later)) return null;
-  const mdc = defaultMdcMl[later.limb][earlier.therapistId === later.therapistId ? 'same' : 'different'];
-  const ml = to.excessMl - from.excessMl;
-  const { limit, beyond } = judgeChange(ml, from.excessSdMl ?? 0, to.excessSdMl ?? 0, mdc);
-  return { ml, beyond, limitMl: limit };
-}
-
-function stretchOf(taping: TapingView): string {
-  const segments = taping.volume?.segments ?? [];
-  return `${segments[0]?.from}–${segments.at(-1)?.to}, ${segments.length} ${taping.unit}`;
+  const mdcMl = defaultMdcMl[later.limb][earlier.therapistId === later.therapistId ? 'same' : 'different'];
+  const change = compareTapings(earlier, later, mdcMl);
+  return change?.of === 'excess' ? { ml: change.ml, beyond: change.beyond, limitMl: change.limitMl } : null;
 }
 
 /** Clients by name or phone number, with their age and last visit. */

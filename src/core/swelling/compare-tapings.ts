@@ -1,0 +1,86 @@
+import { type LengthUnit, toCm } from '../units';
+import { judgeChange } from './change';
+import type { Limb } from './entry-checks';
+import type { Girth } from './gaps';
+import { limbVolume } from './limb-volume';
+import type { VolumeMethod } from './volume';
+
+/** The raw girths of one taping. */
+export interface ComparedTaping {
+  readonly limb: Limb;
+  readonly side: 'left' | 'right';
+  readonly unit: LengthUnit;
+  readonly method: VolumeMethod;
+  readonly positions: readonly number[];
+  readonly affected: readonly Girth[];
+  readonly reference: readonly Girth[];
+}
+
+export interface TapingChange {
+  /** Excess over the other side where it was taped both times, else the affected limb alone. */
+  readonly of: 'excess' | 'affected';
+  readonly fromMl: number;
+  readonly toMl: number;
+  readonly ml: number;
+  readonly beyond: boolean;
+  readonly limitMl: number;
+}
+
+const sameMarkCm = 0.01;
+const tapeSigmaCm = 0.2;
+
+/**
+ * Change between two tapings (mL), both recomputed from raw girths with one method over the marks that both of them have.
+ * @param mdcMl minimal detectable change; 0 within one visit with the marks left on
+ * @returns undefined for different limbs or sides, or with fewer than two marks in common
+ */
+export function compareTapings(
+  earlier: ComparedTaping,
+  later: ComparedTaping,
+  mdcMl: number,
+): TapingChange | undefined {
+  if (earlier.limb !== later.limb || earlier.side !== later.side) return undefined;
+  const marks = later.positions.flatMap((x, i) => {
+    const cm = toCm(x, later.unit);
+    const k = earlier.positions.findIndex((y) => Math.abs(toCm(y, earlier.unit) - cm) < sameMarkCm);
+    return k < 0 ? [] : [{ cm, i, k }];
+  });
+  const isTaped = (taping: ComparedTaping, which: 'affected' | 'reference', at: number) =>
+    (taping[which][at] ?? null) !== null;
+  const affectedMarks = marks.filter(({ i, k }) => isTaped(later, 'affected', i) && isTaped(earlier, 'affected', k));
+  const bothMarks = affectedMarks.filter(
+    ({ i, k }) => isTaped(later, 'reference', i) && isTaped(earlier, 'reference', k),
+  );
+  const of = bothMarks.length >= 2 ? 'excess' : 'affected';
+  const shared = of === 'excess' ? bothMarks : affectedMarks;
+  const measure = (taping: ComparedTaping, at: readonly number[]) => {
+    const girths = (which: 'affected' | 'reference') => at.map((i) => toCm(taping[which][i] ?? 0, taping.unit));
+    const result = limbVolume({
+      limb: later.limb,
+      unit: 'cm',
+      method: later.method,
+      positions: shared.map(({ cm }) => cm),
+      affected: girths('affected'),
+      reference: of === 'excess' ? girths('reference') : null,
+      dominant: 'none',
+      dominanceCorrectionPercent: 0,
+      tapeSigmaCm,
+    });
+    if (!result.ok) return undefined;
+    const { value } = result;
+    return of === 'excess'
+      ? { ml: value.excessMl ?? 0, sdMl: value.excessSdMl ?? 0 }
+      : { ml: value.affectedMl, sdMl: value.affectedSdMl };
+  };
+  const from = measure(
+    earlier,
+    shared.map(({ k }) => k),
+  );
+  const to = measure(
+    later,
+    shared.map(({ i }) => i),
+  );
+  if (!from || !to) return undefined;
+  const { limit, beyond } = judgeChange(to.ml - from.ml, from.sdMl, to.sdMl, mdcMl);
+  return { of, fromMl: from.ml, toMl: to.ml, ml: to.ml - from.ml, beyond, limitMl: limit };
+}
