@@ -1,0 +1,73 @@
+import { z } from 'zod';
+import { makeBook } from '../../core/screening/book';
+import type { Condition } from '../../core/screening/tables';
+import { anatomy } from '../anatomy';
+import age from './data/age.json';
+import allergies from './data/allergies.json';
+import bones from './data/bones-and-joints.json';
+import breathing from './data/breathing.json';
+import cancer from './data/cancer-and-its-treatment.json';
+import devices from './data/devices-and-implants.json';
+import belly from './data/digestion-and-abdomen.json';
+import heart from './data/heart-and-vessels.json';
+import hormones from './data/hormones-and-metabolism.json';
+import infection from './data/infection-and-fever.json';
+import medicines from './data/medicines.json';
+import comfort from './data/mental-comfort-and-consent.json';
+import modalityRows from './data/modalities.json';
+import nerves from './data/nerves-and-sensation.json';
+import pregnancy from './data/pregnancy.json';
+import procedures from './data/recent-procedures.json';
+import redFlagRows from './data/red-flags.json';
+import ruleRows from './data/rules.json';
+import skin from './data/skin.json';
+import vocabularyRows from './data/vocabulary.json';
+import { ConditionSchema, ModalitySchema, RedFlagSchema, RuleSchema, VocabularySchema } from './schemas';
+
+/** The groups of the intake, in the order in which they are asked. */
+export const conditionGroups = [
+  ['Heart and vessels', heart],
+  ['Cancer and its treatment', cancer],
+  ['Infection and fever', infection],
+  ['Skin', skin],
+  ['Nerves and feeling', nerves],
+  ['Bones and joints', bones],
+  ['Hormones and metabolism', hormones],
+  ['Pregnancy', pregnancy],
+  ['Breathing', breathing],
+  ['Digestion and belly', belly],
+  ['Recent procedures', procedures],
+  ['Medicines', medicines],
+  ['Allergies', allergies],
+  ['Devices and implants', devices],
+  ['Comfort and consent', comfort],
+  ['Age', age],
+] as const satisfies readonly (readonly [string, readonly unknown[]])[];
+
+/** A bad table stops the start, with the table and the field in the message. */
+function read<S extends z.ZodType>(name: string, schema: S, rows: unknown): z.infer<S> {
+  const parsed = schema.safeParse(rows);
+  if (parsed.success) return parsed.data;
+  throw new Error(`catalogue ${name}: ${z.prettifyError(parsed.error)}`);
+}
+
+export const vocabulary = read('vocabulary', VocabularySchema, vocabularyRows);
+
+const conditions: readonly Condition[] = conditionGroups.flatMap(([group, rows]) =>
+  read(group, z.array(ConditionSchema), rows).map((row) => ({ ...row, group })),
+);
+
+/** Everything that screening knows, checked and laid out once. */
+export const screeningBook = makeBook(
+  {
+    modalities: read('modalities', z.array(ModalitySchema), modalityRows),
+    conditions,
+    rules: read('rules', z.array(RuleSchema), ruleRows),
+    redFlags: read('red flags', z.array(RedFlagSchema), redFlagRows),
+    qualifications: vocabulary.qualifications,
+    families: vocabulary.families,
+    basinSkin: vocabulary.basinSkin,
+    limitKeys: vocabulary.limitKeys,
+  },
+  anatomy,
+);

@@ -1,0 +1,51 @@
+/** Calendar arithmetic on dates written as text. Days are whole and know no clock. */
+
+const dayMs = 86_400_000;
+
+/** Whole days from one date to a later one (YYYY-MM-DD); negative when `to` lies before. */
+export function daysBetween(from: string, to: string): number {
+  return Math.round((Date.parse(to) - Date.parse(from)) / dayMs);
+}
+
+/** @returns the date `days` later, YYYY-MM-DD */
+export function addDays(date: string, days: number): string {
+  return new Date(Date.parse(date) + days * dayMs).toISOString().slice(0, 10);
+}
+
+/** Whether a text is a real date; with `isPartial` also a year or a year and month. */
+export function isDate(text: string, isPartial = false): boolean {
+  if (isPartial && /^\d{4}$/.test(text)) return true;
+  if (isPartial && /^\d{4}-\d{2}$/.test(text)) return Number(text.slice(5)) >= 1 && Number(text.slice(5)) <= 12;
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return false;
+  const ms = Date.parse(text);
+  return !Number.isNaN(ms) && new Date(ms).toISOString().slice(0, 10) === text;
+}
+
+/**
+ * The day on which something counts as having happened. Of a year or a month its last day counts, or the day of the
+ * visit if that lies within it.
+ * @returns undefined when the date is unknown or lies after the visit
+ */
+export function eventDay(date: string | undefined, visitDate: string): string | undefined {
+  if (date === undefined) return undefined;
+  const isWithin = visitDate.startsWith(date);
+  const day = isWithin ? visitDate : lastDayOf(date);
+  return day <= visitDate ? day : undefined;
+}
+
+function lastDayOf(date: string): string {
+  if (date.length === 4) return `${date}-12-31`;
+  if (date.length > 7) return date;
+  const [year = 0, month = 1] = date.split('-').map(Number);
+  return new Date(Date.UTC(year, month, 0)).toISOString().slice(0, 10);
+}
+
+/** Whether an effect holds so many days after the event; unknown: waiting times hold, later effects do not. */
+export function holdsAfter(
+  window: { readonly fromDay?: number; readonly untilDay?: number } | undefined,
+  days: number | undefined,
+): boolean {
+  if (!window) return true;
+  if (days === undefined) return window.fromDay === undefined;
+  return days >= (window.fromDay ?? 0) && days < (window.untilDay ?? Infinity);
+}
