@@ -7,8 +7,8 @@ import {
   purposes,
   qualificationIds,
 } from '../core/drainage/case';
-import { decisions } from '../core/drainage/reasons';
-import { pressures, stepKinds } from '../core/drainage/step';
+import { stepKinds } from '../core/drainage/step';
+import { decisions, pressures } from '../core/screening/tables';
 
 const placeId = z.string().min(1).max(60);
 

@@ -2,6 +2,7 @@ import { expandArea } from '../anatomy/areas';
 import { type Anatomy, type PlaceId } from '../anatomy/place';
 import { type FieldError, type Result } from '../result';
 import { findHindrances, type Hindrances } from './hindrance';
+import type { ScreenedDrainage } from './screened';
 
 export const purposes = ['swelling', 'wellness', 'after-procedure', 'sinus', 'puffy-face'] as const;
 export type Purpose = (typeof purposes)[number];
@@ -64,6 +65,8 @@ export interface DrainageCase {
   /** Spend time that is left over on more repetitions instead of ending early. */
   readonly fill: boolean;
   readonly qualifications: readonly QualificationId[];
+  /** Absent: nobody has been screened, as in a calculation from findings alone. */
+  readonly screened?: ScreenedDrainage | undefined;
 }
 
 /** A case that has been read against the body: every id in it exists and nothing contradicts. */
@@ -90,7 +93,8 @@ export function readCase(anatomy: Anatomy, given: DrainageCase): Result<ReadCase
   if (errors.length > 0) return { ok: false, errors };
   const wanted = new Set(given.focus.flatMap((id) => expandArea(anatomy, id) ?? []));
   const territories = [...anatomy.territories.keys()].filter((id) => wanted.has(id));
-  return { ok: true, value: { ...given, territories, hindrances: findHindrances(anatomy, given.findings) } };
+  const hindrances = findHindrances(anatomy, given.findings, given.screened?.keptOff);
+  return { ok: true, value: { ...given, territories, hindrances } };
 }
 
 function focusErrors(anatomy: Anatomy, focus: readonly PlaceId[]): FieldError[] {

@@ -31,7 +31,10 @@ export function checkCourse(anatomy: Anatomy, read: ReadCase, steps: readonly Ar
   for (const step of steps) {
     for (const fault of faultsOf(anatomy, read, ways, step)) {
       const isHopeless =
-        fault.rule === 'no-blocked-target' || fault.rule === 'closed-wound-only' || fault.rule === 'no-scar-crossing';
+        fault.rule === 'no-blocked-target' ||
+        fault.rule === 'closed-wound-only' ||
+        fault.rule === 'kept-off' ||
+        fault.rule === 'no-scar-crossing';
       violations.push({
         step: step.id,
         rule: fault.rule,

@@ -1,19 +1,12 @@
 import { type Anatomy, getTerritory, limbOf, mirrorOf, nameOf, type PlaceId, sideOf } from '../anatomy/place';
+import type { Pressure } from '../screening/tables';
 import type { ReadCase } from './case';
 import { drainOrder, segmentOf } from './drain-order';
 import { isNeckExcluded } from './hindrance';
 import { distanceToTerminus, nextGroup } from './outlets';
 import type { Route } from './routes';
 import type { RuleId } from './rules';
-import {
-  basinPlacements,
-  type Pressure,
-  type Range,
-  repetitionRanges,
-  type Step,
-  type StepKind,
-  thickenedDrainRange,
-} from './step';
+import { basinPlacements, type Range, repetitionRanges, type Step, type StepKind, thickenedDrainRange } from './step';
 import { affectedSides, neededGroups, type ReroutedLimb, type Survey } from './survey';
 import { pressureFor, type Why } from './why';
 

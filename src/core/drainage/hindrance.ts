@@ -8,8 +8,10 @@ export type BlockCause = 'removed' | 'irradiated' | 'wound';
 export interface Hindrances {
   /** Node groups that no stroke and no route may enter. */
   readonly blocked: ReadonlyMap<PlaceId, BlockCause>;
-  /** Territories that may not be touched. */
+  /** Territories that may not be touched: open skin, and what screening keeps off. */
   readonly closed: ReadonlySet<PlaceId>;
+  /** Of these, the ones that are kept off by screening alone. */
+  readonly keptOff: ReadonlySet<PlaceId>;
   /** Added to the cost on entering a place. */
   readonly surcharge: ReadonlyMap<PlaceId, number>;
   /** Pairs `a>b`, both ways, that a scar lies between. */
@@ -36,7 +38,11 @@ export function edgeKey(from: PlaceId, to: PlaceId): string {
 }
 
 /** Gathers what all findings of a case do. Findings must have been read (see `readCase`). */
-export function findHindrances(anatomy: Anatomy, findings: readonly Finding[]): Hindrances {
+export function findHindrances(
+  anatomy: Anatomy,
+  findings: readonly Finding[],
+  screenedOff: readonly PlaceId[] = [],
+): Hindrances {
   const blocked = new Map<PlaceId, BlockCause>();
   const closed = new Set<PlaceId>();
   const surcharge = new Map<PlaceId, number>();
@@ -75,8 +81,10 @@ export function findHindrances(anatomy: Anatomy, findings: readonly Finding[]): 
       scarred.add(edgeKey(a, b)).add(edgeKey(b, a));
     }
   }
+  const keptOff = new Set(screenedOff.filter((id) => !closed.has(id)));
+  for (const id of keptOff) closed.add(id);
   const cancerHistory = findings.some((finding) => finding.id === 'cancer-history');
-  return { blocked, closed, surcharge, scarred, irradiated, ports, thickened, cancerHistory };
+  return { blocked, closed, keptOff, surcharge, scarred, irradiated, ports, thickened, cancerHistory };
 }
 
 /** A place that a route may enter at all. */

@@ -2,6 +2,8 @@ import { type Anatomy, type PlaceId } from '../anatomy/place';
 import type { ReadCase } from './case';
 import { edgeKey, isBoundDown } from './hindrance';
 import type { RuleId } from './rules';
+import { lighterOf } from '../screening/limits';
+import { allowedPressure } from './screened';
 import type { Step } from './step';
 import type { Survey } from './survey';
 import { theLabel } from './wording';
@@ -33,7 +35,12 @@ export function faultsOf(anatomy: Anatomy, read: ReadCase, ways: WayIndex, step:
   if (blocked && !isStimulation(read, step))
     add('no-blocked-target', `${capital(theLabel(anatomy, blocked))} are closed: no stroke may end there or pass.`);
   const closed = path.find((id) => hindrances.closed.has(id));
-  if (closed)
+  if (closed && hindrances.keptOff.has(closed))
+    add(
+      'kept-off',
+      `Screening keeps ${theLabel(anatomy, closed)} off: it is not touched, and nothing is led across it.`,
+    );
+  else if (closed)
     add(
       'closed-wound-only',
       `There is open skin at ${theLabel(anatomy, closed)}: it is not touched, and nothing is led across it.`,
@@ -58,6 +65,12 @@ export function faultsOf(anatomy: Anatomy, read: ReadCase, ways: WayIndex, step:
   ) {
     add('feather-on-irradiated', `${capital(theLabel(anatomy, step.place))} was irradiated: feather light only.`);
   }
+  const allowed = allowedPressure(
+    read.screened,
+    path.filter((id) => id !== step.toward),
+  );
+  if (step.pressure && allowed && lighterOf(step.pressure, allowed) !== step.pressure)
+    add('screened-pressure', `Screening allows ${allowed} at most at ${theLabel(anatomy, step.place)}.`);
   return faults;
 }
 

@@ -3,7 +3,8 @@ import type { ReadCase } from './case';
 import { type DraftStep, writeCourse } from './course';
 import { drainOrder } from './drain-order';
 import { courseSeconds, fitEffort, settle } from './fit';
-import { decide, type Decision, type Reason, timeReasons } from './reasons';
+import { type Decision } from '../screening/tables';
+import { decide, type Reason, timeReasons } from './reasons';
 import type { Step } from './step';
 import { type Exit, type Survey, surveyCase } from './survey';
 import { rejectionInWords, wayInWords } from './wording';
@@ -79,7 +80,7 @@ export interface Fitted {
 
 /** Repetitions go first, then the return pass, then the second exit; what then still does not fit has to wait, far end first. */
 function fitToVisit(anatomy: Anatomy, read: ReadCase): Fitted {
-  const budgetSeconds = read.minutes * 60;
+  const budgetSeconds = Math.min(read.minutes, read.screened?.maxMinutes ?? read.minutes) * 60;
   const ceiling = read.fill ? 1 : 0;
   const full = surveyCase(anatomy, read);
   let nearest: Survey | undefined;

@@ -1,12 +1,11 @@
 import { type Anatomy, getTerritory, limbOf, type PlaceId } from '../anatomy/place';
+import { type Decision, worseOf } from '../screening/tables';
 import type { ReadCase } from './case';
 import type { Fitted } from './plan';
 import type { PlanRuleId } from './rules';
+import { screenedDecision } from './screened';
 import type { Survey } from './survey';
 import { list, shortLabel, theLabel } from './wording';
-
-export const decisions = ['ok', 'modify', 'clear-first', 'refer', 'stop'] as const;
-export type Decision = (typeof decisions)[number];
 
 export interface Reason {
   readonly rule: PlanRuleId;
@@ -21,12 +20,14 @@ export function decide(
 ): { readonly decision: Decision; readonly reasons: readonly Reason[] } {
   const refer = referReasons(anatomy, read, survey);
   const modify = modifyReasons(anatomy, read, survey);
-  const decision: Decision = refer.length > 0 ? 'refer' : modify.length > 0 ? 'modify' : 'ok';
+  const own: Decision = refer.length > 0 ? 'refer' : modify.length > 0 ? 'modify' : 'ok';
+  const screened = screenedDecision(read.screened, survey.rerouted.size > 0);
+  const asked = (screened?.reasons ?? []).map((text): Reason => ({ rule: 'screening', text }));
   const natural: Reason[] =
     survey.rerouted.size === 0 && survey.routes.size > 0
       ? [{ rule: 'natural', text: 'All groups on the natural ways are open: fluid goes the way it always goes.' }]
       : [];
-  return { decision, reasons: [...refer, ...modify, ...natural] };
+  return { decision: worseOf(own, screened?.decision ?? 'ok'), reasons: [...asked, ...refer, ...modify, ...natural] };
 }
 
 function referReasons(anatomy: Anatomy, read: ReadCase, survey: Survey): Reason[] {
@@ -72,10 +73,17 @@ function modifyReasons(anatomy: Anatomy, read: ReadCase, survey: Survey): Reason
       text: `Some nodes near ${list(tender.map((id) => theLabel(anatomy, id)))} are gone: that way counts as longer.`,
     });
   }
-  if (hindrances.closed.size > 0) {
+  const wounds = [...hindrances.closed].filter((id) => !hindrances.keptOff.has(id));
+  if (hindrances.keptOff.size > 0) {
+    reasons.push({
+      rule: 'kept-off',
+      text: `Kept off at ${list(names(anatomy, [...hindrances.keptOff]))}: not touched, nothing led across it.`,
+    });
+  }
+  if (wounds.length > 0) {
     reasons.push({
       rule: 'closed-wound-only',
-      text: `Open skin at ${list(names(anatomy, [...hindrances.closed]))}: not touched, nothing led across it.`,
+      text: `Open skin at ${list(names(anatomy, wounds))}: not touched, nothing led across it.`,
     });
   }
   if (hindrances.scarred.size > 0) reasons.push({ rule: 'no-scar-crossing', text: 'No way out crosses the scar.' });

@@ -13,6 +13,8 @@ export const ruleBook = {
   'no-scar-crossing': 'No way out crosses a scar.',
   'around-port': 'Skin with a port is worked a hand’s width away from it.',
   'closed-wound-only': 'Open, weeping or draining skin is not touched; an incision is never pressed or opened.',
+  'kept-off': 'What screening keeps off is not touched, and nothing is led across it.',
+  'screened-pressure': 'No firmer than screening allows at that place.',
   'feather-on-irradiated': 'Irradiated skin is worked feather light; an irradiated node group counts as closed.',
   'soften-thickened': 'Thickened skin is softened before it is drained, and given up to twice the repetitions.',
   'bypass-knee': 'Fluid from below the knee goes round its outer or inner side, never over the kneecap.',
@@ -25,4 +27,5 @@ export const ruleBook = {
 export type RuleId = keyof typeof ruleBook;
 
 /** Reasons of a whole plan also name what is not a stroke rule. */
-export type PlanRuleId = RuleId | 'qualification' | 'no-exit' | 'time' | 'cancer-history' | 'nodes-tender' | 'natural';
+export type PlanRuleId =
+  RuleId | 'qualification' | 'no-exit' | 'time' | 'cancer-history' | 'nodes-tender' | 'natural' | 'screening';

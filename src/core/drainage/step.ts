@@ -1,11 +1,9 @@
 import type { PlaceId } from '../anatomy/place';
+import type { Pressure } from '../screening/tables';
 import type { RuleId } from './rules';
 
 export const stepKinds = ['breathe', 'clear', 'prepare', 'soften', 'drain', 'carry', 'return', 'close'] as const;
 export type StepKind = (typeof stepKinds)[number];
-
-export const pressures = ['feather', 'light', 'medium', 'firm'] as const;
-export type Pressure = (typeof pressures)[number];
 
 /** One thing to do with the hands, at one place, in one direction. */
 export interface Step {

@@ -3,7 +3,10 @@ import { assertNever } from '../result';
 import type { ReadCase } from './case';
 import { edgeKey } from './hindrance';
 import type { Route } from './routes';
-import type { Pressure, StepKind } from './step';
+import { lighterOf } from '../screening/limits';
+import type { Pressure } from '../screening/tables';
+import { allowedPressure } from './screened';
+import type { StepKind } from './step';
 import { list, shortLabel, theLabel, wayInWords } from './wording';
 
 /** Why a step stands where it stands, before it is put into words. */
@@ -102,6 +105,12 @@ function segmentWord(anatomy: Anatomy, id: PlaceId): string {
 
 /** Lymph work is feather to light: lighter moves more. */
 export function pressureFor(read: ReadCase, kind: StepKind, touched: readonly PlaceId[]): Pressure {
+  const usual = usualPressure(read, kind, touched);
+  const allowed = allowedPressure(read.screened, touched);
+  return allowed === undefined ? usual : lighterOf(usual, allowed);
+}
+
+function usualPressure(read: ReadCase, kind: StepKind, touched: readonly PlaceId[]): Pressure {
   if (touched.some((id) => read.hindrances.irradiated.has(id))) return 'feather';
   if (kind === 'soften') return 'light';
   const isWellBody = read.purpose === 'wellness' && (kind === 'drain' || kind === 'prepare' || kind === 'carry');
@@ -127,9 +136,12 @@ export function cautionsFor(
       .map((key) => shortLabel(anatomy, key.slice(id.length + 1))),
   );
   if (scars.length > 0) cautions.push(`Stop before the scar towards the ${list([...new Set(scars)])}.`);
-  const wounds = neighbours(anatomy, touched).filter((id) => hindrances.closed.has(id) && !touched.includes(id));
-  if (wounds.length > 0)
-    cautions.push(`Keep off the open skin at the ${list(wounds.map((id) => shortLabel(anatomy, id)))}.`);
+  const near = neighbours(anatomy, touched).filter((id) => hindrances.closed.has(id) && !touched.includes(id));
+  const named = (ids: readonly PlaceId[]) => list(ids.map((id) => shortLabel(anatomy, id)));
+  const wounds = near.filter((id) => !hindrances.keptOff.has(id));
+  const keptOff = near.filter((id) => hindrances.keptOff.has(id));
+  if (wounds.length > 0) cautions.push(`Keep off the open skin at the ${named(wounds)}.`);
+  if (keptOff.length > 0) cautions.push(`Keep off the ${named(keptOff)}.`);
   const territory = anatomy.territories.get(place);
   if (!territory || kind === 'clear' || kind === 'close') return cautions;
   const home = territory.home;
