@@ -10,6 +10,10 @@ export default defineConfig({
   devToolbar: { enabled: false },
   // The middleware compares origins itself: behind a plain loopback address the built-in check refuses our own pages.
   security: { checkOrigin: false },
+  experimental: {
+    // Only the scripts that the build knows may run; `is:inline` ones are named by their hash in the pages' frame.
+    csp: true,
+  },
   vite: {
     ssr: { external: ['better-sqlite3'] },
     build: { assetsInlineLimit: 4096 },

@@ -5,9 +5,12 @@
 declare namespace App {
   interface Locals {
     readonly db: import('./server/db/connection').Db;
-    /** Who works, chosen in the header; undefined until a house is set up. */
+    /** Who is signed in, and how; undefined before signing in. */
+    readonly session: import('./server/auth/sessions').Session | undefined;
+    /** The person signed in, as others see them; undefined before signing in. */
     readonly therapist: import('./contracts/views').TherapistView | undefined;
     readonly therapists: readonly import('./contracts/views').TherapistView[];
+    readonly isDemo: boolean;
     readonly actor: import('./server/services/saving').Actor;
   }
 }

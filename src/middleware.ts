@@ -1,37 +1,35 @@
+import type { APIContext } from 'astro';
 import { defineMiddleware } from 'astro:middleware';
 import { ensureDemoHouse } from './demo/demo-house';
+import { mayUse, type Verdict } from './server/auth/policy';
+import { readSession, type Session, sessionCookie } from './server/auth/sessions';
 import { type Db, openDatabase } from './server/db/connection';
-import { listTherapists } from './server/repositories/people';
+import { secureHeaders } from './server/http/headers';
 import { problem } from './server/http/problem';
-import { workAsCookie } from './server/http/work-as';
+import { isTooFast } from './server/http/rate';
+import { findHouse, listTherapists } from './server/repositories/people';
 
 /** The one place that wires the database into requests. Opened on the first one, so that a build opens none. */
 let opening: Promise<Db> | undefined;
+const isDemo = process.env['VELVET_STONE_DEMO'] === '1';
+let isHouseSetUp = false;
 
 async function open(): Promise<Db> {
   const db = openDatabase(process.env['VELVET_STONE_DATA'] ?? './var');
-  if (process.env['VELVET_STONE_DEMO'] === '1') await ensureDemoHouse(db, new Date());
+  if (isDemo) await ensureDemoHouse(db, new Date());
   return db;
 }
 
-const headers = {
-  'x-content-type-options': 'nosniff',
-  'referrer-policy': 'same-origin',
-  'x-frame-options': 'DENY',
-  'permissions-policy': 'camera=(), microphone=(), geolocation=()',
-  'content-security-policy':
-    "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; script-src 'self' 'unsafe-inline'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
-};
-
-/** Computing needs no house; these routes never wait for the database. */
+/** Computing needs no house and no sign-in; these routes never wait for the database. */
 const isStateless = (path: string) => path.startsWith('/api/compute/') || path === '/api/openapi.json';
 
-/** A request that changes something must come from our own pages; programs that send no origin are no browsers. */
+/** A request that changes something must come from our own pages; programs that send no origin bring no cookie either. */
 function isForeign(request: Request): boolean {
-  if (request.method === 'GET' || request.method === 'HEAD' || request.method === 'OPTIONS') return false;
-  const origin = request.headers.get('origin');
+  if (['GET', 'HEAD', 'OPTIONS'].includes(request.method)) return false;
   if (request.headers.get('sec-fetch-site') === 'cross-site') return true;
-  return origin !== null && hostOf(origin) !== request.headers.get('host');
+  const origin = request.headers.get('origin');
+  if (origin === null) return request.headers.get('cookie')?.includes(`${sessionCookie}=`) ?? false;
+  return hostOf(origin) !== request.headers.get('host');
 }
 
 function hostOf(origin: string): string | undefined {
@@ -45,23 +43,62 @@ function hostOf(origin: string): string | undefined {
 export const onRequest = defineMiddleware(async (context, next) => {
   if (isForeign(context.request))
     return problem({ type: '/problems/foreign-origin', title: 'This request came from another site', status: 403 });
-  if (!isStateless(context.url.pathname)) {
-    opening ??= open();
-    const db = await opening.catch((error: unknown) => {
-      opening = undefined;
-      throw error;
-    });
-    const therapists = await listTherapists(db);
-    const chosen = Number(context.cookies.get(workAsCookie)?.value);
-    const therapist = therapists.find((t) => t.id === chosen) ?? therapists[0];
-    Object.assign(context.locals, {
-      db,
-      therapists,
-      therapist,
-      actor: { therapistId: therapist?.id ?? null, now: new Date() },
-    });
-  }
-  const response = await next();
-  for (const [name, value] of Object.entries(headers)) response.headers.set(name, value);
-  return response;
+  if (isStateless(context.url.pathname)) return secureHeaders(await next());
+  opening ??= open();
+  const db = await opening.catch((error: unknown) => {
+    opening = undefined;
+    throw error;
+  });
+  const now = new Date();
+  isHouseSetUp ||= (await findHouse(db)) !== undefined;
+  const session = await readSession(db, context.cookies.get(sessionCookie)?.value, now);
+  const verdict = mayUse(context.request.method, context.url.pathname, {
+    role: session?.staff.role,
+    isLocked: session?.isLocked ?? false,
+    handedVisitId: session?.handedVisitId ?? null,
+    isHouseSetUp,
+  });
+  if (verdict !== 'allowed') return secureHeaders(await refuse(context, verdict, session));
+  if (isTooFast(context.request.method, context.url.pathname, now.getTime()))
+    return problem({ type: '/problems/too-fast', title: 'Too many tries at once: wait a minute', status: 429 });
+  Object.assign(context.locals, {
+    db,
+    session,
+    isDemo,
+    therapists: await listTherapists(db),
+    therapist: session?.staff,
+    actor: { therapistId: session?.staff.id ?? null, now },
+  });
+  return secureHeaders(await next());
 });
+
+const refusals = {
+  'sign-in': { title: 'Sign in first; what you entered is still here', status: 401 },
+  locked: { title: 'This screen is locked: open it with your PIN', status: 423 },
+  handed: { title: 'The tablet is with a client: take it back with your PIN', status: 423 },
+  forbidden: { title: 'This is not open to your role', status: 403 },
+  unknown: { title: 'There is no such thing', status: 404 },
+} as const satisfies Record<Exclude<Verdict, 'allowed'>, { title: string; status: number }>;
+
+/** An endpoint answers with a problem; a page leads to where the way goes on. */
+async function refuse(
+  context: APIContext,
+  verdict: Exclude<Verdict, 'allowed'>,
+  session: Session | undefined,
+): Promise<Response> {
+  const { pathname, search } = context.url;
+  if (pathname.startsWith('/api/')) return problem({ type: `/problems/${verdict}`, ...refusals[verdict] });
+  const then = encodeURIComponent(pathname + search);
+  switch (verdict) {
+    case 'sign-in':
+      return context.redirect(isHouseSetUp ? `/sign-in?then=${then}` : '/welcome');
+    case 'locked':
+      return context.redirect(`/locked?then=${then}`);
+    case 'handed':
+      return context.redirect(`/tablet/${session?.handedVisitId}`);
+    case 'forbidden':
+      return context.redirect('/problems/forbidden');
+    case 'unknown':
+      return context.rewrite('/404');
+  }
+}

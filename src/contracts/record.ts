@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { findingIds, longestVisitMinutes, purposes, qualificationIds } from '../core/drainage/case';
-import { visitQuestionIds } from '../core/visit/visit-check';
+import { longestVisitMinutes, purposes, qualificationIds } from '../core/drainage/case';
+import { isDate } from '../core/screening/time';
 import { ArrangedStepSchema, SchoolSchema, StepSchema } from './drainage';
 import { LimbVolumeRequest } from './limb-volume';
 
@@ -23,12 +23,52 @@ export const longestNote = 4000;
 const note = z.string().max(longestNote, `Keep the note within ${longestNote} characters.`);
 const place = z.string().min(1).max(60);
 
+/** A date that may be known only to the year or the month; not in the future. */
+const eventDate = z
+  .string()
+  .trim()
+  .refine((text) => isDate(text, true), 'Write a real date: a year, a year and month, or a whole date.')
+  .refine((text) => notInTheFuture(text), 'This date lies in the future.')
+  .refine((text) => text >= '1900', 'This date lies too far back.');
+
+const line = (most: number, what: string) =>
+  z.string().trim().max(most, `Keep ${what} within ${most} characters.`).default('');
+
+/** What a client likes and does not; free of diagnoses. */
+export const LikesInput = z.object({
+  pressure: z.enum(['', 'lighter', 'usual', 'firmer']).default(''),
+  warmth: z.enum(['', 'cooler', 'usual', 'warmer']).default(''),
+  music: z.enum(['', 'on', 'off']).default(''),
+  scentsLiked: line(200, 'this'),
+  scentsDisliked: line(200, 'this'),
+  sides: line(400, 'this'),
+  other: line(400, 'this'),
+});
+export type LikesInput = z.infer<typeof LikesInput>;
+
 export const ClientInput = z.object({
   name,
   bornOn: pastDate.nullable().default(null),
   phone: z.string().trim().max(40, 'Keep the phone number within 40 characters.').default(''),
+  email: z.union([z.literal(''), z.email('Write an address such as name@house.example.')]).default(''),
+  address: line(300, 'the address'),
+  emergencyContact: line(200, 'this'),
+  dueOn: dateOnly.nullable().default(null),
+  medicines: z.string().max(2000, 'Keep the medicines within 2000 characters.').default(''),
+  likes: LikesInput.default({
+    pressure: '',
+    warmth: '',
+    music: '',
+    scentsLiked: '',
+    scentsDisliked: '',
+    sides: '',
+    other: '',
+  }),
   note: note.default(''),
 });
+/** A correction: the whole of the data, and the version that it started from. */
+export const ClientChangeInput = ClientInput.extend({ basedOn: z.number().int().positive() });
+export type ClientChangeInput = z.infer<typeof ClientChangeInput>;
 export type ClientInput = z.infer<typeof ClientInput>;
 
 export const VisitInput = z.object({
@@ -43,22 +83,96 @@ export const VisitInput = z.object({
     .max(longestVisitMinutes, `A visit lasts at most ${longestVisitMinutes} minutes.`),
   focus: z.array(place).min(1, 'Choose what is to be drained.').max(20),
   purpose: z.enum(purposes),
+  /** A row of visits: so many times, so many weeks apart. */
+  repeat: z
+    .object({
+      everyWeeks: z.number().int().min(1, 'At least a week apart.').max(12),
+      times: z.number().int().min(1).max(20, 'Book at most 20 visits at once.'),
+    })
+    .optional(),
 });
+export const BookingChangeInput = z.object({
+  startsAt: z.iso.datetime('Write the time as an ISO time in UTC.'),
+  therapistId: z.number().int().positive(),
+});
+export type BookingChangeInput = z.infer<typeof BookingChangeInput>;
+export const ReminderInput = z.union([
+  z.object({ kind: z.literal('send-due') }),
+  z.object({ kind: z.enum(['send', 'fail']), id: z.number().int().positive() }),
+]);
 export type VisitInput = z.infer<typeof VisitInput>;
 
 /** A finding as it is placed on the body map. */
 export const PlacedFindingInput = z.object({
-  id: z.enum(findingIds),
+  /** A condition of the screening, or `thickened` from the assessment. */
+  id: z.string().min(1).max(60),
   side: z.enum(['left', 'right', 'both']).optional(),
   regions: z.array(place).max(60).optional(),
   crosses: z.array(z.array(place).length(2)).max(20).optional(),
-  sinceOn: pastDate.nullable().default(null),
+  sinceOn: eventDate.nullable().default(null),
   note: z.string().max(400, 'Keep this within 400 characters.').default(''),
+  /** Nobody is sure: counts as so until it has been cleared up. */
+  isUnsure: z.boolean().default(false),
+  answers: z.record(z.string().max(60), z.string().max(400)).default({}),
 });
 export type PlacedFindingInput = z.infer<typeof PlacedFindingInput>;
 
+/** A corrected finding takes the place of the old one, which stays in the history with who and when. */
+export const FindingChangeInput = PlacedFindingInput.extend({
+  reason: z.string().trim().max(400, 'Keep the reason within 400 characters.').default(''),
+});
+export type FindingChangeInput = z.infer<typeof FindingChangeInput>;
+
+/** A written note of a treating professional. */
+export const ClearanceInput = z.object({
+  date: dateOnly.refine(notInTheFuture, 'This date lies in the future.'),
+  modalities: z.union([
+    z.literal('all'),
+    z.array(z.string().max(60)).min(1, 'Choose the work that the note is about.'),
+  ]),
+  writtenBy: z.string().trim().min(1, 'Say who wrote it: name and role.').max(120),
+  words: z.string().trim().min(1, 'Copy the words of the note.').max(2000),
+});
+export type ClearanceInput = z.infer<typeof ClearanceInput>;
+
+export const intakeAnswers = ['yes', 'no', 'unsure'] as const;
+export type IntakeAnswer = (typeof intakeAnswers)[number];
+export const IntakeInput = z.object({
+  answers: z
+    .array(z.object({ condition: z.string().min(1).max(60), answer: z.enum(intakeAnswers) }))
+    .max(200)
+    .default([]),
+  /** Free text; absent: as it was. */
+  medicines: z.string().max(2000, 'Keep the medicines within 2000 characters.').optional(),
+  dueOn: dateOnly.nullable().optional(),
+});
+export type IntakeInput = z.infer<typeof IntakeInput>;
+
+export const ConsentInput = z.object({
+  areas: z.array(z.enum(['breast', 'groin', 'buttocks', 'belly', 'mouth'])).max(5),
+  signer: z.enum(['client', 'guardian']),
+  name,
+  /** The drawn name as the `d` of a path in a box of 600 by 160; null: typed. */
+  drawing: z
+    .string()
+    .max(60_000, 'That drawing is too large; draw the name more simply.')
+    .regex(/^[ML0-9 .]*$/, 'That is not a drawn name.')
+    .nullable()
+    .default(null),
+  wordingVersion: z.number().int().positive(),
+});
+export type ConsentInput = z.infer<typeof ConsentInput>;
+
+export const OverrideInput = z.object({
+  modality: z.string().max(60),
+  key: z.string().max(40),
+  value: z.union([z.string().max(60), z.number(), z.array(z.string().max(60)).max(60), z.null()]),
+  reason: z.string().trim().max(400, 'Keep the reason within 400 characters.'),
+});
+export type OverrideInput = z.infer<typeof OverrideInput>;
+
 export const VisitCheckInput = z.object({
-  answers: z.partialRecord(z.enum(visitQuestionIds), z.enum(['yes', 'no'])),
+  answers: z.record(z.string().max(80), z.enum(['yes', 'no'])),
 });
 export type VisitCheckInput = z.infer<typeof VisitCheckInput>;
 
@@ -127,11 +241,24 @@ export type ClosingInput = z.infer<typeof ClosingInput>;
 export const CourseCheckInput = z.object({ steps: z.array(ArrangedStepSchema).max(1000) });
 export const StoredStep = StepSchema;
 
+export const MergeInput = z.object({
+  dropId: z.number().int().positive(),
+  keepVersion: z.number().int().positive(),
+  dropVersion: z.number().int().positive(),
+});
+
 export const HandOverInput = z.object({ therapistId: z.number().int().positive() });
 
 export const HouseInput = z.object({
   name,
   therapistName: name,
+  login: z
+    .string()
+    .trim()
+    .toLowerCase()
+    .regex(/^[a-z0-9._-]{2,40}$/, 'Use 2 to 40 small letters, digits, dots or dashes.'),
+  password: z.string().max(200),
+  pin: z.string().max(20),
   qualifications: z.array(z.enum(qualificationIds)).max(20),
 });
 export type HouseInput = z.infer<typeof HouseInput>;

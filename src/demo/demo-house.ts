@@ -1,13 +1,15 @@
-import { addDays, set, startOfDay } from 'date-fns';
+import { addDays, addYears, set, startOfDay } from 'date-fns';
 import { anatomy } from '../catalogue/anatomy';
 import type { TapingInput } from '../contracts/record';
 import { defaultSchool, type DrainageCase, readCase } from '../core/drainage/case';
 import { planDrainage } from '../core/drainage/plan';
+import type { CheckAnswers } from '../core/visit/visit-check';
 import type { TableEvent } from '../core/table/progress';
-import { visitQuestionIds } from '../core/visit/visit-check';
 import type { Db } from '../server/db/connection';
-import { insertFinding } from '../server/repositories/findings';
-import { findHouse, insertClient, insertHouse, insertTherapist } from '../server/repositories/people';
+import { insertFinding, listFindings, type NewFinding } from '../server/repositories/findings';
+import { insertClient, noLikes } from '../server/repositories/clients';
+import { findHouse, insertHouse, insertTherapist } from '../server/repositories/people';
+import { insertConsent, insertIntakeAnswers } from '../server/repositories/screening';
 import {
   insertAnswers,
   insertClosing,
@@ -18,10 +20,15 @@ import {
   listVisits,
   setStage,
 } from '../server/repositories/visits';
-import { dayBounds } from '../server/services/house-clock';
+import { drainageOf, listConditions } from '../server/services/describe-finding';
+import { dayBounds, isoDay } from '../server/services/house-clock';
+import { readWording } from '../server/services/read-ask';
+import { queueReminder } from '../server/services/reminders';
 import { volumeOf } from '../server/services/taping-volume';
+import { visitCheck } from '../server/services/visit-check';
+import { hashSecret } from '../server/auth/secrets';
 import { demoPositions, makeGirths } from './girths';
-import { type DemoClient, demoClients, demoHouse, demoTherapists } from './people.data';
+import { type DemoClient, demoClients, demoHouse, demoPin, demoStaff, type DemoFinding } from './people.data';
 import { seededRandom } from './random';
 
 /**
@@ -42,24 +49,81 @@ export async function ensureDemoHouse(db: Db, now: Date): Promise<void> {
 async function makeHouse(db: Db, now: Date): Promise<void> {
   const random = seededRandom(20_261_125);
   await insertHouse(db, { ...demoHouse, school: defaultSchool }, now.toISOString());
+  const pinHash = await hashSecret(demoPin);
   const therapistIds: number[] = [];
-  for (const therapist of demoTherapists) therapistIds.push(await insertTherapist(db, therapist));
+  for (const person of demoStaff) therapistIds.push(await insertTherapist(db, { ...person, pinHash }));
+  const wording = await readWording(db);
   for (const client of demoClients) {
-    const id = await insertClient(db, client, now.toISOString());
-    for (const finding of client.findings) {
-      await insertFinding(
-        db,
-        id,
-        { ...finding, sinceOn: finding.sinceOn ?? null, note: finding.note ?? '' },
-        therapistIds[client.therapist] ?? null,
-        now.toISOString(),
-      );
-    }
+    const by = therapistIds[client.therapist] ?? null;
+    const id = await insertClient(
+      db,
+      {
+        ...client,
+        likes: { ...noLikes, ...client.likes },
+        dueOn: client.dueInDays === undefined ? null : isoDay(addDays(now, client.dueInDays).toISOString()),
+      },
+      now.toISOString(),
+    );
+    for (const finding of client.findings)
+      await insertFinding(db, id, dated(finding, now), by, addDays(now, -40).toISOString());
+    if (client.hasIntake) await makeIntake(db, client, id, by, wording.version, now);
     await makePast(db, client, id, therapistIds[client.therapist] ?? 1, now, random);
     if (client.ahead)
-      await book(db, client, id, therapistIds[client.therapist] ?? 1, addDays(now, client.ahead[0]), client.ahead[1]);
+      await book(
+        db,
+        client,
+        id,
+        therapistIds[client.therapist] ?? 1,
+        addDays(now, client.ahead[0]),
+        client.ahead[1],
+        now,
+      );
   }
   await bookToday(db, now);
+}
+
+/** A finding with its dates counted back from today. */
+function dated({ daysAgo, clearedDaysAgo, ...finding }: DemoFinding, now: Date): NewFinding {
+  const before = (days: number) => isoDay(addDays(now, -days).toISOString());
+  return {
+    ...finding,
+    sinceOn: daysAgo === undefined ? (finding.sinceOn ?? null) : before(daysAgo),
+    clearance: clearedDaysAgo
+      ? {
+          date: before(clearedDaysAgo.days),
+          writtenBy: clearedDaysAgo.by,
+          words: clearedDaysAgo.words,
+          modalities: clearedDaysAgo.modalities === 'all' ? 'all' : [...clearedDaysAgo.modalities],
+        }
+      : null,
+  };
+}
+
+/** All questions of the intake answered, some weeks ago, and the consent signed. */
+async function makeIntake(
+  db: Db,
+  client: DemoClient,
+  clientId: number,
+  by: number | null,
+  wordingVersion: number,
+  now: Date,
+): Promise<void> {
+  const at = addDays(now, -(client.past?.visits ?? 1) * (client.past?.everyDays ?? 7)).toISOString();
+  const found = new Set(client.findings.map((finding) => finding.id));
+  const answers = listConditions()
+    .filter((condition) => condition.atIntake)
+    .map(({ id }) => ({ condition: id, answer: found.has(id) ? ('yes' as const) : ('no' as const) }));
+  await insertIntakeAnswers(db, { clientId, visitId: null, answers, source: 'therapist', by, now: at });
+  const signer = client.bornOn > isoDay(addYears(now, -18).toISOString()) ? 'guardian' : 'client';
+  const name = signer === 'guardian' ? `Mother of ${client.name}` : client.name;
+  await insertConsent(
+    db,
+    clientId,
+    null,
+    { areas: ['groin', 'belly'], signer, name, drawing: null, wordingVersion },
+    by,
+    at,
+  );
 }
 
 async function bookToday(db: Db, now: Date): Promise<void> {
@@ -68,7 +132,7 @@ async function bookToday(db: Db, now: Date): Promise<void> {
   for (const client of demoClients) {
     const row = clients.find((c) => c.name === client.name);
     if (!client.today || !row) continue;
-    await book(db, client, row.id, therapists[client.therapist]?.id ?? 1, now, client.today);
+    await book(db, client, row.id, therapists[client.therapist]?.id ?? 1, now, client.today, now);
   }
 }
 
@@ -79,10 +143,11 @@ async function book(
   therapistId: number,
   day: Date,
   time: string,
+  now: Date,
 ): Promise<void> {
   const [hours = 9, minutes = 0] = time.split(':').map(Number);
   const startsAt = set(startOfDay(day), { hours, minutes }).toISOString();
-  await insertVisit(db, {
+  const id = await insertVisit(db, {
     clientId,
     therapistId,
     startsAt,
@@ -90,6 +155,7 @@ async function book(
     focus: [...client.focus],
     purpose: client.purpose,
   });
+  await queueReminder(db, id, now);
 }
 
 async function makePast(
@@ -114,7 +180,7 @@ async function makePast(
       focus: [...client.focus],
       purpose: client.purpose,
     });
-    await insertAnswers(db, id, Object.fromEntries(visitQuestionIds.map((q) => [q, 'no'])), 'go', therapistId, at(1));
+    await insertAnswers(db, id, noToAll(), 'go', therapistId, at(1));
     if (past.limb && past.side && past.excess) {
       const [from, to] = past.excess;
       const share = past.visits === 1 ? from : from + ((to - from) * (past.visits - k)) / (past.visits - 1);
@@ -122,10 +188,16 @@ async function makePast(
       await tape(db, id, 'after', past.limb, past.side, share * 0.9, therapistId, at(client.minutes), random);
     }
     const isLeftOpen = past.isLeftOpen === true && k === 1;
-    await treat(db, client, id, therapistId, at, random, isLeftOpen);
+    await treat(db, client, clientId, id, therapistId, at, random, isLeftOpen);
     if (isLeftOpen) await setStage(db, id, 'close');
     else await setStage(db, id, 'done', at(client.minutes + 4));
   }
+}
+
+/** The check before a visit with nothing to report. */
+function noToAll(): CheckAnswers {
+  const questions = [...visitCheck.flags, ...visitCheck.today, ...visitCheck.others];
+  return Object.fromEntries(questions.map(({ id }) => [id, 'no'] as const));
 }
 
 async function tape(
@@ -155,6 +227,7 @@ async function tape(
 async function treat(
   db: Db,
   client: DemoClient,
+  clientId: number,
   visitId: number,
   therapistId: number,
   at: (minutes: number) => string,
@@ -164,16 +237,11 @@ async function treat(
   const given: DrainageCase = {
     focus: client.focus,
     purpose: client.purpose,
-    findings: client.findings.map(({ id, side, regions, crosses }) => ({
-      id,
-      ...(side ? { side } : {}),
-      ...(regions ? { regions } : {}),
-      ...(crosses ? { crosses } : {}),
-    })),
+    findings: drainageOf(await listFindings(db, clientId)),
     school: defaultSchool,
     minutes: client.minutes,
     fill: false,
-    qualifications: demoTherapists[client.therapist]?.qualifications ?? [],
+    qualifications: demoStaff[client.therapist]?.qualifications ?? [],
   };
   const read = readCase(anatomy, given);
   if (!read.ok) throw new Error(`demo client ${client.name}: ${read.errors.map((e) => e.message).join('; ')}`);

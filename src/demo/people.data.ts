@@ -1,6 +1,8 @@
-import type { PlacedFindingInput } from '../contracts/record';
+import type { LikesInput } from '../contracts/record';
 import type { TherapistView } from '../contracts/views';
 import type { Purpose } from '../core/drainage/case';
+import type { NewFinding } from '../server/repositories/findings';
+import type { Role } from '../server/repositories/people';
 
 /** A made-up house; nobody in it exists. */
 export const demoHouse = {
@@ -9,12 +11,22 @@ export const demoHouse = {
     'Two treatment rooms above a mill stream. Ines leads the lymphoedema work; Bram does massage and drainage for well clients.',
 } as const;
 
-export const demoTherapists: readonly Omit<TherapistView, 'id'>[] = [
+export interface DemoPerson extends Omit<TherapistView, 'id'> {
+  readonly role: Role;
+  readonly login: string;
+}
+
+/** All of them open locked screens with the same PIN; nobody has a password, since the demo signs in by one click. */
+export const demoPin = '2719';
+
+export const demoStaff: readonly DemoPerson[] = [
   {
     name: 'Ines Hollen',
     initials: 'IH',
-    title: 'Lymphoedema therapist',
+    title: 'Lymphoedema therapist, owner',
     room: 'Room 1',
+    role: 'owner',
+    login: 'ines',
     qualifications: ['massage', 'lymph-basic', 'lymphoedema-certified', 'oncology-massage'],
   },
   {
@@ -22,19 +34,46 @@ export const demoTherapists: readonly Omit<TherapistView, 'id'>[] = [
     initials: 'BT',
     title: 'Massage therapist',
     room: 'Room 2',
+    role: 'therapist',
+    login: 'bram',
     qualifications: ['massage', 'lymph-basic', 'stone', 'esthetics'],
   },
+  {
+    name: 'Merle Okon',
+    initials: 'MO',
+    title: 'Front desk',
+    room: '',
+    role: 'assistant',
+    login: 'merle',
+    qualifications: [],
+  },
 ];
+
+export interface DemoFinding extends NewFinding {
+  /** The event lies so many days before today; instead of a date. */
+  readonly daysAgo?: number;
+  /** A note that was written so many days before today. */
+  readonly clearedDaysAgo?: {
+    readonly days: number;
+    readonly by: string;
+    readonly words: string;
+    readonly modalities: 'all' | readonly string[];
+  };
+}
 
 export interface DemoClient {
   readonly name: string;
   readonly bornOn: string;
   readonly phone: string;
   readonly note: string;
-  readonly findings: readonly (Omit<PlacedFindingInput, 'sinceOn' | 'note'> & {
-    readonly sinceOn?: string;
-    readonly note?: string;
-  })[];
+  readonly email?: string;
+  readonly likes?: Partial<LikesInput>;
+  readonly medicines?: string;
+  /** Days from today to the day on which a child is due. */
+  readonly dueInDays?: number;
+  readonly findings: readonly DemoFinding[];
+  /** The intake was answered at the first visit; without it the next one asks for it. */
+  readonly hasIntake?: boolean;
   readonly focus: readonly string[];
   readonly purpose: Purpose;
   readonly minutes: number;
@@ -61,7 +100,10 @@ export const demoClients: readonly DemoClient[] = [
     name: 'Tobias Renn',
     bornOn: '1979-04-02',
     phone: '0700 900 112',
-    note: 'Flies a lot. Likes it quiet.',
+    note: 'Flies a lot.',
+    email: 'tobias.renn@quillmail.example',
+    likes: { music: 'off', pressure: 'usual', scentsLiked: 'cedar, plain citrus' },
+    hasIntake: true,
     findings: [],
     focus: ['leg.left', 'leg.right'],
     purpose: 'wellness',
@@ -74,8 +116,10 @@ export const demoClients: readonly DemoClient[] = [
     name: 'Liv Sandoval',
     bornOn: '1991-09-14',
     phone: '0700 900 131',
-    note: 'Rosacea: no warmth on the face.',
-    findings: [],
+    note: 'Comes before a long week.',
+    likes: { warmth: 'cooler', scentsLiked: 'rose', scentsDisliked: 'lavender' },
+    hasIntake: true,
+    findings: [{ id: 'rosacea' }, { id: 'fragrance-allergy', note: 'Lavender hand cream, two years ago.' }],
     focus: ['face'],
     purpose: 'puffy-face',
     minutes: 45,
@@ -87,7 +131,14 @@ export const demoClients: readonly DemoClient[] = [
     name: 'Marit Olsvang',
     bornOn: '1968-05-19',
     phone: '0700 900 158',
-    note: 'Cold feet: warm cover. Left leg heavy since the groin nodes were taken out.',
+    note: 'Left leg heavy since the groin nodes were taken out.',
+    email: 'marit@olsvang.example',
+    likes: {
+      warmth: 'warmer',
+      sides: 'Left calf fuller by evening; right side sleeps.',
+      other: 'Cold feet: warm cover.',
+    },
+    hasIntake: true,
     findings: [{ id: 'nodes-removed-inguinal', side: 'left', sinceOn: '2023-06-12' }],
     focus: ['leg.left'],
     purpose: 'swelling',
@@ -100,7 +151,10 @@ export const demoClients: readonly DemoClient[] = [
     name: 'Ottilie Fenwick',
     bornOn: '1965-02-08',
     phone: '0700 900 174',
-    note: 'Bag on the right shoulder only.',
+    note: 'Carries her bag on the right shoulder only.',
+    likes: { music: 'on', sides: 'Left arm tires first.' },
+    medicines: 'Anastrozole 1 mg in the morning; ramipril 5 mg',
+    hasIntake: true,
     findings: [{ id: 'nodes-removed-axillary', side: 'left', sinceOn: '2024-03-20' }],
     focus: ['arm.left'],
     purpose: 'swelling',
@@ -114,7 +168,10 @@ export const demoClients: readonly DemoClient[] = [
     bornOn: '1972-11-30',
     phone: '0700 900 203',
     note: 'Both sides operated. Prefers the head raised.',
-    findings: [{ id: 'nodes-removed-axillary', side: 'both', sinceOn: '2022-10-04' }, { id: 'cancer-history' }],
+    findings: [
+      { id: 'nodes-removed-axillary', side: 'both', sinceOn: '2022-10-04' },
+      { id: 'cancer-past', sinceOn: '2022' },
+    ],
     focus: ['arm.left', 'arm.right'],
     purpose: 'swelling',
     minutes: 75,
@@ -146,7 +203,8 @@ export const demoClients: readonly DemoClient[] = [
     findings: [
       { id: 'nodes-removed-inguinal', side: 'right', sinceOn: '2024-08-30' },
       {
-        id: 'scar',
+        id: 'scar-mature',
+        regions: ['pubic.left', 'pubic.right'],
         crosses: [['pubic.left', 'pubic.right']],
         sinceOn: '2024-08-30',
         note: 'Low across the pubic mound.',
@@ -180,7 +238,11 @@ export const demoClients: readonly DemoClient[] = [
     note: 'Port on the left, radiotherapy ended last summer.',
     findings: [
       { id: 'nodes-removed-axillary', side: 'right', sinceOn: '2025-02-11' },
-      { id: 'irradiated', regions: ['chest-upper.right', 'axillary.right', 'breast.right'], sinceOn: '2025-07-18' },
+      {
+        id: 'irradiated-skin',
+        regions: ['chest-upper.right', 'axillary.right', 'breast.right'],
+        sinceOn: '2025-07-18',
+      },
       { id: 'port', regions: ['chest-upper.left'], sinceOn: '2025-02-25' },
     ],
     focus: ['arm.right'],
@@ -223,7 +285,7 @@ export const demoClients: readonly DemoClient[] = [
     bornOn: '1950-08-05',
     phone: '0700 900 284',
     note: '',
-    findings: [{ id: 'cancer-history', sinceOn: '2018-03-01' }],
+    findings: [{ id: 'cancer-past', sinceOn: '2018-03' }, { id: 'swelling-both-legs' }],
     focus: ['leg.left', 'leg.right'],
     purpose: 'swelling',
     minutes: 60,
@@ -254,5 +316,202 @@ export const demoClients: readonly DemoClient[] = [
     therapist: 1,
     past: { visits: 1, everyDays: 40 },
     ahead: [3, '11:30'],
+  },
+  {
+    name: 'Rhea Castell',
+    bornOn: '1960-04-18',
+    phone: '0700 900 316',
+    note: 'Teaches till noon.',
+    medicines: 'Lisinopril 10 mg; ibuprofen now and then',
+    hasIntake: true,
+    findings: [
+      {
+        id: 'hypertension-controlled',
+        sinceOn: '2016',
+        clearedDaysAgo: {
+          days: 23,
+          by: 'Dr M. Aster, family physician',
+          words: 'Pressure well controlled. No objection to gentle neck work and warm stones.',
+          modalities: ['neck-mobilisation', 'hot-stone'],
+        },
+      },
+      { id: 'joint-replacement', regions: ['knee-front.right'], sinceOn: '2021-05' },
+    ],
+    focus: ['leg.right'],
+    purpose: 'wellness',
+    minutes: 50,
+    therapist: 1,
+    past: { visits: 2, everyDays: 28 },
+    ahead: [1, '13:00'],
+  },
+  {
+    name: 'Noor Halvorsen',
+    bornOn: '1994-08-12',
+    phone: '0700 900 325',
+    note: 'Second child.',
+    dueInDays: 140,
+    likes: { pressure: 'lighter' },
+    hasIntake: true,
+    findings: [{ id: 'pregnancy-2' }],
+    focus: ['leg.left', 'leg.right'],
+    purpose: 'wellness',
+    minutes: 45,
+    therapist: 0,
+    ahead: [1, '16:30'],
+  },
+  {
+    name: 'Emeric Faulk',
+    bornOn: '1953-03-03',
+    phone: '0700 900 333',
+    note: '',
+    medicines: 'Apixaban 5 mg twice daily; bisoprolol',
+    hasIntake: true,
+    findings: [
+      { id: 'anticoagulants', answers: { reason: 'heart rhythm' } },
+      { id: 'arrhythmia' },
+      { id: 'skin-frail' },
+    ],
+    focus: ['leg.left', 'leg.right'],
+    purpose: 'swelling',
+    minutes: 45,
+    therapist: 0,
+    ahead: [2, '11:30'],
+  },
+  {
+    name: 'Delphine Orlo',
+    bornOn: '1987-06-24',
+    phone: '0700 900 341',
+    note: 'Garment day and night for six weeks.',
+    hasIntake: true,
+    findings: [
+      {
+        id: 'liposuction-recent',
+        regions: ['abdomen-upper.left', 'abdomen-upper.right', 'abdomen-lower.left', 'abdomen-lower.right'],
+        daysAgo: 21,
+        clearedDaysAgo: {
+          days: 17,
+          by: 'Dr P. Lindqvist, surgeon',
+          words: 'Light drainage from week one, around the entry points. No other massage before week eight.',
+          modalities: ['lymph-drainage'],
+        },
+      },
+    ],
+    focus: ['abdomen'],
+    purpose: 'after-procedure',
+    minutes: 45,
+    therapist: 0,
+    past: { visits: 2, everyDays: 6 },
+    ahead: [2, '9:00'],
+  },
+  {
+    name: 'Wren Abernethy',
+    bornOn: '1969-09-09',
+    phone: '0700 900 357',
+    note: 'Fillers before the wedding of her son.',
+    hasIntake: true,
+    findings: [{ id: 'injectable-filler-recent', daysAgo: 10 }, { id: 'nut-allergy' }],
+    focus: ['face'],
+    purpose: 'puffy-face',
+    minutes: 40,
+    therapist: 1,
+    ahead: [3, '14:00'],
+  },
+  {
+    name: 'Caspian Moor',
+    bornOn: '2011-02-14',
+    phone: '0700 900 365',
+    note: 'His mother brings him.',
+    hasIntake: true,
+    findings: [{ id: 'lymphoedema-primary', regions: ['foot-top.left', 'ankle-outer.left', 'shin-lower.left'] }],
+    focus: ['leg.left'],
+    purpose: 'swelling',
+    minutes: 40,
+    therapist: 0,
+    past: { visits: 2, everyDays: 14, limb: 'leg', side: 'left', excess: [0.09, 0.08] },
+    ahead: [3, '16:00'],
+  },
+  {
+    name: 'Philippa Dray',
+    bornOn: '1946-12-20',
+    phone: '0700 900 372',
+    note: 'Deaf in the right ear: speak from the left.',
+    hasIntake: true,
+    findings: [{ id: 'osteoporosis' }, { id: 'diabetes-controlled' }, { id: 'neuropathy' }],
+    focus: ['face', 'neck'],
+    purpose: 'wellness',
+    minutes: 40,
+    therapist: 1,
+    ahead: [4, '10:00'],
+  },
+  {
+    name: 'Anselm Kertesz',
+    bornOn: '1975-10-31',
+    phone: '0700 900 380',
+    note: 'Works nights.',
+    hasIntake: true,
+    findings: [{ id: 'asthma' }, { id: 'asthma-scent-trigger' }, { id: 'latex-allergy' }],
+    focus: ['face', 'neck'],
+    purpose: 'sinus',
+    minutes: 40,
+    therapist: 1,
+    past: { visits: 1, everyDays: 60 },
+    ahead: [4, '11:30'],
+  },
+  {
+    name: 'Thea Lindqvist',
+    bornOn: '1981-07-07',
+    phone: '0700 900 398',
+    note: '',
+    hasIntake: true,
+    findings: [{ id: 'lipoedema' }, { id: 'varicose-veins', regions: ['calf-upper.left', 'calf-upper.right'] }],
+    focus: ['leg.left', 'leg.right'],
+    purpose: 'swelling',
+    minutes: 75,
+    therapist: 0,
+    past: { visits: 3, everyDays: 21 },
+    ahead: [5, '13:00'],
+  },
+  {
+    name: 'Jonas Verhoef',
+    bornOn: '1990-01-17',
+    phone: '0700 900 406',
+    note: 'Runner.',
+    hasIntake: true,
+    findings: [
+      {
+        id: 'scar-new',
+        regions: ['knee-inner.right', 'knee-front.right'],
+        crosses: [['knee-inner.right', 'knee-front.right']],
+        daysAgo: 40,
+      },
+    ],
+    focus: ['leg.right'],
+    purpose: 'after-procedure',
+    minutes: 45,
+    therapist: 0,
+    ahead: [5, '15:00'],
+  },
+  {
+    name: 'Isaura Penn',
+    bornOn: '1963-11-02',
+    phone: '0700 900 414',
+    note: 'Comes for the first time.',
+    findings: [],
+    focus: ['arm.right'],
+    purpose: 'swelling',
+    minutes: 60,
+    therapist: 0,
+    today: '11:30',
+  },
+  {
+    name: 'Tobias Renn',
+    bornOn: '1979-04-02',
+    phone: '0700 900112',
+    note: 'Booked by telephone.',
+    findings: [],
+    focus: ['face'],
+    purpose: 'puffy-face',
+    minutes: 40,
+    therapist: 1,
   },
 ];

@@ -21,9 +21,38 @@ const unreachable: Problem = {
   status: 0,
 };
 
+/** Why a door is shut: nobody is signed in any more, or the screen is locked. */
+export type Shut = 'signed-out' | 'locked';
+export const shutEvent = 'velvet-stone:shut';
+export const openedEvent = 'velvet-stone:opened';
+
+let opening: Promise<void> | undefined;
+
+/**
+ * Asks the view to let its person in again, and waits for it; what was to be sent is sent afterwards, so that an
+ * expired session loses nothing. @returns false when the view has no door of its own
+ */
+async function openAgain(why: Shut): Promise<boolean> {
+  opening ??= new Promise<void>((resolve, reject) => {
+    window.addEventListener(openedEvent, () => resolve(), { once: true });
+    // A door that takes the matter on says so by cancelling the event.
+    if (window.dispatchEvent(new CustomEvent(shutEvent, { cancelable: true, detail: why })))
+      reject(new Error('no door'));
+  }).finally(() => {
+    opening = undefined;
+  });
+  return opening.then(
+    () => true,
+    () => false,
+  );
+}
+
+/** Addresses of the door itself: a refusal there is an answer, not a reason to ask again. */
+const isDoor = (path: string) => path.startsWith('/api/session');
+
 /** Sends JSON and reads JSON. @throws RequestError for every refusal, also when nobody answers */
 export async function send<T>(
-  method: 'GET' | 'POST' | 'DELETE',
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
   path: string,
   body?: unknown,
   signal?: AbortSignal,
@@ -38,6 +67,10 @@ export async function send<T>(
   } catch (error) {
     if (signal?.aborted) throw error;
     throw new RequestError(0, unreachable);
+  }
+  if ((response.status === 401 || response.status === 423) && !isDoor(path)) {
+    const isOpen = await openAgain(response.status === 401 ? 'signed-out' : 'locked');
+    if (isOpen) return send(method, path, body, signal);
   }
   const text = await response.text();
   const value: unknown = text === '' ? null : parseOrNull(text);

@@ -21,8 +21,16 @@ const signOf: Readonly<Record<string, SignKind>> = {
 };
 
 export function marksOf(findings: readonly PlacedFinding[]): FindingMarks {
-  const hindrances = findHindrances(anatomy, findings);
+  const hindrances = findHindrances(
+    anatomy,
+    findings.flatMap((finding) => finding.drainage ?? []),
+  );
   const regions = new Map<PlaceId, RegionMark>();
+  for (const finding of findings) {
+    if (finding.drainage) continue;
+    for (const id of finding.regions ?? [])
+      if (anatomy.territories.has(id)) regions.set(id, { tone: 'tender', words: finding.label.toLowerCase() });
+  }
   for (const id of hindrances.thickened) regions.set(id, { tone: 'prepare', words: 'thickened' });
   for (const id of hindrances.irradiated)
     if (anatomy.territories.has(id)) regions.set(id, { tone: 'tender', words: 'irradiated' });
@@ -32,13 +40,14 @@ export function marksOf(findings: readonly PlacedFinding[]): FindingMarks {
   const nodes = new Map<PlaceId, NodeState>();
   for (const id of hindrances.blocked.keys()) nodes.set(id, 'closed');
   const signs: SignMark[] = [];
-  for (const finding of findings) {
-    const kind = signOf[finding.id];
+  for (const { key, drainage } of findings) {
+    if (!drainage) continue;
+    const kind = signOf[drainage.id];
     if (kind)
-      for (const place of finding.regions ?? [])
-        if (anatomy.territories.has(place)) signs.push({ key: `${finding.key} ${place}`, kind, place });
-    for (const [place = '', other = ''] of finding.crosses ?? [])
-      signs.push({ key: `${finding.key} ${place} ${other}`, kind: 'scar', place, other });
+      for (const place of drainage.regions ?? [])
+        if (anatomy.territories.has(place)) signs.push({ key: `${key} ${place}`, kind, place });
+    for (const [place = '', other = ''] of drainage.crosses ?? [])
+      signs.push({ key: `${key} ${place} ${other}`, kind: 'scar', place, other });
   }
   return { regions, nodes, signs };
 }

@@ -1,95 +1,96 @@
-/** What follows from a yes: an ambulance or physician now, a physician today, or another day for the visit. */
-export type CheckAction = 'stop-urgent' | 'refer-same-day' | 'postpone';
+import type { Condition, RedFlag } from '../screening/tables';
 
-export const visitQuestionIds = [
-  'fever',
-  'spreading-redness',
-  'one-sided-swelling',
-  'chest-or-breath',
-  'wound-trouble',
-  'new-lump',
-  'anything-new',
-] as const;
-export type VisitQuestionId = (typeof visitQuestionIds)[number];
+/** The check before every visit: every red flag, what may have come up today, and how the last visit was borne. */
 
-export interface VisitQuestion {
-  readonly id: VisitQuestionId;
+export type CheckAnswer = 'yes' | 'no';
+/** Question id → answer. A red flag by its id; `anything-new` and `borne-badly`; `today:<group>` for a group of findings. */
+export type CheckAnswers = Readonly<Record<string, CheckAnswer>>;
+
+export interface CheckQuestion {
+  readonly id: string;
   readonly text: string;
-  readonly hint: string;
-  /** Absent: a yes is noted and the visit goes on. */
-  readonly action?: CheckAction;
-  /** What to say to the client after a yes. */
-  readonly say?: string;
+  readonly hint?: string;
+  /** Present for a red flag: what a yes ends the visit with. */
+  readonly flag?: RedFlag;
 }
 
-/** The short check before every visit; worst first. It supports trained judgement and clears nobody. */
-export const visitQuestions: readonly VisitQuestion[] = [
-  {
-    id: 'chest-or-breath',
-    text: 'Chest pain, or short of breath sitting still or lying flat?',
-    hint: 'With both legs swollen this can be the heart.',
-    action: 'stop-urgent',
-    say: 'I am calling emergency services now. Please stay sitting up.',
-  },
-  {
-    id: 'one-sided-swelling',
-    text: 'A leg or arm newly swollen, painful, warm or discoloured in the last days?',
-    hint: 'New, on one side: a clot has to be ruled out first.',
-    action: 'stop-urgent',
-    say: 'This needs a physician today, straight from here, and should not be rubbed. I will write down what I saw for you to take along.',
-  },
-  {
-    id: 'spreading-redness',
-    text: 'Skin that is red, hot, sore and spreading, perhaps with shivering?',
-    hint: 'Drainage would spread an infection.',
-    action: 'refer-same-day',
-    say: 'This looks like something that needs treatment today. I will not work on it; please see a physician today.',
-  },
-  {
-    id: 'wound-trouble',
-    text: 'A wound or incision that leaks, opens, smells or reddens?',
-    hint: 'Never press fluid out of an incision.',
-    action: 'refer-same-day',
-    say: 'Please ring your surgeon today. I will not press any fluid out.',
-  },
-  {
-    id: 'new-lump',
-    text: 'A new lump, or hard, growing or sore glands?',
-    hint: 'A physician feels it before any drainage.',
-    action: 'refer-same-day',
-    say: 'I would like a physician to feel this before we go on. I will write down where it is.',
-  },
-  {
-    id: 'fever',
-    text: 'Temperature of 38 °C or more, chills, or feeling feverish in the last two days?',
-    hint: 'The body needs its rest.',
-    action: 'postpone',
-    say: 'Today your body needs rest. We move the visit; during cancer treatment please ring your team now.',
-  },
+/** Findings that are asked afresh at each visit, one group of them. */
+export interface TodayGroup {
+  readonly id: string;
+  readonly group: string;
+  readonly conditions: readonly { readonly id: string; readonly label: string; readonly ask: string }[];
+}
+
+export interface VisitCheck {
+  /** Findings of an earlier day that are asked afresh: none of them is carried over unasked. */
+  readonly still: readonly CheckQuestion[];
+  readonly flags: readonly CheckQuestion[];
+  readonly today: readonly TodayGroup[];
+  readonly others: readonly CheckQuestion[];
+}
+
+const urgency: Readonly<Record<RedFlag['action'], number>> = { 'stop-urgent': 0, 'refer-same-day': 1, postpone: 2 };
+
+const others: readonly CheckQuestion[] = [
   {
     id: 'anything-new',
     text: 'Anything new since last time: medicine, operation, injection, diagnosis, pregnancy?',
-    hint: 'If yes, add it to the findings on the body map.',
+    hint: 'If yes, add it to the findings.',
+  },
+  {
+    id: 'borne-badly',
+    text: 'After the last visit: bruises, lasting redness, more swelling, or unwell?',
+    hint: 'If yes, note what and for how long.',
   },
 ];
 
-export type CheckAnswers = Readonly<Partial<Record<VisitQuestionId, 'yes' | 'no'>>>;
+/**
+ * The questions of the check, worst first; what a red flag stands for is not asked twice.
+ * @param onRecord conditions that were recorded before the day of the visit
+ */
+export function makeVisitCheck(
+  conditions: Iterable<Condition>,
+  redFlags: readonly RedFlag[],
+  onRecord: ReadonlySet<string> = new Set(),
+): VisitCheck {
+  const flagged = new Set(redFlags.map((flag) => flag.condition));
+  const still: CheckQuestion[] = [];
+  const groups = new Map<string, Condition[]>();
+  for (const condition of conditions) {
+    if (!condition.askAt.includes('visit') || flagged.has(condition.id)) continue;
+    if (onRecord.has(condition.id)) {
+      still.push({
+        id: `still:${condition.id}`,
+        text: `Still so: ${condition.label.toLowerCase()}?`,
+        hint: condition.ask,
+      });
+      continue;
+    }
+    groups.set(condition.group, [...(groups.get(condition.group) ?? []), condition]);
+  }
+  const flags = redFlags
+    .toSorted((a, b) => urgency[a.action] - urgency[b.action])
+    .map((flag): CheckQuestion => ({ id: flag.id, text: flag.ask, flag }));
+  const today = [...groups].map(([group, list]) => ({
+    id: `today:${group.toLowerCase().replace(/[^a-z]+/g, '-')}`,
+    group,
+    conditions: list.map(({ id, label, ask }) => ({ id, label, ask })),
+  }));
+  return { flags, still, today, others };
+}
 
 export interface CheckOutcome {
   readonly kind: 'open' | 'go' | 'stop';
-  readonly unanswered: readonly VisitQuestionId[];
-  /** The yes that decides, most urgent first. */
-  readonly stoppedBy: readonly VisitQuestion[];
+  readonly unanswered: readonly string[];
+  /** The red flags with a yes, most urgent first. */
+  readonly stoppedBy: readonly RedFlag[];
 }
 
-const urgency: Readonly<Record<CheckAction, number>> = { 'stop-urgent': 0, 'refer-same-day': 1, postpone: 2 };
-
 /** One yes to a red flag stops the visit at once; otherwise every question has to be answered before it goes on. */
-export function judgeVisitCheck(answers: CheckAnswers): CheckOutcome {
-  const unanswered = visitQuestions.filter(({ id }) => answers[id] === undefined).map(({ id }) => id);
-  const stoppedBy = visitQuestions
-    .filter((question) => question.action && answers[question.id] === 'yes')
-    .sort((a, b) => urgency[a.action ?? 'postpone'] - urgency[b.action ?? 'postpone']);
+export function judgeVisitCheck(check: VisitCheck, answers: CheckAnswers): CheckOutcome {
+  const ids = [...check.flags, ...check.still, ...check.today, ...check.others].map(({ id }) => id);
+  const unanswered = ids.filter((id) => answers[id] === undefined);
+  const stoppedBy = check.flags.flatMap(({ id, flag }) => (flag && answers[id] === 'yes' ? [flag] : []));
   if (stoppedBy.length > 0) return { kind: 'stop', unanswered, stoppedBy };
   return { kind: unanswered.length > 0 ? 'open' : 'go', unanswered, stoppedBy };
 }

@@ -1,4 +1,4 @@
-import { type Anatomy, type PlaceId } from '../anatomy/place';
+import { type Anatomy, nameOf, type PlaceId } from '../anatomy/place';
 import type { Finding, Purpose } from '../drainage/case';
 import { capitalise, list, shortLabel } from '../drainage/wording';
 import { assertNever } from '../result';
@@ -60,8 +60,7 @@ const nodeNames: Readonly<Record<string, string>> = {
 
 /** One finding in a few words: `left groin nodes removed`, `scar between …`. */
 export function findingInWords(anatomy: Anatomy, finding: Finding): string {
-  const places = (finding.regions ?? []).map((id) => shortLabel(anatomy, id));
-  const some = places.length > 3 ? `${places.slice(0, 2).join(', ')} and ${places.length - 2} more` : list(places);
+  const some = placesInWords(anatomy, finding.regions ?? []);
   switch (finding.id) {
     case 'nodes-removed-axillary':
     case 'nodes-removed-inguinal':
@@ -95,6 +94,44 @@ export function findingInWords(anatomy: Anatomy, finding: Finding): string {
   }
 }
 
+const limbParts: readonly (readonly [string, readonly ('arm' | 'leg')[]])[] = [
+  ['arm', ['arm']],
+  ['leg', ['leg']],
+];
+
+/**
+ * Places in a few words: whole limbs and both sides are named as such, three places one by one, more by count.
+ * `left arm, right upper chest`.
+ */
+export function placesInWords(anatomy: Anatomy, places: readonly PlaceId[]): string {
+  const left = new Set(places);
+  const words: string[] = [];
+  if (left.size >= anatomy.territories.size) return 'the whole body';
+  for (const [limb, parts] of limbParts) {
+    const whole = (['left', 'right'] as const).filter((side) => {
+      const all = [...anatomy.territories.values()].filter(
+        (t) => t.side === side && (parts as readonly string[]).includes(t.part),
+      );
+      if (!all.every((t) => left.has(t.id))) return false;
+      for (const t of all) left.delete(t.id);
+      return true;
+    });
+    if (whole.length === 2) words.push(`both ${limb}s`);
+    else if (whole[0]) words.push(`${whole[0]} ${limb}`);
+  }
+  const names = new Map<string, PlaceId[]>();
+  for (const id of left) names.set(nameOf(id), [...(names.get(nameOf(id)) ?? []), id]);
+  const single = [...names.values()].map((ids) => {
+    const [id = ''] = ids;
+    const label = shortLabel(anatomy, id);
+    return ids.length === 2 ? `${label.replace(/^(left|right) /, '')}, both sides` : label;
+  });
+  const [first = '', second = ''] = single;
+  if (single.length > 3) words.push(first, second, `${single.length - 2} more places`);
+  else words.push(...single);
+  return list(words);
+}
+
 /** Findings for a glance, the ones that close a way first. */
 export function findingsInWords(anatomy: Anatomy, findings: readonly Finding[]): string {
   const weight = (finding: Finding) =>
@@ -118,10 +155,12 @@ const months = [
   'December',
 ];
 
-/** `2023-06-12` as `12 June 2023`. */
+/** `2023-06-12` as `12 June 2023`, `2023-06` as `June 2023`, `2023` as it is. */
 export function dayInWords(isoDate: string): string {
-  const [year = '', month = '', day = ''] = isoDate.split('-');
-  return `${Number(day)} ${months[Number(month) - 1] ?? month} ${year}`;
+  const [year = '', month, day] = isoDate.split('-');
+  if (month === undefined) return year;
+  const named = months[Number(month) - 1] ?? month;
+  return day === undefined ? `${named} ${year}` : `${Number(day)} ${named} ${year}`;
 }
 
 /** Whole years on a day; null when the birthday is not known. */

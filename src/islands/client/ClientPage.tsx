@@ -1,43 +1,65 @@
-import { lazy, Suspense, useState } from 'react';
-import { anatomy } from '../../catalogue/anatomy';
-import type { ClientView, HistoryEntry, PlacedFinding } from '../../contracts/views';
-import { dayInWords, findingInWords } from '../../core/visit/words';
+import { useState } from 'react';
+import type { ClientView, PlacedFinding } from '../../contracts/views';
 import { capitalise } from '../../core/drainage/wording';
-import { formatNumber, formatSigned } from '../../core/units';
+import { dayInWords } from '../../core/visit/words';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { bestDrawing } from '../../ui/body-map/views';
 import { Button } from '../../ui/button/Button';
+import { Choice } from '../../ui/choice/Choice';
 import { useToasts } from '../../ui/toast/useToasts';
 import { send, sentenceOf } from '../api';
 import { marksOf } from '../body-marks';
-import { BookVisit } from './BookVisit';
+import { Booked } from './Booked';
+import { Care } from './Care';
 import styles from './ClientPage.module.css';
+import { EditClient } from './EditClient';
+import { Files } from './Files';
 import { PlaceFinding, usePlacing } from './PlaceFinding';
+import { Visits } from './Visits';
 
-const ExcessChart = lazy(() => import('./ExcessChart'));
+type Part = 'record' | 'visits' | 'data' | 'files' | 'corrections';
 
-/** One client: what is located on the body, all visits, and how the swelling has changed. */
-export function ClientPage({ view, today }: { readonly view: ClientView; readonly today: string }) {
-  const { client, history, therapists } = view;
+const parts: readonly { readonly value: Part; readonly text: string }[] = [
+  { value: 'record', text: 'findings' },
+  { value: 'visits', text: 'visits' },
+  { value: 'data', text: 'contact and likes' },
+  { value: 'files', text: 'files and consent' },
+  { value: 'corrections', text: 'corrections' },
+];
+
+interface Props {
+  readonly view: ClientView;
+  readonly today: string;
+  readonly isOwner: boolean;
+}
+
+/** One client: cautions that fit a glance, what is located on the body, all visits, and the record around them. */
+export function ClientPage({ view, today, isOwner }: Props) {
+  const { client, history } = view;
   const [findings, setFindings] = useState(view.findings);
-  const [isBooking, setIsBooking] = useState(false);
+  const [data, setData] = useState(view.data);
+  const [version, setVersion] = useState(view.version);
+  const [part, setPart] = useState<Part>('record');
   const { say, toasts } = useToasts();
-  const placing = usePlacing(client.id, (finding) => {
-    setFindings((all) => [...all, finding]);
-    say(`Placed: ${findingInWords(anatomy, finding)}.`);
+  const placing = usePlacing(client.id, view.conditions, (finding, replaced) => {
+    setFindings((all) => [...all.filter((f) => f.key !== replaced), finding]);
+    say(`${replaced === null ? 'Placed' : 'Corrected'}: ${finding.words}.`);
   });
-  const marks = marksOf(placing.draft ? [...findings, placing.draft] : findings);
+  const marks = marksOf(findings);
+  const regions = new Map(marks.regions);
+  for (const id of placing.isOpen ? placing.picked : []) regions.set(id, { tone: 'active', words: 'picked' });
   const places = findings.flatMap((f) => [...(f.regions ?? []), ...(f.crosses ?? []).flat()]);
 
   const end = async (finding: PlacedFinding) => {
     try {
       await send('DELETE', `/api/clients/${client.id}/findings/${finding.key}`);
       setFindings((all) => all.filter((f) => f.key !== finding.key));
-      say(`Ended: ${findingInWords(anatomy, finding)}. It stays in the history.`);
+      say(`Ended: ${finding.words}. It stays in the history.`);
     } catch (error) {
       say(sentenceOf(error), 'error');
     }
   };
+  const likes = likesInWords(data.likes);
 
   return (
     <div className={styles['view']}>
@@ -45,153 +67,208 @@ export function ClientPage({ view, today }: { readonly view: ClientView; readonl
         <BodyPanel
           label={`Body of ${client.name}`}
           initial={bestDrawing(places.length > 0 ? places : ['thigh-upper-outer.left'])}
-          regions={marks.regions}
+          regions={regions}
           nodes={marks.nodes}
           signs={marks.signs}
           onPick={placing.isOpen ? placing.pick : undefined}
-          areNodesPickable={placing.kind === 'irradiated'}
+          areNodesPickable={placing.kind === 'irradiated-skin'}
           selected={placing.picked.at(-1)}
         />
       </section>
       <main id="main" className={styles['main']}>
         <div className={styles['title']}>
           <div>
-            <h1>{client.name}</h1>
+            <h1>{data.name}</h1>
             <p>
-              {[client.age === null ? '' : `${client.age} years`, client.phone].filter(Boolean).join(' · ')}
-              {client.note && <> · {client.note}</>}
+              {[client.age === null ? '' : `${client.age} years`, data.phone, data.email].filter(Boolean).join(' · ')}
+              {data.note && <> · {data.note}</>}
             </p>
           </div>
-          <Button look="filled" onClick={() => setIsBooking(true)}>
-            Book a visit
-          </Button>
+          {view.isArchived && <strong className={styles['archived']}>in the archive</strong>}
         </div>
-
-        <div className={styles['heading']}>
-          <h2>On the body</h2>
-          {!placing.isOpen && (
-            <Button look="link" onClick={placing.open}>
-              Place a finding
-            </Button>
-          )}
-        </div>
-        {placing.isOpen && <PlaceFinding placing={placing} today={today} />}
-        {findings.length === 0 && !placing.isOpen && (
-          <p className={styles['quiet']}>
-            Nothing is placed: all node groups count as open. Place removed nodes, scars, ports, wounds and treated skin
-            before the first plan.
+        {view.mergedInto !== null && (
+          <p role="status">
+            This record was merged into <a href={`/clients/${view.mergedInto}`}>another one</a>.
           </p>
         )}
-        <ul className={styles['findings']}>
-          {findings.map((finding) => (
-            <li key={finding.key}>
-              <div>
-                <strong>{capitalise(findingInWords(anatomy, finding))}</strong>
-                <span>
-                  {finding.sinceOn ? `since ${dayInWords(finding.sinceOn)}` : 'date not known'}
-                  {finding.note && ` · ${finding.note}`}
-                </span>
-              </div>
-              <Button
-                look="link"
-                onClick={() => void end(finding)}
-                aria-label={`No longer so: ${findingInWords(anatomy, finding)}`}
-              >
-                No longer so
-              </Button>
+        <ul className={styles['cautions']} aria-label="Cautions">
+          {view.cautions.map((caution) => (
+            <li key={caution.words} data-kind={caution.kind}>
+              {caution.words}
+            </li>
+          ))}
+          {view.cautions.length === 0 && <li>no cautions on record</li>}
+          {likes.map((like) => (
+            <li key={like} data-kind="like">
+              {like}
             </li>
           ))}
         </ul>
+        <Choice label="Part of the record" isLabelHidden options={parts} value={part} onChange={setPart} />
 
-        <div className={styles['heading']}>
-          <h2>{titleOf(history)}</h2>
-        </div>
-        {history.filter((entry) => entry.excessMl !== null).length > 1 && (
-          <Suspense fallback={<div className={styles['chart']} aria-busy="true" />}>
-            <ExcessChart history={history} className={styles['chart'] ?? ''} />
-          </Suspense>
+        {part === 'record' && (
+          <>
+            <div className={styles['heading']}>
+              <h2>On the body</h2>
+              {!placing.isOpen && (
+                <Button look="link" onClick={() => placing.open()}>
+                  Place a finding
+                </Button>
+              )}
+            </div>
+            {placing.isOpen && <PlaceFinding placing={placing} conditions={view.conditions} />}
+            {findings.length === 0 && !placing.isOpen && (
+              <p className={styles['quiet']}>
+                Nothing is placed: all node groups count as open. Place removed nodes, scars, ports, wounds and treated
+                skin before the first plan.
+              </p>
+            )}
+            <ul className={styles['findings']}>
+              {findings.map((finding) => (
+                <li key={finding.key}>
+                  <div>
+                    <strong>{capitalise(finding.words)}</strong>
+                    <span>
+                      {finding.sinceOn ? `since ${dayInWords(finding.sinceOn)}` : 'date not known'}
+                      {finding.isUnsure && ' · not sure yet'}
+                      {finding.source === 'client' && ' · told on the tablet'}
+                      {finding.note && ` · ${finding.note}`}
+                      {finding.clearance &&
+                        ` · note of ${dayInWords(finding.clearance.date)}${finding.clearance.isValid ? `, counts until ${dayInWords(finding.clearance.until)}` : ', has run out'}`}
+                    </span>
+                  </div>
+                  <span className={styles['acts']}>
+                    <Button look="link" onClick={() => placing.open(finding)} aria-label={`Correct: ${finding.words}`}>
+                      Correct
+                    </Button>
+                    <Button look="link" onClick={() => void end(finding)} aria-label={`No longer so: ${finding.words}`}>
+                      No longer so
+                    </Button>
+                  </span>
+                </li>
+              ))}
+            </ul>
+            <Booked
+              clientId={client.id}
+              booked={view.booked}
+              therapists={view.therapists}
+              today={today}
+              lastFocus={history[0]?.work ?? null}
+              mayTreat
+              say={say}
+            />
+            <Care view={view} isOwner={isOwner} say={say} />
+          </>
         )}
-        {history.length === 0 ? (
-          <p className={styles['quiet']}>No visit yet. Book one, and it will stand here.</p>
-        ) : (
-          <ol className={styles['history']}>
-            {history.map((entry) => (
-              <Entry key={entry.visitId} entry={entry} />
-            ))}
-          </ol>
+        {part === 'visits' && (
+          <>
+            <Visits history={history} />
+            {view.ledger.length > 0 && (
+              <>
+                <div className={styles['heading']}>
+                  <h2>How often</h2>
+                </div>
+                <table className={styles['compare']}>
+                  <thead>
+                    <tr>
+                      <th scope="col">Work</th>
+                      <th scope="col">In 7 days</th>
+                      <th scope="col">In 30 days</th>
+                      <th scope="col">In all</th>
+                      <th scope="col">Last</th>
+                      <th scope="col">At most</th>
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {view.ledger.map((row) => (
+                      <tr key={row.modality}>
+                        <th scope="row">{row.label}</th>
+                        <td>{row.inSevenDays}</td>
+                        <td>{row.inThirtyDays}</td>
+                        <td>{row.inAll}</td>
+                        <td>{row.last ?? '–'}</td>
+                        <td>{row.mostPerWeek === null ? 'no limit' : `${row.mostPerWeek} a week`}</td>
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              </>
+            )}
+          </>
         )}
+        {part === 'data' && (
+          <>
+            <div className={styles['heading']}>
+              <h2>Contact and likes</h2>
+            </div>
+            <EditClient
+              clientId={client.id}
+              data={data}
+              version={version}
+              isContactOnly={false}
+              onSaved={(next, nextVersion) => {
+                setData(next);
+                setVersion(nextVersion);
+              }}
+            />
+          </>
+        )}
+        {part === 'files' && (
+          <Files
+            clientId={client.id}
+            initial={view.files}
+            consent={view.consent}
+            say={say}
+            onRemove={(id) => send('DELETE', `/api/clients/${client.id}/files/${id}`)}
+          />
+        )}
+        {part === 'corrections' && <Corrections view={view} />}
       </main>
-      <BookVisit
-        isOpen={isBooking}
-        onClose={() => setIsBooking(false)}
-        clientId={client.id}
-        therapists={therapists}
-        lastFocus={history[0]?.work ?? null}
-        today={today}
-      />
       {toasts}
     </div>
   );
 }
 
-function titleOf(history: readonly HistoryEntry[]): string {
-  const measured = history.filter((entry) => entry.excessMl !== null);
-  const [latest] = measured;
-  const first = measured.at(-1);
-  if (!latest || !first || latest === first || latest.excessMl === null || first.excessMl === null) return 'Visits';
-  const change = latest.excessMl - first.excessMl;
-  return `${formatNumber(latest.excessMl)} mL over the other side, ${formatNumber(Math.abs(change))} ${change < 0 ? 'less' : 'more'} than at the first visit`;
-}
-
-/** A score in words; nothing where it was not asked. */
-function scoreWords(name: string, score: number | null | undefined, most: number): string {
-  return score === null || score === undefined ? '' : `${name} ${score} of ${most}`;
-}
-
-function Entry({ entry }: { readonly entry: HistoryEntry }) {
-  const open = entry.stage !== 'done' && entry.stage !== 'stopped';
-  const href = open
-    ? `/visits/${entry.visitId}/${entry.stage === 'prepare' ? 'plan' : entry.stage}`
-    : `/visits/${entry.visitId}/close`;
+function Corrections({ view }: { readonly view: ClientView }) {
   return (
-    <li data-open={open ? true : undefined}>
-      <div className={styles['when']}>
-        <a href={href}>{entry.date}</a>
-        <span>{entry.therapist}</span>
+    <>
+      <div className={styles['heading']}>
+        <h2>What was changed</h2>
       </div>
-      <div>
-        <p>
-          {entry.work}
-          {entry.stage === 'stopped' && ' · stopped at the check'}
-          {open && ' · not closed yet'}
-        </p>
-        <p className={styles['quiet']}>
-          {[
-            entry.steps === null ? '' : `${entry.steps} steps`,
-            scoreWords('comfort', entry.closing?.comfort, 10),
-            scoreWords('redness', entry.closing?.redness, 4),
-            entry.closing?.note ? `“${entry.closing.note}”` : '',
-          ]
-            .filter(Boolean)
-            .join(' · ')}
-        </p>
-      </div>
-      <div className={styles['figure']}>
-        {entry.excessMl !== null && (
-          <>
-            <strong>{formatNumber(entry.excessMl)} mL</strong>
-            {entry.afterExcessMl !== null && (
-              <span>{formatSigned(entry.afterExcessMl - entry.excessMl)} mL in the visit</span>
-            )}
-            {entry.change && (
-              <span>
-                {formatSigned(entry.change.ml)} mL since before: {entry.change.beyond ? 'beyond' : 'within'} measuring
-                error ({formatNumber(entry.change.limitMl)} mL)
-              </span>
-            )}
-          </>
-        )}
-      </div>
-    </li>
+      {view.corrections.length === 0 ? (
+        <p className={styles['quiet']}>Nothing on this record was corrected or ended.</p>
+      ) : (
+        <ol className={styles['history']}>
+          {view.corrections.map((entry) => (
+            <li key={`${entry.at} ${entry.what} ${entry.was}`}>
+              <div className={styles['when']}>
+                {entry.when}
+                <span>{entry.by}</span>
+              </div>
+              <div>
+                <p>{entry.what}</p>
+                <p className={styles['quiet']}>was: {entry.was || 'empty'}</p>
+              </div>
+              <div className={styles['figure']}>
+                <span>{entry.why}</span>
+              </div>
+            </li>
+          ))}
+        </ol>
+      )}
+    </>
   );
+}
+
+/** Likes in a few words each; what was not asked is not said. */
+function likesInWords(likes: ClientView['data']['likes']): readonly string[] {
+  return [
+    likes.pressure === '' || likes.pressure === 'usual' ? '' : `likes it ${likes.pressure}`,
+    likes.warmth === '' || likes.warmth === 'usual' ? '' : `likes it ${likes.warmth}`,
+    likes.music === 'off' ? 'music off' : '',
+    likes.scentsLiked && `likes ${likes.scentsLiked}`,
+    likes.scentsDisliked && `dislikes ${likes.scentsDisliked}`,
+    likes.sides,
+    likes.other,
+  ].filter(Boolean);
 }

@@ -1,32 +1,18 @@
 import { useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
-import type { PlacedFinding } from '../../contracts/views';
+import type { ConditionView, PlacedFinding } from '../../contracts/views';
 import { getPlace, type PlaceId } from '../../core/anatomy/place';
-import type { FindingId } from '../../core/drainage/case';
 import { list } from '../../core/drainage/wording';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
-import { Field, Select } from '../../ui/field/Field';
+import { Field } from '../../ui/field/Field';
+import { Pick, type PickOption } from '../../ui/pick/Pick';
 import { RequestError, send } from '../api';
 import styles from './PlaceFinding.module.css';
 
 type How = 'side' | 'regions' | 'pair' | 'none';
 
-const kinds: readonly { readonly id: FindingId; readonly text: string; readonly how: How }[] = [
-  { id: 'nodes-removed-axillary', text: 'Armpit nodes removed', how: 'side' },
-  { id: 'nodes-removed-inguinal', text: 'Groin nodes removed', how: 'side' },
-  { id: 'nodes-removed-pelvic', text: 'Pelvic nodes removed', how: 'side' },
-  { id: 'nodes-removed-neck', text: 'Neck nodes removed', how: 'side' },
-  { id: 'nodes-sentinel-axillary', text: 'A few armpit nodes removed', how: 'side' },
-  { id: 'nodes-sentinel-inguinal', text: 'A few groin nodes removed', how: 'side' },
-  { id: 'nodes-sentinel-neck', text: 'A few neck nodes removed', how: 'side' },
-  { id: 'irradiated', text: 'Irradiated skin or nodes', how: 'regions' },
-  { id: 'scar', text: 'Scar between two places', how: 'pair' },
-  { id: 'port', text: 'Port or line under the skin', how: 'regions' },
-  { id: 'open-wound', text: 'Open wound, drain or weeping skin', how: 'regions' },
-  { id: 'thickened', text: 'Thickened, doughy or firm skin', how: 'regions' },
-  { id: 'cancer-history', text: 'Cancer treated', how: 'none' },
-];
+const thickened: PickOption = { id: 'thickened', text: 'Thickened, doughy or firm skin', group: 'Felt by hand' };
 
 const hints: Readonly<Record<How, string>> = {
   side: 'Choose the side.',
@@ -36,48 +22,76 @@ const hints: Readonly<Record<How, string>> = {
   none: 'No place is needed.',
 };
 
-/** State of placing one finding: what, where, since when. Kept until it is saved or given up. */
-export function usePlacing(clientId: number, onSaved: (finding: PlacedFinding) => void) {
+function howOf(id: string | null, conditions: readonly ConditionView[]): How {
+  if (id === thickened.id) return 'regions';
+  switch (conditions.find((condition) => condition.id === id)?.locatable) {
+    case 'side':
+      return 'side';
+    case 'region':
+    case 'point':
+      return 'regions';
+    case 'line':
+      return 'pair';
+    default:
+      return 'none';
+  }
+}
+
+/** State of placing one finding, or of correcting one: what, where, since when. Kept until it is saved or given up. */
+export function usePlacing(
+  clientId: number,
+  conditions: readonly ConditionView[],
+  onSaved: (finding: PlacedFinding, replaced: number | null) => void,
+) {
   const [isOpen, setIsOpen] = useState(false);
-  const [kind, setKind] = useState<FindingId>('nodes-removed-inguinal');
+  const [corrected, setCorrected] = useState<PlacedFinding>();
+  const [kind, setKind] = useState<string | null>(null);
   const [side, setSide] = useState<'left' | 'right' | 'both' | null>(null);
   const [picked, setPicked] = useState<readonly PlaceId[]>([]);
   const [sinceOn, setSinceOn] = useState('');
   const [note, setNote] = useState('');
+  const [reason, setReason] = useState('');
   const [error, setError] = useState<RequestError>();
-  const how = kinds.find((k) => k.id === kind)?.how ?? 'none';
+  const how = howOf(kind, conditions);
 
   const finding = {
-    id: kind,
+    id: kind ?? '',
     ...(how === 'side' && side ? { side } : {}),
-    ...(how === 'regions' ? { regions: picked } : {}),
+    ...(how === 'regions' || (how === 'pair' && picked.length > 0) ? { regions: picked } : {}),
     ...(how === 'pair' && picked.length === 2 ? { crosses: [[picked[0] ?? '', picked[1] ?? '']] } : {}),
-    sinceOn: sinceOn === '' ? null : sinceOn,
+    sinceOn: sinceOn.trim() === '' ? null : sinceOn.trim(),
     note,
   };
-  const reset = () => {
-    setPicked([]);
-    setSide(null);
-    setSinceOn('');
-    setNote('');
+  const reset = (next?: PlacedFinding) => {
+    setCorrected(next);
+    setKind(next?.id ?? null);
+    setPicked(next?.crosses?.[0] ?? next?.regions ?? []);
+    setSide(next?.side ?? null);
+    setSinceOn(next?.sinceOn ?? '');
+    setNote(next?.note ?? '');
+    setReason('');
     setError(undefined);
   };
   return {
     isOpen,
+    corrected,
     kind,
     how,
     side,
     picked,
     sinceOn,
     note,
+    reason,
     error,
-    draft: isOpen ? ({ key: 0, ...finding } as PlacedFinding) : undefined,
-    open: () => setIsOpen(true),
+    open: (toCorrect?: PlacedFinding) => {
+      reset(toCorrect);
+      setIsOpen(true);
+    },
     close: () => {
       reset();
       setIsOpen(false);
     },
-    choose: (next: FindingId) => {
+    choose: (next: string | null) => {
       setKind(next);
       setPicked([]);
       setError(undefined);
@@ -85,16 +99,24 @@ export function usePlacing(clientId: number, onSaved: (finding: PlacedFinding) =
     setSide,
     setSinceOn,
     setNote,
+    setReason,
     pick: (place: PlaceId) => {
-      if (how === 'regions')
-        setPicked((all) => (all.includes(place) ? all.filter((id) => id !== place) : [...all, place]));
-      if (how === 'pair')
-        setPicked((all) => (all.includes(place) ? all.filter((id) => id !== place) : [...all, place].slice(-2)));
+      const toggled = picked.includes(place) ? picked.filter((id) => id !== place) : [...picked, place];
+      if (how === 'regions') setPicked(toggled);
+      if (how === 'pair') setPicked(toggled.slice(-2));
     },
     save: async () => {
+      const path = `/api/clients/${clientId}/findings`;
       try {
-        const { key } = await send<{ key: number }>('POST', `/api/clients/${clientId}/findings`, finding);
-        onSaved({ ...finding, key } as PlacedFinding);
+        const saved = corrected
+          ? await send<{ finding: PlacedFinding }>('PUT', `${path}/${corrected.key}`, {
+              ...finding,
+              answers: corrected.answers,
+              isUnsure: false,
+              reason,
+            })
+          : await send<{ finding: PlacedFinding }>('POST', path, finding);
+        onSaved(saved.finding, corrected?.key ?? null);
         reset();
         setIsOpen(false);
       } catch (caught) {
@@ -107,37 +129,39 @@ export function usePlacing(clientId: number, onSaved: (finding: PlacedFinding) =
 
 export function PlaceFinding({
   placing,
-  today,
+  conditions,
 }: {
   readonly placing: ReturnType<typeof usePlacing>;
-  readonly today: string;
+  readonly conditions: readonly ConditionView[];
 }) {
-  const placeError =
-    placing.error?.fieldError('side') ?? placing.error?.fieldError('regions') ?? placing.error?.fieldError('crosses');
-  const dateError = placing.error?.fieldError('sinceOn');
-  const noteError = placing.error?.fieldError('note');
-  const other = placing.error && !placeError && !dateError && !noteError ? placing.error.message : undefined;
+  const { error } = placing;
+  const placeError = error?.fieldError('side') ?? error?.fieldError('regions') ?? error?.fieldError('crosses');
+  const [dateError, noteError, kindError] = [
+    error?.fieldError('sinceOn'),
+    error?.fieldError('note'),
+    error?.fieldError('id'),
+  ];
+  const other = error && !placeError && !dateError && !noteError && !kindError ? error.message : undefined;
+  const options: readonly PickOption[] = [
+    ...conditions.map(({ id, label, group }) => ({ id, text: label, group })),
+    thickened,
+  ];
   return (
     <form
       className={styles['form']}
-      aria-label="Place a finding"
+      aria-label={placing.corrected ? 'Correct a finding' : 'Place a finding'}
       onSubmit={(event) => {
         event.preventDefault();
         void placing.save();
       }}
     >
-      <Select
-        label="What"
-        value={placing.kind}
-        onChange={(event) => placing.choose(event.target.value as FindingId)}
-        hint={hints[placing.how]}
-      >
-        {kinds.map((kind) => (
-          <option key={kind.id} value={kind.id}>
-            {kind.text}
-          </option>
-        ))}
-      </Select>
+      <Pick label="What" options={options} value={placing.kind} onChange={placing.choose} />
+      {kindError && (
+        <p className={styles['error']} role="alert">
+          Choose what was found.
+        </p>
+      )}
+      {placing.kind && <p className={styles['hint']}>{hints[placing.how]}</p>}
       {placing.how === 'side' && (
         <Choice
           label="Side of the client"
@@ -164,10 +188,9 @@ export function PlaceFinding({
       )}
       <div className={styles['row']}>
         <Field
-          label="Since (date, if known)"
-          type="date"
-          max={today}
+          label="Since (year, or year-month-day)"
           value={placing.sinceOn}
+          maxLength={10}
           onChange={(event) => placing.setSinceOn(event.target.value)}
           error={dateError}
         />
@@ -179,6 +202,14 @@ export function PlaceFinding({
           error={noteError}
         />
       </div>
+      {placing.corrected && (
+        <Field
+          label="Why it is corrected"
+          value={placing.reason}
+          maxLength={400}
+          onChange={(event) => placing.setReason(event.target.value)}
+        />
+      )}
       {other && (
         <p className={styles['error']} role="alert">
           {other}
@@ -186,7 +217,7 @@ export function PlaceFinding({
       )}
       <div className={styles['buttons']}>
         <Button onClick={placing.close}>Cancel</Button>
-        <Button type="submit">Place it</Button>
+        <Button type="submit">{placing.corrected ? 'Correct it' : 'Place it'}</Button>
       </div>
     </form>
   );

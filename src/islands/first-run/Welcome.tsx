@@ -11,6 +11,9 @@ const qualifications = [
   { id: 'oncology-massage', text: 'Oncology massage' },
   { id: 'esthetics', text: 'Beauty therapy and skin care' },
   { id: 'stone', text: 'Stone therapy' },
+  { id: 'aromatherapy-clinical', text: 'Clinical aromatherapy' },
+  { id: 'intraoral', text: 'Gloved intraoral work' },
+  { id: 'manual-medicine-licence', text: 'Licence in manual medicine' },
 ] as const;
 
 /** First start on an empty data folder. */
@@ -23,6 +26,9 @@ export function Welcome() {
       await send('POST', '/api/house', {
         name: String(form.get('name') ?? ''),
         therapistName: String(form.get('therapistName') ?? ''),
+        login: String(form.get('login') ?? ''),
+        password: String(form.get('password') ?? ''),
+        pin: String(form.get('pin') ?? ''),
         qualifications: form.getAll('qualification'),
       });
       window.location.assign('/');
@@ -40,6 +46,30 @@ export function Welcome() {
       <form onSubmit={(event) => void save(event)} noValidate>
         <Field label="Name of the house" name="name" autoFocus error={error?.fieldError('name')} />
         <Field label="Your name" name="therapistName" autoComplete="name" error={error?.fieldError('therapistName')} />
+        <Field
+          label="Sign-in name"
+          name="login"
+          autoComplete="username"
+          autoCapitalize="none"
+          error={error?.fieldError('login')}
+        />
+        <Field
+          label="Password"
+          name="password"
+          type="password"
+          autoComplete="new-password"
+          hint="At least 10 characters; a short sentence is easy to remember."
+          error={error?.fieldError('password')}
+        />
+        <Field
+          label="PIN for the locked screen"
+          name="pin"
+          type="password"
+          inputMode="numeric"
+          autoComplete="off"
+          hint="4 to 8 digits. It opens the screen again after a pause, and takes a tablet back from a client."
+          error={error?.fieldError('pin')}
+        />
         <fieldset>
           <legend>What you are qualified for</legend>
           {qualifications.map((q) => (

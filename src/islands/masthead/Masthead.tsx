@@ -1,15 +1,15 @@
-import { ChevronDown, Lamp, Sun } from 'lucide-react';
+import { ChevronDown, Lamp, Lock, LogOut, Sun } from 'lucide-react';
 import { useEffect, useSyncExternalStore } from 'react';
 import { Button, Menu, MenuItem, MenuTrigger, Popover, Separator } from 'react-aria-components';
-import type { TherapistView } from '../../contracts/views';
+import type { MeView } from '../../contracts/views';
 import { Kbd } from '../../ui/kbd/Kbd';
-import { send } from '../api';
+import { send, shutEvent } from '../api';
+import { Door } from '../door/Door';
 import styles from './Masthead.module.css';
 
 interface Props {
-  readonly place: 'day' | 'clients';
-  readonly therapist: TherapistView;
-  readonly therapists: readonly TherapistView[];
+  readonly place: 'day' | 'clients' | 'house' | 'outbox';
+  readonly me: MeView;
 }
 
 const readLight = () => document.documentElement.dataset['theme'] === 'lamp';
@@ -20,8 +20,8 @@ function watchLight(onChange: () => void): () => void {
   return () => observer.disconnect();
 }
 
-/** The slim head of every view: where one is, finding a client, who works here. */
-export function Masthead({ place, therapist, therapists }: Props) {
+/** The slim head of every view: where one is, finding a client, who is signed in; and the door that shuts before it. */
+export function Masthead({ place, me }: Props) {
   const isLamp = useSyncExternalStore(watchLight, readLight, () => false);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -40,7 +40,15 @@ export function Masthead({ place, therapist, therapists }: Props) {
     document.documentElement.dataset['theme'] = next;
     localStorage.setItem('theme', next);
   };
-  const workAs = (id: number) => send('POST', '/api/work-as', { therapistId: id }).then(() => window.location.reload());
+  const act = (key: string | number) => {
+    if (key === 'light') switchLight();
+    else if (key === 'lock') {
+      void send('POST', '/api/session/lock').then(() =>
+        window.dispatchEvent(new CustomEvent(shutEvent, { cancelable: true, detail: 'locked' })),
+      );
+    } else if (key === 'out') void send('DELETE', '/api/session').then(() => window.location.assign('/sign-in'));
+    else void send('POST', '/api/session/demo', { staffId: Number(key) }).then(() => window.location.assign('/'));
+  };
 
   return (
     <header className={styles['head']}>
@@ -67,32 +75,43 @@ export function Masthead({ place, therapist, therapists }: Props) {
         <a href="/clients" aria-current={place === 'clients' ? 'page' : undefined}>
           Clients
         </a>
+        {me.role === 'owner' && (
+          <a href="/house" aria-current={place === 'house' ? 'page' : undefined}>
+            House
+          </a>
+        )}
       </nav>
       <a href="/clients" className={styles['find']}>
         Find a client <Kbd>/</Kbd>
       </a>
       <MenuTrigger>
-        <Button
-          className={styles['who'] ?? ''}
-          aria-label={`${therapist.initials}: ${therapist.name} works here. Change`}
-        >
-          <span className={styles['initials']}>{therapist.initials}</span>
+        <Button className={styles['who'] ?? ''} aria-label={`${me.initials}: ${me.name} is signed in. Open the menu`}>
+          <span className={styles['initials']}>{me.initials}</span>
           <ChevronDown size={16} aria-hidden="true" />
         </Button>
         <Popover className={styles['popover'] ?? ''} placement="bottom end">
-          <Menu
-            className={styles['menu'] ?? ''}
-            onAction={(key) => (key === 'light' ? switchLight() : void workAs(Number(key)))}
-          >
-            {therapists.map((t) => (
-              <MenuItem key={t.id} id={String(t.id)} textValue={t.name} className={styles['item'] ?? ''}>
-                <strong>{t.name}</strong>
+          <Menu className={styles['menu'] ?? ''} onAction={act}>
+            {me.people.map((person) => (
+              <MenuItem key={person.id} id={String(person.id)} textValue={person.name} className={styles['item'] ?? ''}>
+                <strong>{person.name}</strong>
                 <span>
-                  {t.title} · {t.room}
-                  {t.id === therapist.id ? ' · works here now' : ''}
+                  {person.title}
+                  {person.id === me.id ? ' · signed in' : ''}
                 </span>
               </MenuItem>
             ))}
+            {me.hasPin && (
+              <MenuItem id="lock" textValue="Lock the screen" className={styles['item'] ?? ''}>
+                <strong>
+                  <Lock size={16} aria-hidden="true" /> Lock the screen
+                </strong>
+              </MenuItem>
+            )}
+            <MenuItem id="out" textValue="Sign out" className={styles['item'] ?? ''}>
+              <strong>
+                <LogOut size={16} aria-hidden="true" /> Sign out
+              </strong>
+            </MenuItem>
             <Separator className={styles['separator'] ?? ''} />
             <MenuItem id="light" textValue="Light" className={styles['item'] ?? ''}>
               <strong>
@@ -103,6 +122,7 @@ export function Masthead({ place, therapist, therapists }: Props) {
           </Menu>
         </Popover>
       </MenuTrigger>
+      <Door me={me} />
     </header>
   );
 }

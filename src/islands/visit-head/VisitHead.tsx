@@ -24,7 +24,11 @@ const keysOf: Readonly<Record<(typeof walked)[number], readonly Shortcut[]>> = {
   ask: [
     [['Y'], 'yes to the question at hand'],
     [['N'], 'no to the question at hand'],
-    [['Tab'], 'next question'],
+    [['U'], 'not sure'],
+    [['R'], 'no to the rest of the group'],
+    [['↑', '↓'], 'from question to question'],
+    [['M'], 'mark the finding on the body'],
+    [['H'], 'hand the tablet to the client'],
   ],
   measure: [
     [['Enter'], 'take the number, on to the next point'],

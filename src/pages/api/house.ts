@@ -1,8 +1,13 @@
 import { HouseInput } from '../../contracts/record';
+import { openSession } from '../../server/auth/sessions';
 import { answer } from '../../server/http/answer';
+import { setSessionCookie } from '../../server/http/cookie';
 import { endpoint, readBody } from '../../server/http/endpoint';
 import { setUpHouse } from '../../server/services/set-up-house';
 
-export const POST = endpoint(async ({ request, locals }) =>
-  answer(await setUpHouse(locals.db, await readBody(request, HouseInput), locals.actor), 'house'),
-);
+export const POST = endpoint(async (context) => {
+  const { db, actor } = context.locals;
+  const result = await setUpHouse(db, await readBody(context.request, HouseInput), actor);
+  if (result.kind === 'saved') setSessionCookie(context, await openSession(db, result.ownerId, actor.now));
+  return answer(result, 'house');
+});

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import type SQLite from 'better-sqlite3';
 import { createTheHouse } from './migrations/0001_create_the_house';
+import { openTheRecord } from './migrations/0002_open_the_record';
 
 export interface Migration {
   /** `NNNN_verb_noun`: applied in this order. */
@@ -9,7 +10,7 @@ export interface Migration {
 }
 
 /** Listed by hand: a bundle carries no folder. */
-const migrations: readonly Migration[] = [createTheHouse];
+const migrations: readonly Migration[] = [createTheHouse, openTheRecord];
 
 /**
  * Brings a database up to date, each migration in a transaction of its own, with its checksum recorded.

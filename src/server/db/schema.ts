@@ -6,6 +6,7 @@ export interface HouseTable {
   scenario: string;
   school_json: string;
   created_at: string;
+  settings_json: Generated<string>;
 }
 
 export interface TherapistTable {
@@ -15,6 +16,14 @@ export interface TherapistTable {
   title: string;
   qualifications_json: string;
   room: string;
+  role: Generated<string>;
+  login: string | null;
+  password_hash: string | null;
+  pin_hash: string | null;
+  failed_sign_ins: Generated<number>;
+  locked_until: string | null;
+  left_at: string | null;
+  hours_json: Generated<string>;
 }
 
 export interface ClientTable {
@@ -25,6 +34,26 @@ export interface ClientTable {
   phone: string;
   note: string;
   created_at: string;
+  email: Generated<string>;
+  address: Generated<string>;
+  emergency_contact: Generated<string>;
+  due_on: string | null;
+  medicines: Generated<string>;
+  likes_json: Generated<string>;
+  version: Generated<number>;
+  changed_at: string | null;
+  changed_by: number | null;
+  archived_at: string | null;
+  merged_into: number | null;
+}
+
+export interface ClientVersionTable {
+  id: Generated<number>;
+  client_id: number;
+  version: number;
+  before_json: string;
+  changed_at: string;
+  changed_by: number | null;
 }
 
 export interface FindingTable {
@@ -40,6 +69,92 @@ export interface FindingTable {
   recorded_by: number | null;
   ended_at: string | null;
   ended_by: number | null;
+  is_unsure: Generated<number>;
+  clearance_json: string | null;
+  answers_json: Generated<string>;
+  source: Generated<'therapist' | 'client'>;
+  replaces: number | null;
+  end_reason: Generated<string>;
+}
+
+export interface IntakeAnswerTable {
+  id: Generated<number>;
+  client_id: number;
+  visit_id: number | null;
+  condition: string;
+  answer: 'yes' | 'no' | 'unsure';
+  source: 'therapist' | 'client';
+  recorded_at: string;
+  recorded_by: number | null;
+}
+
+export interface ConsentWordingTable {
+  version: number;
+  text_json: string;
+  made_at: string;
+  made_by: number | null;
+}
+
+export interface ConsentTable {
+  id: Generated<number>;
+  client_id: number;
+  visit_id: number | null;
+  wording_version: number;
+  areas_json: string;
+  signer: 'client' | 'guardian';
+  name: string;
+  drawing: string | null;
+  signed_at: string;
+  recorded_by: number | null;
+  withdrawn_at: string | null;
+}
+
+export interface AttachmentTable {
+  id: Generated<number>;
+  client_id: number;
+  name: string;
+  media_type: string;
+  bytes: number;
+  sha256: string;
+  content: Buffer;
+  added_at: string;
+  added_by: number | null;
+}
+
+export interface ScreeningOverrideTable {
+  id: Generated<number>;
+  visit_id: number;
+  modality: string;
+  limit_key: string;
+  old_json: string;
+  new_json: string;
+  reason: string;
+  made_at: string;
+  made_by: number | null;
+  ended_at: string | null;
+}
+
+export interface SessionTable {
+  token_hash: string;
+  staff_id: number;
+  created_at: string;
+  seen_at: string;
+  expires_at: string;
+  locked_at: string | null;
+  handed_visit_id: number | null;
+  failed_pins: Generated<number>;
+}
+
+export interface ReminderTable {
+  id: Generated<number>;
+  visit_id: number;
+  channel: 'text' | 'mail';
+  address: string;
+  words: string;
+  due_at: string;
+  state: Generated<'waiting' | 'sent' | 'failed' | 'cancelled'>;
+  settled_at: string | null;
+  trouble: Generated<string>;
 }
 
 export interface VisitTable {
@@ -52,6 +167,11 @@ export interface VisitTable {
   focus_json: string;
   stage: Generated<string>;
   closed_at: string | null;
+  cancelled_at: string | null;
+  cancel_reason: Generated<string>;
+  series: string | null;
+  moved_from: string | null;
+  sequence: Generated<number>;
 }
 
 export interface VisitCheckTable {
@@ -142,8 +262,20 @@ export interface Database {
   table_event: TableEventTable;
   closing: ClosingTable;
   audit: AuditTable;
+  client_version: ClientVersionTable;
+  intake_answer: IntakeAnswerTable;
+  consent_wording: ConsentWordingTable;
+  consent: ConsentTable;
+  attachment: AttachmentTable;
+  screening_override: ScreeningOverrideTable;
+  session: SessionTable;
+  reminder: ReminderTable;
 }
 
+export type TherapistRow = Selectable<TherapistTable>;
+export type ConsentRow = Selectable<ConsentTable>;
+export type SessionRow = Selectable<SessionTable>;
+export type ReminderRow = Selectable<ReminderTable>;
 export type TapingRow = Selectable<TapingTable>;
 export type PlanRow = Selectable<PlanTable>;
 export type VisitRow = Selectable<VisitTable>;

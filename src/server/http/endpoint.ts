@@ -48,9 +48,45 @@ export function unwrap<T>(result: Result<T>): T {
   return result.value;
 }
 
+/**
+ * Reads a body of bytes, and stops as soon as it is too large: what is announced is not believed.
+ * @throws Response a 413 problem
+ */
+export async function readUpTo(request: Request, mostBytes: number): Promise<Uint8Array> {
+  const tooLarge = () =>
+    problem({
+      type: '/problems/too-large',
+      title: `That is more than ${Math.round(mostBytes / 1_000_000)} MB: send a smaller file`,
+      status: 413,
+    });
+  if (Number(request.headers.get('content-length') ?? 0) > mostBytes) throw tooLarge();
+  const parts: Uint8Array[] = [];
+  let bytes = 0;
+  for await (const part of (request.body ?? []) as AsyncIterable<Uint8Array>) {
+    bytes += part.length;
+    if (bytes > mostBytes) throw tooLarge();
+    parts.push(part);
+  }
+  return Buffer.concat(parts);
+}
+
 /** A positive whole number of the address. @throws Response a 404 problem */
 export function idOf(context: APIContext, what: string): number {
-  const id = Number(context.params['id']);
+  return numberOf(context.params['id'], what);
+}
+
+/** The same for what lies below it, such as a finding of a client. */
+export function keyOf(context: APIContext, what: string): number {
+  return numberOf(context.params['key'], what);
+}
+
+/** The visit that a tablet was handed over for. */
+export function visitOf(context: APIContext): number {
+  return numberOf(context.params['visit'], 'visit');
+}
+
+function numberOf(text: string | undefined, what: string): number {
+  const id = Number(text);
   if (!Number.isInteger(id) || id <= 0)
     throw problem({ type: '/problems/not-found', title: `There is no such ${what}`, status: 404 });
   return id;

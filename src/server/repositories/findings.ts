@@ -1,23 +1,51 @@
-import type { PlacedFindingInput } from '../../contracts/record';
-import type { PlacedFinding } from '../../contracts/views';
-import type { FindingId } from '../../core/drainage/case';
+import type { ClearanceInput, PlacedFindingInput } from '../../contracts/record';
 import type { Db } from '../db/connection';
 import type { FindingRow } from '../db/schema';
 
-function toFinding(row: FindingRow): PlacedFinding {
+/** A finding as it stands on the record, before it is put into words. */
+export interface StoredFinding {
+  readonly key: number;
+  readonly id: string;
+  readonly side?: 'left' | 'right' | 'both';
+  readonly regions?: readonly string[];
+  readonly crosses?: readonly (readonly string[])[];
+  readonly sinceOn: string | null;
+  readonly note: string;
+  readonly isUnsure: boolean;
+  readonly source: 'therapist' | 'client';
+  readonly answers: Readonly<Record<string, string>>;
+  readonly clearance: ClearanceInput | null;
+  readonly recordedAt: string;
+}
+
+/** A finding that was ended or corrected, with who and when. */
+export interface PastFinding extends StoredFinding {
+  readonly recordedBy: number | null;
+  readonly endedAt: string;
+  readonly endedBy: number | null;
+  readonly endReason: string;
+  readonly replacedBy: number | null;
+}
+
+function toFinding(row: FindingRow): StoredFinding {
   return {
     key: row.id,
-    id: row.kind as FindingId,
+    id: row.kind,
     ...(row.side ? { side: row.side as 'left' | 'right' | 'both' } : {}),
     ...(row.regions_json ? { regions: JSON.parse(row.regions_json) as string[] } : {}),
-    ...(row.crosses_json ? { crosses: JSON.parse(row.crosses_json) as [string, string][] } : {}),
+    ...(row.crosses_json ? { crosses: JSON.parse(row.crosses_json) as string[][] } : {}),
     sinceOn: row.since_on,
     note: row.note,
+    isUnsure: row.is_unsure === 1,
+    source: row.source,
+    answers: JSON.parse(row.answers_json) as Record<string, string>,
+    clearance: row.clearance_json ? (JSON.parse(row.clearance_json) as ClearanceInput) : null,
+    recordedAt: row.recorded_at,
   };
 }
 
 /** Findings that hold, as they were placed; oldest first. */
-export async function listFindings(db: Db, clientId: number): Promise<readonly PlacedFinding[]> {
+export async function listFindings(db: Db, clientId: number): Promise<readonly StoredFinding[]> {
   const rows = await db
     .selectFrom('finding')
     .selectAll()
@@ -28,10 +56,57 @@ export async function listFindings(db: Db, clientId: number): Promise<readonly P
   return rows.map(toFinding);
 }
 
+/** Findings that hold, of several clients at once. */
+export async function listFindingsOf(
+  db: Db,
+  clientIds: readonly number[],
+): Promise<ReadonlyMap<number, readonly StoredFinding[]>> {
+  const byClient = new Map<number, StoredFinding[]>(clientIds.map((id) => [id, []]));
+  if (clientIds.length === 0) return byClient;
+  const rows = await db
+    .selectFrom('finding')
+    .selectAll()
+    .where('client_id', 'in', clientIds)
+    .where('ended_at', 'is', null)
+    .orderBy('id')
+    .execute();
+  for (const row of rows) byClient.get(row.client_id)?.push(toFinding(row));
+  return byClient;
+}
+
+/** Findings that no longer hold, newest first. */
+export async function listPastFindings(db: Db, clientId: number): Promise<readonly PastFinding[]> {
+  const rows = await db
+    .selectFrom('finding')
+    .leftJoin('finding as next', 'next.replaces', 'finding.id')
+    .selectAll('finding')
+    .select('next.id as replaced_by')
+    .where('finding.client_id', '=', clientId)
+    .where('finding.ended_at', 'is not', null)
+    .orderBy('finding.ended_at', 'desc')
+    .execute();
+  return rows.map((row) => ({
+    ...toFinding(row),
+    recordedBy: row.recorded_by,
+    endedAt: row.ended_at ?? '',
+    endedBy: row.ended_by,
+    endReason: row.end_reason,
+    replacedBy: row.replaced_by,
+  }));
+}
+
+/** What a finding is placed with; all but its name may be left out. */
+export interface NewFinding extends Pick<PlacedFindingInput, 'id'>, Partial<Omit<PlacedFindingInput, 'id'>> {
+  readonly source?: 'therapist' | 'client';
+  readonly clearance?: ClearanceInput | null;
+  /** The finding that it corrects. */
+  readonly replaces?: number;
+}
+
 export async function insertFinding(
   db: Db,
   clientId: number,
-  given: PlacedFindingInput,
+  given: NewFinding,
   by: number | null,
   now: string,
 ): Promise<number> {
@@ -43,8 +118,13 @@ export async function insertFinding(
       side: given.side ?? null,
       regions_json: given.regions ? JSON.stringify(given.regions) : null,
       crosses_json: given.crosses ? JSON.stringify(given.crosses) : null,
-      since_on: given.sinceOn,
-      note: given.note,
+      since_on: given.sinceOn ?? null,
+      note: given.note ?? '',
+      is_unsure: given.isUnsure ? 1 : 0,
+      answers_json: JSON.stringify(given.answers ?? {}),
+      source: given.source ?? 'therapist',
+      clearance_json: given.clearance ? JSON.stringify(given.clearance) : null,
+      replaces: given.replaces ?? null,
       recorded_at: now,
       recorded_by: by,
       ended_at: null,
@@ -55,17 +135,18 @@ export async function insertFinding(
   return row.id;
 }
 
-/** A finding that no longer holds stays in the history with who ended it and when. @returns whether it held until now */
+/** A finding that no longer holds stays in the history with who ended it, when and why. @returns whether it held until now */
 export async function endFinding(
   db: Db,
   clientId: number,
   key: number,
   by: number | null,
   now: string,
+  reason = '',
 ): Promise<boolean> {
   const result = await db
     .updateTable('finding')
-    .set({ ended_at: now, ended_by: by })
+    .set({ ended_at: now, ended_by: by, end_reason: reason })
     .where('id', '=', key)
     .where('client_id', '=', clientId)
     .where('ended_at', 'is', null)

@@ -1,7 +1,7 @@
 import type { QualificationId, School } from '../../core/drainage/case';
 import type { TherapistView } from '../../contracts/views';
 import type { Db } from '../db/connection';
-import type { ClientRow } from '../db/schema';
+import type { TherapistRow } from '../db/schema';
 
 export interface House {
   readonly name: string;
@@ -28,19 +28,68 @@ export async function insertHouse(db: Db, house: House, now: string): Promise<vo
     .execute();
 }
 
-export async function listTherapists(db: Db): Promise<readonly TherapistView[]> {
-  const rows = await db.selectFrom('therapist').selectAll().orderBy('id').execute();
-  return rows.map((row) => ({
+export type Role = 'owner' | 'therapist' | 'assistant';
+
+/** Somebody of the house, with what signing in needs. */
+export interface StaffMember extends TherapistView {
+  readonly role: Role;
+  readonly login: string | null;
+  readonly hasPassword: boolean;
+  readonly hasPin: boolean;
+  readonly leftAt: string | null;
+  readonly hours: WorkingHours;
+}
+
+/** Weekday 1 (Monday) to 7 → start and end, `9:00`–`17:30`; absent: does not work. Empty: 9 to 18, Monday to Saturday. */
+export type WorkingHours = Readonly<Record<string, readonly [string, string]>>;
+
+function toStaff(row: TherapistRow): StaffMember {
+  return {
     id: row.id,
     name: row.name,
     initials: row.initials,
     title: row.title,
     room: row.room,
     qualifications: JSON.parse(row.qualifications_json) as QualificationId[],
-  }));
+    role: row.role as Role,
+    login: row.login,
+    hasPassword: row.password_hash !== null,
+    hasPin: row.pin_hash !== null,
+    leftAt: row.left_at,
+    hours: JSON.parse(row.hours_json) as WorkingHours,
+  };
 }
 
-export async function insertTherapist(db: Db, given: Omit<TherapistView, 'id'>): Promise<number> {
+/** Everybody of the house, also those who left: old records name them. */
+export async function listStaff(db: Db): Promise<readonly StaffMember[]> {
+  const rows = await db.selectFrom('therapist').selectAll().orderBy('id').execute();
+  return rows.map(toStaff);
+}
+
+export async function findStaff(db: Db, id: number): Promise<StaffMember | undefined> {
+  const row = await db.selectFrom('therapist').selectAll().where('id', '=', id).executeTakeFirst();
+  return row && toStaff(row);
+}
+
+/** Those who treat; assistants do not. Without signing-in data, fit to be shown. */
+export async function listTherapists(db: Db): Promise<readonly TherapistView[]> {
+  const rows = await db.selectFrom('therapist').selectAll().where('role', '!=', 'assistant').orderBy('id').execute();
+  return rows.map((row) => {
+    const { id, name, initials, title, room, qualifications } = toStaff(row);
+    return { id, name, initials, title, room, qualifications };
+  });
+}
+
+export async function insertTherapist(
+  db: Db,
+  given: Omit<TherapistView, 'id'> & {
+    readonly role?: Role;
+    readonly login?: string | null;
+    readonly passwordHash?: string | null;
+    readonly pinHash?: string | null;
+    readonly hours?: WorkingHours;
+  },
+): Promise<number> {
   const row = await db
     .insertInto('therapist')
     .values({
@@ -49,68 +98,15 @@ export async function insertTherapist(db: Db, given: Omit<TherapistView, 'id'>):
       title: given.title,
       room: given.room,
       qualifications_json: JSON.stringify(given.qualifications),
+      role: given.role ?? 'therapist',
+      login: given.login ?? null,
+      password_hash: given.passwordHash ?? null,
+      pin_hash: given.pinHash ?? null,
+      locked_until: null,
+      left_at: null,
+      hours_json: JSON.stringify(given.hours ?? {}),
     })
     .returning('id')
     .executeTakeFirstOrThrow();
   return row.id;
-}
-
-/** Small letters without accents, for finding. */
-export function searchForm(text: string): string {
-  return text
-    .normalize('NFD')
-    .replace(/\p{Diacritic}/gu, '')
-    .toLowerCase()
-    .trim();
-}
-
-export async function findClient(db: Db, id: number): Promise<ClientRow | undefined> {
-  return db.selectFrom('client').selectAll().where('id', '=', id).executeTakeFirst();
-}
-
-export async function insertClient(
-  db: Db,
-  given: { readonly name: string; readonly bornOn: string | null; readonly phone: string; readonly note: string },
-  now: string,
-): Promise<number> {
-  const row = await db
-    .insertInto('client')
-    .values({
-      name: given.name,
-      search_name: searchForm(given.name),
-      born_on: given.bornOn,
-      phone: given.phone,
-      note: given.note,
-      created_at: now,
-    })
-    .returning('id')
-    .executeTakeFirstOrThrow();
-  return row.id;
-}
-
-/** Clients whose name holds every word of the text, or whose number holds its digits; by name. */
-export async function searchClients(
-  db: Db,
-  text: string,
-  limit: number,
-): Promise<readonly (ClientRow & { readonly last_visit: string | null })[]> {
-  const words = searchForm(text).split(/\s+/).filter(Boolean);
-  const digits = text.replace(/\D/g, '');
-  let query = db
-    .selectFrom('client')
-    .selectAll('client')
-    .select((eb) =>
-      eb
-        .selectFrom('visit')
-        .select((e) => e.fn.max('starts_at').as('at'))
-        .whereRef('visit.client_id', '=', 'client.id')
-        .where('stage', '=', 'done')
-        .as('last_visit'),
-    );
-  if (digits.length >= 3 && words.every((word) => /^[\d+]+$/.test(word))) {
-    query = query.where((eb) => eb(eb.fn('replace', ['phone', eb.val(' '), eb.val('')]), 'like', `%${digits}%`));
-  } else {
-    for (const word of words) query = query.where('search_name', 'like', `%${word.replace(/[%_]/g, '')}%`);
-  }
-  return query.orderBy('search_name').limit(limit).execute();
 }

@@ -23,6 +23,7 @@ export async function listVisits(
     .select(['client.name as client_name', 'client.born_on as born_on'])
     .where('starts_at', '>=', from)
     .where('starts_at', '<', to)
+    .where('cancelled_at', 'is', null)
     .orderBy('starts_at')
     .execute();
 }
@@ -33,15 +34,34 @@ export async function countVisits(db: Db, from: string, to: string): Promise<num
     .select((eb) => eb.fn.countAll<number>().as('count'))
     .where('starts_at', '>=', from)
     .where('starts_at', '<', to)
+    .where('cancelled_at', 'is', null)
     .executeTakeFirstOrThrow();
   return row.count;
 }
 
 export async function listVisitsOfClient(db: Db, clientId: number): Promise<readonly VisitRow[]> {
-  return db.selectFrom('visit').selectAll().where('client_id', '=', clientId).orderBy('starts_at', 'desc').execute();
+  return db
+    .selectFrom('visit')
+    .selectAll()
+    .where('client_id', '=', clientId)
+    .where('cancelled_at', 'is', null)
+    .orderBy('starts_at', 'desc')
+    .execute();
 }
 
-export async function insertVisit(db: Db, given: VisitInput): Promise<number> {
+/** Visits of the same client before this one, the cancelled not counted. */
+export async function countEarlierVisits(db: Db, visit: VisitRow): Promise<number> {
+  const row = await db
+    .selectFrom('visit')
+    .select((eb) => eb.fn.countAll<number>().as('count'))
+    .where('client_id', '=', visit.client_id)
+    .where('starts_at', '<', visit.starts_at)
+    .where('cancelled_at', 'is', null)
+    .executeTakeFirstOrThrow();
+  return row.count;
+}
+
+export async function insertVisit(db: Db, given: VisitInput, series: string | null = null): Promise<number> {
   const row = await db
     .insertInto('visit')
     .values({
@@ -52,6 +72,9 @@ export async function insertVisit(db: Db, given: VisitInput): Promise<number> {
       purpose: given.purpose,
       focus_json: JSON.stringify(given.focus),
       closed_at: null,
+      cancelled_at: null,
+      series,
+      moved_from: null,
     })
     .returning('id')
     .executeTakeFirstOrThrow();

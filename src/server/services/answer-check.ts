@@ -1,9 +1,11 @@
 import type { VisitCheckInput } from '../../contracts/record';
-import type { StageOrEnd } from '../../contracts/views';
+import type { AskState, StageOrEnd } from '../../contracts/views';
 import { judgeVisitCheck } from '../../core/visit/visit-check';
 import type { Db } from '../db/connection';
 import { insertAnswers, insertAudit, setStage } from '../repositories/visits';
+import { readAskState } from './read-ask';
 import { readVisitFrame } from './read-visit';
+import { visitCheckFor } from './visit-check';
 import { type Actor, type SaveRefusal, advance } from './saving';
 
 /** Stores the answers as they are given; a red flag stops the visit, a corrected answer opens it again. */
@@ -12,12 +14,12 @@ export async function answerCheck(
   visitId: number,
   input: VisitCheckInput,
   actor: Actor,
-): Promise<{ readonly kind: 'saved'; readonly stage: StageOrEnd } | SaveRefusal> {
+): Promise<{ readonly kind: 'saved'; readonly stage: StageOrEnd; readonly state: AskState } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
-  const outcome = judgeVisitCheck(input.answers);
+  const outcome = judgeVisitCheck(visitCheckFor(visit), input.answers);
   const now = actor.now.toISOString();
-  return db.transaction().execute(async (trx) => {
+  const stage = await db.transaction().execute(async (trx): Promise<StageOrEnd> => {
     await insertAnswers(trx, visitId, input.answers, outcome.kind, actor.therapistId, now);
     if (outcome.kind === 'stop') {
       await setStage(trx, visitId, 'stopped');
@@ -29,10 +31,12 @@ export async function answerCheck(
         subject: `visit ${visitId}`,
         detail: flags,
       });
-      return { kind: 'saved', stage: 'stopped' } as const;
+      return 'stopped';
     }
     if (visit.stage === 'stopped') await setStage(trx, visitId, outcome.kind === 'go' ? 'measure' : 'ask');
     else if (outcome.kind === 'go') await advance(trx, visitId, visit.stage, 'measure');
-    return { kind: 'saved', stage: outcome.kind === 'go' ? 'measure' : 'ask' } as const;
+    return outcome.kind === 'go' ? 'measure' : 'ask';
   });
+  const state = await readAskState(db, visitId);
+  return state ? { kind: 'saved', stage, state } : { kind: 'not-found' };
 }

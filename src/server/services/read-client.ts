@@ -1,27 +1,124 @@
-import type { ClientView, FoundClient, HistoryEntry, StageOrEnd, TapingView } from '../../contracts/views';
+import { subDays } from 'date-fns';
 import { anatomy } from '../../catalogue/anatomy';
-import type { Purpose } from '../../core/drainage/case';
+import { screeningBook } from '../../catalogue/screening/screening';
+import type {
+  ClientContactView,
+  ClientView,
+  FoundClient,
+  HistoryEntry,
+  LedgerRow,
+  StageOrEnd,
+  TapingView,
+  TherapistView,
+} from '../../contracts/views';
+import { type Purpose, qualificationIds } from '../../core/drainage/case';
+import { cautionsOf } from '../../core/screening/cautions';
+import type { Screening } from '../../core/screening/screen';
 import { defaultMdcMl } from '../../core/swelling/change';
 import { compareTapings } from '../../core/swelling/compare-tapings';
 import { ageOn, workInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
-import { listFindings } from '../repositories/findings';
-import { findClient, listTherapists, searchClients } from '../repositories/people';
+import type { ClientRow, VisitRow } from '../db/schema';
+import { findClient, searchClients, toClientData } from '../repositories/clients';
+import { listFindings, type StoredFinding } from '../repositories/findings';
+import { listTherapists } from '../repositories/people';
 import { latestClosing, latestPlan, listTapingsOfClient, listVisitsOfClient } from '../repositories/visits';
-import { isoDay, shortDay } from './house-clock';
+import { listAttachments } from './attach-file';
+import { describeFinding, listConditions, oilGroupLabel, placeNames } from './describe-finding';
+import { clockTime, isoDay, longDay, shortDay } from './house-clock';
+import { findDuplicates } from './merge-clients';
+import { readConsent } from './read-ask';
+import { readCorrections } from './read-corrections';
 import { briefOf, therapistOf } from './read-visit';
+import { screenCase } from './screen-visit';
 import { withVolume } from './taping-volume';
+
+/** What the front desk sees of a client. @returns undefined when there is no such client */
+export async function readContact(db: Db, id: number, now: Date): Promise<ClientContactView | undefined> {
+  const client = await findClient(db, id);
+  if (!client) return undefined;
+  const [therapists, visits, findings] = await Promise.all([
+    listTherapists(db),
+    listVisitsOfClient(db, id),
+    listFindings(db, id),
+  ]);
+  const today = isoDay(now.toISOString());
+  return {
+    client: { id, name: client.name, age: ageOn(client.born_on, today), about: '' },
+    data: toClientData(client),
+    version: client.version,
+    isArchived: client.archived_at !== null,
+    mergedInto: client.merged_into,
+    therapists,
+    booked: visits
+      .filter((visit) => visit.starts_at >= now.toISOString() && visit.stage === 'ask')
+      .map((visit) => ({
+        id: visit.id,
+        date: longDay(visit.starts_at),
+        time: clockTime(visit.starts_at),
+        minutes: visit.minutes,
+        work: workInWords(anatomy, JSON.parse(visit.focus_json) as string[], visit.purpose as Purpose),
+        therapist: therapistOf(therapists, visit.therapist_id).name,
+        therapistId: visit.therapist_id,
+        isSeries: visit.series !== null,
+      }))
+      .reverse(),
+    isNoteMissing: isNoteMissing(client, findings, today),
+  };
+}
+
+/** Whether screening asks for a note that is not there or has run out, for any work that the house does. */
+export function isNoteMissing(client: ClientRow, findings: readonly StoredFinding[], today: string): boolean {
+  return screenRecord(client, findings, today).questions.some((question) => question.kind === 'clearance');
+}
+
+/** A client's record as it stands, for somebody who holds every qualification: what the body allows. */
+function screenRecord(client: ClientRow, findings: readonly StoredFinding[], today: string): Screening {
+  return screenCase({
+    visitDate: today,
+    age: ageOn(client.born_on, today),
+    findings,
+    flagged: [],
+    qualifications: [...qualificationIds],
+    overrides: [],
+  });
+}
 
 /** @returns undefined when there is no such client */
 export async function readClient(db: Db, id: number, now: Date): Promise<ClientView | undefined> {
-  const client = await findClient(db, id);
-  if (!client) return undefined;
-  const [findings, therapists, visits, tapings] = await Promise.all([
+  const [client, contact] = await Promise.all([findClient(db, id), readContact(db, id, now)]);
+  if (!client || !contact) return undefined;
+  const today = isoDay(now.toISOString());
+  const [findings, visits, files, consent, duplicates] = await Promise.all([
     listFindings(db, id),
-    listTherapists(db),
     listVisitsOfClient(db, id),
-    listTapingsOfClient(db, id),
+    listAttachments(db, id),
+    readConsent(db, id, now.toISOString()),
+    findDuplicates(db, id),
   ]);
+  const screening = screenRecord(client, findings, today);
+  return {
+    ...contact,
+    client: briefOf(client, findings, today),
+    findings: findings.map((finding) => describeFinding(finding, today)),
+    conditions: listConditions(),
+    history: await readHistory(db, id, visits, contact.therapists),
+    cautions: cautionsOf(screening, { places: placeNames, oilGroup: oilGroupLabel }),
+    ledger: ledgerOf(visits, now),
+    corrections: await readCorrections(db, id),
+    files,
+    consent,
+    duplicates,
+  };
+}
+
+async function readHistory(
+  db: Db,
+  clientId: number,
+  visits: readonly VisitRow[],
+  therapists: readonly TherapistView[],
+): Promise<readonly HistoryEntry[]> {
+  const tapings = await listTapingsOfClient(db, clientId);
   const byVisit = (visitId: number, phase: 'before' | 'after') => {
     const row = tapings.find((t) => t.visit_id === visitId && t.phase === phase);
     return row ? withVolume(row) : undefined;
@@ -50,17 +147,26 @@ export async function readClient(db: Db, id: number, now: Date): Promise<ClientV
       change: before && earlier ? changeOf(earlier, before) : null,
     });
   }
-  return {
-    client: {
-      ...briefOf(client, findings, isoDay(now.toISOString())),
-      bornOn: client.born_on,
-      phone: client.phone,
-      note: client.note,
+  return history;
+}
+
+/** How often each kind of work was done. Until other work is planned, a closed visit is a drainage. */
+function ledgerOf(visits: readonly VisitRow[], now: Date): readonly LedgerRow[] {
+  const done = visits.filter((visit) => visit.stage === 'done');
+  const since = (days: number) => done.filter((v) => v.starts_at > subDays(now, days).toISOString()).length;
+  const drainage = screeningBook.modalities.get('lymph-drainage');
+  if (done.length === 0 || !drainage) return [];
+  return [
+    {
+      modality: drainage.id,
+      label: drainage.label,
+      inSevenDays: since(7),
+      inThirtyDays: since(30),
+      inAll: done.length,
+      last: done[0] ? shortDay(done[0].starts_at) : null,
+      mostPerWeek: drainage.baseline.maxPerWeek ?? null,
     },
-    findings,
-    history,
-    therapists,
-  };
+  ];
 }
 
 /** Change of the excess between two tapings over the same positions of the same limb; null when they cannot be compared. */
@@ -75,6 +181,8 @@ export async function findClients(db: Db, text: string, now: Date, limit = 30): 
   const rows = await searchClients(db, text.slice(0, 200), limit);
   return rows.map((row) => ({
     id: row.id,
+    isArchived: row.archived_at !== null,
+    email: row.email,
     name: row.name,
     age: ageOn(row.born_on, isoDay(now.toISOString())),
     phone: row.phone,

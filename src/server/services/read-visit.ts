@@ -1,22 +1,20 @@
 import { anatomy } from '../../catalogue/anatomy';
-import type {
-  ClientBrief,
-  PlacedFinding,
-  PlanView,
-  StageOrEnd,
-  TherapistView,
-  VisitFrame,
-  VisitView,
-} from '../../contracts/views';
+import { screeningBook } from '../../catalogue/screening/screening';
+import type { ClientBrief, PlanView, StageOrEnd, TherapistView, VisitFrame, VisitView } from '../../contracts/views';
 import { defaultSchool, type DrainageCase, type Purpose } from '../../core/drainage/case';
 import type { DrainagePlan } from '../../core/drainage/plan';
 import type { Step } from '../../core/drainage/step';
+import { pregnancyOn, trimesters } from '../../core/screening/pregnancy';
+import type { CheckAnswers } from '../../core/visit/visit-check';
 import { ageOn, findingsInWords, workInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
 import type { PlanRow, VisitRow } from '../db/schema';
-import { listFindings } from '../repositories/findings';
-import { findClient, findHouse, listTherapists } from '../repositories/people';
+import { findClient } from '../repositories/clients';
+import { listFindings, type StoredFinding } from '../repositories/findings';
+import { findHouse, listTherapists } from '../repositories/people';
+import { listOverrides, type StoredOverride } from '../repositories/screening';
 import {
+  countEarlierVisits,
   findVisit,
   latestAnswers,
   latestClosing,
@@ -26,16 +24,18 @@ import {
   listTapingsOfClient,
   listVisitsOfClient,
 } from '../repositories/visits';
+import { describeFinding, drainageOf } from './describe-finding';
 import { clockTime, isoDay, longDay, shortDay } from './house-clock';
+import { type ScreeningCase, screenDrainage } from './screen-visit';
 import { withVolume } from './taping-volume';
 
 /** Who a client is, in words that the next client may read: what limits the work, never a disease. */
 export function briefOf(
   client: { readonly id: number; readonly name: string; readonly born_on: string | null },
-  findings: readonly PlacedFinding[],
+  findings: readonly StoredFinding[],
   onDate: string,
 ): ClientBrief {
-  const atAGlance = findings.filter((finding) => finding.id !== 'cancer-history');
+  const atAGlance = drainageOf(findings).filter((finding) => finding.id !== 'cancer-history');
   return {
     id: client.id,
     name: client.name,
@@ -51,28 +51,44 @@ export function therapistOf(therapists: readonly TherapistView[], id: number): T
   return therapist;
 }
 
+/** What screening is asked about a visit: all that is on the record, and the red flags of the day. */
+export function screeningCaseOf(visit: VisitRecord): ScreeningCase {
+  const flags = screeningBook.redFlags.filter(({ id }) => visit.answers[id] === 'yes');
+  return {
+    visitDate: isoDay(visit.startsAt),
+    age: visit.client.age,
+    findings: inTrimester(visit),
+    flagged: flags.map((flag) => flag.condition),
+    qualifications: visit.therapist.qualifications,
+    overrides: visit.overrides,
+  };
+}
+
+/** A pregnancy with a due date is in the trimester of the day of the visit, whatever it was when it was written down. */
+function inTrimester(visit: VisitRecord): readonly StoredFinding[] {
+  const now = visit.dueOn === null ? undefined : pregnancyOn(visit.dueOn, isoDay(visit.startsAt));
+  if (!now) return visit.stored;
+  return visit.stored.map((finding) => (trimesters.includes(finding.id) ? { ...finding, id: now.condition } : finding));
+}
+
 /** The case that a visit stands for right now. */
 export function caseOf(
-  visit: VisitFrame,
+  visit: VisitRecord,
   wish: { readonly school?: DrainageCase['school']; readonly minutes?: number; readonly fill?: boolean } = {},
 ): DrainageCase {
   return {
     focus: visit.focus,
     purpose: visit.purpose,
-    findings: visit.findings.map(({ id, side, regions, crosses }) => ({
-      id,
-      ...(side ? { side } : {}),
-      ...(regions ? { regions } : {}),
-      ...(crosses ? { crosses } : {}),
-    })),
+    findings: drainageOf(visit.stored),
     school: wish.school ?? visit.school,
     minutes: wish.minutes ?? visit.minutes,
     fill: wish.fill ?? false,
     qualifications: visit.therapist.qualifications,
+    screened: screenDrainage(screeningCaseOf(visit)),
   };
 }
 
-export function toPlanView(row: PlanRow, visit: VisitFrame): PlanView {
+export function toPlanView(row: PlanRow, visit: VisitRecord): PlanView {
   const drainageCase = JSON.parse(row.case_json) as DrainageCase;
   const now = caseOf(visit, drainageCase);
   return {
@@ -86,13 +102,25 @@ export function toPlanView(row: PlanRow, visit: VisitFrame): PlanView {
   };
 }
 
-async function frameOf(db: Db, row: VisitRow): Promise<VisitFrame> {
+/** A visit with what screening needs of it; findings as stored, not only as shown. */
+export interface VisitRecord extends VisitFrame {
+  readonly stored: readonly StoredFinding[];
+  readonly answers: CheckAnswers;
+  readonly overrides: readonly StoredOverride[];
+  readonly medicines: string;
+  readonly dueOn: string | null;
+}
+
+async function frameOf(db: Db, row: VisitRow): Promise<VisitRecord> {
   const client = await findClient(db, row.client_id);
   if (!client) throw new Error(`visit ${row.id} has no client`);
-  const [findings, therapists, house] = await Promise.all([
+  const [findings, therapists, house, answers, overrides, earlier] = await Promise.all([
     listFindings(db, client.id),
     listTherapists(db),
     findHouse(db),
+    latestAnswers(db, row.id),
+    listOverrides(db, row.id),
+    countEarlierVisits(db, row),
   ]);
   const focus = JSON.parse(row.focus_json) as string[];
   const purpose = row.purpose as Purpose;
@@ -108,23 +136,29 @@ async function frameOf(db: Db, row: VisitRow): Promise<VisitFrame> {
     work: workInWords(anatomy, focus, purpose),
     client: briefOf(client, findings, isoDay(row.starts_at)),
     therapist: therapistOf(therapists, row.therapist_id),
-    findings,
+    findings: findings.map((finding) => describeFinding(finding, isoDay(row.starts_at))),
+    stored: findings,
+    answers,
+    overrides,
+    medicines: client.medicines,
+    dueOn: client.due_on,
     school: house?.school ?? defaultSchool,
+    isFirst: earlier === 0,
   };
 }
 
 /** @returns undefined when there is no such visit */
-export async function readVisitFrame(db: Db, id: number): Promise<VisitFrame | undefined> {
+export async function readVisitFrame(db: Db, id: number): Promise<VisitRecord | undefined> {
   const row = await findVisit(db, id);
   return row && frameOf(db, row);
 }
 
 /** Everything that the views of one visit show. @returns undefined when there is no such visit */
 export async function readVisit(db: Db, id: number): Promise<VisitView | undefined> {
-  const frame = await readVisitFrame(db, id);
-  if (!frame) return undefined;
-  const [answers, before, after, plan, events, closing, lastTime] = await Promise.all([
-    latestAnswers(db, id),
+  const record = await readVisitFrame(db, id);
+  if (!record) return undefined;
+  const { stored: _, overrides: _o, medicines: _m, dueOn: _d, ...frame } = record;
+  const [before, after, plan, events, closing, lastTime] = await Promise.all([
     latestTaping(db, id, 'before'),
     latestTaping(db, id, 'after'),
     latestPlan(db, id),
@@ -134,11 +168,10 @@ export async function readVisit(db: Db, id: number): Promise<VisitView | undefin
   ]);
   return {
     ...frame,
-    answers,
     before: before ? withVolume(before) : null,
     after: after ? withVolume(after) : null,
     lastTime,
-    plan: plan ? toPlanView(plan, frame) : null,
+    plan: plan ? toPlanView(plan, record) : null,
     events,
     closing: closing ?? null,
   };

@@ -2,6 +2,7 @@ import { anatomy } from '../../catalogue/anatomy';
 import { readCase } from '../../core/drainage/case';
 import { checkCourse } from '../../core/drainage/check';
 import type { FieldError } from '../../core/result';
+import { rankOf } from '../../core/screening/tables';
 import { type TableEvent, replay } from '../../core/table/progress';
 import type { Db } from '../db/connection';
 import { insertEvents, latestPlan, listEvents } from '../repositories/visits';
@@ -18,7 +19,7 @@ export async function readyForTable(db: Db, visitId: number): Promise<readonly F
   if (visit.stage === 'stopped') return [{ path: 'check', message: 'The check stopped this visit.' }];
   if (view.isStale)
     return [{ path: 'plan', message: 'Findings or therapist have changed since this plan was made: plan again.' }];
-  if (view.plan.decision === 'refer' || view.plan.decision === 'stop')
+  if (rankOf(view.plan.decision) >= rankOf('clear-first'))
     return [{ path: 'plan', message: view.plan.reasons[0]?.text ?? 'This plan is not to be carried out.' }];
   const read = readCase(anatomy, view.drainageCase);
   const errors = read.ok ? checkCourse(anatomy, read.value, view.steps).filter((v) => v.severity === 'error') : [];

@@ -1,30 +1,40 @@
 import type { HouseInput } from '../../contracts/record';
 import { defaultSchool } from '../../core/drainage/case';
+import type { FieldError } from '../../core/result';
+import { passwordTrouble, pinTrouble } from '../../core/sign-in/lockout';
+import { hashSecret } from '../auth/secrets';
 import type { Db } from '../db/connection';
 import { findHouse, insertHouse, insertTherapist } from '../repositories/people';
+import { initialsOf } from './save-staff';
 import type { Actor, SaveRefusal } from './saving';
 
-/** First run on an empty data folder: the house and its first therapist. */
+/** First run on an empty data folder: the house and its owner, who signs in from then on. */
 export async function setUpHouse(
   db: Db,
   input: HouseInput,
   actor: Actor,
-): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
+): Promise<{ readonly kind: 'saved'; readonly ownerId: number } | SaveRefusal> {
   if (await findHouse(db)) return { kind: 'edited-elsewhere' };
-  await db.transaction().execute(async (trx) => {
+  const errors: FieldError[] = [];
+  const trouble = passwordTrouble(input.password, input.therapistName);
+  if (trouble) errors.push({ path: 'password', message: trouble });
+  const pin = pinTrouble(input.pin);
+  if (pin) errors.push({ path: 'pin', message: pin });
+  if (errors.length > 0) return { kind: 'refused', errors };
+  const [passwordHash, pinHash] = await Promise.all([hashSecret(input.password), hashSecret(input.pin)]);
+  return db.transaction().execute(async (trx) => {
     await insertHouse(trx, { name: input.name, scenario: '', school: defaultSchool }, actor.now.toISOString());
-    const initials = input.therapistName
-      .split(/\s+/)
-      .map((word) => word.charAt(0).toUpperCase())
-      .slice(0, 2)
-      .join('');
-    await insertTherapist(trx, {
+    const ownerId = await insertTherapist(trx, {
       name: input.therapistName,
-      initials,
+      initials: initialsOf(input.therapistName),
       title: 'Owner',
       room: 'Room 1',
       qualifications: input.qualifications,
+      role: 'owner',
+      login: input.login,
+      passwordHash,
+      pinHash,
     });
+    return { kind: 'saved', ownerId } as const;
   });
-  return { kind: 'saved' };
 }

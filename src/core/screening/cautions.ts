@@ -1,0 +1,62 @@
+import type { PlaceId } from '../anatomy/place';
+import type { Screening } from './screen';
+import type { Limits } from './tables';
+
+/** What a therapist has to know at a glance, whatever the work: places first, then the whole. Never a diagnosis. */
+export interface Caution {
+  readonly kind: 'keep-off' | 'no-heat' | 'position' | 'oils' | 'care';
+  readonly words: string;
+}
+
+interface Names {
+  /** Several places in a few words: `left arm`, `right upper chest`. */
+  readonly places: (places: readonly PlaceId[]) => string;
+  readonly oilGroup: (id: string) => string;
+}
+
+const positions: Readonly<Record<string, string>> = { prone: 'not face down', 'supine-flat': 'not flat on the back' };
+
+const cares: readonly (readonly [keyof Limits, string])[] = [
+  ['gloves', 'gloves'],
+  ['guardian', 'guardian signs and stays'],
+  ['slowRise', 'sit up in steps'],
+  ['patchTest', 'patch test first'],
+  ['askEachStep', 'ask before each step'],
+  ['noScent', 'unscented only'],
+];
+
+/**
+ * The cautions of a screening, shortest first sense: what is kept off by hands, where heat is kept away, positions,
+ * oils, and care. Only whole-body findings of hands-on work are gathered, so that one machine's limit is not everybody's.
+ */
+export function cautionsOf(screening: Screening, names: Names): readonly Caution[] {
+  const at = (modality: string) => screening.regions.filter((row) => row.modality === modality);
+  const answer = (modality: string) => screening.byModality.find((row) => row.modality === modality);
+  const stopped = (modality: string) => at(modality).filter((row) => row.decision === 'stop');
+  const cautions: Caution[] = [];
+
+  const off = stopped('lymph-drainage').map((row) => row.region);
+  const drainage = answer('lymph-drainage');
+  if (drainage?.decision === 'stop') cautions.push({ kind: 'keep-off', words: 'no work today' });
+  else if (off.length > 0) cautions.push({ kind: 'keep-off', words: `keep off ${names.places(off)}` });
+
+  const heat = answer('hot-stone');
+  const cold = stopped('hot-stone')
+    .map((row) => row.region)
+    .filter((id) => !off.includes(id));
+  if (heat?.decision === 'stop' || heat?.limits.noHeat) cautions.push({ kind: 'no-heat', words: 'no heat' });
+  else if (cold.length > 0) cautions.push({ kind: 'no-heat', words: `no heat on ${names.places(cold)}` });
+
+  const hands = ['lymph-drainage', 'body-massage', 'facial-massage'].flatMap((id) => answer(id)?.limits ?? []);
+  const union = (key: 'avoidPosition' | 'avoidOils' | 'avoidMaterials') => [
+    ...new Set([...hands, answer('aromatherapy')?.limits ?? {}].flatMap((limits) => limits[key] ?? [])),
+  ];
+  for (const position of union('avoidPosition'))
+    cautions.push({ kind: 'position', words: positions[position] ?? position });
+  const oils = union('avoidOils');
+  if (oils.length > 0) cautions.push({ kind: 'oils', words: `without: ${oils.map(names.oilGroup).join('; ')}` });
+  if (union('avoidMaterials').includes('latex')) cautions.push({ kind: 'care', words: 'no latex' });
+  for (const [key, words] of cares)
+    if (hands.some((limits) => limits[key] === true)) cautions.push({ kind: 'care', words });
+  return cautions;
+}

@@ -1,0 +1,236 @@
+import { type FormEvent, useState } from 'react';
+import { anatomy } from '../../catalogue/anatomy';
+import type { AskState, ConditionView, DecisionView, PlacedFinding } from '../../contracts/views';
+import { shortLabel } from '../../core/drainage/wording';
+import { dayInWords } from '../../core/visit/words';
+import { Button } from '../../ui/button/Button';
+import { Choice } from '../../ui/choice/Choice';
+import { Dialog } from '../../ui/dialog/Dialog';
+import { Field, TextArea } from '../../ui/field/Field';
+import type { RequestError } from '../api';
+import styles from './FindingDetail.module.css';
+import type { Asking } from './useAsk';
+
+interface Props {
+  readonly finding: PlacedFinding;
+  readonly condition: ConditionView | undefined;
+  readonly conditions: readonly ConditionView[];
+  readonly state: AskState;
+  readonly asking: Asking;
+  readonly isMarking: boolean;
+  readonly onMark: () => void;
+  /** Adds a finding that answers a follow-up question. */
+  readonly onAdd: (condition: string) => void;
+}
+
+/** What is still to be known of a finding: side, place, date, follow-up questions, a clearance note. */
+export function FindingDetail(props: Props) {
+  const { finding, condition, conditions, state, asking, isMarking, onMark, onAdd } = props;
+  const [error, setError] = useState<RequestError>();
+  const [isNoting, setIsNoting] = useState(false);
+  const open = state.screening.questions.filter((question) => question.condition === finding.id);
+  const followUps = open.filter((question) => question.kind === 'follow-up');
+  const needsNote = open.some((question) => question.kind === 'clearance');
+  const change = (next: Partial<PlacedFinding>) => void asking.changeFinding(finding, next).then(setError);
+  const places = [...(finding.regions ?? [])];
+  const isPlaceable = finding.locatable !== 'no' && finding.locatable !== 'side';
+  return (
+    <div className={styles['detail']}>
+      {finding.isUnsure && <p className={styles['unsure']}>Counts as so until it has been cleared up.</p>}
+      <div className={styles['fields']}>
+        {finding.locatable === 'side' && (
+          <Choice
+            label="Side of the client"
+            options={[
+              { value: 'left', text: 'left' },
+              { value: 'right', text: 'right' },
+              { value: 'both', text: 'both' },
+            ]}
+            value={finding.side ?? null}
+            onChange={(side) => change({ side })}
+          />
+        )}
+        {isPlaceable && (
+          <div className={styles['place']}>
+            <Button onClick={onMark} aria-pressed={isMarking}>
+              {isMarking ? 'Done marking' : places.length > 0 ? 'Change the place' : 'Mark on the body'}
+            </Button>
+            <span>
+              {isMarking
+                ? finding.locatable === 'line'
+                  ? 'Pick the two neighbours that the scar runs between.'
+                  : 'Pick the places; once more takes one away.'
+                : places.length > 0
+                  ? places.map((id) => shortLabel(anatomy, id)).join(', ')
+                  : 'Not marked: counts as everywhere.'}
+            </span>
+          </div>
+        )}
+        {condition?.dated && (
+          <DateField
+            value={finding.sinceOn}
+            error={error?.fieldError('sinceOn')}
+            onKeep={(sinceOn) => change({ sinceOn })}
+          />
+        )}
+      </div>
+      {error && !error.fieldError('sinceOn') && (
+        <p role="alert" className={styles['error']}>
+          {error.message}
+        </p>
+      )}
+      {followUps.map((question) => {
+        const id = question.id.slice(finding.id.length + 1);
+        const answers = (value: string) => change({ answers: { ...finding.answers, [id]: value } });
+        const leads = conditions.filter((c) => leadsOf(question.id).includes(c.id));
+        return (
+          <div key={question.id} className={styles['follow']}>
+            <p>{question.text}</p>
+            <div>
+              <Button onClick={() => answers('no')}>no</Button>
+              <Button onClick={() => answers('yes')}>yes</Button>
+              {leads.map((lead) => (
+                <Button key={lead.id} onClick={() => onAdd(lead.id)}>
+                  {lead.label}
+                </Button>
+              ))}
+            </div>
+          </div>
+        );
+      })}
+      {finding.clearance ? (
+        <p className={styles['note']} data-valid={finding.clearance.isValid}>
+          {finding.clearance.isValid ? 'Note' : 'Note that has run out'} of {dayInWords(finding.clearance.date)} by{' '}
+          {finding.clearance.writtenBy}: “{finding.clearance.words}”{' '}
+          {finding.clearance.isValid && `Counts until ${dayInWords(finding.clearance.until)}.`}
+        </p>
+      ) : null}
+      {needsNote && (
+        <p className={styles['note']}>
+          A written note from the treating professional is needed.{' '}
+          <Button look="link" onClick={() => setIsNoting(true)}>
+            Add the note
+          </Button>
+        </p>
+      )}
+      {isNoting && (
+        <AddNote
+          finding={finding}
+          decisions={state.screening.decisions}
+          asking={asking}
+          onClose={() => setIsNoting(false)}
+        />
+      )}
+    </div>
+  );
+}
+
+/** Findings that a follow-up may lead to; read off the name of the question. */
+const leads: Readonly<Record<string, readonly string[]>> = {
+  'cancer-past.nodes': ['nodes-removed-axillary', 'nodes-removed-inguinal', 'nodes-removed-neck'],
+  'irradiated-skin.nodes': ['nodes-removed-axillary', 'nodes-removed-inguinal', 'nodes-removed-neck'],
+  'breast-surgery-recent.nodes': ['nodes-removed-axillary', 'nodes-sentinel-axillary'],
+  'nodes-removed-axillary.swelling': ['lymphoedema-one-limb'],
+  'nodes-removed-inguinal.swelling': ['lymphoedema-one-limb'],
+  'nodes-removed-axillary.radiation': ['irradiated-skin'],
+  'nodes-removed-inguinal.radiation': ['irradiated-skin'],
+  'nodes-removed-neck.radiation': ['irradiated-skin'],
+  'nodes-sentinel-axillary.radiation': ['irradiated-skin'],
+  'diabetes-controlled.feet': ['neuropathy'],
+  'diabetes-uncontrolled.feet': ['neuropathy'],
+};
+const leadsOf = (question: string): readonly string[] => leads[question] ?? [];
+
+interface DateFieldProps {
+  readonly value: string | null;
+  readonly error: string | undefined;
+  readonly onKeep: (value: string | null) => void;
+}
+
+/** A year, a year and a month, or a whole date; kept when one leaves it or presses Enter. */
+function DateField({ value, error, onKeep }: DateFieldProps) {
+  const [text, setText] = useState(value ?? '');
+  const keep = () => {
+    const next = text.trim() === '' ? null : text.trim();
+    if (next !== value) onKeep(next);
+  };
+  return (
+    <Field
+      label="When (year, or year-month-day)"
+      value={text}
+      placeholder="2024-03"
+      maxLength={10}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={keep}
+      onKeyDown={(event) => event.key === 'Enter' && keep()}
+      error={error}
+      className={styles['date'] ?? ''}
+    />
+  );
+}
+
+interface AddNoteProps {
+  readonly finding: PlacedFinding;
+  readonly decisions: readonly DecisionView[];
+  readonly asking: Asking;
+  readonly onClose: () => void;
+}
+
+/** The exact words of a note, who wrote it and what it is about. A spoken “my doctor says it is fine” is no note. */
+function AddNote({ finding, decisions, asking, onClose }: AddNoteProps) {
+  const [error, setError] = useState<RequestError>();
+  const wanted = decisions.filter((decision) => decision.decision === 'clear-first' || decision.decision === 'modify');
+  const save = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    const chosen = form.getAll('modality').map(String);
+    const refused = await asking.addClearance(finding, {
+      date: String(form.get('date') ?? ''),
+      writtenBy: String(form.get('writtenBy') ?? ''),
+      words: String(form.get('words') ?? ''),
+      modalities: form.get('all') ? 'all' : chosen,
+    });
+    if (refused) setError(refused);
+    else onClose();
+  };
+  return (
+    <Dialog title={`Note about: ${finding.label}`} isOpen onClose={onClose}>
+      <form className={styles['form']} onSubmit={(event) => void save(event)} noValidate>
+        <p>Copy a written note. What was said on the telephone, or passed on by the client, is not one.</p>
+        <Field label="Written on" name="date" type="date" error={error?.fieldError('date')} />
+        <Field
+          label="By whom (name and role)"
+          name="writtenBy"
+          maxLength={120}
+          error={error?.fieldError('writtenBy')}
+        />
+        <TextArea label="Its words" name="words" maxLength={2000} error={error?.fieldError('words')} />
+        <fieldset>
+          <legend>It is about</legend>
+          <label>
+            <input type="checkbox" name="all" value="all" /> all that we do
+          </label>
+          {wanted.map((decision) => (
+            <label key={decision.modality}>
+              <input
+                type="checkbox"
+                name="modality"
+                value={decision.modality}
+                defaultChecked={decision.decision === 'clear-first'}
+              />{' '}
+              {decision.label}
+            </label>
+          ))}
+        </fieldset>
+        {error && !error.problem.errors && <p role="alert">{error.message}</p>}
+        {error?.fieldError('modalities') && <p role="alert">{error.fieldError('modalities')}</p>}
+        <div className={styles['buttons']}>
+          <Button onClick={onClose}>Cancel</Button>
+          <Button look="filled" type="submit">
+            Keep the note
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

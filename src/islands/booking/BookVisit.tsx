@@ -1,0 +1,237 @@
+import { type FormEvent, useEffect, useState } from 'react';
+import type { ProposalView, TherapistView } from '../../contracts/views';
+import { Button } from '../../ui/button/Button';
+import { Dialog } from '../../ui/dialog/Dialog';
+import { Field, Select } from '../../ui/field/Field';
+import { RequestError, send } from '../api';
+import styles from './Booking.module.css';
+
+const areas = [
+  { value: 'leg.left', text: 'Left leg' },
+  { value: 'leg.right', text: 'Right leg' },
+  { value: 'leg.left leg.right', text: 'Both legs' },
+  { value: 'arm.left', text: 'Left arm' },
+  { value: 'arm.right', text: 'Right arm' },
+  { value: 'arm.left arm.right', text: 'Both arms' },
+  { value: 'face', text: 'Face' },
+  { value: 'face neck', text: 'Face and neck' },
+  { value: 'abdomen', text: 'Belly' },
+  { value: 'trunk-upper.left', text: 'Left upper trunk' },
+  { value: 'trunk-upper.right', text: 'Right upper trunk' },
+  { value: 'trunk-lower.left', text: 'Left lower trunk' },
+  { value: 'trunk-lower.right', text: 'Right lower trunk' },
+  { value: 'whole-body', text: 'Whole body' },
+];
+
+const reasons = [
+  { value: 'swelling', text: 'Swelling' },
+  { value: 'wellness', text: 'Wellness' },
+  { value: 'after-procedure', text: 'After a procedure' },
+  { value: 'puffy-face', text: 'Puffy face' },
+  { value: 'sinus', text: 'Sinuses' },
+];
+
+/** What is moved, when a visit that is booked already gets another time. */
+export interface Moving {
+  readonly id: number;
+  readonly minutes: number;
+  readonly therapistId: number;
+}
+
+interface Props {
+  readonly isOpen: boolean;
+  readonly onClose: () => void;
+  readonly clientId: number;
+  readonly therapists: readonly TherapistView[];
+  readonly lastFocus: string | null;
+  readonly today: string;
+  readonly moving?: Moving | undefined;
+  /** Where to go when it is booked: into the visit for those who treat, back to the client for the front desk. */
+  readonly onBooked: (id: number) => void;
+}
+
+/** Books a visit, or moves one: times are proposed that leave room to tidy and to warm stones; any other can be typed. */
+export function BookVisit({ isOpen, onClose, clientId, therapists, lastFocus, today, moving, onBooked }: Props) {
+  const [error, setError] = useState<RequestError>();
+  const [minutes, setMinutes] = useState(String(moving?.minutes ?? 60));
+  const [therapist, setTherapist] = useState(String(moving?.therapistId ?? therapists[0]?.id ?? ''));
+  const [from, setFrom] = useState(today);
+  const [withStones, setWithStones] = useState(false);
+  const [date, setDate] = useState(today);
+  const [time, setTime] = useState('10:00');
+  const proposals = useProposals({ isOpen, minutes, therapist, from, withStones, visit: moving?.id });
+
+  const save = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    const text = (name: string) => String(form.get(name) ?? '');
+    const starts = new Date(`${date}T${time.padStart(5, '0')}`);
+    const startsAt = Number.isNaN(starts.getTime()) ? '' : starts.toISOString();
+    const times = Number(text('times') || '1');
+    try {
+      if (moving) {
+        await send('PUT', `/api/visits/${moving.id}/booking`, { startsAt, therapistId: Number(therapist) });
+        onBooked(moving.id);
+        return;
+      }
+      const { id } = await send<{ id: number }>('POST', '/api/visits', {
+        clientId,
+        therapistId: Number(therapist),
+        startsAt,
+        minutes: Number(minutes),
+        focus: text('focus').split(' '),
+        purpose: text('purpose'),
+        ...(times > 1 ? { repeat: { everyWeeks: Number(text('everyWeeks') || '1'), times } } : {}),
+      });
+      onBooked(id);
+    } catch (caught) {
+      if (caught instanceof RequestError) setError(caught);
+    }
+  };
+  const repeatError = error?.fieldError('repeat');
+  return (
+    <Dialog title={moving ? 'Move the visit' : 'Book a visit'} isOpen={isOpen} onClose={onClose}>
+      <form className={styles['form']} onSubmit={(event) => void save(event)} noValidate>
+        {lastFocus && !moving && <p>Last time: {lastFocus}.</p>}
+        {!moving && (
+          <div className={styles['row']}>
+            <Select label="What is to be drained" name="focus" error={error?.fieldError('focus')}>
+              {areas.map((area) => (
+                <option key={area.value} value={area.value}>
+                  {area.text}
+                </option>
+              ))}
+            </Select>
+            <Select label="Because of" name="purpose">
+              {reasons.map((reason) => (
+                <option key={reason.value} value={reason.value}>
+                  {reason.text}
+                </option>
+              ))}
+            </Select>
+          </div>
+        )}
+        <div className={styles['row']}>
+          <Field
+            label="Minutes"
+            name="minutes"
+            type="number"
+            inputMode="numeric"
+            value={minutes}
+            disabled={moving !== undefined}
+            onChange={(event) => setMinutes(event.target.value)}
+            error={error?.fieldError('minutes')}
+          />
+          <Select
+            label="With"
+            name="therapist"
+            value={therapist}
+            onChange={(event) => setTherapist(event.target.value)}
+            error={error?.fieldError('therapistId')}
+          >
+            {therapists.map((t) => (
+              <option key={t.id} value={t.id}>
+                {t.name}, {t.title.toLowerCase()}
+              </option>
+            ))}
+          </Select>
+        </div>
+        <div className={styles['row']}>
+          <Field label="From" type="date" value={from} min={today} onChange={(event) => setFrom(event.target.value)} />
+          <label className={styles['check']}>
+            <input type="checkbox" checked={withStones} onChange={(event) => setWithStones(event.target.checked)} />{' '}
+            warm stones: 40 minutes to heat
+          </label>
+        </div>
+        <fieldset className={styles['times']}>
+          <legend>Free times, with a quarter of an hour to tidy</legend>
+          {proposals.map((proposal) => (
+            <button
+              key={`${proposal.startsAt} ${proposal.therapistId}`}
+              type="button"
+              title={proposal.why}
+              aria-pressed={proposal.date === date && proposal.time === time}
+              onClick={() => {
+                setDate(proposal.date);
+                setTime(proposal.time);
+              }}
+            >
+              <strong>{proposal.time}</strong>
+              <span>{proposal.day}</span>
+              {proposal.warmUpFrom && <span>stones on at {proposal.warmUpFrom}</span>}
+            </button>
+          ))}
+          {proposals.length === 0 && <p>Nothing free in the next two weeks. Type a time, or choose somebody else.</p>}
+        </fieldset>
+        <div className={styles['row']}>
+          <Field
+            label="Date"
+            name="date"
+            type="date"
+            value={date}
+            onChange={(event) => setDate(event.target.value)}
+            error={error?.fieldError('startsAt')}
+          />
+          <Field
+            label="Time"
+            name="time"
+            type="time"
+            value={time.padStart(5, '0')}
+            onChange={(event) => setTime(event.target.value.replace(/^0/, ''))}
+          />
+        </div>
+        {!moving && (
+          <div className={styles['row']}>
+            <Field
+              label="How many visits"
+              name="times"
+              type="number"
+              inputMode="numeric"
+              defaultValue="1"
+              error={repeatError}
+            />
+            <Field label="Weeks apart" name="everyWeeks" type="number" inputMode="numeric" defaultValue="1" />
+          </div>
+        )}
+        {error && !error.problem.errors && <p className={styles['error']}>{error.message}</p>}
+        <div className={styles['buttons']}>
+          <Button onClick={onClose}>Cancel</Button>
+          <Button look="filled" type="submit">
+            {moving ? 'Move' : 'Book'}
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}
+
+interface Wish {
+  readonly isOpen: boolean;
+  readonly minutes: string;
+  readonly therapist: string;
+  readonly from: string;
+  readonly withStones: boolean;
+  readonly visit: number | undefined;
+}
+
+/** Free times for what is wished, asked for anew whenever the wish changes. */
+function useProposals({ isOpen, minutes, therapist, from, withStones, visit }: Wish): readonly ProposalView[] {
+  const [proposals, setProposals] = useState<readonly ProposalView[]>([]);
+  useEffect(() => {
+    if (!isOpen) return;
+    const abort = new AbortController();
+    const query = new URLSearchParams({
+      minutes,
+      therapist,
+      from,
+      stones: withStones ? '1' : '',
+      visit: String(visit ?? ''),
+    });
+    send<readonly ProposalView[]>('GET', `/api/bookings/proposals?${query.toString()}`, undefined, abort.signal)
+      .then(setProposals)
+      // Half-typed minutes or dates have no free times yet.
+      .catch(() => !abort.signal.aborted && setProposals([]));
+    return () => abort.abort();
+  }, [isOpen, minutes, therapist, from, withStones, visit]);
+  return proposals;
+}

@@ -1,0 +1,178 @@
+import { type FormEvent, useState } from 'react';
+import type { ClientView } from '../../contracts/views';
+import { Button } from '../../ui/button/Button';
+import { Dialog } from '../../ui/dialog/Dialog';
+import { Field } from '../../ui/field/Field';
+import { RequestError, send, sentenceOf } from '../api';
+import styles from './ClientPage.module.css';
+
+interface Preview {
+  readonly keep: { readonly id: number; readonly data: { readonly name: string }; readonly version: number };
+  readonly drop: {
+    readonly id: number;
+    readonly data: { readonly name: string; readonly phone: string };
+    readonly version: number;
+    readonly counts: Readonly<Record<string, number>>;
+  };
+  readonly merged: Readonly<Record<string, unknown>>;
+  readonly differing: readonly { readonly field: string; readonly kept: string; readonly dropped: string }[];
+  readonly twice: readonly string[];
+}
+
+interface Props {
+  readonly view: ClientView;
+  readonly isOwner: boolean;
+  readonly say: (words: string, tone?: 'error') => void;
+}
+
+const countNames: Readonly<Record<string, string>> = {
+  visit: 'visits',
+  finding: 'findings',
+  consent: 'consents',
+  attachment: 'files',
+  intake_answer: 'answers',
+};
+
+/** What is done with a record as a whole: one of two, put aside, handed out, erased. */
+export function Care({ view, isOwner, say }: Props) {
+  const { client } = view;
+  const [isArchived, setIsArchived] = useState(view.isArchived);
+  const [preview, setPreview] = useState<Preview>();
+  const [isErasing, setIsErasing] = useState(false);
+
+  const look = async (other: number) => {
+    try {
+      setPreview(await send<Preview>('GET', `/api/clients/${client.id}/merge?with=${other}`));
+    } catch (error) {
+      say(sentenceOf(error), 'error');
+    }
+  };
+  const archive = async () => {
+    try {
+      await send(isArchived ? 'DELETE' : 'POST', `/api/clients/${client.id}/archive`);
+      setIsArchived(!isArchived);
+      say(isArchived ? 'Taken back from the archive.' : 'Put into the archive: found last, nothing is lost.');
+    } catch (error) {
+      say(sentenceOf(error), 'error');
+    }
+  };
+  return (
+    <>
+      <div className={styles['heading']}>
+        <h2>The record as a whole</h2>
+      </div>
+      {view.duplicates.map((other) => (
+        <p key={other.id} className={styles['twin']}>
+          <span>
+            <a href={`/clients/${other.id}`}>{other.name}</a> may be the same person: {other.why}.
+          </span>
+          <Button onClick={() => void look(other.id)}>See what merging would do</Button>
+        </p>
+      ))}
+      <div className={styles['acts']}>
+        <Button onClick={() => void archive()}>
+          {isArchived ? 'Take back from the archive' : 'Put into the archive'}
+        </Button>
+        <a href={`/api/clients/${client.id}/export`} download>
+          Hand out everything on record (JSON)
+        </a>
+        {isOwner && (
+          <Button look="link" onClick={() => setIsErasing(true)}>
+            Erase for good
+          </Button>
+        )}
+      </div>
+      {preview && <Merge preview={preview} onClose={() => setPreview(undefined)} />}
+      {isErasing && <Erase id={client.id} name={client.name} onClose={() => setIsErasing(false)} />}
+    </>
+  );
+}
+
+function Merge({ preview, onClose }: { readonly preview: Preview; readonly onClose: () => void }) {
+  const [trouble, setTrouble] = useState<string>();
+  const { keep, drop, differing, twice } = preview;
+  const moved = Object.entries(drop.counts)
+    .filter(([key, count]) => count > 0 && countNames[key])
+    .map(([key, count]) => `${count} ${countNames[key]}`);
+  const merge = async () => {
+    try {
+      await send('POST', `/api/clients/${keep.id}/merge`, {
+        dropId: drop.id,
+        keepVersion: keep.version,
+        dropVersion: drop.version,
+      });
+      window.location.reload();
+    } catch (error) {
+      setTrouble(sentenceOf(error));
+    }
+  };
+  return (
+    <Dialog title="Make one record of two" isOpen onClose={onClose}>
+      <p>
+        {keep.data.name} stays.{' '}
+        {moved.length > 0 ? `${moved.join(', ')} move over` : 'The other one has nothing of its own'}; what is missing
+        here is taken from there.
+      </p>
+      {differing.length > 0 && (
+        <table className={styles['compare']}>
+          <thead>
+            <tr>
+              <th scope="col">Differs in</th>
+              <th scope="col">Stays</th>
+              <th scope="col">Kept as a correction</th>
+            </tr>
+          </thead>
+          <tbody>
+            {differing.map((row) => (
+              <tr key={row.field}>
+                <th scope="row">{row.field}</th>
+                <td>{row.kept}</td>
+                <td>{row.dropped}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {twice.length > 0 && <p>Both have: {twice.join(', ')}. Both stay; end the one that is too many.</p>}
+      {trouble && <p role="alert">{trouble}</p>}
+      <div className={styles['buttons']}>
+        <Button onClick={onClose}>Leave them as they are</Button>
+        <Button look="filled" onClick={() => void merge()}>
+          Merge
+        </Button>
+      </div>
+    </Dialog>
+  );
+}
+
+function Erase({ id, name, onClose }: { readonly id: number; readonly name: string; readonly onClose: () => void }) {
+  const [error, setError] = useState<RequestError>();
+  const erase = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const typed = String(new FormData(event.currentTarget).get('name') ?? '');
+    try {
+      await send('DELETE', `/api/clients/${id}?name=${encodeURIComponent(typed)}`);
+      window.location.assign('/clients');
+    } catch (caught) {
+      if (caught instanceof RequestError) setError(caught);
+    }
+  };
+  return (
+    <Dialog title={`Erase ${name} for good`} isOpen onClose={onClose}>
+      <form className={styles['erase']} onSubmit={(event) => void erase(event)}>
+        <p>
+          Findings, visits, measurements, consents and files go, and cannot be brought back. The audit trail keeps that
+          it was done, by whom and when, without the name. Local law may ask you to keep records for years: check first.
+        </p>
+        <Field label="Type the name to confirm" name="name" autoComplete="off" error={error?.fieldError('name')} />
+        {error && !error.problem.errors && <p role="alert">{error.message}</p>}
+        <div className={styles['buttons']}>
+          <Button onClick={onClose}>Keep the record</Button>
+          <Button look="filled" type="submit">
+            Erase
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

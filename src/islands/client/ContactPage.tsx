@@ -1,0 +1,55 @@
+import { useState } from 'react';
+import type { ClientContactView } from '../../contracts/views';
+import { useToasts } from '../../ui/toast/useToasts';
+import { Booked } from './Booked';
+import styles from './ClientPage.module.css';
+import { EditClient } from './EditClient';
+
+/** A client as the front desk sees them: how to reach them and when they come, nothing of what was found. */
+export function ContactPage({ view, today }: { readonly view: ClientContactView; readonly today: string }) {
+  const [data, setData] = useState(view.data);
+  const [version, setVersion] = useState(view.version);
+  const { say, toasts } = useToasts();
+  return (
+    <div className={styles['narrow']}>
+      <main id="main" className={styles['main']}>
+        <div className={styles['title']}>
+          <div>
+            <h1>{data.name}</h1>
+            <p>
+              {[view.client.age === null ? '' : `${view.client.age} years`, data.phone].filter(Boolean).join(' · ')}
+            </p>
+          </div>
+        </div>
+        {view.isNoteMissing && (
+          <p className={styles['missing']} role="status">
+            A clearance note is missing: please ask the client to bring it.
+          </p>
+        )}
+        <Booked
+          clientId={view.client.id}
+          booked={view.booked}
+          therapists={view.therapists}
+          today={today}
+          lastFocus={null}
+          mayTreat={false}
+          say={say}
+        />
+        <div className={styles['heading']}>
+          <h2>Contact</h2>
+        </div>
+        <EditClient
+          clientId={view.client.id}
+          data={data}
+          version={version}
+          isContactOnly
+          onSaved={(next, nextVersion) => {
+            setData(next);
+            setVersion(nextVersion);
+          }}
+        />
+      </main>
+      {toasts}
+    </div>
+  );
+}

@@ -1,0 +1,216 @@
+import { type FormEvent, useState } from 'react';
+import type { ClientInput } from '../../contracts/record';
+import { Button } from '../../ui/button/Button';
+import { Field, Select, TextArea } from '../../ui/field/Field';
+import { RequestError, send } from '../api';
+import styles from './EditClient.module.css';
+
+interface Props {
+  readonly clientId: number;
+  readonly data: ClientInput;
+  readonly version: number;
+  /** The front desk changes contact data only. */
+  readonly isContactOnly: boolean;
+  readonly onSaved: (data: ClientInput, version: number) => void;
+}
+
+const names: Readonly<Partial<Record<keyof ClientInput, string>>> = {
+  name: 'Name',
+  bornOn: 'Born on',
+  phone: 'Phone',
+  email: 'E-mail',
+  address: 'Address',
+  emergencyContact: 'In an emergency',
+  note: 'Good to know',
+  medicines: 'Medicines',
+};
+
+/** A client's own data. When somebody else saved in the meantime both are shown, and the person decides. */
+export function EditClient({ clientId, data, version, isContactOnly, onSaved }: Props) {
+  const [error, setError] = useState<RequestError>();
+  const [conflict, setConflict] = useState<{
+    readonly mine: ClientInput;
+    readonly theirs: ClientInput;
+    readonly version: number;
+  }>();
+  const [isKept, setIsKept] = useState(false);
+  const [form, setForm] = useState(data);
+  const set = (change: Partial<ClientInput>) => {
+    setIsKept(false);
+    setForm((old) => ({ ...old, ...change }));
+  };
+  const like = (change: Partial<ClientInput['likes']>) => set({ likes: { ...form.likes, ...change } });
+
+  const save = async (mine: ClientInput, basedOn: number) => {
+    try {
+      const saved = await send<{ data: ClientInput; version: number }>('PUT', `/api/clients/${clientId}`, {
+        ...mine,
+        basedOn,
+      });
+      setConflict(undefined);
+      setError(undefined);
+      setForm(saved.data);
+      setIsKept(true);
+      onSaved(saved.data, saved.version);
+    } catch (caught) {
+      if (!(caught instanceof RequestError)) throw caught;
+      if (caught.status === 409) {
+        setConflict({ mine, theirs: caught.problem.theirs as ClientInput, version: caught.problem.version ?? basedOn });
+      } else setError(caught);
+    }
+  };
+  const submit = (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    void save(form, version);
+  };
+  const text = (key: 'name' | 'phone' | 'email' | 'address' | 'emergencyContact', label: string) => (
+    <Field
+      label={label}
+      value={form[key]}
+      autoComplete="off"
+      onChange={(event) => set({ [key]: event.target.value })}
+      error={error?.fieldError(key)}
+    />
+  );
+  return (
+    <form className={styles['form']} onSubmit={submit} noValidate aria-label="Data of the client">
+      {conflict && (
+        <Conflict
+          {...conflict}
+          onMine={() => void save(conflict.mine, conflict.version)}
+          onTheirs={() => {
+            setForm(conflict.theirs);
+            onSaved(conflict.theirs, conflict.version);
+            setConflict(undefined);
+          }}
+        />
+      )}
+      <div className={styles['grid']}>
+        {text('name', 'Name')}
+        <Field
+          label="Born on"
+          type="date"
+          value={form.bornOn ?? ''}
+          onChange={(event) => set({ bornOn: event.target.value || null })}
+          error={error?.fieldError('bornOn')}
+        />
+        {text('phone', 'Phone')}
+        {text('email', 'E-mail')}
+        {text('address', 'Address')}
+        {text('emergencyContact', 'In an emergency')}
+      </div>
+      {!isContactOnly && (
+        <>
+          <h3>Likes and dislikes</h3>
+          <div className={styles['grid']}>
+            <Select
+              label="Pressure"
+              value={form.likes.pressure}
+              onChange={(event) => like({ pressure: event.target.value as ClientInput['likes']['pressure'] })}
+            >
+              <option value="">not asked</option>
+              <option value="lighter">lighter</option>
+              <option value="usual">as usual</option>
+              <option value="firmer">firmer</option>
+            </Select>
+            <Select
+              label="Warmth"
+              value={form.likes.warmth}
+              onChange={(event) => like({ warmth: event.target.value as ClientInput['likes']['warmth'] })}
+            >
+              <option value="">not asked</option>
+              <option value="cooler">cooler</option>
+              <option value="usual">as usual</option>
+              <option value="warmer">warmer</option>
+            </Select>
+            <Select
+              label="Music"
+              value={form.likes.music}
+              onChange={(event) => like({ music: event.target.value as ClientInput['likes']['music'] })}
+            >
+              <option value="">not asked</option>
+              <option value="on">on</option>
+              <option value="off">off</option>
+            </Select>
+            <Field
+              label="Side differences"
+              value={form.likes.sides}
+              onChange={(event) => like({ sides: event.target.value })}
+              error={error?.fieldError('likes.sides')}
+            />
+            <Field
+              label="Scents liked"
+              value={form.likes.scentsLiked}
+              onChange={(event) => like({ scentsLiked: event.target.value })}
+            />
+            <Field
+              label="Scents disliked"
+              value={form.likes.scentsDisliked}
+              onChange={(event) => like({ scentsDisliked: event.target.value })}
+            />
+          </div>
+          <TextArea
+            label="Good to know"
+            value={form.note}
+            onChange={(event) => set({ note: event.target.value })}
+            error={error?.fieldError('note')}
+          />
+        </>
+      )}
+      {error && !error.problem.errors && <p role="alert">{error.message}</p>}
+      <div className={styles['buttons']}>
+        <span role="status">{isKept ? 'Kept; what was there before is in the corrections.' : ''}</span>
+        <Button look="filled" type="submit">
+          Keep
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+interface ConflictProps {
+  readonly mine: ClientInput;
+  readonly theirs: ClientInput;
+  readonly onMine: () => void;
+  readonly onTheirs: () => void;
+}
+
+/** Both versions side by side, where they differ. */
+function Conflict({ mine, theirs, onMine, onTheirs }: ConflictProps) {
+  const keys = (Object.keys(names) as (keyof ClientInput)[]).filter((key) => mine[key] !== theirs[key]);
+  const likes = JSON.stringify(mine.likes) !== JSON.stringify(theirs.likes);
+  return (
+    <div className={styles['conflict']} role="alert">
+      <strong>Someone else saved in the meantime. Nothing was overwritten: which shall stand?</strong>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Field</th>
+            <th scope="col">Yours</th>
+            <th scope="col">Theirs</th>
+          </tr>
+        </thead>
+        <tbody>
+          {keys.map((key) => (
+            <tr key={key}>
+              <th scope="row">{names[key]}</th>
+              <td>{String(mine[key] ?? '') || '–'}</td>
+              <td>{String(theirs[key] ?? '') || '–'}</td>
+            </tr>
+          ))}
+          {likes && (
+            <tr>
+              <th scope="row">Likes</th>
+              <td>{Object.values(mine.likes).filter(Boolean).join(', ') || '–'}</td>
+              <td>{Object.values(theirs.likes).filter(Boolean).join(', ') || '–'}</td>
+            </tr>
+          )}
+        </tbody>
+      </table>
+      <div className={styles['buttons']}>
+        <Button onClick={onTheirs}>Take theirs</Button>
+        <Button onClick={onMine}>Keep mine</Button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,99 @@
+import { type ChangeEvent, useRef, useState } from 'react';
+import type { ConsentView, FileView } from '../../contracts/views';
+import { Button } from '../../ui/button/Button';
+import { sentenceOf } from '../api';
+import { upload } from '../upload';
+import styles from './ClientPage.module.css';
+
+interface Props {
+  readonly clientId: number;
+  readonly initial: readonly FileView[];
+  readonly consent: ConsentView | null;
+  readonly say: (words: string, tone?: 'error') => void;
+  readonly onRemove: (id: number) => Promise<void>;
+}
+
+const sizeWords = (bytes: number) =>
+  bytes >= 1_000_000 ? `${(bytes / 1_000_000).toFixed(1)} MB` : `${Math.max(1, Math.round(bytes / 1000))} KB`;
+
+/** Letters and pictures, and what was signed. */
+export function Files({ clientId, initial, consent, say, onRemove }: Props) {
+  const [files, setFiles] = useState(initial);
+  const [progress, setProgress] = useState<number>();
+  const abort = useRef<AbortController>(undefined);
+  const add = async (event: ChangeEvent<HTMLInputElement>) => {
+    const file = event.target.files?.[0];
+    event.target.value = '';
+    if (!file) return;
+    abort.current = new AbortController();
+    setProgress(0);
+    try {
+      const path = `/api/clients/${clientId}/files?name=${encodeURIComponent(file.name)}`;
+      const saved = await upload<{ attachment: FileView }>(path, file, setProgress, abort.current.signal);
+      setFiles((all) => [saved.attachment, ...all]);
+      say(`Kept: ${saved.attachment.name}.`);
+    } catch (error) {
+      if (!abort.current.signal.aborted) say(sentenceOf(error), 'error');
+    } finally {
+      setProgress(undefined);
+    }
+  };
+  return (
+    <>
+      <div className={styles['heading']}>
+        <h2>Letters and pictures</h2>
+        <label className={styles['upload']}>
+          Add a file
+          <input
+            type="file"
+            accept="image/jpeg,image/png,image/webp,application/pdf"
+            onChange={(event) => void add(event)}
+          />
+        </label>
+      </div>
+      {progress !== undefined && (
+        <p role="status">
+          <progress value={progress} max={1} aria-label="Sending the file" />{' '}
+          <Button look="link" onClick={() => abort.current?.abort()}>
+            Stop sending
+          </Button>
+        </p>
+      )}
+      {files.length === 0 ? (
+        <p className={styles['quiet']}>Nothing yet. Pictures and PDF up to 10 MB are kept.</p>
+      ) : (
+        <ul className={styles['findings']}>
+          {files.map((file) => (
+            <li key={file.id}>
+              <div>
+                <a href={`/api/clients/${clientId}/files/${file.id}`} target="_blank" rel="noreferrer">
+                  {file.name}
+                </a>
+                <span>
+                  {sizeWords(file.bytes)} · {file.addedAt.slice(0, 10)}
+                </span>
+              </div>
+              <Button
+                look="link"
+                aria-label={`Remove: ${file.name}`}
+                onClick={() =>
+                  void onRemove(file.id).then(() => setFiles((all) => all.filter((f) => f.id !== file.id)))
+                }
+              >
+                Remove
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className={styles['heading']}>
+        <h2>Consent</h2>
+      </div>
+      <p className={styles['quiet']}>
+        {consent
+          ? `Signed by ${consent.name} on ${consent.signedAt.slice(0, 10)}, wording ${consent.wordingVersion}. Areas agreed to: ${consent.areas.join(', ') || 'none of the separate ones'}.${consent.isDue ? ' Due again.' : ''}`
+          : 'Not signed yet: it is read and signed with the questions of the first visit.'}
+      </p>
+    </>
+  );
+}

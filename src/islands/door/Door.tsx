@@ -1,0 +1,73 @@
+import { useEffect, useState } from 'react';
+import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
+import type { MeView } from '../../contracts/views';
+import { openedEvent, send, type Shut, shutEvent } from '../api';
+import styles from './Door.module.css';
+import { PinForm } from './PinForm';
+import { SignInForm } from './SignInForm';
+
+const idleMs = 10 * 60_000;
+
+/**
+ * Stands before a view when its person has to be let in again: after ten idle minutes, when asked for, or when the
+ * session has run out. What was typed stays behind it, and what could not be sent is sent when it opens.
+ */
+export function Door({ me }: { readonly me: MeView }) {
+  const [shut, setShut] = useState<Shut>();
+
+  useEffect(() => {
+    const onShut = (event: Event) => {
+      event.preventDefault();
+      setShut((event as CustomEvent<Shut>).detail);
+    };
+    window.addEventListener(shutEvent, onShut);
+    return () => window.removeEventListener(shutEvent, onShut);
+  }, []);
+
+  useEffect(() => {
+    if (!me.hasPin || shut) return;
+    let timer = 0;
+    const lock = () => {
+      setShut('locked');
+      // Should the server not hear of it, the cover is there all the same.
+      void send('POST', '/api/session/lock').catch(() => undefined);
+    };
+    const start = () => {
+      window.clearTimeout(timer);
+      timer = window.setTimeout(lock, idleMs);
+    };
+    const signs = ['pointerdown', 'keydown', 'wheel'] as const;
+    for (const sign of signs) window.addEventListener(sign, start, { passive: true });
+    start();
+    return () => {
+      window.clearTimeout(timer);
+      for (const sign of signs) window.removeEventListener(sign, start);
+    };
+  }, [me.hasPin, shut]);
+
+  const open = () => {
+    setShut(undefined);
+    window.dispatchEvent(new Event(openedEvent));
+  };
+  return (
+    <ModalOverlay className={styles['cover'] ?? ''} isOpen={shut !== undefined} isKeyboardDismissDisabled>
+      <Modal>
+        <Dialog className={styles['door'] ?? ''}>
+          <Heading slot="title" level={2}>
+            {shut === 'locked' ? `Locked for ${me.name}` : 'Sign in again'}
+          </Heading>
+          <p>
+            {shut === 'locked'
+              ? 'Everything is as you left it.'
+              : 'You were signed out. What you entered is still here and is stored as soon as you are back.'}
+          </p>
+          {shut === 'locked' ? (
+            <PinForm label="Your PIN" button="Open" onOpen={open} onEnded={() => setShut('signed-out')} />
+          ) : (
+            <SignInForm people={me.people} onOpen={open} />
+          )}
+        </Dialog>
+      </Modal>
+    </ModalOverlay>
+  );
+}

@@ -1,0 +1,20 @@
+import styles from './Door.module.css';
+import { PinForm } from './PinForm';
+
+/** The page that stands in for all others while the screen is locked. */
+export function Locked({ name, then }: { readonly name: string; readonly then: string }) {
+  return (
+    <main id="main" className={styles['cover']}>
+      <div className={styles['door']}>
+        <h1>Locked for {name}</h1>
+        <p>Everything is as you left it.</p>
+        <PinForm
+          label="Your PIN"
+          button="Open"
+          onOpen={() => window.location.assign(then)}
+          onEnded={() => window.location.assign('/sign-in')}
+        />
+      </div>
+    </main>
+  );
+}

@@ -1,0 +1,24 @@
+import styles from './Door.module.css';
+import { SignInForm } from './SignInForm';
+
+interface Props {
+  readonly house: string;
+  /** A few words about the demo house; empty elsewhere. */
+  readonly scenario: string;
+  readonly people: readonly { readonly id: number; readonly name: string; readonly title: string }[];
+  readonly then: string;
+}
+
+/** The page in front of everything. */
+export function SignIn({ house, scenario, people, then }: Props) {
+  return (
+    <main id="main" className={styles['cover']}>
+      <div className={styles['door']}>
+        <h1>{house}</h1>
+        <p>{scenario || 'Sign in to see the day.'}</p>
+        <SignInForm people={people} onOpen={() => window.location.assign(then)} />
+        {people.length > 0 && <p>A demo with made-up people. Locked screens open with the PIN 2719.</p>}
+      </div>
+    </main>
+  );
+}

@@ -1,0 +1,71 @@
+import { type FormEvent, useState } from 'react';
+import { Button } from '../../ui/button/Button';
+import { Field } from '../../ui/field/Field';
+import { send, sentenceOf } from '../api';
+import styles from './Door.module.css';
+
+interface Props {
+  /** Whom one may go in as by one click; empty outside the demo. */
+  readonly people: readonly { readonly id: number; readonly name: string; readonly title: string }[];
+  readonly onOpen: () => void;
+}
+
+/** Name and password, or in the demo house one click. */
+export function SignInForm({ people, onOpen }: Props) {
+  const [trouble, setTrouble] = useState<string>();
+  const [isBusy, setIsBusy] = useState(false);
+  const go = async (path: string, body: object) => {
+    setIsBusy(true);
+    try {
+      await send('POST', path, body);
+      onOpen();
+    } catch (error) {
+      setTrouble(sentenceOf(error));
+      setIsBusy(false);
+    }
+  };
+  const submit = (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    void go('/api/session', { login: String(form.get('login')), password: String(form.get('password')) });
+  };
+  if (people.length > 0) {
+    return (
+      <>
+        <ul className={styles['people']}>
+          {people.map((person) => (
+            <li key={person.id}>
+              <button
+                type="button"
+                disabled={isBusy}
+                onClick={() => void go('/api/session/demo', { staffId: person.id })}
+              >
+                <strong>Go in as {person.name}</strong>
+                <span>{person.title}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+        {trouble && (
+          <p role="alert" className={styles['trouble']}>
+            {trouble}
+          </p>
+        )}
+      </>
+    );
+  }
+  return (
+    <form onSubmit={submit} noValidate>
+      <Field label="Sign-in name" name="login" autoComplete="username" autoCapitalize="none" autoFocus />
+      <Field label="Password" name="password" type="password" autoComplete="current-password" />
+      {trouble && (
+        <p role="alert" className={styles['trouble']}>
+          {trouble}
+        </p>
+      )}
+      <Button look="filled" type="submit" disabled={isBusy}>
+        Sign in
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,124 @@
+import type { Role } from '../repositories/people';
+
+/** Who may use an address: everybody, the roles named, or a client to whom the tablet was handed. */
+export type Access = 'everybody' | 'first-run' | 'signed-in' | Role;
+
+interface Rule {
+  readonly path: string;
+  /** Methods that the rule is about; all when left out. */
+  readonly methods?: readonly string[];
+  /** The least role; an owner may all that a therapist may, a therapist all that an assistant may. */
+  readonly least: Access;
+  /** Open while the tablet is with a client, for the visit that it was handed over for. */
+  readonly whileHanded?: true;
+  /** Open while the session is locked. */
+  readonly whileLocked?: true;
+}
+
+/**
+ * Every address of the house. What is not listed is refused: a new endpoint is closed until it is put here, and a test
+ * reads the pages and compares. `:x` stands for one part of the path.
+ */
+export const policy: readonly Rule[] = [
+  { path: '/sign-in', least: 'everybody', whileLocked: true },
+  { path: '/welcome', least: 'everybody' },
+  { path: '/locked', least: 'signed-in', whileLocked: true },
+  { path: '/problems/:name', least: 'everybody', whileLocked: true, whileHanded: true },
+  { path: '/404', least: 'everybody', whileLocked: true, whileHanded: true },
+  { path: '/api/health', least: 'everybody', whileLocked: true, whileHanded: true },
+  { path: '/api/openapi.json', least: 'everybody', whileLocked: true, whileHanded: true },
+  { path: '/api/compute/:name', least: 'everybody', whileLocked: true, whileHanded: true },
+  { path: '/api/calendar/:token', least: 'everybody', whileLocked: true, whileHanded: true },
+  { path: '/api/house', methods: ['POST'], least: 'first-run' },
+  { path: '/api/session', methods: ['POST'], least: 'everybody', whileLocked: true },
+  { path: '/api/session', methods: ['DELETE'], least: 'signed-in', whileLocked: true, whileHanded: true },
+  { path: '/api/session/demo', methods: ['POST'], least: 'everybody', whileLocked: true },
+  { path: '/api/session/lock', methods: ['POST'], least: 'signed-in', whileLocked: true },
+  { path: '/api/session/unlock', methods: ['POST'], least: 'signed-in', whileLocked: true, whileHanded: true },
+  { path: '/api/session/hand', methods: ['POST'], least: 'therapist' },
+  { path: '/api/session/pin', methods: ['POST'], least: 'signed-in' },
+  { path: '/tablet/:visit', least: 'therapist', whileHanded: true },
+  { path: '/api/tablet/:visit', methods: ['POST'], least: 'therapist', whileHanded: true },
+  { path: '/api/tablet/:visit/consent', methods: ['POST'], least: 'therapist', whileHanded: true },
+
+  { path: '/', least: 'assistant' },
+  { path: '/clients', least: 'assistant' },
+  { path: '/clients/:id', least: 'assistant' },
+  { path: '/api/clients', methods: ['GET', 'POST'], least: 'assistant' },
+  { path: '/api/clients/:id', methods: ['PUT'], least: 'assistant' },
+  { path: '/api/bookings/proposals', methods: ['GET'], least: 'assistant' },
+  { path: '/api/visits', methods: ['POST'], least: 'assistant' },
+  { path: '/api/visits/:id/booking', methods: ['PUT', 'DELETE'], least: 'assistant' },
+  { path: '/api/calendar', methods: ['GET', 'POST'], least: 'assistant' },
+  { path: '/outbox', least: 'assistant' },
+  { path: '/api/reminders', methods: ['POST'], least: 'assistant' },
+
+  { path: '/visits/:id/:view', least: 'therapist' },
+  { path: '/api/visits/:id', methods: ['GET'], least: 'therapist' },
+  { path: '/api/visits/:id/ask', methods: ['GET'], least: 'therapist' },
+  { path: '/api/visits/:id/intake', methods: ['POST'], least: 'therapist' },
+  { path: '/api/visits/:id/check', methods: ['POST'], least: 'therapist' },
+  { path: '/api/visits/:id/consent', methods: ['POST'], least: 'therapist' },
+  { path: '/api/visits/:id/overrides', methods: ['POST'], least: 'therapist' },
+  { path: '/api/visits/:id/overrides/:key', methods: ['DELETE'], least: 'therapist' },
+  { path: '/api/visits/:id/referral.pdf', methods: ['GET'], least: 'therapist' },
+  { path: '/api/visits/:id/taping', methods: ['POST'], least: 'therapist' },
+  { path: '/api/visits/:id/plan', methods: ['POST'], least: 'therapist' },
+  { path: '/api/visits/:id/course', methods: ['POST'], least: 'therapist' },
+  { path: '/api/visits/:id/events', methods: ['POST'], least: 'therapist' },
+  { path: '/api/visits/:id/closing', methods: ['POST'], least: 'therapist' },
+  { path: '/api/visits/:id/finish', methods: ['POST'], least: 'therapist' },
+  { path: '/api/visits/:id/handover', methods: ['POST'], least: 'therapist' },
+  { path: '/api/clients/:id/findings', methods: ['POST'], least: 'therapist' },
+  { path: '/api/clients/:id/findings/:key', methods: ['PUT', 'DELETE'], least: 'therapist' },
+  { path: '/api/clients/:id/findings/:key/clearance', methods: ['POST'], least: 'therapist' },
+  { path: '/api/clients/:id/archive', methods: ['POST', 'DELETE'], least: 'therapist' },
+  { path: '/api/clients/:id/merge', methods: ['GET', 'POST'], least: 'therapist' },
+  { path: '/api/clients/:id/export', methods: ['GET'], least: 'therapist' },
+  { path: '/api/clients/:id/files', methods: ['POST'], least: 'therapist' },
+  { path: '/api/clients/:id/files/:key', methods: ['GET', 'DELETE'], least: 'therapist' },
+
+  { path: '/house', least: 'owner' },
+  { path: '/api/clients/:id', methods: ['DELETE'], least: 'owner' },
+  { path: '/api/staff', methods: ['POST'], least: 'owner' },
+  { path: '/api/staff/:id', methods: ['PUT'], least: 'owner' },
+  { path: '/api/wording', methods: ['POST'], least: 'owner' },
+];
+
+const ranks: Readonly<Record<Role, number>> = { assistant: 1, therapist: 2, owner: 3 };
+
+export interface Visitor {
+  readonly role: Role | undefined;
+  readonly isLocked: boolean;
+  readonly handedVisitId: number | null;
+  readonly isHouseSetUp: boolean;
+}
+
+/** `allowed`, or why not: sign in first, unlock first, give the tablet back first, or never with this role. */
+export type Verdict = 'allowed' | 'sign-in' | 'locked' | 'handed' | 'forbidden' | 'unknown';
+
+export function mayUse(method: string, path: string, visitor: Visitor): Verdict {
+  const asked = method === 'HEAD' ? 'GET' : method;
+  const matching = policy.filter((rule) => matches(rule.path, path));
+  if (matching.length === 0) return 'unknown';
+  const rule = matching.find(({ methods }) => !methods || methods.includes(asked));
+  if (!rule) return 'forbidden';
+  if (rule.least === 'everybody' && visitor.role === undefined) return 'allowed';
+  if (rule.least === 'first-run') return visitor.isHouseSetUp ? 'forbidden' : 'allowed';
+  if (visitor.role === undefined) return 'sign-in';
+  if (visitor.handedVisitId !== null) {
+    const ofVisit = partsOf(path)[partsOf(rule.path).indexOf(':visit')];
+    const isHis = ofVisit === undefined || Number(ofVisit) === visitor.handedVisitId;
+    return rule.whileHanded && isHis ? 'allowed' : 'handed';
+  }
+  if (visitor.isLocked && !rule.whileLocked) return 'locked';
+  if (rule.least === 'everybody' || rule.least === 'signed-in') return 'allowed';
+  return ranks[visitor.role] >= ranks[rule.least] ? 'allowed' : 'forbidden';
+}
+
+const partsOf = (path: string) => path.replace(/\/$/, '').split('/');
+
+export function matches(pattern: string, path: string): boolean {
+  const [wanted, given] = [partsOf(pattern), partsOf(path)];
+  return wanted.length === given.length && wanted.every((part, i) => part.startsWith(':') || part === given[i]);
+}

@@ -1,0 +1,79 @@
+import { mostWrongPins, waitAfterFailures } from '../../core/sign-in/lockout';
+import type { Db } from '../db/connection';
+import type { StaffMember } from '../repositories/people';
+import { changeSession, deleteSession, deleteSessionsOf, findSession } from '../repositories/sessions';
+import { insertAudit } from '../repositories/visits';
+import { isSecret } from './secrets';
+import { openSession, type Session } from './sessions';
+
+export type SignedIn =
+  | { readonly kind: 'signed-in'; readonly token: string }
+  | { readonly kind: 'wrong' }
+  | { readonly kind: 'wait'; readonly seconds: number };
+
+/** Login and password against what is stored; after some failures each try has to wait longer, right or wrong. */
+export async function signIn(db: Db, login: string, password: string, now: Date): Promise<SignedIn> {
+  const row = await db
+    .selectFrom('therapist')
+    .select(['id', 'password_hash', 'failed_sign_ins', 'locked_until', 'left_at'])
+    .where('login', '=', login.trim().toLowerCase())
+    .executeTakeFirst();
+  if (row?.locked_until && row.locked_until > now.toISOString())
+    return { kind: 'wait', seconds: Math.ceil((Date.parse(row.locked_until) - now.getTime()) / 1000) };
+  const isRight = await isSecret(row?.password_hash ?? null, password);
+  if (!row || row.left_at !== null) return { kind: 'wrong' };
+  if (!isRight) {
+    const failures = row.failed_sign_ins + 1;
+    const seconds = waitAfterFailures(failures);
+    await db
+      .updateTable('therapist')
+      .set({ failed_sign_ins: failures, locked_until: seconds > 0 ? later(now, seconds) : null })
+      .where('id', '=', row.id)
+      .execute();
+    await note(db, row.id, 'sign-in refused', now);
+    return seconds > 0 ? { kind: 'wait', seconds } : { kind: 'wrong' };
+  }
+  await db.updateTable('therapist').set({ failed_sign_ins: 0, locked_until: null }).where('id', '=', row.id).execute();
+  await deleteSessionsOf(db, null, now.toISOString());
+  await note(db, row.id, 'signed in', now);
+  return { kind: 'signed-in', token: await openSession(db, row.id, now) };
+}
+
+/** Goes in as somebody without a password: the demo only. */
+export async function signInAs(db: Db, staff: StaffMember, now: Date): Promise<string> {
+  await note(db, staff.id, 'signed in by one click (demo)', now);
+  return openSession(db, staff.id, now);
+}
+
+export async function signOut(db: Db, session: Session, now: Date): Promise<void> {
+  await deleteSession(db, session.tokenHash);
+  await note(db, session.staff.id, 'signed out', now);
+}
+
+export type Unlocked =
+  { readonly kind: 'open' } | { readonly kind: 'wrong'; readonly left: number } | { readonly kind: 'ended' };
+
+/** Opens a locked or handed-over session with the PIN of its person; too many wrong ones end it. */
+export async function unlock(db: Db, session: Session, pin: string): Promise<Unlocked> {
+  const [person, row] = await Promise.all([
+    db.selectFrom('therapist').select('pin_hash').where('id', '=', session.staff.id).executeTakeFirstOrThrow(),
+    findSession(db, session.tokenHash),
+  ]);
+  if (await isSecret(person.pin_hash, pin)) {
+    await changeSession(db, session.tokenHash, { locked_at: null, handed_visit_id: null, failed_pins: 0 });
+    return { kind: 'open' };
+  }
+  const failed = (row?.failed_pins ?? 0) + 1;
+  if (failed >= mostWrongPins) {
+    await deleteSession(db, session.tokenHash);
+    return { kind: 'ended' };
+  }
+  await changeSession(db, session.tokenHash, { failed_pins: failed });
+  return { kind: 'wrong', left: mostWrongPins - failed };
+}
+
+const later = (now: Date, seconds: number) => new Date(now.getTime() + seconds * 1000).toISOString();
+
+function note(db: Db, staffId: number, action: string, now: Date): Promise<void> {
+  return insertAudit(db, { at: now.toISOString(), by: staffId, action, subject: `staff ${staffId}` });
+}

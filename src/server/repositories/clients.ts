@@ -1,0 +1,204 @@
+import { sql } from 'kysely';
+import type { ClientInput, LikesInput } from '../../contracts/record';
+import { nearness, plainLetters } from '../../core/search/nearness';
+import type { Db } from '../db/connection';
+import type { ClientRow } from '../db/schema';
+
+export const noLikes: LikesInput = {
+  pressure: '',
+  warmth: '',
+  music: '',
+  scentsLiked: '',
+  scentsDisliked: '',
+  sides: '',
+  other: '',
+};
+
+/** A client's own data, as it is edited. */
+export function toClientData(row: ClientRow): ClientInput {
+  return {
+    name: row.name,
+    bornOn: row.born_on,
+    phone: row.phone,
+    email: row.email,
+    address: row.address,
+    emergencyContact: row.emergency_contact,
+    dueOn: row.due_on,
+    medicines: row.medicines,
+    likes: { ...noLikes, ...(JSON.parse(row.likes_json) as Partial<LikesInput>) },
+    note: row.note,
+  };
+}
+
+function columnsOf(given: ClientInput) {
+  return {
+    name: given.name,
+    search_name: plainLetters(given.name),
+    born_on: given.bornOn,
+    phone: given.phone,
+    email: given.email,
+    address: given.address,
+    emergency_contact: given.emergencyContact,
+    due_on: given.dueOn,
+    medicines: given.medicines,
+    likes_json: JSON.stringify(given.likes),
+    note: given.note,
+  };
+}
+
+/** What a client is added with; all but the name may be left out. */
+export type NewClient = Pick<ClientInput, 'name'> & Partial<ClientInput>;
+
+export async function findClient(db: Db, id: number): Promise<ClientRow | undefined> {
+  return db.selectFrom('client').selectAll().where('id', '=', id).executeTakeFirst();
+}
+
+export async function insertClient(db: Db, given: NewClient, now: string): Promise<number> {
+  const whole: ClientInput = {
+    bornOn: null,
+    phone: '',
+    email: '',
+    address: '',
+    emergencyContact: '',
+    dueOn: null,
+    medicines: '',
+    likes: noLikes,
+    note: '',
+    ...given,
+  };
+  const row = await db
+    .insertInto('client')
+    .values({
+      ...columnsOf(whole),
+      created_at: now,
+      changed_at: null,
+      changed_by: null,
+      archived_at: null,
+      merged_into: null,
+    })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  return row.id;
+}
+
+/** Writes new data over the old, which is kept as a version of its own with who changed it and when. */
+export async function changeClient(
+  db: Db,
+  before: ClientRow,
+  given: ClientInput,
+  by: number | null,
+  now: string,
+): Promise<void> {
+  await db
+    .insertInto('client_version')
+    .values({
+      client_id: before.id,
+      version: before.version,
+      before_json: JSON.stringify(toClientData(before)),
+      changed_at: now,
+      changed_by: by,
+    })
+    .execute();
+  await db
+    .updateTable('client')
+    .set({ ...columnsOf(given), version: before.version + 1, changed_at: now, changed_by: by })
+    .where('id', '=', before.id)
+    .execute();
+}
+
+export async function listClientVersions(db: Db, clientId: number) {
+  return db
+    .selectFrom('client_version')
+    .selectAll()
+    .where('client_id', '=', clientId)
+    .orderBy('version', 'desc')
+    .execute();
+}
+
+export async function setArchived(db: Db, clientId: number, at: string | null): Promise<void> {
+  await db.updateTable('client').set({ archived_at: at }).where('id', '=', clientId).execute();
+}
+
+type Found = ClientRow & { readonly last_visit: string | null };
+/** Looked at in earnest before the nearest are chosen; more would not be read anyway. */
+const candidates = 300;
+
+/**
+ * Clients by the words of their name, phone number or e-mail, nearest first. Beginnings of words are found at once;
+ * when there are few, three letters in a row lead to what was mistyped. Merged clients are not found, archived ones last.
+ */
+export async function searchClients(db: Db, text: string, limit: number): Promise<readonly Found[]> {
+  const words = plainLetters(text)
+    .split(/[^\p{L}\p{N}@.]+/u)
+    .filter(Boolean)
+    .slice(0, 6);
+  if (words.length === 0) return rowsOf(db, undefined, limit);
+  const digits = text.replace(/\D/g, '');
+  const isNumber = digits.length >= 3 && /^[\d\s()+/-]+$/.test(text);
+  const begun = isNumber ? await withNumber(db, digits, limit) : await withBeginnings(db, words, limit);
+  if (isNumber || begun.length >= limit) return rowsOf(db, begun, limit);
+  const near = await withNearWords(db, words);
+  return rowsOf(db, [...new Set([...begun, ...near])].slice(0, limit), limit);
+}
+
+async function withBeginnings(db: Db, words: readonly string[], limit: number): Promise<number[]> {
+  const query = words.map((word) => `"${word.replaceAll('"', '')}"*`).join(' ');
+  const { rows } = await sql<{ id: number }>`
+    select client_words.rowid as id from client_words join client on client.id = client_words.rowid
+    where client_words match ${query} and client.merged_into is null
+    order by client.archived_at is not null, client.search_name limit ${limit}`.execute(db);
+  return rows.map((row) => row.id);
+}
+
+async function withNumber(db: Db, digits: string, limit: number): Promise<number[]> {
+  const { rows } = await sql<{ id: number }>`
+    select id from client where replace(replace(phone, ' ', ''), '-', '') like ${`%${digits}%`} and merged_into is null
+    order by archived_at is not null, search_name limit ${limit}`.execute(db);
+  return rows.map((row) => row.id);
+}
+
+/** Names that share three letters in a row with what was typed, weighed by how few edits lie between. */
+async function withNearWords(db: Db, words: readonly string[]): Promise<number[]> {
+  const letters = [...new Set(words.flatMap((word) => trigrams(word.replace(/[^\p{L}\p{N}]/gu, ''))))];
+  if (letters.length === 0) return [];
+  const query = letters.map((three) => `"${three}"`).join(' or ');
+  const { rows } = await sql<{ id: number; name: string; email: string }>`
+    select rowid as id, name, email from client_letters where client_letters match ${query}
+    order by rank limit ${candidates}`.execute(db);
+  return rows
+    .flatMap(({ id, name, email }) => {
+      const own = [...plainLetters(name).split(/[^\p{L}\p{N}]+/u), ...plainLetters(email).split('@')];
+      const edits = words.map((word) => nearness(word, own));
+      return edits.every((count) => count !== undefined)
+        ? [{ id, edits: edits.reduce<number>((sum, count) => sum + (count ?? 0), 0) }]
+        : [];
+    })
+    .sort((a, b) => a.edits - b.edits)
+    .map(({ id }) => id);
+}
+
+function trigrams(word: string): string[] {
+  return Array.from({ length: Math.max(0, word.length - 2) }, (_, i) => word.slice(i, i + 3));
+}
+
+/** Rows in the order of the ids, or the first by name. */
+async function rowsOf(db: Db, ids: readonly number[] | undefined, limit: number): Promise<readonly Found[]> {
+  if (ids?.length === 0) return [];
+  let query = db
+    .selectFrom('client')
+    .selectAll('client')
+    .select((eb) =>
+      eb
+        .selectFrom('visit')
+        .select((e) => e.fn.max('starts_at').as('at'))
+        .whereRef('visit.client_id', '=', 'client.id')
+        .where('stage', '=', 'done')
+        .as('last_visit'),
+    )
+    .where('merged_into', 'is', null);
+  query = ids
+    ? query.where('id', 'in', ids)
+    : query.where('archived_at', 'is', null).orderBy('search_name').limit(limit);
+  const rows = await query.execute();
+  return ids ? rows.toSorted((a, b) => ids.indexOf(a.id) - ids.indexOf(b.id)) : rows;
+}

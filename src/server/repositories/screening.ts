@@ -1,0 +1,157 @@
+import type { ConsentInput, IntakeAnswer } from '../../contracts/record';
+import type { Override } from '../../core/screening/override';
+import type { Db } from '../db/connection';
+import type { ConsentRow } from '../db/schema';
+
+/** The newest answer to each question of the intake. */
+export async function listIntakeAnswers(
+  db: Db,
+  clientId: number,
+): Promise<ReadonlyMap<string, { readonly answer: IntakeAnswer; readonly at: string; readonly source: string }>> {
+  const rows = await db
+    .selectFrom('intake_answer')
+    .selectAll()
+    .where('client_id', '=', clientId)
+    .orderBy('id')
+    .execute();
+  return new Map(rows.map((row) => [row.condition, { answer: row.answer, at: row.recorded_at, source: row.source }]));
+}
+
+export async function insertIntakeAnswers(
+  db: Db,
+  given: {
+    readonly clientId: number;
+    readonly visitId: number | null;
+    readonly answers: readonly { readonly condition: string; readonly answer: IntakeAnswer }[];
+    readonly source: 'therapist' | 'client';
+    readonly by: number | null;
+    readonly now: string;
+  },
+): Promise<void> {
+  const common = {
+    client_id: given.clientId,
+    visit_id: given.visitId,
+    source: given.source,
+    recorded_at: given.now,
+    recorded_by: given.by,
+  };
+  await db
+    .insertInto('intake_answer')
+    .values(given.answers.map(({ condition, answer }) => ({ ...common, condition, answer })))
+    .execute();
+}
+
+export interface StoredOverride extends Override {
+  readonly id: number;
+  readonly madeAt: string;
+  readonly madeBy: number | null;
+}
+
+/** Overrides of a visit that hold, in the order in which they were made. */
+export async function listOverrides(db: Db, visitId: number): Promise<readonly StoredOverride[]> {
+  const rows = await db
+    .selectFrom('screening_override')
+    .selectAll()
+    .where('visit_id', '=', visitId)
+    .where('ended_at', 'is', null)
+    .orderBy('id')
+    .execute();
+  return rows.map((row) => ({
+    id: row.id,
+    modality: row.modality,
+    key: row.limit_key as Override['key'],
+    value: JSON.parse(row.new_json) as Override['value'],
+    reason: row.reason,
+    madeAt: row.made_at,
+    madeBy: row.made_by,
+  }));
+}
+
+export async function insertOverride(
+  db: Db,
+  visitId: number,
+  override: Override,
+  old: unknown,
+  by: number | null,
+  now: string,
+): Promise<void> {
+  await db
+    .insertInto('screening_override')
+    .values({
+      visit_id: visitId,
+      modality: override.modality,
+      limit_key: override.key,
+      old_json: JSON.stringify(old ?? null),
+      new_json: JSON.stringify(override.value ?? null),
+      reason: override.reason,
+      made_at: now,
+      made_by: by,
+      ended_at: null,
+    })
+    .execute();
+}
+
+export async function endOverride(db: Db, visitId: number, id: number, now: string): Promise<boolean> {
+  const result = await db
+    .updateTable('screening_override')
+    .set({ ended_at: now })
+    .where('id', '=', id)
+    .where('visit_id', '=', visitId)
+    .where('ended_at', 'is', null)
+    .executeTakeFirst();
+  return result.numUpdatedRows > 0n;
+}
+
+export interface ConsentWording {
+  readonly version: number;
+  readonly paragraphs: readonly string[];
+}
+
+export async function latestWording(db: Db): Promise<ConsentWording | undefined> {
+  const row = await db.selectFrom('consent_wording').selectAll().orderBy('version', 'desc').executeTakeFirst();
+  return row && { version: row.version, paragraphs: JSON.parse(row.text_json) as string[] };
+}
+
+export async function insertWording(
+  db: Db,
+  paragraphs: readonly string[],
+  by: number | null,
+  now: string,
+): Promise<number> {
+  const version = ((await latestWording(db))?.version ?? 0) + 1;
+  await db
+    .insertInto('consent_wording')
+    .values({ version, text_json: JSON.stringify(paragraphs), made_at: now, made_by: by })
+    .execute();
+  return version;
+}
+
+export async function insertConsent(
+  db: Db,
+  clientId: number,
+  visitId: number | null,
+  given: ConsentInput,
+  by: number | null,
+  now: string,
+): Promise<void> {
+  await db
+    .insertInto('consent')
+    .values({
+      client_id: clientId,
+      visit_id: visitId,
+      wording_version: given.wordingVersion,
+      areas_json: JSON.stringify(given.areas),
+      signer: given.signer,
+      name: given.name,
+      drawing: given.drawing,
+      signed_at: now,
+      recorded_by: by,
+      withdrawn_at: null,
+    })
+    .execute();
+}
+
+/** Consents of a client, newest first. */
+export async function listConsents(db: Db, clientId: number): Promise<readonly ConsentRow[]> {
+  return db.selectFrom('consent').selectAll().where('client_id', '=', clientId).orderBy('id', 'desc').execute();
+}

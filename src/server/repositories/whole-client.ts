@@ -1,0 +1,70 @@
+import { sql } from 'kysely';
+import type { Db } from '../db/connection';
+
+/** Everything that hangs on a client, for merging, handing out and erasing. */
+
+const ofClient = ['finding', 'intake_answer', 'consent', 'attachment', 'client_version'] as const;
+const ofVisit = ['visit_check', 'taping', 'plan', 'table_event', 'closing', 'screening_override', 'reminder'] as const;
+
+export type Counts = Readonly<Record<(typeof ofClient)[number] | 'visit', number>>;
+
+/** How much is on record of a client, table by table. */
+export async function countOf(db: Db, clientId: number): Promise<Counts> {
+  const counts: Record<string, number> = {};
+  for (const table of [...ofClient, 'visit'] as const) {
+    const row = await db
+      .selectFrom(table)
+      .select((eb) => eb.fn.countAll<number>().as('count'))
+      .where('client_id', '=', clientId)
+      .executeTakeFirstOrThrow();
+    counts[table] = row.count;
+  }
+  return counts as Counts;
+}
+
+/** Every row of a client as it is stored, files without their content. */
+export async function rowsOfClient(db: Db, clientId: number): Promise<Readonly<Record<string, readonly unknown[]>>> {
+  const all: Record<string, readonly unknown[]> = {
+    client: await db.selectFrom('client').selectAll().where('id', '=', clientId).execute(),
+    visit: await db.selectFrom('visit').selectAll().where('client_id', '=', clientId).execute(),
+  };
+  for (const table of ofClient) {
+    const rows = await db.selectFrom(table).selectAll().where('client_id', '=', clientId).execute();
+    all[table] = rows.map((row) => ('content' in row ? { ...row, content: undefined } : row));
+  }
+  for (const table of ofVisit) {
+    all[table] = await db
+      .selectFrom(table)
+      .selectAll()
+      .where('visit_id', 'in', db.selectFrom('visit').select('id').where('client_id', '=', clientId))
+      .execute();
+  }
+  return all;
+}
+
+/** Moves all that hangs on one client to another. Versions of the data stay with the one that is left behind. */
+export async function moveRows(db: Db, fromId: number, toId: number): Promise<void> {
+  for (const table of ['finding', 'intake_answer', 'consent', 'attachment', 'visit'] as const)
+    await db.updateTable(table).set({ client_id: toId }).where('client_id', '=', fromId).execute();
+}
+
+/** Removes a client and all that hangs on them; what the audit trail says about them keeps the act and loses the details. */
+export async function eraseRows(db: Db, clientId: number): Promise<void> {
+  const visits = (await db.selectFrom('visit').select('id').where('client_id', '=', clientId).execute()).map(
+    (v) => v.id,
+  );
+  if (visits.length > 0) {
+    await db.updateTable('session').set({ handed_visit_id: null }).where('handed_visit_id', 'in', visits).execute();
+    await db.updateTable('intake_answer').set({ visit_id: null }).where('visit_id', 'in', visits).execute();
+    await db.updateTable('consent').set({ visit_id: null }).where('visit_id', 'in', visits).execute();
+    for (const table of ofVisit) await db.deleteFrom(table).where('visit_id', 'in', visits).execute();
+    const subjects = visits.map((id) => `visit ${id}`);
+    await db.updateTable('audit').set({ detail: '' }).where('subject', 'in', subjects).execute();
+  }
+  await db.updateTable('audit').set({ detail: '' }).where('subject', '=', `client ${clientId}`).execute();
+  await sql`update finding set replaces = null where client_id = ${clientId}`.execute(db);
+  for (const table of ofClient) await db.deleteFrom(table).where('client_id', '=', clientId).execute();
+  await db.deleteFrom('visit').where('client_id', '=', clientId).execute();
+  await db.updateTable('client').set({ merged_into: null }).where('merged_into', '=', clientId).execute();
+  await db.deleteFrom('client').where('id', '=', clientId).execute();
+}
