@@ -11,7 +11,7 @@ export default defineConfig({
   // The middleware compares origins itself: behind a plain loopback address the built-in check refuses our own pages.
   security: { checkOrigin: false },
   experimental: {
-    // Only the scripts that the build knows may run; `is:inline` ones are named by their hash in the pages' frame.
+    // Only our own files and the inline scripts that the build knows by their hash may run.
     csp: true,
   },
   vite: {

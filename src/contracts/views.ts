@@ -284,6 +284,23 @@ export interface AskView {
   readonly qualifications: readonly string[];
 }
 
+/** What is handed to the client: questions in plain words and the wording of the consent, nothing that was decided. */
+export interface TabletView {
+  readonly visitId: number;
+  readonly firstName: string;
+  readonly name: string;
+  readonly house: string;
+  readonly isMinor: boolean;
+  readonly groups: readonly {
+    readonly group: string;
+    readonly ask: string;
+    readonly suchAs: string;
+    readonly questions: readonly { readonly id: string; readonly ask: string }[];
+  }[];
+  readonly intake: AskState['intake'];
+  readonly wording: AskView['wording'];
+}
+
 export interface HistoryEntry {
   readonly visitId: number;
   readonly date: string;

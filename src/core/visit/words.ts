@@ -1,4 +1,4 @@
-import { type Anatomy, nameOf, type PlaceId } from '../anatomy/place';
+import { type Anatomy, nameOf, type PlaceId, type Territory } from '../anatomy/place';
 import type { Finding, Purpose } from '../drainage/case';
 import { capitalise, list, shortLabel } from '../drainage/wording';
 import { assertNever } from '../result';
@@ -94,10 +94,10 @@ export function findingInWords(anatomy: Anatomy, finding: Finding): string {
   }
 }
 
-const limbParts: readonly (readonly [string, readonly ('arm' | 'leg')[]])[] = [
-  ['arm', ['arm']],
-  ['leg', ['leg']],
-];
+const limbParts = [
+  ['arm', 'upper'],
+  ['leg', 'lower'],
+] as const;
 
 /**
  * Places in a few words: whole limbs and both sides are named as such, three places one by one, more by count.
@@ -107,18 +107,32 @@ export function placesInWords(anatomy: Anatomy, places: readonly PlaceId[]): str
   const left = new Set(places);
   const words: string[] = [];
   if (left.size >= anatomy.territories.size) return 'the whole body';
-  for (const [limb, parts] of limbParts) {
-    const whole = (['left', 'right'] as const).filter((side) => {
-      const all = [...anatomy.territories.values()].filter(
-        (t) => t.side === side && (parts as readonly string[]).includes(t.part),
+  const takeOut = (fits: (t: Territory) => boolean): boolean => {
+    const all = [...anatomy.territories.values()].filter(fits);
+    if (!all.every((t) => left.has(t.id))) return false;
+    for (const t of all) left.delete(t.id);
+    return true;
+  };
+  for (const [limb, quadrant] of limbParts) {
+    const whole: string[] = [];
+    for (const side of ['left', 'right'] as const) {
+      const isLimb = takeOut((t) => t.side === side && t.part === limb);
+      const isQuarter = takeOut((t) => t.side === side && t.part === 'trunk' && t.quadrant === quadrant);
+      if (isLimb) whole.push(`${side} ${limb}${isQuarter ? ' and its quarter of the trunk' : ''}`);
+      else if (isQuarter) whole.push(`${side} ${quadrant} quarter of the trunk`);
+    }
+    const [a, b] = whole;
+    if (a && b && a.replace('left', '') === b.replace('right', ''))
+      words.push(
+        a.startsWith(`left ${limb}`)
+          ? `both ${limb}s${a.slice(`left ${limb}`.length).replace('its quarter', 'their quarters')}`
+          : `both ${quadrant} quarters of the trunk`,
       );
-      if (!all.every((t) => left.has(t.id))) return false;
-      for (const t of all) left.delete(t.id);
-      return true;
-    });
-    if (whole.length === 2) words.push(`both ${limb}s`);
-    else if (whole[0]) words.push(`${whole[0]} ${limb}`);
+    else words.push(...whole);
   }
+  const heads = (['left', 'right'] as const).filter((side) => takeOut((t) => t.side === side && t.part === 'head'));
+  if (heads.length === 2) words.push('head');
+  else if (heads[0]) words.push(`${heads[0]} side of the head`);
   const names = new Map<string, PlaceId[]>();
   for (const id of left) names.set(nameOf(id), [...(names.get(nameOf(id)) ?? []), id]);
   const single = [...names.values()].map((ids) => {

@@ -118,6 +118,11 @@ function lineOf(answer: ModalityAnswer, rows: readonly RegionAnswer[], changed: 
     ...(off.length > 0 ? [`not on ${placeNames(off)}`] : []),
     ...changed.filter(({ key }) => key !== 'workAround' && key !== 'waitUntil').map(({ words }) => words),
   ];
+  if (parts.length < 2) {
+    for (const place of placesOf(rows, answer.limits))
+      if (rankOf(place.decision) < rankOf('clear-first') && place.limits.length > 0)
+        parts.push(`${place.limits.slice(0, 2).join(', ')} on ${place.words}`);
+  }
   if (parts.length === 0 && rows.length > 0) return `with care at ${placeNames(rows.map((row) => row.region))}`;
   return parts.slice(0, 3).join('; ');
 }

@@ -1,0 +1,51 @@
+import { createRequire } from 'node:module';
+import PdfPrinter from 'pdfmake';
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+
+const require = createRequire(import.meta.url);
+const file = (name: string) =>
+  require.resolve(`@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-${name}.woff`);
+
+/** The fonts of the house, embedded into every document: basic letters, and a second file for rarer ones. */
+const fonts = {
+  Sans: {
+    normal: file('latin-400-normal'),
+    bold: file('latin-700-normal'),
+    italics: file('latin-400-italic'),
+    bolditalics: file('latin-700-italic'),
+  },
+  SansMore: {
+    normal: file('latin-ext-400-normal'),
+    bold: file('latin-ext-700-normal'),
+    italics: file('latin-ext-400-italic'),
+    bolditalics: file('latin-ext-700-italic'),
+  },
+};
+
+/** Letters that only the second file has, such as ł and ő. */
+const rarer = /([\u0100-\u024f\u1e00-\u1eff]+)/;
+
+/** A text in runs, each in the font that has its letters. */
+export function runs(text: string): Content {
+  return text
+    .split(rarer)
+    .filter((part) => part !== '')
+    .map((part) => (rarer.test(part) ? { text: part, font: 'SansMore' } : { text: part }));
+}
+
+/** Makes a PDF of A4 pages with the fonts embedded. */
+export function makePdf(definition: Omit<TDocumentDefinitions, 'defaultStyle'>): Promise<Buffer> {
+  return new Promise((resolve, reject) => {
+    const document = new PdfPrinter(fonts).createPdfKitDocument({
+      pageSize: 'A4',
+      pageMargins: [56, 56, 56, 64],
+      ...definition,
+      defaultStyle: { font: 'Sans', fontSize: 11, lineHeight: 1.3, color: '#2b2233' },
+    });
+    const parts: Buffer[] = [];
+    document.on('data', (part: Buffer) => parts.push(part));
+    document.on('end', () => resolve(Buffer.concat(parts)));
+    document.on('error', reject);
+    document.end();
+  });
+}
