@@ -34,3 +34,13 @@ export const StaffInput = z.object({
   pin: z.string().max(20).default(''),
 });
 export type StaffInput = z.infer<typeof StaffInput>;
+
+export const WordingInput = z.object({
+  paragraphs: z
+    .array(z.string().trim().min(1).max(2000, 'Keep a paragraph within 2000 characters.'))
+    .min(1, 'Write what the client consents to.')
+    .max(30, 'Keep it within 30 paragraphs.'),
+  /** The version that was edited. */
+  basedOn: z.number().int().positive(),
+});
+export type WordingInput = z.infer<typeof WordingInput>;

@@ -156,6 +156,8 @@ export interface DayVisit {
     readonly when: string;
     readonly done: boolean;
     readonly stage: Stage;
+    /** Not usual at every visit: shown also when the visit is not the next one. */
+    readonly isPressing: boolean;
   }[];
 }
 
@@ -173,6 +175,14 @@ export interface DayView {
   }[];
   readonly visits: readonly DayVisit[];
   readonly looseEnds: readonly { readonly text: string; readonly href: string; readonly what: string }[];
+  /** Those who treat see what was found and go into visits; the front desk sees when people come and how to reach them. */
+  readonly mayTreat: boolean;
+  /** Messages of the outbox that are due or went wrong. */
+  readonly outbox: { readonly due: number; readonly failed: number };
+  /** The same weekday a week before and after. */
+  readonly before: string;
+  readonly after: string;
+  readonly therapists: readonly TherapistView[];
 }
 
 export interface TapingView {
@@ -404,4 +414,52 @@ export interface FoundClient {
   readonly age: number | null;
   readonly phone: string;
   readonly lastVisit: string | null;
+}
+
+/** Somebody of the house, as the owner sees them. */
+export interface PersonView extends TherapistView {
+  readonly role: MeView['role'];
+  readonly login: string;
+  readonly canSignIn: boolean;
+  readonly hasPin: boolean;
+  readonly leftOn: string | null;
+  /** Weekday 1 (Monday) to 7 → start and end. Empty: the house's usual hours. */
+  readonly hours: Readonly<Record<string, readonly [string, string]>>;
+}
+
+export interface AuditView {
+  readonly entries: readonly {
+    readonly id: number;
+    readonly when: string;
+    readonly by: string;
+    readonly action: string;
+    readonly detail: string;
+    readonly subject: string;
+    readonly clientId: number | null;
+  }[];
+  readonly hasMore: boolean;
+}
+
+/** What the owner sees to. */
+export interface HouseView {
+  readonly name: string;
+  readonly people: readonly PersonView[];
+  readonly qualifications: readonly { readonly id: string; readonly label: string }[];
+  readonly wording: AskView['wording'] & { readonly since: string };
+  readonly audit: AuditView;
+}
+
+/** A message of the outbox. */
+export interface ReminderView {
+  readonly id: number;
+  readonly visitId: number;
+  readonly client: string;
+  readonly channel: 'text' | 'mail';
+  readonly address: string;
+  readonly words: string;
+  readonly due: string;
+  readonly isDue: boolean;
+  readonly state: 'waiting' | 'sent' | 'failed' | 'cancelled';
+  readonly trouble: string;
+  readonly settled: string;
 }

@@ -42,6 +42,7 @@ interface Props {
   readonly isOpen: boolean;
   readonly onClose: () => void;
   readonly clientId: number;
+  readonly clientName?: string | undefined;
   readonly therapists: readonly TherapistView[];
   readonly lastFocus: string | null;
   readonly today: string;
@@ -51,7 +52,8 @@ interface Props {
 }
 
 /** Books a visit, or moves one: times are proposed that leave room to tidy and to warm stones; any other can be typed. */
-export function BookVisit({ isOpen, onClose, clientId, therapists, lastFocus, today, moving, onBooked }: Props) {
+export function BookVisit(props: Props) {
+  const { isOpen, onClose, clientId, clientName, therapists, lastFocus, today, moving, onBooked } = props;
   const [error, setError] = useState<RequestError>();
   const [minutes, setMinutes] = useState(String(moving?.minutes ?? 60));
   const [therapist, setTherapist] = useState(String(moving?.therapistId ?? therapists[0]?.id ?? ''));
@@ -90,7 +92,11 @@ export function BookVisit({ isOpen, onClose, clientId, therapists, lastFocus, to
   };
   const repeatError = error?.fieldError('repeat');
   return (
-    <Dialog title={moving ? 'Move the visit' : 'Book a visit'} isOpen={isOpen} onClose={onClose}>
+    <Dialog
+      title={moving ? 'Move the visit' : `Book a visit${clientName ? ` for ${clientName}` : ''}`}
+      isOpen={isOpen}
+      onClose={onClose}
+    >
       <form className={styles['form']} onSubmit={(event) => void save(event)} noValidate>
         {lastFocus && !moving && <p>Last time: {lastFocus}.</p>}
         {!moving && (

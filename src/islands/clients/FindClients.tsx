@@ -1,10 +1,11 @@
-import { type FormEvent, useEffect, useRef, useState } from 'react';
+import { type FormEvent, useState } from 'react';
 import type { FoundClient } from '../../contracts/views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field, TextArea } from '../../ui/field/Field';
-import { RequestError, send, sentenceOf } from '../api';
+import { RequestError, send } from '../api';
 import styles from './FindClients.module.css';
+import { useClientSearch } from './useClientSearch';
 
 /** Clients, found as one types; and adding one. */
 export function FindClients({
@@ -15,23 +16,8 @@ export function FindClients({
   readonly text?: string;
 }) {
   const [query, setQuery] = useState(text);
-  const [found, setFound] = useState(initial);
-  const [trouble, setTrouble] = useState<string>();
   const [isAdding, setIsAdding] = useState(false);
-  const asked = useRef(query);
-
-  useEffect(() => {
-    if (query === asked.current) return;
-    asked.current = query;
-    const abort = new AbortController();
-    send<readonly FoundClient[]>('GET', `/api/clients?q=${encodeURIComponent(query)}`, undefined, abort.signal)
-      .then((clients) => {
-        setFound(clients);
-        setTrouble(undefined);
-      })
-      .catch((error: unknown) => !abort.signal.aborted && setTrouble(sentenceOf(error)));
-    return () => abort.abort();
-  }, [query]);
+  const { found, trouble } = useClientSearch(query, initial, text);
 
   return (
     <main id="main" className={styles['view']}>
@@ -40,7 +26,8 @@ export function FindClients({
         <Button onClick={() => setIsAdding(true)}>Add a client</Button>
       </div>
       <Field
-        label="Find by name or phone number"
+        label="Find by name, phone or e-mail"
+        hint="A few letters will do; accents and small typing errors do not matter."
         type="search"
         value={query}
         onChange={(event) => setQuery(event.target.value)}
@@ -61,6 +48,7 @@ export function FindClients({
               <th scope="col">Name</th>
               <th scope="col">Age</th>
               <th scope="col">Phone</th>
+              <th scope="col">E-mail</th>
               <th scope="col">Last visit</th>
             </tr>
           </thead>
@@ -69,9 +57,11 @@ export function FindClients({
               <tr key={client.id}>
                 <th scope="row">
                   <a href={`/clients/${client.id}`}>{client.name}</a>
+                  {client.isArchived && <span className={styles['archived']}>archived</span>}
                 </th>
                 <td>{client.age ?? '–'}</td>
                 <td>{client.phone || '–'}</td>
+                <td className={styles['mail']}>{client.email || '–'}</td>
                 <td>{client.lastVisit ?? 'none yet'}</td>
               </tr>
             ))}
@@ -96,6 +86,7 @@ function AddClient({ isOpen, onClose }: { readonly isOpen: boolean; readonly onC
         name: text('name'),
         bornOn: text('bornOn') || null,
         phone: text('phone'),
+        email: text('email'),
         note: text('note'),
       });
       window.location.assign(`/clients/${id}`);
@@ -110,6 +101,7 @@ function AddClient({ isOpen, onClose }: { readonly isOpen: boolean; readonly onC
         <Field label="Name" name="name" autoFocus autoComplete="off" error={error?.fieldError('name')} />
         <Field label="Born on" name="bornOn" type="date" error={error?.fieldError('bornOn')} />
         <Field label="Phone" name="phone" autoComplete="off" error={error?.fieldError('phone')} />
+        <Field label="E-mail" name="email" type="email" autoComplete="off" error={error?.fieldError('email')} />
         <TextArea label="Good to know" name="note" error={error?.fieldError('note')} />
         {error && !error.problem.errors && <p role="alert">{error.message}</p>}
         <div className={styles['buttons']}>

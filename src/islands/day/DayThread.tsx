@@ -1,12 +1,14 @@
 import type { DayView, DayVisit } from '../../contracts/views';
 import { ButtonLink } from '../../ui/button/Button';
+import { Countdown } from './Countdown';
+import { DayAside } from './DayAside';
 import styles from './DayThread.module.css';
 
 const pebbleShape = 'M-15 2C-16 -6 -9 -12 -1 -12C8 -12 15 -7 15.5 0C16 7 9 12 1 12C-8 12.5 -14 9 -15 2Z';
 
-/** Where a visit is picked up again. */
-function nextHref(visit: DayVisit): string {
-  if (visit.stage === 'done') return `/clients/${visit.client.id}`;
+/** Where a visit is picked up again; the front desk goes to the client. */
+function nextHref(visit: DayVisit, mayTreat: boolean): string {
+  if (visit.stage === 'done' || !mayTreat) return `/clients/${visit.client.id}`;
   const view = visit.stage === 'prepare' ? 'plan' : visit.stage === 'stopped' ? 'ask' : visit.stage;
   return `/visits/${visit.id}/${view}`;
 }
@@ -21,6 +23,8 @@ const goOn: Readonly<Record<DayVisit['stage'], string>> = {
   done: 'Open',
   stopped: 'See why',
 };
+
+const goOnWords = (visit: DayVisit, mayTreat: boolean) => (mayTreat ? goOn[visit.stage] : 'Contact');
 
 /** Today as a thread: what is over, who is next, what each visit needs. */
 export function DayThread({
@@ -47,8 +51,8 @@ export function DayThread({
         </h1>
         {total === 0 && (
           <p className={styles['empty']}>
-            Nothing is booked {isToday ? 'today' : 'on this day'}. <a href="/clients">Find a client</a> and book a visit
-            from their page.
+            Nothing is booked {isToday ? 'today' : 'on this day'}. Book a visit on the right, or{' '}
+            <a href="/clients">find a client</a> first.
           </p>
         )}
         <ol>
@@ -63,6 +67,7 @@ export function DayThread({
               <div className={styles['time']}>
                 <strong>{visit.time}</strong>
                 <span>{visit.minutes} min</span>
+                {isToday && visit.stage === 'ask' && <Countdown startsAt={visit.startsAt} now={day.now} />}
               </div>
               <svg width="40" height="34" viewBox="-18 -15 36 30" aria-hidden="true" className={styles['stone']}>
                 <path d={pebbleShape} />
@@ -72,21 +77,21 @@ export function DayThread({
                 <div className={styles['line']}>
                   <div>
                     <h2>
-                      <a href={nextHref(visit)}>{visit.client.name}</a>
+                      <a href={nextHref(visit, day.mayTreat)}>{visit.client.name}</a>
                     </h2>
                     <span className={styles['work']}>{visit.work}</span>
                   </div>
                   {visit.id === currentId ? (
-                    <ButtonLink look="filled" href={nextHref(visit)}>
-                      {goOn[visit.stage]}
+                    <ButtonLink look="filled" href={nextHref(visit, day.mayTreat)}>
+                      {goOnWords(visit, day.mayTreat)}
                     </ButtonLink>
                   ) : (
                     <a
                       className={styles['go']}
-                      href={nextHref(visit)}
-                      aria-label={`${goOn[visit.stage]}, ${visit.client.name}`}
+                      href={nextHref(visit, day.mayTreat)}
+                      aria-label={`${goOnWords(visit, day.mayTreat)}, ${visit.client.name}`}
                     >
-                      {goOn[visit.stage]}
+                      {goOnWords(visit, day.mayTreat)}
                     </a>
                   )}
                 </div>
@@ -99,7 +104,11 @@ export function DayThread({
                 {visit.stage !== 'done' && visit.stage !== 'stopped' && (
                   <ul className={styles['tasks']}>
                     {visit.tasks.map((task) => (
-                      <li key={task.text} data-done={task.done ? true : undefined}>
+                      <li
+                        key={task.text}
+                        data-done={task.done ? true : undefined}
+                        data-pressing={task.isPressing ? true : undefined}
+                      >
                         <svg width="18" height="15" viewBox="-16 -13 32 26" aria-hidden="true">
                           <path d={pebbleShape} />
                         </svg>
@@ -117,45 +126,7 @@ export function DayThread({
           ))}
         </ol>
       </main>
-      <aside className={styles['aside']} aria-label="The week and loose ends">
-        <h2>This week</h2>
-        <ol className={styles['week']}>
-          {day.week.map((date) => (
-            <li key={date.date} data-shown={date.date === day.date ? true : undefined}>
-              <a href={`/?day=${date.date}`} aria-current={date.date === day.date ? 'date' : undefined}>
-                <span>{date.weekday}</span>
-                <strong>{date.day}</strong>
-                <span className={styles['beads']} aria-hidden="true">
-                  {Array.from({ length: Math.min(date.visits, 8) }, (_, i) => (
-                    <i key={i} />
-                  ))}
-                </span>
-                <span className="visually-hidden">
-                  , {date.visits} visits{date.isToday ? ', today' : ''}
-                </span>
-              </a>
-            </li>
-          ))}
-        </ol>
-        <h2>Loose ends</h2>
-        {day.looseEnds.length === 0 ? (
-          <p className={styles['quiet']}>None. Every record before today is closed.</p>
-        ) : (
-          <ul className={styles['ends']}>
-            {day.looseEnds.map((end) => (
-              <li key={end.href}>
-                <a href={end.href}>{end.text}</a>
-                <span>{end.what}</span>
-              </li>
-            ))}
-          </ul>
-        )}
-        <h2>Good to know</h2>
-        <p className={styles['quiet']}>
-          Velvet Stone supports trained hands. It is no medical device; local law, professional codes and the limits of
-          your licence come first.
-        </p>
-      </aside>
+      <DayAside day={day} />
     </div>
   );
 }

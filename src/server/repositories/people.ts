@@ -71,14 +71,24 @@ export async function findStaff(db: Db, id: number): Promise<StaffMember | undef
   return row && toStaff(row);
 }
 
-/** Those who treat; assistants do not. Without signing-in data, fit to be shown. */
+/** Those who treat or treated; assistants do not. Without signing-in data, fit to be shown. */
 export async function listTherapists(db: Db): Promise<readonly TherapistView[]> {
-  const rows = await db.selectFrom('therapist').selectAll().where('role', '!=', 'assistant').orderBy('id').execute();
-  return rows.map((row) => {
-    const { id, name, initials, title, room, qualifications } = toStaff(row);
-    return { id, name, initials, title, room, qualifications };
-  });
+  return (await listStaff(db)).filter(({ role }) => role !== 'assistant').map(toTherapist);
 }
+
+/** Those who treat and are still there: whom a visit can be booked with. */
+export async function listBookable(db: Db): Promise<readonly TherapistView[]> {
+  return (await listStaff(db)).filter(({ role, leftAt }) => role !== 'assistant' && leftAt === null).map(toTherapist);
+}
+
+const toTherapist = ({ id, name, initials, title, room, qualifications }: StaffMember): TherapistView => ({
+  id,
+  name,
+  initials,
+  title,
+  room,
+  qualifications,
+});
 
 export async function insertTherapist(
   db: Db,

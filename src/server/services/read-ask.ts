@@ -65,7 +65,7 @@ export async function readAsk(db: Db, visitId: number): Promise<AskView | undefi
     conditions: listConditions(),
     gates: gateRows.map(([group, ask, suchAs]) => ({ group, ask, suchAs })),
     check: visitCheckFor(record),
-    intakeDue: await intakeDue(db, record),
+    intakeDue: await readIntakeDue(db, { ...record, clientId: record.client.id }),
     wording: await readWording(db),
     medicines: record.medicines,
     dueOn: record.dueOn,
@@ -76,15 +76,18 @@ export async function readAsk(db: Db, visitId: number): Promise<AskView | undefi
 }
 
 /** The first visit, a year since the last intake, or half a year away ask for a full one. */
-async function intakeDue(db: Db, visit: VisitRecord): Promise<string | null> {
-  const answers = [...(await listIntakeAnswers(db, visit.client.id)).values()];
+export async function readIntakeDue(
+  db: Db,
+  visit: { readonly clientId: number; readonly startsAt: string; readonly isFirst: boolean },
+): Promise<string | null> {
+  const answers = [...(await listIntakeAnswers(db, visit.clientId)).values()];
   const newest = answers
     .map(({ at }) => at)
     .sort()
     .at(-1);
   if (!newest) return visit.isFirst ? 'first visit' : 'no intake on record yet';
   if (addYears(new Date(newest), 1).toISOString() < visit.startsAt) return `last intake ${shortDay(newest)}`;
-  const [last] = (await listVisitsOfClient(db, visit.client.id)).filter(
+  const [last] = (await listVisitsOfClient(db, visit.clientId)).filter(
     (v) => v.starts_at < visit.startsAt && v.stage === 'done',
   );
   if (last && addMonths(new Date(last.starts_at), 6).toISOString() < visit.startsAt && newest < last.starts_at)

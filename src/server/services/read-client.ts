@@ -21,13 +21,14 @@ import type { Db } from '../db/connection';
 import type { ClientRow, VisitRow } from '../db/schema';
 import { findClient, searchClients, toClientData } from '../repositories/clients';
 import { listFindings, type StoredFinding } from '../repositories/findings';
-import { listTherapists } from '../repositories/people';
+import { listBookable, listTherapists } from '../repositories/people';
 import { latestClosing, latestPlan, listTapingsOfClient, listVisitsOfClient } from '../repositories/visits';
 import { listAttachments } from './attach-file';
 import { describeFinding, listConditions, oilGroupLabel, placeNames } from './describe-finding';
 import { clockTime, isoDay, longDay, shortDay } from './house-clock';
 import { findDuplicates } from './merge-clients';
 import { readConsent } from './read-ask';
+import { missingNotes } from './prepare-visit';
 import { readCorrections } from './read-corrections';
 import { briefOf, therapistOf } from './read-visit';
 import { screenCase } from './screen-visit';
@@ -49,7 +50,7 @@ export async function readContact(db: Db, id: number, now: Date): Promise<Client
     version: client.version,
     isArchived: client.archived_at !== null,
     mergedInto: client.merged_into,
-    therapists,
+    therapists: await listBookable(db),
     booked: visits
       .filter((visit) => visit.starts_at >= now.toISOString() && visit.stage === 'ask')
       .map((visit) => ({
@@ -63,13 +64,8 @@ export async function readContact(db: Db, id: number, now: Date): Promise<Client
         isSeries: visit.series !== null,
       }))
       .reverse(),
-    isNoteMissing: isNoteMissing(client, findings, today),
+    isNoteMissing: missingNotes({ bornOn: client.born_on, findings }, today).length > 0,
   };
-}
-
-/** Whether screening asks for a note that is not there or has run out, for any work that the house does. */
-export function isNoteMissing(client: ClientRow, findings: readonly StoredFinding[], today: string): boolean {
-  return screenRecord(client, findings, today).questions.some((question) => question.kind === 'clearance');
 }
 
 /** A client's record as it stands, for somebody who holds every qualification: what the body allows. */
@@ -102,7 +98,7 @@ export async function readClient(db: Db, id: number, now: Date): Promise<ClientV
     client: briefOf(client, findings, today),
     findings: findings.map((finding) => describeFinding(finding, today)),
     conditions: listConditions(),
-    history: await readHistory(db, id, visits, contact.therapists),
+    history: await readHistory(db, id, visits, await listTherapists(db)),
     cautions: cautionsOf(screening, { places: placeNames, oilGroup: oilGroupLabel }),
     ledger: ledgerOf(visits, now),
     corrections: await readCorrections(db, id),

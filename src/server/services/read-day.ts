@@ -1,13 +1,14 @@
-import { isSameDay } from 'date-fns';
+import { addDays, isSameDay } from 'date-fns';
 import { sql } from 'kysely';
 import { anatomy } from '../../catalogue/anatomy';
-import type { DayView, DayVisit, StageOrEnd, Stage } from '../../contracts/views';
+import type { DayView, DayVisit, StageOrEnd, TherapistView } from '../../contracts/views';
 import type { Purpose } from '../../core/drainage/case';
 import { formatNumber } from '../../core/units';
 import { workInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
+import type { TapingRow, VisitRow } from '../db/schema';
 import { listFindings } from '../repositories/findings';
-import { findHouse, listTherapists } from '../repositories/people';
+import { findHouse, listBookable, listTherapists } from '../repositories/people';
 import {
   countVisits,
   latestClosing,
@@ -16,7 +17,9 @@ import {
   listVisitsOfClient,
 } from '../repositories/visits';
 import { clockTime, dayBounds, isoDay, longDay, workingWeek } from './house-clock';
+import { prepareVisit } from './prepare-visit';
 import { briefOf, therapistOf } from './read-visit';
+import { countOutbox } from './reminders';
 import { withVolume } from './taping-volume';
 
 const reached: Readonly<Record<StageOrEnd, number>> = {
@@ -30,39 +33,14 @@ const reached: Readonly<Record<StageOrEnd, number>> = {
   stopped: 6,
 };
 
-/** The thread of one day, with what has to be done for each visit and what was left open before. */
-export async function readDay(db: Db, day: Date, now: Date): Promise<DayView> {
+/**
+ * The thread of one day, with what has to be done for each visit and what was left open before.
+ * @param mayTreat false for the front desk, who get nothing of what was found, measured or done
+ */
+export async function readDay(db: Db, day: Date, now: Date, mayTreat = true): Promise<DayView> {
   const [from, to] = dayBounds(day);
   const [house, therapists, rows] = await Promise.all([findHouse(db), listTherapists(db), listVisits(db, from, to)]);
-  const visits: DayVisit[] = [];
-  for (const row of rows) {
-    const findings = await listFindings(db, row.client_id);
-    const focus = JSON.parse(row.focus_json) as string[];
-    const stage = row.stage as StageOrEnd;
-    const earlier = (await listVisitsOfClient(db, row.client_id)).filter((v) => v.starts_at < row.starts_at);
-    visits.push({
-      id: row.id,
-      time: clockTime(row.starts_at),
-      startsAt: row.starts_at,
-      minutes: row.minutes,
-      stage,
-      client: briefOf(
-        { id: row.client_id, name: row.client_name, born_on: row.born_on },
-        findings,
-        isoDay(row.starts_at),
-      ),
-      therapist: therapistOf(therapists, row.therapist_id),
-      work: workInWords(anatomy, focus, row.purpose as Purpose),
-      line: await lineOf(
-        db,
-        row.id,
-        row.client_id,
-        stage,
-        earlier.map((v) => v.id),
-      ),
-      tasks: tasksOf(stage, focus),
-    });
-  }
+  const visits = await Promise.all(rows.map((row) => dayVisit(db, row, therapists, mayTreat)));
   const week = await Promise.all(
     workingWeek(day).map(async (date) => ({
       date: isoDay(date.toISOString()),
@@ -79,52 +57,89 @@ export async function readDay(db: Db, day: Date, now: Date): Promise<DayView> {
     house: house?.name ?? '',
     week,
     visits,
-    looseEnds: await looseEndsOf(db, now),
+    looseEnds: mayTreat ? await looseEndsOf(db, now) : [],
+    mayTreat,
+    outbox: await countOutbox(db, now),
+    before: isoDay(addDays(day, -7).toISOString()),
+    after: isoDay(addDays(day, 7).toISOString()),
+    therapists: await listBookable(db),
   };
+}
+
+type VisitOfDay = Awaited<ReturnType<typeof listVisits>>[number];
+
+async function dayVisit(
+  db: Db,
+  row: VisitOfDay,
+  therapists: readonly TherapistView[],
+  mayTreat: boolean,
+): Promise<DayVisit> {
+  const [findings, all] = await Promise.all([listFindings(db, row.client_id), listVisitsOfClient(db, row.client_id)]);
+  const focus = JSON.parse(row.focus_json) as string[];
+  const stage = row.stage as StageOrEnd;
+  const earlier = all.filter((visit) => visit.starts_at < row.starts_at);
+  const last = stage === 'done' || stage === 'stopped' ? undefined : await lastTaping(db, row.client_id, earlier);
+  const client = briefOf(
+    { id: row.client_id, name: row.client_name, born_on: row.born_on },
+    findings,
+    isoDay(row.starts_at),
+  );
+  const preparations =
+    stage === 'done' || stage === 'stopped'
+      ? []
+      : await prepareVisit(db, {
+          clientId: row.client_id,
+          startsAt: row.starts_at,
+          focus,
+          isFirst: earlier.length === 0,
+          isTaped: last !== undefined,
+          bornOn: row.born_on,
+          findings,
+        });
+  return {
+    id: row.id,
+    time: clockTime(row.starts_at),
+    startsAt: row.starts_at,
+    minutes: row.minutes,
+    stage,
+    client: mayTreat ? client : { ...client, about: '' },
+    therapist: therapistOf(therapists, row.therapist_id),
+    work: workInWords(anatomy, focus, row.purpose as Purpose),
+    line: await lineOf(db, row.id, stage, earlier.length, mayTreat ? last : undefined, mayTreat),
+    tasks: preparations
+      .filter(({ seenBy }) => seenBy === 'both' || seenBy === (mayTreat ? 'therapist' : 'desk'))
+      .map(({ text, when, stage: until, isPressing }) => ({
+        text,
+        when,
+        stage: until,
+        isPressing,
+        done: reached[stage] > reached[until],
+      })),
+  };
+}
+
+async function lastTaping(db: Db, clientId: number, earlier: readonly VisitRow[]): Promise<TapingRow | undefined> {
+  const tapings = await listTapingsOfClient(db, clientId);
+  return earlier.map(({ id }) => tapings.find((t) => t.visit_id === id && t.phase === 'before')).find(Boolean);
 }
 
 async function lineOf(
   db: Db,
   visitId: number,
-  clientId: number,
   stage: StageOrEnd,
-  earlierIds: readonly number[],
+  earlierVisits: number,
+  last: TapingRow | undefined,
+  mayTreat: boolean,
 ): Promise<string> {
   if (stage === 'done') {
-    const closing = await latestClosing(db, visitId);
-    return closing?.comfort === null || closing?.comfort === undefined
-      ? 'closed'
-      : `closed · comfort ${closing.comfort} of 10`;
+    const comfort = mayTreat ? (await latestClosing(db, visitId))?.comfort : undefined;
+    return comfort === null || comfort === undefined ? 'closed' : `closed · comfort ${comfort} of 10`;
   }
-  if (stage === 'stopped') return 'stopped at the check';
-  const tapings = await listTapingsOfClient(db, clientId);
-  const last = earlierIds.map((id) => tapings.find((t) => t.visit_id === id && t.phase === 'before')).find(Boolean);
-  const number = earlierIds.length === 0 ? 'first visit' : `visit ${earlierIds.length + 1}`;
+  if (stage === 'stopped') return mayTreat ? 'stopped at the check' : 'did not take place';
+  const number = earlierVisits === 0 ? 'first visit' : `visit ${earlierVisits + 1}`;
   const excess = last ? withVolume(last).volume?.excessMl : null;
   if (!last || excess === null || excess === undefined) return number;
   return `${number} · last time ${formatNumber(excess)} mL over the ${last.side === 'left' ? 'right' : 'left'} ${last.limb}`;
-}
-
-function tasksOf(stage: StageOrEnd, focus: readonly string[]): DayVisit['tasks'] {
-  const limb = focus.find((id) => id.startsWith('leg.') || id.startsWith('arm.'));
-  const tasks: { text: string; when: string; stage: Stage }[] = [
-    { text: 'Ask: still fever-free, no new redness?', when: 'at the door', stage: 'ask' },
-    ...(limb
-      ? [
-          {
-            text: `Tape both ${limb.split('.')[0]}s at the same points as last time`,
-            when: 'before',
-            stage: 'measure' as const,
-          },
-        ]
-      : []),
-    {
-      text: limb ? 'Lay out: tape measure, bolster, warm cover, no oil' : 'Lay out: head rest, warm cover, no oil',
-      when: 'set out',
-      stage: 'plan',
-    },
-  ];
-  return tasks.map((task) => ({ ...task, done: reached[stage] > reached[task.stage] }));
 }
 
 async function looseEndsOf(db: Db, now: Date): Promise<DayView['looseEnds']> {

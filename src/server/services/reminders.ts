@@ -1,4 +1,5 @@
 import { addHours, subHours } from 'date-fns';
+import type { ReminderView } from '../../contracts/views';
 import type { Db } from '../db/connection';
 import { clockTime, longDay } from './house-clock';
 
@@ -6,19 +7,6 @@ import { clockTime, longDay } from './house-clock';
  * The reminder outbox: a stand-in for a service that sends texts and mails. Messages wait in it until they are due;
  * a person, or a test, sends them or lets them fail. Nothing leaves the house.
  */
-
-export interface ReminderView {
-  readonly id: number;
-  readonly visitId: number;
-  readonly client: string;
-  readonly channel: 'text' | 'mail';
-  readonly address: string;
-  readonly words: string;
-  readonly dueAt: string;
-  readonly due: string;
-  readonly state: 'waiting' | 'sent' | 'failed' | 'cancelled';
-  readonly trouble: string;
-}
 
 /** A day before the visit, or soon when it is nearer; by text when there is a number, else by mail, else not at all. */
 export async function queueReminder(db: Db, visitId: number, now: Date): Promise<void> {
@@ -57,14 +45,16 @@ export async function cancelReminders(db: Db, visitId: number, now: string): Pro
     .execute();
 }
 
-export async function listReminders(db: Db, limit = 60): Promise<readonly ReminderView[]> {
+/** What waits first, the soonest first; then what is settled, the newest first. */
+export async function listReminders(db: Db, now: Date, limit = 60): Promise<readonly ReminderView[]> {
   const rows = await db
     .selectFrom('reminder')
     .innerJoin('visit', 'visit.id', 'reminder.visit_id')
     .innerJoin('client', 'client.id', 'visit.client_id')
     .selectAll('reminder')
     .select('client.name as client')
-    .orderBy((eb) => eb.case().when('reminder.state', '=', 'waiting').then(0).else(1).end())
+    .orderBy((eb) => eb.case().when('reminder.state', 'in', ['waiting', 'failed']).then(0).else(1).end())
+    .orderBy('reminder.settled_at', 'desc')
     .orderBy('reminder.due_at')
     .limit(limit)
     .execute();
@@ -75,11 +65,26 @@ export async function listReminders(db: Db, limit = 60): Promise<readonly Remind
     channel: row.channel,
     address: row.address,
     words: row.words,
-    dueAt: row.due_at,
     due: `${longDay(row.due_at)}, ${clockTime(row.due_at)}`,
+    isDue: row.due_at <= now.toISOString(),
     state: row.state,
     trouble: row.trouble,
+    settled: row.settled_at === null ? '' : `${longDay(row.settled_at)}, ${clockTime(row.settled_at)}`,
   }));
+}
+
+/** How many messages are due now, and how many went wrong. */
+export async function countOutbox(db: Db, now: Date): Promise<{ readonly due: number; readonly failed: number }> {
+  const count = async (state: 'waiting' | 'failed', until: string) =>
+    (
+      await db
+        .selectFrom('reminder')
+        .select((eb) => eb.fn.countAll<number>().as('count'))
+        .where('state', '=', state)
+        .where('due_at', '<=', until)
+        .executeTakeFirstOrThrow()
+    ).count;
+  return { due: await count('waiting', now.toISOString()), failed: await count('failed', '9999') };
 }
 
 /** What the stand-in does with messages: sends all that are due, or one of them, or lets one fail. */

@@ -1,0 +1,80 @@
+import type { PlaceId } from '../anatomy/place';
+import { list } from '../drainage/wording';
+import { dayInWords } from './words';
+
+/** What has to be asked or laid out before a visit, from what the record says about the client. */
+
+export interface VisitFacts {
+  /** Why a full intake is due; null: the short check will do. */
+  readonly intakeDue: string | null;
+  /** Findings for whose work a written note is asked for and missing, in words. */
+  readonly missingNotes: readonly string[];
+  /** Notes that run out soon after the visit. */
+  readonly endingNotes: readonly { readonly label: string; readonly until: string }[];
+  readonly isConsentDue: boolean;
+  readonly focus: readonly PlaceId[];
+  /** The limb has been taped at an earlier visit, so the same points are used again. */
+  readonly isTaped: boolean;
+}
+
+export interface Preparation {
+  readonly text: string;
+  /** When to see to it, in two or three words. */
+  readonly when: string;
+  /** It is over once this stage of the visit is. */
+  readonly stage: 'ask' | 'measure' | 'plan';
+  /** Who sees it: the front desk only what says nothing of findings; `both` by everybody. */
+  readonly seenBy: 'therapist' | 'desk' | 'both';
+  /** Not asked for at every visit. */
+  readonly isPressing: boolean;
+}
+
+/** Notes that run out within this many days after a visit are mentioned at it. */
+export const noticeDays = 14;
+
+/** The most pressing first. */
+export function preparationFor(facts: VisitFacts): readonly Preparation[] {
+  const limb = facts.focus.find((id) => /^(leg|arm)\./.test(id))?.split('.')[0];
+  const all: (Preparation | false)[] = [
+    facts.missingNotes.length > 0 && {
+      ...pressing('therapist', 'ask', 'ring before'),
+      text: `A written note is missing: ${list(facts.missingNotes)}`,
+    },
+    facts.missingNotes.length > 0 && {
+      ...pressing('desk', 'ask', 'ring before'),
+      text: 'A clearance note is missing: ask the client to bring it',
+    },
+    facts.intakeDue === null
+      ? { ...usual('therapist', 'ask', 'at the door'), text: 'Ask: still fever-free, no new redness?' }
+      : {
+          ...pressing('therapist', 'ask', 'at the door'),
+          text: `Full intake (${facts.intakeDue}): allow ten minutes more`,
+        },
+    facts.isConsentDue && { ...pressing('both', 'ask', 'at the door'), text: 'Consent to read and sign' },
+    limb !== undefined && {
+      ...usual('therapist', 'measure', 'before'),
+      text: `Tape both ${limb}s${facts.isTaped ? ' at the same points as last time' : ''}`,
+    },
+    {
+      ...usual('both', 'plan', 'set out'),
+      text: limb ? 'Lay out: tape measure, bolster, warm cover, no oil' : 'Lay out: head rest, warm cover, no oil',
+    },
+    ...facts.endingNotes.map(({ label, until }) => ({
+      ...pressing('therapist', 'plan', 'at parting'),
+      text: `The note for “${label}” runs out on ${dayInWords(until)}: ask for a new one`,
+    })),
+  ];
+  return all.filter((one) => one !== false);
+}
+
+const usual = (seenBy: Preparation['seenBy'], stage: Preparation['stage'], when: string) => ({
+  seenBy,
+  stage,
+  when,
+  isPressing: false,
+});
+
+const pressing = (seenBy: Preparation['seenBy'], stage: Preparation['stage'], when: string) => ({
+  ...usual(seenBy, stage, when),
+  isPressing: true,
+});

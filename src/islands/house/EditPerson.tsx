@@ -1,0 +1,149 @@
+import { type FormEvent, useState } from 'react';
+import type { HouseView, PersonView } from '../../contracts/views';
+import { Button } from '../../ui/button/Button';
+import { Dialog } from '../../ui/dialog/Dialog';
+import { Field, Select } from '../../ui/field/Field';
+import { RequestError, send } from '../api';
+import styles from './House.module.css';
+import { roleWords } from './People';
+
+const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+
+interface Props {
+  readonly person: PersonView | null;
+  readonly qualifications: HouseView['qualifications'];
+  readonly onClose: () => void;
+}
+
+/** Adds somebody to the house or changes what they may. */
+export function EditPerson({ person, qualifications, onClose }: Props) {
+  const [error, setError] = useState<RequestError>();
+  const hasHours = person !== null && Object.keys(person.hours).length > 0;
+  const [isUsual, setIsUsual] = useState(!hasHours);
+  const save = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    const text = (name: string) => String(form.get(name) ?? '').trim();
+    const days = weekdays.flatMap((_, i) => {
+      const span = [text(`from${i + 1}`), text(`to${i + 1}`)];
+      return span.some(Boolean) ? [[String(i + 1), span]] : [];
+    });
+    try {
+      await send(person ? 'PUT' : 'POST', person ? `/api/staff/${person.id}` : '/api/staff', {
+        name: text('name'),
+        login: text('login'),
+        title: text('title'),
+        room: text('room'),
+        role: text('role'),
+        qualifications: form.getAll('qualification'),
+        hours: isUsual ? {} : (Object.fromEntries(days) as unknown),
+        hasLeft: form.get('hasLeft') === 'on',
+        password: String(form.get('password') ?? ''),
+        pin: text('pin'),
+      });
+      window.location.assign('/house');
+    } catch (caught) {
+      if (caught instanceof RequestError) setError(caught);
+    }
+  };
+  return (
+    <Dialog title={person ? person.name : 'Add somebody'} isOpen onClose={onClose}>
+      <form className={styles['form']} onSubmit={(event) => void save(event)} noValidate>
+        <div className={styles['row']}>
+          <Field label="Name" name="name" defaultValue={person?.name} error={error?.fieldError('name')} />
+          <Field label="Title" name="title" defaultValue={person?.title} error={error?.fieldError('title')} />
+        </div>
+        <div className={styles['row']}>
+          <Select label="May" name="role" defaultValue={person?.role ?? 'therapist'} error={error?.fieldError('role')}>
+            {Object.entries(roleWords).map(([role, words]) => (
+              <option key={role} value={role}>
+                {words}
+              </option>
+            ))}
+          </Select>
+          <Field label="Room" name="room" defaultValue={person?.room} error={error?.fieldError('room')} />
+        </div>
+        <div className={styles['three']}>
+          <Field
+            label="Sign-in name"
+            name="login"
+            autoCapitalize="none"
+            autoComplete="off"
+            defaultValue={person?.login}
+            error={error?.fieldError('login')}
+          />
+          <Field
+            label={person ? 'New password' : 'First password'}
+            name="password"
+            type="password"
+            autoComplete="new-password"
+            hint={person ? 'Empty: stays as it is.' : 'At least 10 characters.'}
+            error={error?.fieldError('password')}
+          />
+          <Field
+            label={person ? 'New PIN' : 'PIN'}
+            name="pin"
+            type="password"
+            inputMode="numeric"
+            autoComplete="off"
+            hint="4 to 8 digits."
+            error={error?.fieldError('pin')}
+          />
+        </div>
+        <fieldset className={styles['ticks']}>
+          <legend>Qualified for</legend>
+          {qualifications.map(({ id, label }) => (
+            <label key={id}>
+              <input
+                type="checkbox"
+                name="qualification"
+                value={id}
+                defaultChecked={person?.qualifications.some((q) => q === id)}
+              />{' '}
+              {label}
+            </label>
+          ))}
+        </fieldset>
+        <fieldset className={styles['hours']}>
+          <legend>Working hours</legend>
+          <label className={styles['usual']}>
+            <input type="checkbox" checked={isUsual} onChange={(event) => setIsUsual(event.target.checked)} /> the usual
+            ones: Monday to Saturday, 9:00 to 18:00
+          </label>
+          {!isUsual &&
+            weekdays.map((day, i) => (
+              <div key={day} className={styles['day']}>
+                <span>{day}</span>
+                <input
+                  name={`from${i + 1}`}
+                  aria-label={`${day} from`}
+                  placeholder="9:00"
+                  defaultValue={person?.hours[i + 1]?.[0]}
+                />
+                <input
+                  name={`to${i + 1}`}
+                  aria-label={`${day} to`}
+                  placeholder="17:30"
+                  defaultValue={person?.hours[i + 1]?.[1]}
+                />
+              </div>
+            ))}
+          {error?.fieldError('hours') && <p role="alert">{error.fieldError('hours')}</p>}
+        </fieldset>
+        {person && (
+          <label className={styles['usual']}>
+            <input type="checkbox" name="hasLeft" defaultChecked={person.leftOn !== null} /> has left the house: can no
+            longer sign in; old records keep the name
+          </label>
+        )}
+        {error && !error.problem.errors && <p role="alert">{error.message}</p>}
+        <div className={styles['buttons']}>
+          <Button onClick={onClose}>Cancel</Button>
+          <Button look="filled" type="submit">
+            {person ? 'Save' : 'Add'}
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,43 @@
+import { useState } from 'react';
+import type { HouseView } from '../../contracts/views';
+import { Choice } from '../../ui/choice/Choice';
+import { useToasts } from '../../ui/toast/useToasts';
+import { Audit, type AuditFilter } from './Audit';
+import styles from './House.module.css';
+import { People } from './People';
+import { Wording } from './Wording';
+
+type Part = 'people' | 'consent' | 'audit';
+
+const parts: readonly { readonly value: Part; readonly text: string }[] = [
+  { value: 'people', text: 'people' },
+  { value: 'consent', text: 'consent' },
+  { value: 'audit', text: 'who did what' },
+];
+
+interface Props {
+  readonly view: HouseView;
+  readonly part: Part;
+  readonly filter: AuditFilter;
+  readonly page: number;
+}
+
+/** What the owner sees to. */
+export function House({ view, part: first, filter, page }: Props) {
+  const [part, setPart] = useState(first);
+  const { say, toasts } = useToasts();
+  return (
+    <>
+      <main id="main" className={styles['view']}>
+        <div className={styles['top']}>
+          <h1>{view.name}</h1>
+          <Choice label="Part of the house" isLabelHidden options={parts} value={part} onChange={setPart} />
+        </div>
+        {part === 'people' && <People people={view.people} qualifications={view.qualifications} />}
+        {part === 'consent' && <Wording wording={view.wording} say={say} />}
+        {part === 'audit' && <Audit audit={view.audit} people={view.people} filter={filter} page={page} />}
+      </main>
+      {toasts}
+    </>
+  );
+}

@@ -1,0 +1,57 @@
+import { useState } from 'react';
+import type { HouseView, PersonView } from '../../contracts/views';
+import { Button } from '../../ui/button/Button';
+import { EditPerson } from './EditPerson';
+import styles from './House.module.css';
+
+export const roleWords: Readonly<Record<PersonView['role'], string>> = {
+  owner: 'Owner: everything, and the house itself',
+  therapist: 'Therapist: all records',
+  assistant: 'Assistant: the day and contact data only',
+};
+
+/** Who works here, what they may and when. */
+export function People({ people, qualifications }: Pick<HouseView, 'people' | 'qualifications'>) {
+  const [editing, setEditing] = useState<PersonView | 'new'>();
+  const labelOf = (id: string) => qualifications.find((q) => q.id === id)?.label ?? id;
+  return (
+    <>
+      <div className={styles['heading']}>
+        <h2>People</h2>
+        <Button onClick={() => setEditing('new')}>Add somebody</Button>
+      </div>
+      <ul className={styles['people']}>
+        {people.map((person) => (
+          <li key={person.id} data-left={person.leftOn ? true : undefined}>
+            <span className={styles['initials']} aria-hidden="true">
+              {person.initials}
+            </span>
+            <div>
+              <h3>{person.name}</h3>
+              <p>
+                {[person.title, person.room, person.leftOn ? `left on ${person.leftOn}` : roleWords[person.role]]
+                  .filter(Boolean)
+                  .join(' · ')}
+              </p>
+              {person.qualifications.length > 0 && <p>{person.qualifications.map(labelOf).join(', ')}</p>}
+            </div>
+            <p className={styles['sign']}>
+              {person.leftOn ? '' : person.canSignIn ? `signs in as ${person.login}` : 'no password yet'}
+              {!person.leftOn && !person.hasPin && <span>no PIN</span>}
+            </p>
+            <Button onClick={() => setEditing(person)} aria-label={`Change ${person.name}`}>
+              Change
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {editing && (
+        <EditPerson
+          person={editing === 'new' ? null : editing}
+          qualifications={qualifications}
+          onClose={() => setEditing(undefined)}
+        />
+      )}
+    </>
+  );
+}

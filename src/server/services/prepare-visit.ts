@@ -1,0 +1,66 @@
+import { screeningBook } from '../../catalogue/screening/screening';
+import { noticeDays, type Preparation, preparationFor } from '../../core/visit/prepare';
+import { addDays } from '../../core/screening/time';
+import { ageOn } from '../../core/visit/words';
+import type { Db } from '../db/connection';
+import type { StoredFinding } from '../repositories/findings';
+import { describeFinding } from './describe-finding';
+import { isoDay } from './house-clock';
+import { readConsent, readIntakeDue } from './read-ask';
+import { screenCase } from './screen-visit';
+
+/** The work that visits are booked for so far. */
+const bookedWork = ['lymph-drainage', 'reroute-drainage'];
+
+interface Person {
+  readonly bornOn: string | null;
+  readonly findings: readonly StoredFinding[];
+}
+
+/** Conditions whose written note is missing or has run out on a day, for the work of the house. */
+export function missingNotes({ bornOn, findings }: Person, onDate: string): readonly string[] {
+  const screening = screenCase(
+    {
+      visitDate: onDate,
+      age: ageOn(bornOn, onDate),
+      findings,
+      flagged: [],
+      // What is missing is a matter of the body, not of who treats it.
+      qualifications: [...screeningBook.qualifications].map(({ id }) => id),
+      overrides: [],
+    },
+    bookedWork,
+  );
+  return screening.questions.flatMap((question) =>
+    question.kind === 'clearance' && question.condition !== undefined ? [question.condition] : [],
+  );
+}
+
+/** What has to be seen to before a visit. */
+export async function prepareVisit(
+  db: Db,
+  visit: {
+    readonly clientId: number;
+    readonly startsAt: string;
+    readonly focus: readonly string[];
+    readonly isFirst: boolean;
+    readonly isTaped: boolean;
+  } & Person,
+): Promise<readonly Preparation[]> {
+  const day = isoDay(visit.startsAt);
+  const [intakeDue, consent] = await Promise.all([
+    readIntakeDue(db, visit),
+    readConsent(db, visit.clientId, visit.startsAt),
+  ]);
+  const notes = visit.findings.map((finding) => describeFinding(finding, day));
+  return preparationFor({
+    intakeDue,
+    missingNotes: missingNotes(visit, day).map((id) => screeningBook.conditions.get(id)?.label.toLowerCase() ?? id),
+    endingNotes: notes.flatMap(({ label, clearance }) =>
+      clearance?.isValid && clearance.until <= addDays(day, noticeDays) ? [{ label, until: clearance.until }] : [],
+    ),
+    isConsentDue: consent === null || consent.isDue,
+    focus: visit.focus,
+    isTaped: visit.isTaped,
+  });
+}
