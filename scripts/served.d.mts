@@ -11,3 +11,4 @@ export function startServer(given: {
   env?: Record<string, string>;
 }): Promise<Served>;
 export const chromiumFlags: readonly string[];
+export function signInDemo(url: string, staffId?: number): Promise<string>;

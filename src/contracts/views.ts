@@ -381,6 +381,13 @@ export interface BookedView {
   readonly isSeries: boolean;
 }
 
+export interface LastWork {
+  readonly words: string;
+  readonly focus: readonly PlaceId[];
+  readonly purpose: Purpose;
+  readonly minutes: number;
+}
+
 /** What the front desk may see and change. */
 export interface ClientContactView {
   readonly client: ClientBrief;
@@ -390,6 +397,8 @@ export interface ClientContactView {
   readonly mergedInto: number | null;
   readonly booked: readonly BookedView[];
   readonly therapists: readonly TherapistView[];
+  /** What the newest visit was booked for, to book the same again. */
+  readonly lastWork: LastWork | null;
   /** A note is missing or has run out; for what is not said. */
   readonly isNoteMissing: boolean;
 }

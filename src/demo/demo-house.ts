@@ -1,4 +1,4 @@
-import { addDays, addYears, set, startOfDay } from 'date-fns';
+import { addDays, addHours, addYears, set, startOfDay } from 'date-fns';
 import { anatomy } from '../catalogue/anatomy';
 import type { TapingInput } from '../contracts/record';
 import { defaultSchool, type DrainageCase, readCase } from '../core/drainage/case';
@@ -23,7 +23,7 @@ import {
 import { drainageOf, listConditions } from '../server/services/describe-finding';
 import { dayBounds, isoDay } from '../server/services/house-clock';
 import { readWording } from '../server/services/read-ask';
-import { queueReminder } from '../server/services/reminders';
+import { queueReminder, settleReminders } from '../server/services/reminders';
 import { volumeOf } from '../server/services/taping-volume';
 import { visitCheck } from '../server/services/visit-check';
 import { hashSecret } from '../server/auth/secrets';
@@ -80,6 +80,20 @@ async function makeHouse(db: Db, now: Date): Promise<void> {
       );
   }
   await bookToday(db, now);
+  await settlePast(db, now);
+}
+
+/** What was due by this morning has gone out; one message came back. */
+async function settlePast(db: Db, now: Date): Promise<void> {
+  const before = addHours(now, -1);
+  const one = await db
+    .selectFrom('reminder')
+    .select('id')
+    .where('due_at', '<=', before.toISOString())
+    .orderBy('id', 'desc')
+    .executeTakeFirst();
+  if (one) await settleReminders(db, { kind: 'fail', id: one.id }, before);
+  await settleReminders(db, { kind: 'send-due' }, before);
 }
 
 /** A finding with its dates counted back from today. */
@@ -155,7 +169,7 @@ async function book(
     focus: [...client.focus],
     purpose: client.purpose,
   });
-  await queueReminder(db, id, now);
+  await queueReminder(db, id, addDays(now, -3));
 }
 
 async function makePast(

@@ -54,7 +54,7 @@ export function cautionsOf(screening: Screening, names: Names): readonly Caution
   for (const position of union('avoidPosition'))
     cautions.push({ kind: 'position', words: positions[position] ?? position });
   const oils = union('avoidOils');
-  if (oils.length > 0) cautions.push({ kind: 'oils', words: `without: ${oils.map(names.oilGroup).join('; ')}` });
+  if (oils.length > 0) cautions.push({ kind: 'oils', words: `oils left out: ${oils.map(names.oilGroup).join('; ')}` });
   if (union('avoidMaterials').includes('latex')) cautions.push({ kind: 'care', words: 'no latex' });
   for (const [key, words] of cares)
     if (hands.some((limits) => limits[key] === true)) cautions.push({ kind: 'care', words });

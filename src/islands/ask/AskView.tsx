@@ -305,16 +305,16 @@ export function AskView({ view, today }: { readonly view: View; readonly today: 
         </span>
         {part === 'intake' && (
           <span>
-            <Kbd>R</Kbd> rest of the group: no
+            <Kbd>R</Kbd> rest: no
           </span>
         )}
         <span>
           <Kbd>M</Kbd> mark on the body
         </span>
         <Button look="link" onClick={() => void hand()}>
-          <Kbd>H</Kbd> hand the tablet to the client
+          <Kbd>H</Kbd> hand the tablet over
         </Button>
-        <em>Supports your judgement; local law and your licence come first.</em>
+        <em>Local law and your licence come first.</em>
       </footer>
       <Dialog title="Consent" isOpen={isSigning} onClose={() => setIsSigning(false)}>
         <ConsentForm

@@ -66,8 +66,15 @@ export function nextRow(rows: readonly IntakeRow[], groups: readonly IntakeGroup
   return [...rows.slice(index + 1), ...rows.slice(0, index + 1)].find((row) => open.has(row.id))?.id;
 }
 
-/** How much of the intake is done, in questions. */
+/** How much of the intake is done, in what has to be answered: the gate of a group, or its questions once it is open. */
 export function progressOf(groups: readonly IntakeGroup[]): { readonly done: number; readonly all: number } {
-  const all = groups.reduce((sum, group) => sum + group.questions.length, 0);
-  return { done: all - groups.reduce((sum, group) => sum + group.unanswered.length, 0), all };
+  const parts = groups.map(({ state, questions, unanswered }) =>
+    state === 'open'
+      ? { done: questions.length - unanswered.length, all: questions.length }
+      : { done: state === 'closed' ? 1 : 0, all: 1 },
+  );
+  return {
+    done: parts.reduce((sum, part) => sum + part.done, 0),
+    all: parts.reduce((sum, part) => sum + part.all, 0),
+  };
 }

@@ -20,7 +20,7 @@ export function BookFromDay({ day, onClose }: { readonly day: DayView; readonly 
         clientId={client.id}
         clientName={client.name}
         therapists={day.therapists}
-        lastFocus={null}
+        lastWork={null}
         today={day.date > day.now.slice(0, 10) ? day.date : day.now.slice(0, 10)}
         onBooked={() => window.location.reload()}
       />

@@ -1,5 +1,5 @@
 import { type FormEvent, useEffect, useState } from 'react';
-import type { ProposalView, TherapistView } from '../../contracts/views';
+import type { LastWork, ProposalView, TherapistView } from '../../contracts/views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field, Select } from '../../ui/field/Field';
@@ -44,7 +44,7 @@ interface Props {
   readonly clientId: number;
   readonly clientName?: string | undefined;
   readonly therapists: readonly TherapistView[];
-  readonly lastFocus: string | null;
+  readonly lastWork: LastWork | null;
   readonly today: string;
   readonly moving?: Moving | undefined;
   /** Where to go when it is booked: into the visit for those who treat, back to the client for the front desk. */
@@ -53,15 +53,17 @@ interface Props {
 
 /** Books a visit, or moves one: times are proposed that leave room to tidy and to warm stones; any other can be typed. */
 export function BookVisit(props: Props) {
-  const { isOpen, onClose, clientId, clientName, therapists, lastFocus, today, moving, onBooked } = props;
+  const { isOpen, onClose, clientId, clientName, therapists, lastWork, today, moving, onBooked } = props;
   const [error, setError] = useState<RequestError>();
-  const [minutes, setMinutes] = useState(String(moving?.minutes ?? 60));
+  const [minutes, setMinutes] = useState(String(moving?.minutes ?? lastWork?.minutes ?? 60));
   const [therapist, setTherapist] = useState(String(moving?.therapistId ?? therapists[0]?.id ?? ''));
   const [from, setFrom] = useState(today);
   const [withStones, setWithStones] = useState(false);
-  const [date, setDate] = useState(today);
-  const [time, setTime] = useState('10:00');
+  const [chosen, setChosen] = useState<{ readonly date: string; readonly time: string }>();
   const proposals = useProposals({ isOpen, minutes, therapist, from, withStones, visit: moving?.id });
+  // Until a time is chosen, the best free one is.
+  const { date, time } = chosen ?? proposals[0] ?? { date: from, time: '10:00' };
+  const known = areas.some((area) => area.value === lastWork?.focus.join(' '));
 
   const save = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
@@ -98,17 +100,22 @@ export function BookVisit(props: Props) {
       onClose={onClose}
     >
       <form className={styles['form']} onSubmit={(event) => void save(event)} noValidate>
-        {lastFocus && !moving && <p>Last time: {lastFocus}.</p>}
+        {lastWork && !moving && <p>Last time: {lastWork.words}. The same is set for this one.</p>}
         {!moving && (
           <div className={styles['row']}>
-            <Select label="What is to be drained" name="focus" error={error?.fieldError('focus')}>
+            <Select
+              label="What is to be drained"
+              name="focus"
+              defaultValue={known ? lastWork?.focus.join(' ') : undefined}
+              error={error?.fieldError('focus')}
+            >
               {areas.map((area) => (
                 <option key={area.value} value={area.value}>
                   {area.text}
                 </option>
               ))}
             </Select>
-            <Select label="Because of" name="purpose">
+            <Select label="Because of" name="purpose" defaultValue={lastWork?.purpose}>
               {reasons.map((reason) => (
                 <option key={reason.value} value={reason.value}>
                   {reason.text}
@@ -137,7 +144,7 @@ export function BookVisit(props: Props) {
           >
             {therapists.map((t) => (
               <option key={t.id} value={t.id}>
-                {t.name}, {t.title.toLowerCase()}
+                {t.name}
               </option>
             ))}
           </Select>
@@ -157,10 +164,7 @@ export function BookVisit(props: Props) {
               type="button"
               title={proposal.why}
               aria-pressed={proposal.date === date && proposal.time === time}
-              onClick={() => {
-                setDate(proposal.date);
-                setTime(proposal.time);
-              }}
+              onClick={() => setChosen({ date: proposal.date, time: proposal.time })}
             >
               <strong>{proposal.time}</strong>
               <span>{proposal.day}</span>
@@ -175,7 +179,7 @@ export function BookVisit(props: Props) {
             name="date"
             type="date"
             value={date}
-            onChange={(event) => setDate(event.target.value)}
+            onChange={(event) => setChosen({ date: event.target.value, time })}
             error={error?.fieldError('startsAt')}
           />
           <Field
@@ -183,7 +187,7 @@ export function BookVisit(props: Props) {
             name="time"
             type="time"
             value={time.padStart(5, '0')}
-            onChange={(event) => setTime(event.target.value.replace(/^0/, ''))}
+            onChange={(event) => setChosen({ date, time: event.target.value.replace(/^0/, '') })}
           />
         </div>
         {!moving && (

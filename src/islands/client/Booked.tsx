@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { BookedView, TherapistView } from '../../contracts/views';
+import type { BookedView, LastWork, TherapistView } from '../../contracts/views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { send, sentenceOf } from '../api';
@@ -11,14 +11,14 @@ interface Props {
   readonly booked: readonly BookedView[];
   readonly therapists: readonly TherapistView[];
   readonly today: string;
-  readonly lastFocus: string | null;
+  readonly lastWork: LastWork | null;
   /** Those who treat go straight into a visit that is for today. */
   readonly mayTreat: boolean;
   readonly say: (words: string, tone?: 'error') => void;
 }
 
 /** Visits that are to come: book, move, cancel. */
-export function Booked({ clientId, booked, therapists, today, lastFocus, mayTreat, say }: Props) {
+export function Booked({ clientId, booked, therapists, today, lastWork, mayTreat, say }: Props) {
   const [isBooking, setIsBooking] = useState(false);
   const [moving, setMoving] = useState<BookedView>();
   const [cancelling, setCancelling] = useState<BookedView>();
@@ -31,7 +31,7 @@ export function Booked({ clientId, booked, therapists, today, lastFocus, mayTrea
       say(sentenceOf(error), 'error');
     }
   };
-  const common = { clientId, therapists, today, lastFocus };
+  const common = { clientId, therapists, today, lastWork };
   return (
     <>
       <div className={styles['heading']}>

@@ -153,7 +153,7 @@ export function ClientPage({ view, today, isOwner }: Props) {
               booked={view.booked}
               therapists={view.therapists}
               today={today}
-              lastFocus={history[0]?.work ?? null}
+              lastWork={view.lastWork}
               mayTreat
               say={say}
             />

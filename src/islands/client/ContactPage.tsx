@@ -31,7 +31,7 @@ export function ContactPage({ view, today }: { readonly view: ClientContactView;
           booked={view.booked}
           therapists={view.therapists}
           today={today}
-          lastFocus={null}
+          lastWork={view.lastWork}
           mayTreat={false}
           say={say}
         />

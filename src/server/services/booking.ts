@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { addDays, addWeeks, differenceInMinutes, parseISO, set, startOfDay } from 'date-fns';
+import { addDays, addWeeks, differenceInMinutes, format, parseISO, set, startOfDay } from 'date-fns';
 import { anatomy } from '../../catalogue/anatomy';
 import type { BookingChangeInput, VisitInput } from '../../contracts/record';
 import type { ProposalView } from '../../contracts/views';
@@ -84,7 +84,7 @@ function viewOf(proposal: Proposal, day: Date, staff: StaffMember): ProposalView
   return {
     startsAt,
     date: isoDay(startsAt),
-    day: longDay(startsAt),
+    day: format(parseISO(startsAt), 'EEE d MMM'),
     time: timeOf(proposal.startMinute),
     warmUpFrom: proposal.warmUpFromMinute < proposal.startMinute ? timeOf(proposal.warmUpFromMinute) : null,
     therapistId: staff.id,

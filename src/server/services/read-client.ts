@@ -6,6 +6,7 @@ import type {
   ClientView,
   FoundClient,
   HistoryEntry,
+  LastWork,
   LedgerRow,
   StageOrEnd,
   TapingView,
@@ -64,8 +65,15 @@ export async function readContact(db: Db, id: number, now: Date): Promise<Client
         isSeries: visit.series !== null,
       }))
       .reverse(),
+    lastWork: visits[0] ? workOf(visits[0]) : null,
     isNoteMissing: missingNotes({ bornOn: client.born_on, findings }, today).length > 0,
   };
+}
+
+function workOf(visit: VisitRow): LastWork {
+  const focus = JSON.parse(visit.focus_json) as string[];
+  const purpose = visit.purpose as Purpose;
+  return { words: workInWords(anatomy, focus, purpose), focus, purpose, minutes: visit.minutes };
 }
 
 /** A client's record as it stands, for somebody who holds every qualification: what the body allows. */

@@ -1,4 +1,4 @@
-import { addDays, isSameDay } from 'date-fns';
+import { addDays, format, isSameDay } from 'date-fns';
 import { sql } from 'kysely';
 import { anatomy } from '../../catalogue/anatomy';
 import type { DayView, DayVisit, StageOrEnd, TherapistView } from '../../contracts/views';
@@ -156,7 +156,7 @@ async function looseEndsOf(db: Db, now: Date): Promise<DayView['looseEnds']> {
     .execute();
   return rows.map((row) => ({
     text: `${row.name}: record to finish`,
-    what: longDay(row.starts_at),
+    what: format(new Date(row.starts_at), 'EEE d MMM'),
     href: `/visits/${row.id}/${row.stage === 'ask' ? 'ask' : 'close'}`,
   }));
 }
