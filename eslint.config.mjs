@@ -41,11 +41,12 @@ export default tseslint.config(
       'layers/import-direction': 'error',
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-non-null-assertion': 'error',
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', ignoreRestSiblings: true }],
       eqeqeq: ['error', 'always'],
       'no-console': 'error',
     },
   },
+  { files: ['public/*.js'], languageOptions: { globals: { document: 'readonly', localStorage: 'readonly' } } },
   {
     files: ['scripts/**/*.mjs', '*.mjs'],
     languageOptions: {
@@ -62,6 +63,6 @@ export default tseslint.config(
         window: 'readonly',
       },
     },
-    rules: { '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }] },
+    rules: { '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', ignoreRestSiblings: true }] },
   },
 );

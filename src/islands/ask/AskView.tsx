@@ -104,6 +104,14 @@ export function AskView({ view, today }: { readonly view: View; readonly today: 
     setCurrent([...checkIds.slice(index + 1), ...checkIds.slice(0, index)].find((other) => open.includes(other)) ?? id);
   };
   const answer = part === 'intake' ? answerIntake : answerCheck;
+  const hand = async () => {
+    try {
+      await send('POST', '/api/session/hand', { visitId: visit.id });
+      window.location.assign(`/tablet/${visit.id}`);
+    } catch (error) {
+      say(sentenceOf(error), 'error');
+    }
+  };
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -133,15 +141,6 @@ export function AskView({ view, today }: { readonly view: View; readonly today: 
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   });
-
-  const hand = async () => {
-    try {
-      await send('POST', '/api/session/hand', { visitId: visit.id });
-      window.location.assign(`/tablet/${visit.id}`);
-    } catch (error) {
-      say(sentenceOf(error), 'error');
-    }
-  };
 
   const marked = state.findings.find((finding) => finding.key === marking);
   const pick = (place: string) => {

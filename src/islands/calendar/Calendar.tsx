@@ -10,16 +10,18 @@ export function Calendar({ onClose }: { readonly onClose: () => void }) {
   const [address, setAddress] = useState('');
   const [trouble, setTrouble] = useState<string>();
   const [said, setSaid] = useState('');
-  const ask = async (renew: boolean) => {
-    try {
-      const { path } = await send<{ path: string }>('POST', `/api/calendar${renew ? '?renew=1' : ''}`);
-      setAddress(new URL(path, window.location.href).href);
-      if (renew) setSaid('A new address. The old one no longer works.');
-    } catch (error) {
-      setTrouble(sentenceOf(error));
-    }
-  };
-  useEffect(() => void ask(false), []);
+  const show = ({ path }: { path: string }) => setAddress(new URL(path, window.location.href).href);
+  const fail = (error: unknown) => setTrouble(sentenceOf(error));
+  useEffect(() => {
+    send<{ path: string }>('POST', '/api/calendar').then(show).catch(fail);
+  }, []);
+  const renew = () =>
+    send<{ path: string }>('POST', '/api/calendar?renew=1')
+      .then((answer) => {
+        show(answer);
+        setSaid('A new address. The old one no longer works.');
+      })
+      .catch(fail);
   const copy = () =>
     navigator.clipboard.writeText(address).then(
       () => setSaid('Copied.'),
@@ -51,7 +53,7 @@ export function Calendar({ onClose }: { readonly onClose: () => void }) {
           {said}
         </p>
         <div className={styles['buttons']}>
-          <Button onClick={() => void ask(true)}>Make a new address</Button>
+          <Button onClick={() => void renew()}>Make a new address</Button>
           <ButtonLink href="/api/calendar" download>
             Download the visits
           </ButtonLink>

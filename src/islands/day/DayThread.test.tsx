@@ -1,6 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import type { DayView, DayVisit } from '../../contracts/views';
+import { countdownInWords } from './Countdown';
 import { DayThread } from './DayThread';
 
 const visit = (id: number, stage: DayVisit['stage']): DayVisit => ({
@@ -14,8 +15,8 @@ const visit = (id: number, stage: DayVisit['stage']): DayVisit => ({
   work: 'drainage, left leg · swelling',
   line: 'visit 3',
   tasks: [
-    { text: 'Ask first', when: 'at the door', done: stage !== 'ask', stage: 'ask' },
-    { text: 'Lay out', when: 'set out', done: false, stage: 'plan' },
+    { text: 'Ask first', when: 'at the door', done: stage !== 'ask', stage: 'ask', isPressing: true },
+    { text: 'Lay out', when: 'set out', done: false, stage: 'plan', isPressing: false },
   ],
 });
 
@@ -27,6 +28,11 @@ const day = (visits: readonly DayVisit[]): DayView => ({
   week: [{ date: '2026-11-25', weekday: 'Wed', day: '25', visits: visits.length, isToday: true }],
   visits,
   looseEnds: [],
+  mayTreat: true,
+  outbox: { due: 0, failed: 0 },
+  before: '2026-11-18',
+  after: '2026-12-02',
+  therapists: [],
 });
 
 const shown = (visits: readonly DayVisit[], currentId: number | null = null) =>
@@ -36,7 +42,7 @@ describe('the day as a thread', () => {
   it('says what to do on an empty day', () => {
     const html = shown([]);
     expect(html).toContain('no visits');
-    expect(html).toContain('Find a client');
+    expect(html).toContain('find a client');
     expect(html).toContain('Every record before today is closed.');
   });
 
@@ -61,5 +67,35 @@ describe('the day as a thread', () => {
 
   it('says in words what is done', () => {
     expect(shown([visit(1, 'measure')], 1)).toContain(', done');
+  });
+
+  it('leads the front desk to the client, never into a visit', () => {
+    const html = renderToStaticMarkup(
+      <DayThread day={{ ...day([visit(1, 'ask')]), mayTreat: false }} isToday currentId={1} />,
+    );
+    expect(html).toContain('href="/clients/1"');
+    expect(html).not.toContain('/visits/');
+    expect(html).not.toContain('Loose ends');
+  });
+
+  it('says what waits in the outbox, and what went wrong before that', () => {
+    const html = (outbox: DayView['outbox']) =>
+      renderToStaticMarkup(<DayThread day={{ ...day([]), outbox }} isToday currentId={null} />);
+    expect(html({ due: 0, failed: 0 })).toContain('none due');
+    expect(html({ due: 2, failed: 0 })).toContain('2 to send');
+    expect(html({ due: 2, failed: 1 })).toContain('1 not delivered');
+  });
+});
+
+describe('the countdown', () => {
+  it('speaks only when it matters', () => {
+    expect([121, 120, 1, 0, -4, -61].map(countdownInWords)).toEqual([
+      '',
+      'in 120 min',
+      'in 1 min',
+      'now',
+      '4 min late',
+      '',
+    ]);
   });
 });

@@ -1,23 +1,32 @@
 import { describe, expect, it } from 'vitest';
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlacedFinding } from '../../contracts/views';
+import type { Finding } from '../../core/drainage/case';
 import { planOf } from '../../core/drainage/fixtures';
 import { marksOf } from '../body-marks';
 import { planMarks } from './plan-marks';
 
-const place = (finding: Omit<PlacedFinding, 'key' | 'sinceOn' | 'note'>, key = 1): PlacedFinding => ({
-  key,
+const onRecord: readonly Finding[] = [
+  { id: 'nodes-removed-inguinal', side: 'left' },
+  { id: 'open-wound', regions: ['shin-lower.left'] },
+  { id: 'scar', crosses: [['abdomen-lower.left', 'abdomen-upper.left']] },
+  { id: 'port', regions: ['chest-upper.right'] },
+];
+const findings = onRecord.map((drainage, index): PlacedFinding => ({
+  ...drainage,
+  key: index + 1,
+  label: drainage.id,
+  words: drainage.id,
+  locatable: 'region',
   sinceOn: null,
   note: '',
-  ...finding,
-});
-const findings = [
-  place({ id: 'nodes-removed-inguinal', side: 'left' }, 1),
-  place({ id: 'open-wound', regions: ['shin-lower.left'] }, 2),
-  place({ id: 'scar', crosses: [['abdomen-lower.left', 'abdomen-upper.left']] }, 3),
-  place({ id: 'port', regions: ['chest-upper.right'] }, 4),
-];
-const plan = planOf(anatomy, ['leg.left'], { findings });
+  isUnsure: false,
+  source: 'therapist',
+  answers: {},
+  clearance: null,
+  drainage,
+}));
+const plan = planOf(anatomy, ['leg.left'], { findings: onRecord });
 const marks = planMarks(findings, plan, plan.steps, undefined, new Set());
 
 describe('findings on the body', () => {

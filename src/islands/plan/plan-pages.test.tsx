@@ -29,6 +29,7 @@ const visitAt = (stage: StageOrEnd, change: Partial<VisitView> = {}): VisitView 
   },
   findings: [],
   school: defaultSchool,
+  isFirst: false,
   answers: {},
   before: null,
   after: null,

@@ -157,15 +157,18 @@ async function withNumber(db: Db, digits: string, limit: number): Promise<number
   return rows.map((row) => row.id);
 }
 
-/** Names that share three letters in a row with what was typed, weighed by how few edits lie between. */
+/** A name, to be weighed by how few edits lie between it and what was typed. */
+interface Candidate {
+  readonly id: number;
+  readonly name: string;
+  readonly email: string;
+}
+
 async function withNearWords(db: Db, words: readonly string[]): Promise<number[]> {
-  const letters = [...new Set(words.flatMap((word) => trigrams(word.replace(/[^\p{L}\p{N}]/gu, ''))))];
-  if (letters.length === 0) return [];
-  const query = letters.map((three) => `"${three}"`).join(' or ');
-  const { rows } = await sql<{ id: number; name: string; email: string }>`
-    select rowid as id, name, email from client_letters where client_letters match ${query}
-    order by rank limit ${candidates}`.execute(db);
-  return rows
+  const plain = words.map((word) => word.replace(/[^\p{L}\p{N}]/gu, '')).filter((word) => word.length > 2);
+  if (plain.length === 0) return [];
+  const found = [...(await sharingLetters(db, plain)), ...(await beginningAlike(db, plain))];
+  return [...new Map(found.map((candidate) => [candidate.id, candidate])).values()]
     .flatMap(({ id, name, email }) => {
       const own = [...plainLetters(name).split(/[^\p{L}\p{N}]+/u), ...plainLetters(email).split('@')];
       const edits = words.map((word) => nearness(word, own));
@@ -175,6 +178,37 @@ async function withNearWords(db: Db, words: readonly string[]): Promise<number[]
     })
     .sort((a, b) => a.edits - b.edits)
     .map(({ id }) => id);
+}
+
+/** Those that share three letters in a row with what was typed, or with what it was before two letters were swapped. */
+async function sharingLetters(db: Db, words: readonly string[]): Promise<readonly Candidate[]> {
+  const letters = [...new Set(words.flatMap((word) => [word, ...unswapped(word)]).flatMap(trigrams))];
+  const { rows } = await sql<Candidate>`
+    select rowid as id, name, email from client_letters
+    where client_letters match ${letters.map((three) => `"${three}"`).join(' OR ')}
+    order by rank limit ${candidates}`.execute(db);
+  return rows;
+}
+
+/** Those with a word that begins with the same two letters: a short word has no three of its letters left after one error. */
+async function beginningAlike(db: Db, words: readonly string[]): Promise<readonly Candidate[]> {
+  const short = words.filter((word) => word.length <= longestShort);
+  if (short.length === 0) return [];
+  const { rows } = await sql<Candidate>`
+    select rowid as id, name, email from client_words
+    where client_words match ${short.map((word) => `"${word.slice(0, 2)}"*`).join(' OR ')}
+    limit ${candidates * 10}`.execute(db);
+  return rows;
+}
+
+const longestShort = 6;
+
+function unswapped(word: string): string[] {
+  if (word.length > longestShort) return [];
+  return Array.from(
+    { length: word.length - 1 },
+    (_, i) => `${word.slice(0, i)}${word.charAt(i + 1)}${word.charAt(i)}${word.slice(i + 2)}`,
+  );
 }
 
 function trigrams(word: string): string[] {

@@ -157,7 +157,7 @@ export async function readVisitFrame(db: Db, id: number): Promise<VisitRecord | 
 export async function readVisit(db: Db, id: number): Promise<VisitView | undefined> {
   const record = await readVisitFrame(db, id);
   if (!record) return undefined;
-  const { stored: _, overrides: _o, medicines: _m, dueOn: _d, ...frame } = record;
+  const { stored, overrides, medicines, dueOn, ...frame } = record;
   const [before, after, plan, events, closing, lastTime] = await Promise.all([
     latestTaping(db, id, 'before'),
     latestTaping(db, id, 'after'),
