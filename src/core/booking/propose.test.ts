@@ -26,9 +26,9 @@ describe('times for a visit', () => {
   });
 
   it('do not lie in the past, and are none when the day is full', () => {
-    expect(proposeStarts(hours, [], { ...wish, notBeforeMinute: 1000 }).map((p) => p.startMinute)).toEqual(
-      [1020, 1005].sort(),
-    );
+    expect(proposeStarts(hours, [], { ...wish, notBeforeMinute: 1000 }).map((p) => p.startMinute)).toEqual([
+      1020, 1005,
+    ]);
     expect(proposeStarts(hours, [{ fromMinute: 560, toMinute: 1070 }], wish)).toEqual([]);
   });
 

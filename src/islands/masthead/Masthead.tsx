@@ -1,10 +1,11 @@
-import { ChevronDown, Lamp, Lock, LogOut, Sun } from 'lucide-react';
-import { useEffect, useSyncExternalStore } from 'react';
+import { ChevronDown, KeyRound, Lamp, Lock, LogOut, Sun } from 'lucide-react';
+import { useEffect, useState, useSyncExternalStore } from 'react';
 import { Button, Menu, MenuItem, MenuTrigger, Popover, Separator } from 'react-aria-components';
 import type { MeView } from '../../contracts/views';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { send, shutEvent } from '../api';
 import { Door } from '../door/Door';
+import { OwnPin } from '../door/OwnPin';
 import styles from './Masthead.module.css';
 
 interface Props {
@@ -23,6 +24,7 @@ function watchLight(onChange: () => void): () => void {
 /** The slim head of every view: where one is, finding a client, who is signed in; and the door that shuts before it. */
 export function Masthead({ place, me }: Props) {
   const isLamp = useSyncExternalStore(watchLight, readLight, () => false);
+  const [isSettingPin, setIsSettingPin] = useState(false);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
@@ -42,6 +44,7 @@ export function Masthead({ place, me }: Props) {
   };
   const act = (key: string | number) => {
     if (key === 'light') switchLight();
+    else if (key === 'pin') setIsSettingPin(true);
     else if (key === 'lock') {
       void send('POST', '/api/session/lock').then(() =>
         window.dispatchEvent(new CustomEvent(shutEvent, { cancelable: true, detail: 'locked' })),
@@ -107,6 +110,11 @@ export function Masthead({ place, me }: Props) {
                 </strong>
               </MenuItem>
             )}
+            <MenuItem id="pin" textValue="My PIN" className={styles['item'] ?? ''}>
+              <strong>
+                <KeyRound size={16} aria-hidden="true" /> {me.hasPin ? 'Change my PIN' : 'Set my PIN'}
+              </strong>
+            </MenuItem>
             <MenuItem id="out" textValue="Sign out" className={styles['item'] ?? ''}>
               <strong>
                 <LogOut size={16} aria-hidden="true" /> Sign out
@@ -122,6 +130,7 @@ export function Masthead({ place, me }: Props) {
           </Menu>
         </Popover>
       </MenuTrigger>
+      {isSettingPin && <OwnPin asksPassword={me.people.length === 0} onClose={() => setIsSettingPin(false)} />}
       <Door me={me} />
     </header>
   );

@@ -47,6 +47,11 @@ function columnsOf(given: ClientInput) {
 }
 
 /** What a client is added with; all but the name may be left out. */
+/** What the front desk may see: how to reach somebody, nothing that belongs to the treatment. */
+export function contactOnly(data: ClientInput): ClientInput {
+  return { ...data, dueOn: null, medicines: '', note: '', likes: noLikes };
+}
+
 export type NewClient = Pick<ClientInput, 'name'> & Partial<ClientInput>;
 
 export async function findClient(db: Db, id: number): Promise<ClientRow | undefined> {

@@ -26,7 +26,8 @@ type Answered = { readonly kind: 'saved'; readonly state: AskState } | SaveRefus
 
 /**
  * Keeps answers as they are given. A yes puts the finding on the record, with its place and date still to be asked;
- * “not sure” does too, and counts as so until it has been cleared up; a no ends what was there.
+ * “not sure” does too, and counts as so until it has been cleared up; a no ends what was there, a client's no only what
+ * the client had said.
  */
 export async function answerIntake(
   db: Db,
@@ -57,7 +58,9 @@ export async function answerIntake(
     for (const { condition, answer } of input.answers) {
       const mine = known.filter((finding) => finding.id === condition);
       if (answer === 'no') {
-        for (const finding of mine) await endFinding(trx, clientId, finding.key, by, now, 'answered no');
+        // A client's no does not take off the record what a therapist put there; it is shown as a contradiction.
+        const ended = mine.filter((finding) => source === 'therapist' || finding.source === 'client');
+        for (const finding of ended) await endFinding(trx, clientId, finding.key, by, now, 'answered no');
       } else if (mine.length === 0) {
         await insertFinding(trx, clientId, { id: condition, isUnsure: answer === 'unsure', source }, by, now);
       } else if (mine.some((finding) => finding.isUnsure !== (answer === 'unsure'))) {

@@ -31,7 +31,8 @@ export async function feedToken(db: Db, staffId: number, isRenewed: boolean): Pr
 
 /** @returns the person whose feed has that token */
 export async function staffOfFeed(db: Db, token: string): Promise<number | undefined> {
-  return (await readSettings(db)).feeds?.[token];
+  const { feeds = {} } = await readSettings(db);
+  return Object.hasOwn(feeds, token) ? feeds[token] : undefined;
 }
 
 /**

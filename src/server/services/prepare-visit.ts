@@ -4,13 +4,11 @@ import { addDays } from '../../core/screening/time';
 import { ageOn } from '../../core/visit/words';
 import type { Db } from '../db/connection';
 import type { StoredFinding } from '../repositories/findings';
+import { bookedWork } from './booked-work';
 import { describeFinding } from './describe-finding';
 import { isoDay } from './house-clock';
 import { readConsent, readIntakeDue } from './read-ask';
 import { screenCase } from './screen-visit';
-
-/** The work that visits are booked for so far. */
-const bookedWork = ['lymph-drainage', 'reroute-drainage'];
 
 interface Person {
   readonly bornOn: string | null;

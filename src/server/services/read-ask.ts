@@ -50,10 +50,18 @@ async function stateOf(db: Db, visit: VisitRecord): Promise<AskState> {
       conditions: medicineClass.conditions.filter((id) => !visit.stored.some((finding) => finding.id === id)),
     })),
     pregnancy: visit.dueOn === null ? null : (pregnancyOn(visit.dueOn, isoDay(visit.startsAt)) ?? null),
-    contradictions: contradictionsIn(visit.findings).map(([a, b]) => `${a.label} and ${b.label}`),
+    contradictions: [
+      ...contradictionsIn(visit.findings).map(([a, b]) => `${a.label} and ${b.label}`),
+      ...visit.findings
+        .filter(({ id, source }) => source === 'therapist' && isDenied(intake.get(id)))
+        .map(({ label }) => `${label}, on the record, and the client’s “no” on the tablet`),
+    ],
     screening: viewScreening(screenCase(screeningCaseOf(visit)), visit.therapist.qualifications, overrides),
   };
 }
+
+const isDenied = (given: { readonly answer: string; readonly source: string } | undefined) =>
+  given?.answer === 'no' && given.source === 'client';
 
 /** What the Ask view opens with. @returns undefined when there is no such visit */
 export async function readAsk(db: Db, visitId: number): Promise<AskView | undefined> {

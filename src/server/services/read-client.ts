@@ -20,7 +20,7 @@ import { compareTapings } from '../../core/swelling/compare-tapings';
 import { ageOn, workInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
 import type { ClientRow, VisitRow } from '../db/schema';
-import { findClient, searchClients, toClientData } from '../repositories/clients';
+import { contactOnly, findClient, searchClients, toClientData } from '../repositories/clients';
 import { listFindings, type StoredFinding } from '../repositories/findings';
 import { listBookable, listTherapists } from '../repositories/people';
 import { latestClosing, latestPlan, listTapingsOfClient, listVisitsOfClient } from '../repositories/visits';
@@ -47,7 +47,7 @@ export async function readContact(db: Db, id: number, now: Date): Promise<Client
   const today = isoDay(now.toISOString());
   return {
     client: { id, name: client.name, age: ageOn(client.born_on, today), about: '' },
-    data: toClientData(client),
+    data: contactOnly(toClientData(client)),
     version: client.version,
     isArchived: client.archived_at !== null,
     mergedInto: client.merged_into,
@@ -103,6 +103,7 @@ export async function readClient(db: Db, id: number, now: Date): Promise<ClientV
   const screening = screenRecord(client, findings, today);
   return {
     ...contact,
+    data: toClientData(client),
     client: briefOf(client, findings, today),
     findings: findings.map((finding) => describeFinding(finding, today)),
     conditions: listConditions(),

@@ -1,6 +1,7 @@
 import type { ClientChangeInput, ClientInput } from '../../contracts/record';
 import type { Db } from '../db/connection';
 import { changeClient, findClient, insertClient, setArchived, toClientData } from '../repositories/clients';
+import { listFindings } from '../repositories/findings';
 import { insertAudit } from '../repositories/visits';
 import type { Actor, SaveRefusal } from './saving';
 
@@ -21,12 +22,12 @@ export type ClientChanged =
   | { readonly kind: 'saved'; readonly version: number; readonly data: ClientInput }
   /** Somebody else was quicker: theirs is shown beside ours, and the person decides. */
   | {
-      readonly kind: 'edited-elsewhere';
+      readonly kind: 'overtaken';
       readonly version: number;
       readonly theirs: ClientInput;
       readonly by: number | null;
     }
-  | { readonly kind: 'not-found' };
+  | SaveRefusal;
 
 /** Changes a client's own data; what was there before stays as a version with who and when. */
 export async function correctClient(
@@ -41,7 +42,13 @@ export async function correctClient(
     if (!before) return { kind: 'not-found' };
     const { basedOn, ...data } = input;
     if (before.version !== basedOn)
-      return { kind: 'edited-elsewhere', version: before.version, theirs: toClientData(before), by: before.changed_by };
+      return { kind: 'overtaken', version: before.version, theirs: toClientData(before), by: before.changed_by };
+    const early = await findingBefore(trx, clientId, data.bornOn);
+    if (early)
+      return {
+        kind: 'refused',
+        errors: [{ path: 'bornOn', message: `Something on the record happened in ${early}, before this birthday.` }],
+      };
     await changeClient(trx, before, data, actor.therapistId, now);
     await insertAudit(trx, {
       at: now,
@@ -51,6 +58,15 @@ export async function correctClient(
     });
     return { kind: 'saved', version: basedOn + 1, data };
   });
+}
+
+/** The date of a finding that lies before a birthday, whole years compared with whole years. */
+async function findingBefore(db: Db, clientId: number, bornOn: string | null): Promise<string | undefined> {
+  if (bornOn === null) return undefined;
+  const findings = await listFindings(db, clientId);
+  return findings
+    .map((finding) => finding.sinceOn)
+    .find((since): since is string => since !== null && since < bornOn.slice(0, since.length));
 }
 
 /** Puts a client aside, or takes them back; everything stays. */

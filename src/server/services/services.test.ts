@@ -3,21 +3,20 @@ import { allNo } from '../../../tests/api/answers';
 import type { TapingInput } from '../../contracts/record';
 import { defaultSchool } from '../../core/drainage/case';
 import type { TableEvent } from '../../core/table/progress';
-import { type Db, openDatabase } from '../db/connection';
-import { insertTherapist } from '../repositories/people';
+import type { Db } from '../db/connection';
 import { answerCheck } from './answer-check';
 import { finishVisit, saveClosing } from './close-visit';
+import { addFinding, removeFinding } from './findings';
+import { actor, book as bookIn, finding, now, openHouse } from './fixtures';
 import { handOver } from './hand-over';
 import { makePlan, rearrangeCourse } from './make-plan';
 import { changeOf, findClients, readClient } from './read-client';
 import { readDay } from './read-day';
 import { readVisit } from './read-visit';
 import { readyForTable, recordEvents } from './record-table';
-import { addClient, addFinding, bookVisit, removeFinding } from './save-client';
 import { saveTaping } from './save-taping';
 import { setUpHouse } from './set-up-house';
 
-const now = new Date(2026, 10, 25, 8, 0);
 const wish = { school: defaultSchool, minutes: 45, fill: true };
 const legs: TapingInput = {
   phase: 'before',
@@ -34,42 +33,19 @@ const legs: TapingInput = {
 let db: Db;
 let visit: number;
 let client: number;
-const actor = { therapistId: 1, now };
-
-/** Books a visit of the one client so many days from now. */
-async function book(daysFromNow: number, therapistId = 1): Promise<number> {
-  const startsAt = new Date(now.getTime() + daysFromNow * 86_400_000 + 3_600_000).toISOString();
-  const booked = await bookVisit(
-    db,
-    { clientId: client, therapistId, startsAt, minutes: 45, focus: ['leg.left'], purpose: 'swelling' },
-    actor,
-  );
-  if (booked.kind !== 'saved') throw new Error(booked.kind);
-  return booked.id;
-}
+const book = (daysFromNow: number, therapistId = 1) => bookIn({ db, client }, daysFromNow, therapistId);
 
 beforeEach(async () => {
-  db = openDatabase(':memory:');
-  await setUpHouse(
-    db,
-    { name: 'Haus am Bach', therapistName: 'Ida Moor', qualifications: ['massage', 'lymphoedema-certified'] },
-    actor,
-  );
-  await insertTherapist(db, {
-    name: 'Bo Farn',
-    initials: 'BF',
-    title: 'Massage therapist',
-    room: 'Room 2',
-    qualifications: ['massage'],
-  });
-  client = (await addClient(db, { name: 'Zoë Ahorn', bornOn: '1970-05-01', phone: '0700 1', note: '' }, actor)).id;
-  await addFinding(db, client, { id: 'nodes-removed-inguinal', side: 'left', sinceOn: '2023-01-01', note: '' }, actor);
-  visit = await book(0);
+  ({ db, client, visit } = await openHouse());
 });
 
 describe('setting up a house', () => {
   it('happens once', async () => {
-    const again = await setUpHouse(db, { name: 'Other', therapistName: 'Else', qualifications: [] }, actor);
+    const again = await setUpHouse(
+      db,
+      { name: 'Other', therapistName: 'Else', login: 'else', password: 'x', pin: '', qualifications: [] },
+      actor,
+    );
     expect(again.kind).toBe('edited-elsewhere');
   });
 });
@@ -83,8 +59,8 @@ describe('a client', () => {
   });
 
   it('keeps an ended finding in the history, with who ended it', async () => {
-    const [finding] = (await readClient(db, client, now))?.findings ?? [];
-    expect((await removeFinding(db, client, finding?.key ?? 0, actor)).kind).toBe('saved');
+    const [placed] = (await readClient(db, client, now))?.findings ?? [];
+    expect((await removeFinding(db, client, placed?.key ?? 0, actor)).kind).toBe('saved');
     expect((await readClient(db, client, now))?.findings).toEqual([]);
     const rows = await db.selectFrom('finding').selectAll().execute();
     expect(rows).toMatchObject([{ ended_by: 1, ended_at: now.toISOString() }]);
@@ -94,17 +70,17 @@ describe('a client', () => {
     const early = await addFinding(
       db,
       client,
-      { id: 'port', regions: ['chest-upper.left'], sinceOn: '1950-01-01', note: '' },
+      finding({ id: 'port', regions: ['chest-upper.left'], sinceOn: '1950-01-01' }),
       actor,
     );
     expect(early).toMatchObject({ kind: 'refused', errors: [{ path: 'sinceOn' }] });
-    expect((await addFinding(db, 99, { id: 'cancer-history', sinceOn: null, note: '' }, actor)).kind).toBe('not-found');
+    expect((await addFinding(db, 99, finding({ id: 'cancer-past' }), actor)).kind).toBe('not-found');
   });
 });
 
 describe('a glance at the day', () => {
   it('never names a disease', async () => {
-    await addFinding(db, client, { id: 'cancer-history', sinceOn: null, note: '' }, actor);
+    await addFinding(db, client, finding({ id: 'cancer-past' }), actor);
     expect((await readDay(db, now, now)).visits[0]?.client.about).toBe('Left groin nodes removed');
     expect((await readClient(db, client, now))?.findings).toHaveLength(2);
   });
@@ -112,16 +88,16 @@ describe('a glance at the day', () => {
 
 describe('the check', () => {
   it('moves the visit on, back to a stop, and on again', async () => {
-    const stageAfter = async (answers: object) => {
+    const stageAfter = async (answers: Record<string, 'yes' | 'no'>) => {
       await answerCheck(db, visit, { answers }, actor);
       return (await readVisit(db, visit))?.stage;
     };
-    expect(await stageAfter({ fever: 'no' })).toBe('ask');
+    expect(await stageAfter({ 'fever-today': 'no' })).toBe('ask');
     expect(await stageAfter(allNo)).toBe('measure');
-    expect(await stageAfter({ ...allNo, fever: 'yes' })).toBe('stopped');
+    expect(await stageAfter({ ...allNo, 'fever-today': 'yes' })).toBe('stopped');
     expect(await stageAfter(allNo)).toBe('measure');
     const stops = await db.selectFrom('audit').selectAll().where('action', 'like', '%stopped%').execute();
-    expect(stops).toMatchObject([{ detail: 'fever', therapist_id: 1 }]);
+    expect(stops).toMatchObject([{ detail: 'fever-today', therapist_id: 1 }]);
   });
 
   it('does not undo a later stage when it is looked at again', async () => {
@@ -193,12 +169,7 @@ describe('the plan', () => {
   it('is stale once a finding is added, and fresh when made again', async () => {
     await makePlan(db, visit, { ...wish, basedOn: 0 }, actor);
     expect((await readVisit(db, visit))?.plan?.isStale).toBe(false);
-    await addFinding(
-      db,
-      client,
-      { id: 'scar', crosses: [['pubic.left', 'pubic.right']], sinceOn: null, note: '' },
-      actor,
-    );
+    await addFinding(db, client, finding({ id: 'scar-mature', crosses: [['pubic.left', 'pubic.right']] }), actor);
     expect((await readVisit(db, visit))?.plan?.isStale).toBe(true);
     expect(await readyForTable(db, visit)).toMatchObject([{ path: 'plan' }]);
     await makePlan(db, visit, { ...wish, basedOn: 1 }, actor);
@@ -293,7 +264,7 @@ describe('the day', () => {
     expect(day.visits).toMatchObject([
       { id: visit, time: '9:00', stage: 'ask', client: { name: 'Zoë Ahorn', about: 'Left groin nodes removed' } },
     ]);
-    expect(day.visits[0]?.tasks.map((task) => task.done)).toEqual([false, false, false]);
+    expect(day.visits[0]?.tasks.map((task) => task.done)).toEqual([false, false, false, false]);
     expect(day.looseEnds).toMatchObject([{ text: 'Zoë Ahorn: record to finish' }]);
     expect(day.week.map((d) => d.visits)).toEqual([0, 0, 1, 0, 0, 0]);
   });
@@ -301,8 +272,12 @@ describe('the day', () => {
   it('ticks off what is done', async () => {
     await answerCheck(db, visit, { answers: allNo }, actor);
     const [shown] = (await readDay(db, now, now)).visits;
-    expect(shown?.tasks[0]?.done).toBe(true);
-    expect(shown?.tasks[1]?.done).toBe(false);
+    expect(shown?.tasks.map(({ stage, done }) => [stage, done])).toEqual([
+      ['ask', true],
+      ['ask', true],
+      ['measure', false],
+      ['plan', false],
+    ]);
   });
 
   it('says how the last one closed', async () => {

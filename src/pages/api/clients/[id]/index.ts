@@ -1,8 +1,8 @@
-import { ClientChangeInput } from '../../../../contracts/record';
+import { ClientChangeInput, type ClientInput } from '../../../../contracts/record';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
 import { notFound, problem } from '../../../../server/http/problem';
-import { findClient, toClientData } from '../../../../server/repositories/clients';
+import { contactOnly, findClient, toClientData } from '../../../../server/repositories/clients';
 import { eraseClient } from '../../../../server/services/erase-client';
 import { correctClient } from '../../../../server/services/save-client';
 
@@ -10,28 +10,30 @@ export const PUT = endpoint(async (context) => {
   const { db, actor, session } = context.locals;
   const id = idOf(context, 'client');
   let input = await readBody(context.request, ClientChangeInput);
-  if (session?.staff.role === 'assistant') {
-    // The front desk changes how to reach a client; what belongs to the treatment stays as it is.
+  const isDesk = session?.staff.role === 'assistant';
+  if (isDesk) {
+    // The front desk changes how to reach a client; what belongs to the treatment stays as it is, and unseen.
     const before = await findClient(db, id);
     if (!before) return notFound('client');
     const { medicines, likes, note, dueOn } = toClientData(before);
     input = { ...input, medicines, likes, note, dueOn };
   }
+  const shown = (data: ClientInput) => (isDesk ? contactOnly(data) : data);
   const result = await correctClient(db, id, input, actor);
   switch (result.kind) {
     case 'saved':
-      return Response.json(result);
-    case 'not-found':
-      return notFound('client');
-    case 'edited-elsewhere':
+      return Response.json({ ...result, data: shown(result.data) });
+    case 'overtaken':
       return problem({
         type: '/problems/edited-elsewhere',
         title: 'Someone else saved in the meantime',
         status: 409,
         detail: 'Both are shown: keep yours, or take theirs.',
-        theirs: result.theirs,
+        theirs: shown(result.theirs),
         version: result.version,
       });
+    default:
+      return answer(result, 'client');
   }
 });
 

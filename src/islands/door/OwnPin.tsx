@@ -1,0 +1,68 @@
+import { type FormEvent, useState } from 'react';
+import { Button } from '../../ui/button/Button';
+import { Dialog } from '../../ui/dialog/Dialog';
+import { Field } from '../../ui/field/Field';
+import { RequestError, send } from '../api';
+import styles from './Door.module.css';
+
+interface Props {
+  /** In the demo house nobody has a password. */
+  readonly asksPassword: boolean;
+  readonly onClose: () => void;
+}
+
+/** One's own PIN: it opens the locked screen, and takes a tablet back from a client. */
+export function OwnPin({ asksPassword, onClose }: Props) {
+  const [error, setError] = useState<RequestError>();
+  const [isSet, setIsSet] = useState(false);
+  const save = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    try {
+      await send('POST', '/api/session/pin', {
+        password: String(form.get('password') ?? ''),
+        pin: String(form.get('pin') ?? ''),
+      });
+      setIsSet(true);
+    } catch (caught) {
+      if (caught instanceof RequestError) setError(caught);
+    }
+  };
+  return (
+    <Dialog title="My PIN" isOpen onClose={onClose}>
+      {isSet ? (
+        <div className={styles['ownPin']}>
+          <p role="status">From now on this PIN opens your screen and takes a tablet back.</p>
+          <Button look="filled" onClick={() => window.location.reload()}>
+            Done
+          </Button>
+        </div>
+      ) : (
+        <form className={styles['ownPin']} onSubmit={(event) => void save(event)} noValidate>
+          <p>4 to 8 digits that you can type with one hand, and that nobody guesses.</p>
+          {asksPassword && (
+            <Field
+              label="Your password"
+              name="password"
+              type="password"
+              autoComplete="current-password"
+              error={error?.fieldError('password')}
+            />
+          )}
+          <Field
+            label="New PIN"
+            name="pin"
+            type="password"
+            inputMode="numeric"
+            autoComplete="off"
+            error={error?.fieldError('pin')}
+          />
+          {error && !error.problem.errors && <p role="alert">{error.message}</p>}
+          <Button look="filled" type="submit">
+            Set the PIN
+          </Button>
+        </form>
+      )}
+    </Dialog>
+  );
+}

@@ -1,0 +1,68 @@
+import { type Db, openDatabase } from '../db/connection';
+import { insertTherapist } from '../repositories/people';
+import { bookVisit } from './booking';
+import { addFinding } from './findings';
+import { addClient } from './save-client';
+import { setUpHouse } from './set-up-house';
+
+/** A small house for tests: an owner who is certified, a massage therapist, and one client with a finding. */
+
+/** A Wednesday morning. */
+export const now = new Date(2026, 10, 25, 8, 0);
+export const actor = { therapistId: 1, now };
+export const ownerPassword = 'three wet pebbles';
+
+export interface TestHouse {
+  readonly db: Db;
+  readonly client: number;
+  /** The client's visit of today at nine, 45 minutes with the owner. */
+  readonly visit: number;
+}
+
+export async function openHouse(): Promise<TestHouse> {
+  const db = openDatabase(':memory:');
+  const opened = await setUpHouse(
+    db,
+    {
+      name: 'Haus am Bach',
+      therapistName: 'Ida Moor',
+      login: 'ida',
+      password: ownerPassword,
+      pin: '2719',
+      qualifications: ['massage', 'lymphoedema-certified'],
+    },
+    actor,
+  );
+  if (opened.kind !== 'saved') throw new Error(JSON.stringify(opened));
+  await insertTherapist(db, {
+    name: 'Bo Farn',
+    initials: 'BF',
+    title: 'Massage therapist',
+    room: 'Room 2',
+    qualifications: ['massage'],
+  });
+  const client = (await addClient(db, { name: 'Zoë Ahorn', bornOn: '1970-05-01', phone: '0700 1' }, actor)).id;
+  await addFinding(db, client, finding({ id: 'nodes-removed-inguinal', side: 'left', sinceOn: '2023-01-01' }), actor);
+  return { db, client, visit: await book({ db, client }, 0) };
+}
+
+/** A finding as it comes from the interface, with what is not said filled in. */
+export function finding(given: { readonly id: string } & Partial<Parameters<typeof addFinding>[2]>) {
+  return { sinceOn: null, note: '', isUnsure: false, answers: {}, ...given };
+}
+
+/** Books a visit of 45 minutes at nine, so many days from now. */
+export async function book(
+  { db, client }: Pick<TestHouse, 'db' | 'client'>,
+  daysFromNow: number,
+  therapistId = 1,
+): Promise<number> {
+  const startsAt = new Date(now.getTime() + daysFromNow * 86_400_000 + 3_600_000).toISOString();
+  const booked = await bookVisit(
+    db,
+    { clientId: client, therapistId, startsAt, minutes: 45, focus: ['leg.left'], purpose: 'swelling' },
+    actor,
+  );
+  if (booked.kind !== 'saved') throw new Error(JSON.stringify(booked));
+  return booked.id;
+}
