@@ -1,23 +1,49 @@
 import { inject } from 'vitest';
+import { signInDemo } from '../../scripts/served.mjs';
 
 export interface Answer {
   readonly status: number;
   readonly type: string;
+  readonly headers: Headers;
   // The shape is what each test is about.
   // eslint-disable-next-line @typescript-eslint/no-explicit-any
   readonly body: any;
 }
 
+/** The people of the demo house. */
+export const people = { owner: 1, therapist: 2, assistant: 3 } as const;
+export type Person = keyof typeof people;
+
+const cookies = new Map<string, Promise<string>>();
+
+/** One session a person and server, kept for all tests of a file. */
+function cookieOf(base: string, person: Person): Promise<string> {
+  const key = `${base} ${person}`;
+  const known = cookies.get(key) ?? signInDemo(base, people[person]);
+  cookies.set(key, known);
+  return known;
+}
+
+/** Calls the server as one of its people; `nobody` brings no cookie. */
 export async function call(
   method: string,
   path: string,
   body?: unknown,
   base: string = inject('appUrl'),
+  as: Person | 'nobody' = 'owner',
 ): Promise<Answer> {
+  const isBytes = body instanceof Uint8Array;
   const response = await fetch(`${base}${path}`, {
     method,
-    headers: { origin: base, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
-    ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    redirect: 'manual',
+    headers: {
+      origin: base,
+      ...(as === 'nobody' ? {} : { cookie: `velvet-stone=${await cookieOf(base, as)}` }),
+      ...(body === undefined ? {} : { 'content-type': isBytes ? 'application/octet-stream' : 'application/json' }),
+    },
+    ...(body === undefined
+      ? {}
+      : { body: typeof body === 'string' || isBytes ? (body as BodyInit) : JSON.stringify(body) }),
   });
   const text = await response.text();
   let parsed: unknown = text;
@@ -26,7 +52,12 @@ export async function call(
   } catch {
     // Pages answer with HTML.
   }
-  return { status: response.status, type: response.headers.get('content-type') ?? '', body: parsed };
+  return {
+    status: response.status,
+    type: response.headers.get('content-type') ?? '',
+    headers: response.headers,
+    body: parsed,
+  };
 }
 
 export const post = (path: string, body: unknown, base?: string) => call('POST', path, body, base);
@@ -42,4 +73,23 @@ export async function visitOf(name: string): Promise<number> {
 export async function clientOf(name: string): Promise<number> {
   const found = await call('GET', `/api/clients?q=${encodeURIComponent(name)}`);
   return found.body[0].id;
+}
+
+interface Booking {
+  readonly clientId: number;
+  readonly focus?: readonly string[];
+  readonly purpose?: string;
+  readonly therapistId?: number;
+}
+
+/** Books a visit at any free time of the coming year; files that run beside each other share one house. */
+export async function bookAnyTime(given: Booking, base?: string): Promise<number> {
+  for (let tries = 0; tries < 50; tries += 1) {
+    const startsAt = new Date(Date.now() + Math.floor(Math.random() * 365 * 24 * 4) * 900_000).toISOString();
+    const wish = { therapistId: 1, focus: ['leg.left'], purpose: 'swelling', ...given, startsAt, minutes: 45 };
+    const { status, body } = await post('/api/visits', wish, base);
+    if (status < 300) return body.id;
+    if (body.errors?.[0]?.path !== 'startsAt') throw new Error(JSON.stringify(body));
+  }
+  throw new Error('no free time in a year');
 }

@@ -39,11 +39,13 @@ describe('every view', () => {
   let browser: Browser;
   let visit: number;
   let client: number;
+  let intake: number;
 
   beforeAll(async () => {
     browser = await launch();
     visit = await visitOf('Ottilie Fenwick');
     client = await clientOf('Ottilie');
+    intake = await visitOf('Isaura Penn');
     await post(`/api/visits/${visit}/check`, { answers: allNo });
   });
   afterAll(() => browser.close());
@@ -52,7 +54,12 @@ describe('every view', () => {
     ['day', () => '/', 'This week'],
     ['clients', () => '/clients', 'Find by name'],
     ['client', () => `/clients/${client}`, 'On the body'],
-    ['ask', () => `/visits/${visit}/ask`, 'Before we begin'],
+    ['ask, check', () => `/visits/${visit}/ask`, 'Before we begin'],
+    ['ask, intake', () => `/visits/${intake}/ask`, 'Consultation'],
+    ['house', () => '/house', 'Add somebody'],
+    ['house, trail', () => '/house?part=audit', 'Of whom'],
+    ['house, consent', () => '/house?part=consent', 'What clients consent to'],
+    ['outbox', () => '/outbox', 'Waiting'],
     ['measure', () => `/visits/${visit}/measure`, 'Tape run'],
     ['plan', () => `/visits/${visit}/plan`, 'The course'],
     ['print', () => `/visits/${visit}/print`, 'Ways out'],
@@ -135,12 +142,20 @@ describe('a first start without demo data', () => {
     const data = mkdtempSync('/tmp/velvet-stone-first-');
     const server = await startServer({ data, demo: false });
     const browser = await launch();
-    const page = await open(browser, `${server.url}/`);
+    const page = await open(browser, `${server.url}/`, undefined, 'nobody');
     await words(page, 'Welcome to Velvet Stone');
     await control(page, 'button', 'Open the house').click();
     await words(page, 'Write a name.');
     await control(page, 'textbox', 'Name of the house').fill('Haus am Bach');
     await control(page, 'textbox', 'Your name').fill('Ida Moor');
+    await control(page, 'textbox', 'Sign-in name').fill('ida');
+    await control(page, 'textbox', 'Password').fill('too short');
+    await control(page, 'textbox', 'PIN for the locked screen').fill('1234');
+    await control(page, 'button', 'Open the house').click();
+    await words(page, 'Use at least 10 characters');
+    await words(page, 'too easy to guess');
+    await control(page, 'textbox', 'Password').fill('three wet pebbles');
+    await control(page, 'textbox', 'PIN for the locked screen').fill('2719');
     await Promise.all([
       page.waitForNavigation({ waitUntil: 'networkidle0' }),
       control(page, 'button', 'Open the house').click(),

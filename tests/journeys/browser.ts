@@ -1,5 +1,6 @@
 import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
-import { chromiumFlags } from '../../scripts/served.mjs';
+import { chromiumFlags, signInDemo } from '../../scripts/served.mjs';
+import { people, type Person } from '../api/client';
 
 const executablePath = process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium';
 const patienceMs = 15_000;
@@ -8,8 +9,13 @@ export async function launch(): Promise<Browser> {
   return puppeteer.launch({ executablePath, args: [...chromiumFlags], headless: true });
 }
 
-/** Opens a page of the app and waits until its islands answer. Anything the page throws fails the test that asks `troubles`. */
-export async function open(browser: Browser, url: string, size = { width: 1280, height: 800 }): Promise<Page> {
+/** Opens a page of the app as one of its people and waits until its islands answer. Anything the page throws fails the test that asks `troubles`. */
+export async function open(
+  browser: Browser,
+  url: string,
+  size = { width: 1280, height: 800 },
+  as: Person | 'nobody' = 'owner',
+): Promise<Page> {
   const page = await browser.newPage();
   await page.setViewport(size);
   page.setDefaultTimeout(patienceMs);
@@ -20,6 +26,10 @@ export async function open(browser: Browser, url: string, size = { width: 1280, 
       list.push(message.text());
   });
   troublesOf.set(page, list);
+  if (as !== 'nobody') {
+    const { origin } = new URL(url);
+    await page.setCookie({ name: 'velvet-stone', value: await signInDemo(origin, people[as]), url: origin });
+  }
   await go(page, url);
   return page;
 }
@@ -35,6 +45,20 @@ export async function go(page: Page, url: string): Promise<void> {
 /** Waits until every island of the page has come alive. */
 export async function settled(page: Page): Promise<void> {
   await page.waitForFunction(() => document.querySelectorAll('astro-island[ssr]').length === 0);
+}
+
+/** Answers what is open in the check of the day with no, by keyboard, until the way on is shown. */
+export async function answerCheck(page: Page): Promise<void> {
+  await words(page, 'check of today');
+  if (!(await textOf(page)).includes('Before we begin'))
+    await choose(page, 'Part of the consultation', 'check of today');
+  await words(page, 'Before we begin');
+  for (let i = 0; i < 60; i += 1) {
+    if ((await textOf(page)).includes('Go on to')) return;
+    await page.keyboard.press('n');
+    await new Promise((resolve) => setTimeout(resolve, 30));
+  }
+  await words(page, 'Go on to');
 }
 
 type Role = 'button' | 'link' | 'textbox' | 'radio' | 'heading' | 'searchbox' | 'combobox' | 'menuitem' | 'spinbutton';
@@ -70,6 +94,12 @@ export async function choose(page: Page, group: string, option: string): Promise
     group,
     option,
   );
+}
+
+/** Picks a finding by typing its name. */
+export async function pick(page: Page, name: string): Promise<void> {
+  await control(page, 'combobox', 'What').fill(name);
+  await page.locator('[role="option"]').click();
 }
 
 /** The row of the course with that number and name. */

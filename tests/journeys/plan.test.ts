@@ -1,22 +1,17 @@
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { allNo } from '../api/answers';
-import { post } from '../api/client';
+import { bookAnyTime, post } from '../api/client';
 import { choose, control, follow, launch, open, settled, words } from './browser';
 
 async function preparedVisit(name: string, therapistId: number): Promise<number> {
   const client = (await post('/api/clients', { name })).body.id;
-  await post(`/api/clients/${client}/findings`, { id: 'nodes-removed-inguinal', side: 'left' });
-  const { id } = (
-    await post('/api/visits', {
-      clientId: client,
-      therapistId,
-      startsAt: new Date().toISOString(),
-      minutes: 45,
-      focus: ['leg.left'],
-      purpose: 'swelling',
-    })
-  ).body;
+  await post(`/api/clients/${client}/findings`, {
+    id: 'nodes-removed-inguinal',
+    side: 'left',
+    sinceOn: '2023-06',
+  });
+  const id = await bookAnyTime({ clientId: client, therapistId });
   await post(`/api/visits/${id}/check`, { answers: allNo });
   return id;
 }

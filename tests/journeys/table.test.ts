@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { allNo } from '../api/answers';
-import { post } from '../api/client';
+import { bookAnyTime, post } from '../api/client';
 import { choose, control, go, launch, open, paste, troubles, words } from './browser';
 
 /** The hour with busy hands: touch as well as keys, the beat, pausing, and what may not be touched. */
@@ -14,17 +14,12 @@ describe('at the table', () => {
   beforeAll(async () => {
     browser = await launch();
     const client = (await post('/api/clients', { name: 'Tessa Tisch' })).body.id;
-    await post(`/api/clients/${client}/findings`, { id: 'nodes-removed-axillary', side: 'left' });
-    visit = (
-      await post('/api/visits', {
-        clientId: client,
-        therapistId: 1,
-        startsAt: new Date().toISOString(),
-        minutes: 45,
-        focus: ['arm.left'],
-        purpose: 'swelling',
-      })
-    ).body.id;
+    await post(`/api/clients/${client}/findings`, {
+      id: 'nodes-removed-axillary',
+      side: 'left',
+      sinceOn: '2023-06',
+    });
+    visit = await bookAnyTime({ clientId: client, focus: ['arm.left'] });
     await post(`/api/visits/${visit}/check`, { answers: allNo });
     page = await open(browser, `${app}/visits/${visit}/table`);
   });

@@ -5,7 +5,7 @@ import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Served, startServer } from '../../scripts/served.mjs';
 import { allNo } from '../api/answers';
-import { post } from '../api/client';
+import { bookAnyTime, call, post } from '../api/client';
 import { choose, control, go, launch, open, settled, tape, troubles, words } from './browser';
 
 /** Typing girths as they really come: in inches, with slips, while the server is away, in two windows. */
@@ -20,20 +20,7 @@ describe('the tape run', () => {
     server = await startServer({ data });
     browser = await launch();
     const client = (await post('/api/clients', { name: 'Tilda Band' }, server.url)).body.id;
-    visit = (
-      await post(
-        '/api/visits',
-        {
-          clientId: client,
-          therapistId: 1,
-          startsAt: new Date().toISOString(),
-          minutes: 45,
-          focus: ['arm.left'],
-          purpose: 'swelling',
-        },
-        server.url,
-      )
-    ).body.id;
+    visit = await bookAnyTime({ clientId: client, focus: ['arm.left'] }, server.url);
     await post(`/api/visits/${visit}/check`, { answers: allNo }, server.url);
     page = await open(browser, `${server.url}/visits/${visit}/measure`);
   });
@@ -84,7 +71,7 @@ describe('the tape run', () => {
     await page.reload({ waitUntil: 'networkidle0' });
     await settled(page);
     await words(page, 'every number is kept as you type it');
-    const stored = await (await fetch(`${server.url}/api/visits/${visit}`)).json();
+    const stored = (await call('GET', `/api/visits/${visit}`, undefined, server.url)).body;
     expect(stored.before.affected[5]).toBe(28.2);
     expect(stored.before.reference.slice(0, 2)).toEqual([16.2, 17.6]);
   });
@@ -98,7 +85,7 @@ describe('the tape run', () => {
     await page.evaluate(() => document.querySelector<HTMLInputElement>('[aria-label="left arm, 24 cm"]')?.focus());
     await tape(page, ['28.4']);
     await words(page, 'saved in another window');
-    const stored = await (await fetch(`${server.url}/api/visits/${visit}`)).json();
+    const stored = (await call('GET', `/api/visits/${visit}`, undefined, server.url)).body;
     expect([stored.before.reference[2], stored.before.affected[6]]).toEqual([20.1, null]);
     await other.close();
   });

@@ -4,7 +4,22 @@ import path from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Served, startServer } from '../../scripts/served.mjs';
-import { choose, control, follow, go, launch, open, settled, step, tape, textOf, troubles, words } from './browser';
+import { call } from '../api/client';
+import {
+  answerCheck,
+  choose,
+  control,
+  follow,
+  go,
+  launch,
+  open,
+  settled,
+  step,
+  tape,
+  textOf,
+  troubles,
+  words,
+} from './browser';
 
 const right = [
   21.7, 23.5, 26.8, 30.3, 33.3, 35.6, 36.2, 37.2, 38.8, 39.7, 41.1, 43.5, 45.9, 48.4, 51.0, 52.9, 55.1, 56.5,
@@ -35,8 +50,7 @@ describe('the first visit, end to end', () => {
     await words(page, 'Marit Olsvang');
     await follow(page, 'link', 'Marit Olsvang');
     await words(page, 'Before we begin');
-    for (let i = 0; i < 7; i += 1) await page.keyboard.press('n');
-    await words(page, 'Nothing speaks against it');
+    await answerCheck(page);
     await follow(page, 'link', 'Go on to measuring');
   });
 
@@ -108,7 +122,8 @@ describe('the first visit, end to end', () => {
 
     await go(page, page.url());
     await words(page, 'step 5 of 46');
-    const visit = await (await fetch(`${server.url}/api/visits/${/visits\/(\d+)/.exec(page.url())?.[1]}`)).json();
+    const visit = (await call('GET', `/api/visits/${/visits\/(\d+)/.exec(page.url())?.[1]}`, undefined, server.url))
+      .body;
     const kinds = (visit.events as { kind: string; stepId: string }[]).map((e) => `${e.kind} ${e.stepId}`);
     expect(kinds.filter((k) => k === 'skip s4')).toHaveLength(1);
     expect(new Set((visit.events as { id: string }[]).map((e) => e.id)).size).toBe(visit.events.length);
@@ -140,6 +155,7 @@ describe('the first visit, end to end', () => {
 
   it('stands in the client’s history with the change since last time', async () => {
     await words(page, 'Marit Olsvang');
+    await choose(page, 'Part of the record', 'visits');
     await words(page, 'comfort 9 of 10');
     await words(page, '693 mL');
     await words(page, 'mL since before: within measuring error');

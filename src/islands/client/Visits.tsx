@@ -1,6 +1,7 @@
-import { lazy, Suspense } from 'react';
+import { lazy } from 'react';
 import type { HistoryEntry } from '../../contracts/views';
 import { formatNumber, formatSigned } from '../../core/units';
+import { Drawn } from '../../ui/charts/Drawn';
 import styles from './ClientPage.module.css';
 
 const ExcessChart = lazy(() => import('./ExcessChart'));
@@ -13,9 +14,9 @@ export function Visits({ history }: { readonly history: readonly HistoryEntry[] 
         <h2>{titleOf(history)}</h2>
       </div>
       {history.filter((entry) => entry.excessMl !== null).length > 1 && (
-        <Suspense fallback={<div className={styles['chart']} aria-busy="true" />}>
+        <Drawn className={styles['chart']}>
           <ExcessChart history={history} className={styles['chart'] ?? ''} />
-        </Suspense>
+        </Drawn>
       )}
       {history.length === 0 ? (
         <p className={styles['quiet']}>No visit yet. Book one, and it will stand here.</p>

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, useEffect, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import { tapeProtocols } from '../../catalogue/tape-protocols';
 import type { TapingView, VisitView } from '../../contracts/views';
@@ -6,6 +6,7 @@ import { expandArea } from '../../core/anatomy/areas';
 import { fromCm, toCm } from '../../core/units';
 import { BodyMap } from '../../ui/body-map/BodyMap';
 import { Button, ButtonLink } from '../../ui/button/Button';
+import { Drawn } from '../../ui/charts/Drawn';
 import { Choice } from '../../ui/choice/Choice';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { VisitHead } from '../visit-head/VisitHead';
@@ -153,7 +154,7 @@ function TapeRun({ visit, phase, limb, side, onLimb, onSide }: RunProps) {
             <h2>Along the {limb}</h2>
             <span>girth in {run.unit}</span>
           </div>
-          <Suspense fallback={<div className={styles['profile']} aria-busy="true" />}>
+          <Drawn className={styles['profile']}>
             <ProfileChart
               positions={run.positionsCm.map((cm) => fromCm(cm, run.unit))}
               affected={run.girths.affected}
@@ -163,7 +164,7 @@ function TapeRun({ visit, phase, limb, side, onLimb, onSide }: RunProps) {
               unit={run.unit}
               className={styles['profile'] ?? ''}
             />
-          </Suspense>
+          </Drawn>
           <p className={styles['posture']}>
             <strong>{protocol.posture}</strong> Zero mark: {protocol.zero}. Rest {protocol.restMinutes} minutes first.
           </p>

@@ -26,7 +26,7 @@ export async function addFinding(
   const client = await findClient(db, clientId);
   if (!client) return { kind: 'not-found' };
   const known = await listFindings(db, clientId);
-  const errors = findingErrors(known, input, client.born_on);
+  const errors = [...findingErrors(known, input, client.born_on), ...placeErrors(input)];
   if (errors.length > 0) return { kind: 'refused', errors };
   return store(db, clientId, { ...input, source }, actor, 'finding placed');
 }
@@ -167,6 +167,14 @@ export function findingErrors(
   if (errors.length > 0) return errors;
   const draft: StoredFinding = { ...input, key: 0, source: 'therapist', clearance: null } as StoredFinding;
   return drainageErrors([...known, draft]);
+}
+
+/** What is placed by hand has a place; answers of the intake may get theirs later. */
+function placeErrors({ id, side, regions = [], crosses = [] }: PlacedFindingInput): readonly FieldError[] {
+  const locatable = id === 'thickened' ? 'region' : (screeningBook.conditions.get(id)?.locatable ?? 'no');
+  if (locatable === 'no' || regions.length > 0 || crosses.length > 0) return [];
+  if (locatable !== 'side') return [{ path: 'regions', message: 'Mark the place on the body.' }];
+  return side ? [] : [{ path: 'side', message: 'Say on which side: left, right or both.' }];
 }
 
 function areNeighbours(a: PlaceId, b: PlaceId): boolean {

@@ -1,0 +1,23 @@
+import { type ReactNode, Suspense, useSyncExternalStore } from 'react';
+
+const never = () => () => undefined;
+
+/**
+ * Room for a chart that is fetched and drawn in the browser only. The server sends the empty room: were it to wait for
+ * the chart, React would stream it in by an inline script, which our content policy does not let run.
+ */
+export function Drawn({
+  className,
+  children,
+}: {
+  readonly className: string | undefined;
+  readonly children: ReactNode;
+}) {
+  const isBrowser = useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
+  const room = <div className={className} aria-busy="true" />;
+  return isBrowser ? <Suspense fallback={room}>{children}</Suspense> : room;
+}
