@@ -3,6 +3,7 @@ import { describe, expect, inject, it } from 'vitest';
 import { anatomy } from '../../src/catalogue/anatomy';
 import { DrainageCheckResponse, DrainagePlanResponse } from '../../src/contracts/drainage';
 import { LimbVolumeResponse } from '../../src/contracts/limb-volume';
+import { ScreeningResponse } from '../../src/contracts/screening';
 import { call, post } from './client';
 
 const groinGone = {
@@ -225,5 +226,51 @@ describe('problem types', () => {
       body: JSON.stringify({ name: 'Nobody' }),
     });
     expect(response.status).toBe(403);
+  });
+});
+
+describe('POST /api/compute/screening', () => {
+  const examples = JSON.parse(readFileSync(new URL('./screening.examples.json', import.meta.url), 'utf8')) as readonly {
+    readonly example: number;
+    readonly request: object;
+    readonly expect: Readonly<Record<string, string>>;
+    readonly expectRegions: readonly { region: string; modality: string; decision: string | null }[];
+  }[];
+
+  it.each(examples)('answers worked case $example', async ({ request, expect: decided, expectRegions }) => {
+    const { status, body } = await post('/api/compute/screening', request);
+    expect(status).toBe(200);
+    expect(ScreeningResponse.safeParse(body).error).toBeUndefined();
+    expect(Object.keys(body)).toEqual(['overall', 'byModality', 'regions', 'questions']);
+    type Row = { readonly modality: string; readonly region: string; readonly decision: string };
+    const rows = body.byModality as readonly Row[];
+    expect(Object.fromEntries(rows.map((row) => [row.modality, row.decision]))).toEqual(decided);
+    for (const { region, modality, decision } of expectRegions) {
+      const row = (body.regions as readonly Row[]).find((r) => r.region === region && r.modality === modality);
+      expect(row?.decision ?? null).toBe(decision);
+    }
+  });
+
+  it.each([
+    ['no day', { conditions: [] }, 'visitDate'],
+    ['a day that does not exist', { visitDate: '2026-02-30', conditions: [] }, 'visitDate'],
+    ['an unknown condition', { visitDate: '2026-11-25', conditions: [{ id: 'bad-mood' }] }, 'conditions.0.id'],
+    ['a third side', { visitDate: '2026-11-25', conditions: [{ id: 'port', side: 'up' }] }, 'conditions.0.side'],
+    [
+      'a place off the body',
+      { visitDate: '2026-11-25', conditions: [{ id: 'port', regions: ['moon.left'] }] },
+      'conditions.0.regions.0',
+    ],
+    [
+      'an event on a day that does not exist',
+      { visitDate: '2026-11-25', conditions: [{ id: 'dvt-past', date: '2025-02-30' }] },
+      'conditions.0.date',
+    ],
+    ['an unknown work', { visitDate: '2026-11-25', conditions: [], modalities: ['juggling'] }, 'modalities.0'],
+    ['an age below nothing', { visitDate: '2026-11-25', conditions: [], age: -1 }, 'age'],
+  ])('refuses %s at the field', async (_what, request, at) => {
+    const { status, type, body } = await post('/api/compute/screening', request);
+    expect([status, type, body.errors[0].path]).toEqual([400, 'application/problem+json', at]);
+    expect(body.errors[0].message).not.toBe('');
   });
 });

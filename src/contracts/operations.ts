@@ -1,0 +1,167 @@
+import type { z } from 'zod';
+import { DrainageCheckRequest, DrainageCheckResponse, DrainagePlanRequest, DrainagePlanResponse } from './drainage';
+import { LimbVolumeRequest, LimbVolumeResponse } from './limb-volume';
+import {
+  BookingChangeInput,
+  ClearanceInput,
+  ClientChangeInput,
+  ClientInput,
+  ClosingInput,
+  ConsentInput,
+  CourseInput,
+  FindingChangeInput,
+  HandOverInput,
+  HouseInput,
+  IntakeInput,
+  MergeInput,
+  OverrideInput,
+  PlacedFindingInput,
+  PlanWishInput,
+  ReminderInput,
+  TableEventsInput,
+  TapingInput,
+  VisitCheckInput,
+  VisitInput,
+} from './record';
+import { ScreeningRequest, ScreeningResponse } from './screening';
+import { DemoSignInInput, HandInput, NewPinInput, PinInput, SignInInput, StaffInput, WordingInput } from './sign-in';
+
+export interface Operation {
+  readonly method: 'get' | 'post' | 'put' | 'delete';
+  readonly path: string;
+  readonly summary: string;
+  readonly request?: z.ZodType;
+  readonly response?: z.ZodType;
+  /** Beside 401, 403 and 423 of the door, and 404 of a path with an id. */
+  readonly refusals: readonly number[];
+}
+
+type More = Pick<Operation, 'request' | 'response'>;
+const row = (
+  method: Operation['method'],
+  path: string,
+  summary: string,
+  refusals: readonly number[] = [],
+  more: More = {},
+): Operation => ({ method, path, summary, refusals, ...more });
+
+/** A request that is checked against a contract. */
+const takes = (
+  method: 'post' | 'put',
+  path: string,
+  request: z.ZodType,
+  summary: string,
+  refusals: readonly number[] = [],
+  response?: z.ZodType,
+): Operation => row(method, path, summary, [400, ...refusals], { request, ...(response ? { response } : {}) });
+
+const computing: readonly Operation[] = [
+  takes(
+    'post',
+    '/api/compute/drainage-plan',
+    DrainagePlanRequest,
+    'Plans a drainage from the drain outwards. Stateless.',
+    [],
+    DrainagePlanResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/drainage-check',
+    DrainageCheckRequest,
+    'Checks a rearranged course against every rule. Stateless.',
+    [],
+    DrainageCheckResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/limb-volume',
+    LimbVolumeRequest,
+    'Volume of a taped limb and its excess over the other. Stateless.',
+    [422],
+    LimbVolumeResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/screening',
+    ScreeningRequest,
+    'What may be done, changed, kept off or referred, by modality and region. Stateless.',
+    [],
+    ScreeningResponse,
+  ),
+];
+
+const door: readonly Operation[] = [
+  row('get', '/api/health', 'Whether the server is up and a house is set up.'),
+  row('get', '/api/openapi.json', 'This document.'),
+  takes('post', '/api/house', HouseInput, 'Sets up the house and its owner on an empty data folder.', [409]),
+  takes('post', '/api/session', SignInInput, 'Signs in by name and password.', [429]),
+  row('delete', '/api/session', 'Signs out.'),
+  takes('post', '/api/session/demo', DemoSignInInput, 'Signs in by one click; in the demo house only.'),
+  row('post', '/api/session/lock', 'Locks the screen until the PIN.', [409]),
+  takes('post', '/api/session/unlock', PinInput, 'Opens a locked screen, or takes a tablet back.', [429]),
+  takes('post', '/api/session/hand', HandInput, 'Hands the tablet to the client of a visit.', [409]),
+  takes('post', '/api/session/pin', NewPinInput, 'Sets one’s own PIN.'),
+  takes('post', '/api/tablet/{visit}', IntakeInput, 'Stores answers that the client gives on the tablet.'),
+  takes('post', '/api/tablet/{visit}/consent', ConsentInput, 'Stores the consent that was signed on the tablet.'),
+];
+
+const desk: readonly Operation[] = [
+  row('get', '/api/clients', 'Clients whose name, phone number or e-mail is near `q`.'),
+  takes('post', '/api/clients', ClientInput, 'Adds a client.'),
+  takes('put', '/api/clients/{id}', ClientChangeInput, 'Corrects a client’s own data as a new version.', [409]),
+  row('get', '/api/bookings/proposals', 'Free times for `minutes` with `therapist` from a day on.', [400]),
+  takes('post', '/api/visits', VisitInput, 'Books a visit, or a row of them.'),
+  takes('put', '/api/visits/{id}/booking', BookingChangeInput, 'Moves a visit.'),
+  row(
+    'delete',
+    '/api/visits/{id}/booking',
+    'Cancels a visit; with `following=1` also the later ones of its row.',
+    [400],
+  ),
+  row('get', '/api/calendar', 'One’s own visits as an iCalendar file.'),
+  row('post', '/api/calendar', 'The secret address of one’s own feed; with `renew=1` a new one.'),
+  row('get', '/api/calendar/{token}', 'A feed for calendar programs.'),
+  takes('post', '/api/reminders', ReminderInput, 'Drives the simulated outbox.'),
+];
+
+const visits: readonly Operation[] = [
+  row('get', '/api/visits/{id}', 'All that the views of one visit show.'),
+  row('get', '/api/visits/{id}/ask', 'Findings, answers, decisions and limits of a visit.'),
+  takes('post', '/api/visits/{id}/intake', IntakeInput, 'Stores answers of the full intake.'),
+  takes('post', '/api/visits/{id}/check', VisitCheckInput, 'Stores answers of the check before the visit.'),
+  takes('post', '/api/visits/{id}/consent', ConsentInput, 'Stores a signed consent.'),
+  takes('post', '/api/visits/{id}/overrides', OverrideInput, 'Sets a limit aside for this visit, with a reason.'),
+  row('delete', '/api/visits/{id}/overrides/{key}', 'The limit holds again.'),
+  row('get', '/api/visits/{id}/referral.pdf', 'The note to the treating professional.'),
+  takes('post', '/api/visits/{id}/taping', TapingInput, 'Stores a taping as a new version.', [409]),
+  takes('post', '/api/visits/{id}/plan', PlanWishInput, 'Plans the visit from what is known now.', [409]),
+  takes('post', '/api/visits/{id}/course', CourseInput, 'Stores a rearranged course.', [409]),
+  takes('post', '/api/visits/{id}/events', TableEventsInput, 'Keeps what happens at the table; again is harmless.'),
+  takes('post', '/api/visits/{id}/closing', ClosingInput, 'Stores what is asked at the end.', [409]),
+  row('post', '/api/visits/{id}/finish', 'Closes the visit.'),
+  takes('post', '/api/visits/{id}/handover', HandOverInput, 'Hands the visit over to a colleague.'),
+];
+
+const record: readonly Operation[] = [
+  takes('post', '/api/clients/{id}/findings', PlacedFindingInput, 'Places a finding on the body map.'),
+  takes('put', '/api/clients/{id}/findings/{key}', FindingChangeInput, 'Corrects a finding; the old one stays.'),
+  row('delete', '/api/clients/{id}/findings/{key}', 'Ends a finding; it stays in the history.'),
+  takes('post', '/api/clients/{id}/findings/{key}/clearance', ClearanceInput, 'Adds a written note to a finding.'),
+  row('post', '/api/clients/{id}/archive', 'Puts a client aside.'),
+  row('delete', '/api/clients/{id}/archive', 'Takes a client back from the archive.'),
+  row('get', '/api/clients/{id}/merge', 'What merging with the client `with` would do.'),
+  takes('post', '/api/clients/{id}/merge', MergeInput, 'Makes one record of two.', [409]),
+  row('get', '/api/clients/{id}/export', 'Everything on record of a client as JSON.'),
+  row('post', '/api/clients/{id}/files', 'Keeps a picture or PDF, the body being the file.', [400, 413]),
+  row('get', '/api/clients/{id}/files/{key}', 'A file of the record.'),
+  row('delete', '/api/clients/{id}/files/{key}', 'Removes a file.'),
+  row('delete', '/api/clients/{id}', 'Erases a client for good; `name` as it stands on the record.', [400]),
+];
+
+const house: readonly Operation[] = [
+  takes('post', '/api/staff', StaffInput, 'Adds somebody to the house.'),
+  takes('put', '/api/staff/{id}', StaffInput, 'Changes what somebody is, may and works.'),
+  takes('post', '/api/wording', WordingInput, 'A new version of what clients consent to.', [409]),
+];
+
+export const operations: readonly Operation[] = [...computing, ...door, ...desk, ...visits, ...record, ...house];

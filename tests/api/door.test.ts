@@ -1,0 +1,187 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { type Served, signInDemo, startServer } from '../../scripts/served.mjs';
+import { mayUse, policy } from '../../src/server/auth/policy';
+import { bookAnyTime, call, people, type Person, post } from './client';
+
+const everybody: readonly (Person | 'nobody')[] = ['nobody', 'assistant', 'therapist', 'owner'];
+/** Of nothing that there is, so that what is allowed changes nothing. */
+const sample = (pattern: string) => pattern.replace(/:visit|:id|:key/g, '999999').replace(/:\w+/g, 'x');
+/** Signing out and locking would end the sessions that the other tests use. */
+const endsSessions = (at: string, method: string) =>
+  /^\/api\/session\/(lock|unlock|hand|pin)$/.test(at) || (at === '/api/session' && method === 'DELETE');
+
+const matrix = policy
+  .flatMap(({ path: at, methods, least }) =>
+    (methods ?? ['GET']).flatMap((method) => everybody.map((who) => ({ at: sample(at), method, who, least }))),
+  )
+  .filter(({ at, method }) => !endsSessions(at, method));
+
+/** A session of its own, with what it gets when it asks. */
+async function session(person: Person, base = inject('appUrl')) {
+  const cookie = `velvet-stone=${await signInDemo(base, people[person])}`;
+  return async (method: string, at: string, body?: unknown) => {
+    const response = await fetch(`${base}${at}`, {
+      method,
+      redirect: 'manual',
+      headers: { origin: base, cookie, 'content-type': 'application/json' },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
+    return { status: response.status, location: response.headers.get('location') ?? '', text: await response.text() };
+  };
+}
+
+describe('every role at every endpoint', () => {
+  it.each(matrix)('$method $at as $who', async ({ at, method, who }) => {
+    const { status, headers } = await call(method, at, method === 'GET' ? undefined : {}, undefined, who);
+    const verdict = mayUse(method, at, {
+      role: who === 'nobody' ? undefined : who,
+      isLocked: false,
+      handedVisitId: null,
+      isHouseSetUp: true,
+    });
+    const isPage = !at.startsWith('/api/');
+    if (verdict === 'allowed') expect([401, 403, 423]).not.toContain(at === '/api/session/demo' ? 400 : status);
+    else if (isPage)
+      expect([status, headers.get('location')]).toEqual([
+        302,
+        verdict === 'sign-in' ? `/sign-in?then=${encodeURIComponent(at)}` : '/problems/forbidden',
+      ]);
+    else expect(status).toBe(verdict === 'sign-in' ? 401 : 403);
+  });
+});
+
+describe('the front desk', () => {
+  it('sees on the day who comes, and nothing of what was found or measured', async () => {
+    const day = String((await call('GET', '/', undefined, undefined, 'assistant')).body);
+    expect(day).toContain('Marit Olsvang');
+    for (const secret of ['nodes removed', 'mL over', 'Loose ends', '/visits/']) expect(day).not.toContain(secret);
+    expect(String((await call('GET', '/')).body)).toContain('nodes removed');
+  });
+
+  it('reads and changes how to reach a client, and nothing of the treatment', async () => {
+    const made = await post('/api/clients', { name: 'Tresen Test', note: 'very private', medicines: 'heparin' });
+    const id = made.body.id;
+    const page = String((await call('GET', `/clients/${id}`, undefined, undefined, 'assistant')).body);
+    expect(page).toContain('Tresen Test');
+    for (const secret of ['very private', 'heparin', 'On the body']) expect(page).not.toContain(secret);
+    const change = { name: 'Tresen Test', phone: '0700 55', note: 'overwritten', basedOn: 1 };
+    const saved = await call('PUT', `/api/clients/${id}`, change, undefined, 'assistant');
+    expect([saved.status, JSON.stringify(saved.body)]).toEqual([200, expect.not.stringContaining('very private')]);
+    const late = await call('PUT', `/api/clients/${id}`, change, undefined, 'assistant');
+    expect([late.status, late.body.theirs.phone, late.body.theirs.note]).toEqual([409, '0700 55', '']);
+    const kept = await call('PUT', `/api/clients/${id}`, { ...change, note: 'seen by us', basedOn: 1 });
+    expect(kept.body.theirs).toMatchObject({ note: 'very private', medicines: 'heparin', phone: '0700 55' });
+  });
+});
+
+describe('a request from elsewhere', () => {
+  const send = async (headers: Record<string, string>) => {
+    const cookie = `velvet-stone=${await signInDemo(inject('appUrl'), people.owner)}`;
+    const response = await fetch(`${inject('appUrl')}/api/clients`, {
+      method: 'POST',
+      headers: { cookie, 'content-type': 'application/json', ...headers },
+      body: JSON.stringify({ name: 'Foreign' }),
+    });
+    return response.status;
+  };
+
+  it('changes nothing, whatever it calls itself', async () => {
+    expect(await send({ origin: 'https://other.example' })).toBe(403);
+    expect(await send({ origin: 'null' })).toBe(403);
+    expect(await send({})).toBe(403);
+    expect(await send({ origin: inject('appUrl'), 'sec-fetch-site': 'cross-site' })).toBe(403);
+    expect(await send({ origin: inject('appUrl') })).toBe(201);
+  });
+});
+
+describe('the session of a browser', () => {
+  it('lives in a cookie that no script reads and no other site sends', async () => {
+    const response = await fetch(`${inject('appUrl')}/api/session/demo`, {
+      method: 'POST',
+      headers: { origin: inject('appUrl'), 'content-type': 'application/json' },
+      body: JSON.stringify({ staffId: 1 }),
+    });
+    expect(response.headers.get('set-cookie')).toMatch(/HttpOnly/);
+    expect(response.headers.get('set-cookie')).toMatch(/SameSite=(Strict|Lax)/);
+  });
+
+  it('is locked, opens with the PIN, and ends when it is signed out', async () => {
+    const mine = await session('therapist');
+    expect((await mine('POST', '/api/session/lock')).status).toBe(200);
+    expect((await mine('GET', '/api/clients')).status).toBe(423);
+    expect((await mine('GET', '/clients')).location).toContain('/locked');
+    expect((await mine('POST', '/api/session/unlock', { pin: '0000' })).status).not.toBe(200);
+    expect((await mine('GET', '/api/clients')).status).toBe(423);
+    expect((await mine('POST', '/api/session/unlock', { pin: '2719' })).status).toBe(200);
+    expect((await mine('GET', '/api/clients')).status).toBe(200);
+    expect((await mine('DELETE', '/api/session')).status).toBe(200);
+    expect((await mine('GET', '/api/clients')).status).toBe(401);
+  });
+
+  it('gives a client nothing but their own questions while the tablet is handed over', async () => {
+    const client = (await post('/api/clients', { name: 'Tafel Test' })).body.id;
+    const visit = await bookAnyTime({ clientId: client });
+    const mine = await session('therapist');
+    expect((await mine('POST', '/api/session/hand', { visitId: 999999 })).status).toBe(404);
+    expect((await mine('POST', '/api/session/hand', { visitId: visit })).status).toBe(200);
+    for (const at of [
+      '/api/clients',
+      `/api/visits/${visit}`,
+      `/api/visits/${visit}/ask`,
+      `/api/clients/${client}/export`,
+    ])
+      expect((await mine('GET', at)).status, at).toBe(423);
+    expect((await mine('GET', `/clients/${client}`)).location).toBe(`/tablet/${visit}`);
+    expect((await mine('POST', '/api/session/demo', { staffId: 1 })).status).toBe(423);
+    expect((await mine('POST', `/api/tablet/${visit + 1}`, { answers: [] })).status).toBe(423);
+    const answered = await mine('POST', `/api/tablet/${visit}`, { answers: [{ condition: 'port', answer: 'yes' }] });
+    expect(JSON.parse(answered.text)).toEqual({ kind: 'saved', intake: { port: 'yes' } });
+    expect((await mine('GET', `/tablet/${visit}`)).text).not.toContain('Port or tunnelled');
+    await mine('POST', '/api/session/unlock', { pin: '2719' });
+    expect((await mine('GET', `/api/visits/${visit}`)).status).toBe(200);
+  });
+});
+
+describe('a house that is no demo', () => {
+  const data = mkdtempSync(path.join(tmpdir(), 'velvet-stone-door-'));
+  let server: Served;
+  beforeAll(async () => {
+    server = await startServer({ data, demo: false });
+  });
+  afterAll(async () => {
+    await server.stop();
+    rmSync(data, { recursive: true, force: true });
+  });
+  const send = async (at: string, body: unknown, cookie = '') => {
+    const response = await fetch(`${server.url}${at}`, {
+      method: 'POST',
+      headers: { origin: server.url, 'content-type': 'application/json', ...(cookie ? { cookie } : {}) },
+      body: JSON.stringify(body),
+    });
+    return {
+      status: response.status,
+      cookie: /velvet-stone=[^;]+/.exec(response.headers.get('set-cookie') ?? '')?.[0] ?? '',
+      body: (await response.json()) as { title?: string },
+    };
+  };
+
+  it('is set up once, signs its owner in by password, and slows guessing down', async () => {
+    const owner = { login: 'ida', password: 'three wet pebbles' };
+    const house = { name: 'Haus am Bach', therapistName: 'Ida Moor', ...owner, pin: '2719', qualifications: [] };
+    expect((await send('/api/house', { ...house, password: 'short' })).status).toBe(400);
+    expect((await send('/api/house', house)).status).toBe(200);
+    expect((await send('/api/house', house)).status).toBe(403);
+    expect((await send('/api/session/demo', { staffId: 1 })).status).toBe(403);
+    const signedIn = await send('/api/session', owner);
+    expect([signedIn.status, signedIn.cookie]).toEqual([200, expect.stringMatching(/.{30}/)]);
+    expect((await send('/api/clients', { name: 'Ada' }, signedIn.cookie)).status).toBe(201);
+    expect((await send('/api/clients', { name: 'Ada' }, 'velvet-stone=made-up')).status).toBe(401);
+    const tries = [];
+    for (let i = 0; i < 4; i += 1) tries.push((await send('/api/session', { ...owner, password: 'wrong' })).status);
+    expect(tries).toEqual([401, 401, 429, 429]);
+    expect((await send('/api/session', owner)).body.title).toMatch(/wait \d+ seconds/);
+  });
+});
