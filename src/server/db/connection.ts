@@ -19,6 +19,8 @@ export function openDatabase(folder: string): Db {
   sqlite.pragma('synchronous = FULL');
   sqlite.pragma('foreign_keys = ON');
   sqlite.pragma('busy_timeout = 5000');
+  // What is erased is overwritten in the file, too.
+  sqlite.pragma('secure_delete = ON');
   migrate(sqlite);
   return new Kysely<Database>({ dialect: new SqliteDialect({ database: sqlite }) });
 }

@@ -22,21 +22,29 @@ export async function countOf(db: Db, clientId: number): Promise<Counts> {
   return counts as Counts;
 }
 
-/** Every row of a client as it is stored, files without their content. */
+/** The client and every record that was merged into it, however many times over. */
+async function idsOf(db: Db, clientId: number): Promise<readonly number[]> {
+  const merged = await db.selectFrom('client').select('id').where('merged_into', '=', clientId).execute();
+  const below = await Promise.all(merged.map(({ id }) => idsOf(db, id)));
+  return [clientId, ...below.flat()];
+}
+
+/** Every row of a client as it is stored, also of what was merged into it; the content of files as base64. */
 export async function rowsOfClient(db: Db, clientId: number): Promise<Readonly<Record<string, readonly unknown[]>>> {
+  const ids = await idsOf(db, clientId);
   const all: Record<string, readonly unknown[]> = {
-    client: await db.selectFrom('client').selectAll().where('id', '=', clientId).execute(),
-    visit: await db.selectFrom('visit').selectAll().where('client_id', '=', clientId).execute(),
+    client: await db.selectFrom('client').selectAll().where('id', 'in', ids).execute(),
+    visit: await db.selectFrom('visit').selectAll().where('client_id', 'in', ids).execute(),
   };
   for (const table of ofClient) {
-    const rows = await db.selectFrom(table).selectAll().where('client_id', '=', clientId).execute();
-    all[table] = rows.map((row) => ('content' in row ? { ...row, content: undefined } : row));
+    const rows = await db.selectFrom(table).selectAll().where('client_id', 'in', ids).execute();
+    all[table] = rows.map((row) => ('content' in row ? { ...row, content: row.content.toString('base64') } : row));
   }
   for (const table of ofVisit) {
     all[table] = await db
       .selectFrom(table)
       .selectAll()
-      .where('visit_id', 'in', db.selectFrom('visit').select('id').where('client_id', '=', clientId))
+      .where('visit_id', 'in', db.selectFrom('visit').select('id').where('client_id', 'in', ids))
       .execute();
   }
   return all;
@@ -48,8 +56,13 @@ export async function moveRows(db: Db, fromId: number, toId: number): Promise<vo
     await db.updateTable(table).set({ client_id: toId }).where('client_id', '=', fromId).execute();
 }
 
-/** Removes a client and all that hangs on them; what the audit trail says about them keeps the act and loses the details. */
+/** Removes a client, what was merged into it and all that hangs on them; what the audit trail says about them keeps the act and loses the details. */
 export async function eraseRows(db: Db, clientId: number): Promise<void> {
+  // The deepest first, so that no signpost points to what is gone.
+  for (const id of (await idsOf(db, clientId)).toReversed()) await eraseOne(db, id);
+}
+
+async function eraseOne(db: Db, clientId: number): Promise<void> {
   const visits = (await db.selectFrom('visit').select('id').where('client_id', '=', clientId).execute()).map(
     (v) => v.id,
   );
@@ -65,6 +78,5 @@ export async function eraseRows(db: Db, clientId: number): Promise<void> {
   await sql`update finding set replaces = null where client_id = ${clientId}`.execute(db);
   for (const table of ofClient) await db.deleteFrom(table).where('client_id', '=', clientId).execute();
   await db.deleteFrom('visit').where('client_id', '=', clientId).execute();
-  await db.updateTable('client').set({ merged_into: null }).where('merged_into', '=', clientId).execute();
   await db.deleteFrom('client').where('id', '=', clientId).execute();
 }

@@ -1,5 +1,9 @@
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { ClientInput } from '../../contracts/record';
+import { openDatabase } from '../db/connection';
 import { findClient, toClientData } from '../repositories/clients';
 import { attachFile, findAttachment, largestFileBytes, removeAttachment, safeName } from './attach-file';
 import { eraseClient, exportClient } from './erase-client';
@@ -153,6 +157,15 @@ describe('archive, export and erasure', () => {
     expect((await readAudit(house.db, { page: 1, action: 'handed out' })).entries).toHaveLength(1);
   });
 
+  it('erases and hands out what was merged into a client, too', async () => {
+    const twin = (await addClient(house.db, { name: 'Zoe Ahorn', note: 'from the old book' }, actor)).id;
+    await mergeClients(house.db, house.client, twin, { keep: 1, drop: 1 }, actor);
+    const out = await exportClient(house.db, house.client, actor);
+    expect(JSON.stringify(out)).toContain('from the old book');
+    await eraseClient(house.db, house.client, 'Zoë Ahorn', actor);
+    expect(await house.db.selectFrom('client').selectAll().execute()).toEqual([]);
+  });
+
   it('erases every row that is about a client, after the name was typed, and keeps one line that it happened', async () => {
     await attachFile(house.db, house.client, { name: 'a.pdf', content: Buffer.from('%PDF-1.7\n%âãÏÓ\n') }, actor);
     expect(await eraseClient(house.db, house.client, 'Zoe', actor)).toMatchObject({ errors: [{ path: 'name' }] });
@@ -171,6 +184,28 @@ describe('archive, export and erasure', () => {
     const { entries } = await readAudit(house.db, { page: 1 });
     expect(entries[0]).toMatchObject({ action: 'client erased', by: 'Ida Moor', clientId: null });
     expect(JSON.stringify(entries)).not.toContain('Ahorn');
+  });
+});
+
+describe('erasure on disk', () => {
+  it('leaves no trace of the name in any file of the data folder', async () => {
+    const folder = mkdtempSync(path.join(tmpdir(), 'velvet-stone-erase-'));
+    const db = openDatabase(folder);
+    const name = 'Quendolin Spurlos';
+    const { id } = await addClient(
+      db,
+      { name, phone: '0700 661 662', note: 'very particular words' },
+      { therapistId: null, now },
+    );
+    const traces = () =>
+      readdirSync(folder).filter((file) =>
+        /Spurlos|spurlos|very particular/.test(readFileSync(path.join(folder, file), 'latin1')),
+      );
+    expect(traces()).not.toEqual([]);
+    expect((await eraseClient(db, id, name, { therapistId: null, now })).kind).toBe('saved');
+    expect(traces()).toEqual([]);
+    await db.destroy();
+    rmSync(folder, { recursive: true, force: true });
   });
 });
 

@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import type { Db } from '../db/connection';
 import { findClient } from '../repositories/clients';
 import { insertAudit } from '../repositories/visits';
@@ -38,5 +39,7 @@ export async function eraseClient(
     await eraseRows(trx, clientId);
     await insertAudit(trx, { at: now, by: actor.therapistId, action: 'client erased', subject: `client ${clientId}` });
   });
+  // The log beside the data file still holds what was written last; it is emptied as well.
+  await sql`pragma wal_checkpoint(truncate)`.execute(db);
   return { kind: 'saved' };
 }

@@ -153,6 +153,8 @@ create index audit_by_subject on audit (subject);
 -- Search: whole words and their beginnings, and three letters in a row for what is mistyped.
 create virtual table client_words using fts5 (name, phone, email, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3');
 create virtual table client_letters using fts5 (name, email, tokenize = 'trigram remove_diacritics 1');
+insert into client_words (client_words, rank) values ('secure-delete', 1);
+insert into client_letters (client_letters, rank) values ('secure-delete', 1);
 insert into client_words (rowid, name, phone, email) select id, name, replace(replace(phone, ' ', ''), '-', ''), email from client;
 insert into client_letters (rowid, name, email) select id, name, email from client;
 create trigger client_search_added after insert on client begin

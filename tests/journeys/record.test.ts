@@ -1,0 +1,231 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import type { Browser, ElementHandle, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { bookAnyTime, call, post } from '../api/client';
+import { choose, control, follow, go, launch, open, settled, textOf, troubles, words } from './browser';
+
+const app = inject('appUrl');
+
+/** A client’s record in the hands of a house: two people at once, files, merging, erasing; the desk and the owner. */
+describe('a client’s record', () => {
+  let browser: Browser;
+  let page: Page;
+  let client: number;
+  const folder = mkdtempSync(path.join(tmpdir(), 'velvet-stone-files-'));
+  const png = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    'base64',
+  );
+
+  beforeAll(async () => {
+    browser = await launch();
+    client = (await post('/api/clients', { name: 'Alba Archiv', phone: '0700 77 88 99', bornOn: '1971-03-03' })).body
+      .id;
+    page = await open(browser, `${app}/clients/${client}`);
+  });
+  afterAll(async () => {
+    await browser.close();
+    rmSync(folder, { recursive: true, force: true });
+  });
+
+  const add = async (name: string, content: Uint8Array) => {
+    const file = path.join(folder, name);
+    writeFileSync(file, content);
+    const input = (await page.waitForSelector('input[type="file"]')) as ElementHandle<HTMLInputElement>;
+    await input.uploadFile(file);
+  };
+
+  it('shows both when two people change it, and asks', async () => {
+    await choose(page, 'Part of the record', 'contact and likes');
+    await control(page, 'textbox', 'Phone').fill('0700 1');
+    const other = await call('PUT', `/api/clients/${client}`, {
+      name: 'Alba Archiv',
+      phone: '0700 2',
+      bornOn: '1971-03-03',
+      basedOn: 1,
+    });
+    expect(other.status).toBe(200);
+    await control(page, 'button', 'Keep').click();
+    await words(page, 'Someone else saved in the meantime.');
+    await words(page, '0700 1');
+    await words(page, '0700 2');
+    await control(page, 'button', 'Keep mine').click();
+    await words(page, 'Kept; what was there before is in the corrections.');
+    await page.reload({ waitUntil: 'networkidle0' });
+    await settled(page);
+    await choose(page, 'Part of the record', 'corrections');
+    await words(page, 'phone: 0700 2');
+    await words(page, 'Ines Hollen');
+  });
+
+  it('does not take a birthday of tomorrow, and keeps what was typed', async () => {
+    await choose(page, 'Part of the record', 'contact and likes');
+    await control(page, 'textbox', 'Address').fill('<script>alert(1)</script>');
+    await page.evaluate(() => {
+      const input = document.querySelector<HTMLInputElement>('input[type="date"]');
+      if (!input) return;
+      Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set?.call(input, '2999-01-01');
+      input.dispatchEvent(new Event('input', { bubbles: true }));
+    });
+    await control(page, 'button', 'Keep').click();
+    await words(page, 'This date lies in the future.');
+    expect(await page.$$eval('input', (all) => all.map((i) => i.value))).toContain('<script>alert(1)</script>');
+  });
+
+  it('keeps a picture, but not a program that calls itself one, nor 50 MB', async () => {
+    await choose(page, 'Part of the record', 'files and consent');
+    await add('letter.png', png);
+    await words(page, 'Kept: letter.png.');
+    await add('holiday.png', Buffer.concat([Buffer.from('MZ\x90\x00'), Buffer.alloc(4000)]));
+    await words(page, 'the content of this file is something else');
+    await add('film.png', Buffer.concat([png, Buffer.alloc(50_000_000)]));
+    await words(page, 'That is more than 10 MB');
+    const kept = await call('GET', await page.$eval('main li a', (a) => a.getAttribute('href') ?? ''));
+    expect([kept.status, kept.type]).toEqual([200, 'image/png']);
+    expect(kept.headers.get('x-content-type-options')).toBe('nosniff');
+    expect(kept.headers.get('content-security-policy')).toContain("default-src 'self'");
+  });
+
+  it('is merged with its double after a preview', async () => {
+    const twin = (
+      await post('/api/clients', { name: 'Alba Archiv', bornOn: '1971-03-03', email: 'alba@brook.example' })
+    ).body.id;
+    await page.reload({ waitUntil: 'networkidle0' });
+    await settled(page);
+    await words(page, 'much the same name');
+    await control(page, 'button', 'See what merging would do').click();
+    await words(page, 'Alba Archiv stays.');
+    await Promise.all([
+      page.waitForNavigation({ waitUntil: 'networkidle0' }),
+      control(page, 'button', 'Merge').click(),
+    ]);
+    await settled(page);
+    await choose(page, 'Part of the record', 'contact and likes');
+    expect(await page.$$eval('input', (all) => all.map((i) => i.value))).toContain('alba@brook.example');
+    await go(page, `${app}/clients/${twin}`);
+    expect(await textOf(page)).not.toContain('0700 1');
+  });
+
+  it('is handed out whole as JSON', async () => {
+    const { status, headers, body } = await call('GET', `/api/clients/${client}/export`);
+    expect([status, headers.get('content-disposition')]).toEqual([200, expect.stringContaining('attachment')]);
+    expect(JSON.stringify(body)).toContain('Alba Archiv');
+  });
+
+  it('is erased for good by the owner, once the name is typed; only the trail says that it was', async () => {
+    await bookAnyTime({ clientId: client });
+    await go(page, `${app}/clients/${client}`);
+    await control(page, 'button', 'Erase for good').click();
+    await control(page, 'textbox', 'Type the name to confirm').fill('Alba');
+    await control(page, 'button', 'Erase').click();
+    await words(page, 'Type the name as it stands on the record.');
+    await control(page, 'textbox', 'Type the name to confirm').fill('Alba Archiv');
+    await follow(page, 'button', 'Erase');
+    expect(page.url()).toBe(`${app}/clients`);
+    expect((await call('GET', `/clients/${client}`)).status).toBe(404);
+    expect((await call('GET', '/api/clients?q=alba%20archiv')).body).toEqual([]);
+    await go(page, `${app}/house?part=audit&action=erased`);
+    await words(page, 'client erased');
+    await words(page, 'no longer on record');
+    expect(await textOf(page)).not.toContain('Alba');
+    expect(troubles(page)).toEqual([]);
+  });
+
+  it('may not be erased by a therapist', async () => {
+    const id = (await post('/api/clients', { name: 'Bleibt Da' })).body.id;
+    const his = await open(browser, `${app}/clients/${id}`, undefined, 'therapist');
+    await words(his, 'Bleibt Da');
+    expect(await textOf(his)).not.toContain('Erase for good');
+    await his.close();
+  });
+});
+
+describe('the house and its desk', () => {
+  let browser: Browser;
+  beforeAll(async () => {
+    browser = await launch();
+  });
+  afterAll(() => browser.close());
+
+  it('books from the day: for whom, then when, with a time that is free', async () => {
+    await post('/api/clients', { name: 'Bea Buchung', phone: '0700 31' });
+    const desk = await open(browser, `${app}/`, undefined, 'assistant');
+    await control(desk, 'button', 'Book a visit').click();
+    await control(desk, 'searchbox', 'For whom').fill('bea bucung');
+    await words(desk, 'Bea Buchung');
+    await desk.locator('[aria-label="Clients found"] button').click();
+    await words(desk, 'Book a visit for Bea Buchung');
+    await desk.waitForSelector('[aria-pressed="true"]');
+    await desk.evaluate(() => [...document.querySelectorAll<HTMLElement>('fieldset [aria-pressed]')].at(-1)?.click());
+    await Promise.all([desk.waitForNavigation({ waitUntil: 'networkidle0' }), control(desk, 'button', 'Book').click()]);
+    const [{ id }] = (await call('GET', '/api/clients?q=bea%20buchung')).body;
+    await go(desk, `${app}/clients/${id}`);
+    await words(desk, '60 min with Ines Hollen');
+    await desk.locator('[aria-label^="Cancel:"]').click();
+    await Promise.all([
+      desk.waitForNavigation({ waitUntil: 'networkidle0' }),
+      control(desk, 'button', 'Cancel the visit').click(),
+    ]);
+    await settled(desk);
+    await words(desk, 'Nothing is booked.');
+    expect(troubles(desk)).toEqual([]);
+    await desk.close();
+  }, 60_000);
+
+  it('plays the message service in the outbox', async () => {
+    const client = (await post('/api/clients', { name: 'Olga Nachricht', phone: '0700 42' })).body.id;
+    await bookAnyTime({ clientId: client });
+    const desk = await open(browser, `${app}/outbox`, undefined, 'assistant');
+    await words(desk, 'Olga Nachricht');
+    await control(desk, 'button', 'Let it fail: Olga Nachricht').click();
+    await words(desk, 'The number does not answer.');
+    await control(desk, 'button', 'Try again: Olga Nachricht').click();
+    await words(desk, '1 message sent.');
+    await desk.close();
+  }, 60_000);
+
+  it('gives a calendar to follow', async () => {
+    const page = await open(browser, `${app}/`, undefined, 'therapist');
+    await control(page, 'button', 'My calendar').click();
+    const address = await page.waitForFunction(
+      () =>
+        document.querySelector<HTMLInputElement>('[role="dialog"] input')?.value.includes('.ics') &&
+        document.querySelector<HTMLInputElement>('[role="dialog"] input')?.value,
+    );
+    const feed = await fetch(String(await address.jsonValue()));
+    expect([feed.status, feed.headers.get('content-type')]).toEqual([200, 'text/calendar; charset=utf-8']);
+    expect(await feed.text()).toContain('BEGIN:VEVENT');
+    expect((await fetch(`${app}/api/calendar/guessed.ics`)).status).toBe(404);
+    await page.close();
+  }, 60_000);
+
+  it('adds somebody, with faults named at their fields', async () => {
+    const page = await open(browser, `${app}/house`);
+    await control(page, 'button', 'Add somebody').click();
+    await control(page, 'textbox', 'Name').fill('Nele Neu');
+    await control(page, 'textbox', 'Sign-in name').fill('Nele!');
+    await control(page, 'button', 'Add').click();
+    await words(page, 'Use 2 to 40 small letters');
+    await control(page, 'textbox', 'Sign-in name').fill('nele');
+    await control(page, 'button', 'Add').click();
+    await words(page, 'Give a first password.');
+    await control(page, 'textbox', 'First password').fill('seven warm pebbles');
+    await follow(page, 'button', 'Add');
+    await words(page, 'Nele Neu');
+    await words(page, 'signs in as nele');
+    await page.close();
+  }, 60_000);
+
+  it('locks the screen, and opens it with the PIN', async () => {
+    const page = await open(browser, `${app}/clients`, undefined, 'therapist');
+    await control(page, 'button', 'BT: Bram Teasel is signed in. Open the menu').click();
+    await page.locator('::-p-aria([role="menuitem"][name="Lock the screen"])').click();
+    await words(page, 'Locked for Bram Teasel');
+    await page.type('[role="dialog"] input', '2719');
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(() => !document.body.innerText.includes('Locked for'));
+    await page.close();
+  }, 60_000);
+});
