@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { longestVisitMinutes, purposes, qualificationIds } from '../core/drainage/case';
+import { pressures } from '../core/screening/tables';
 import { isDate } from '../core/screening/time';
 import { ArrangedStepSchema, SchoolSchema, StepSchema } from './drainage';
 import { LimbVolumeRequest } from './limb-volume';
@@ -132,6 +133,14 @@ export const ClearanceInput = z.object({
   ]),
   writtenBy: z.string().trim().min(1, 'Say who wrote it: name and role.').max(120),
   words: z.string().trim().min(1, 'Copy the words of the note.').max(2000),
+  /** What the note itself limits; of note and table the stricter wins. */
+  limits: z
+    .object({
+      maxPressure: z.enum(pressures).optional(),
+      maxMinutes: z.number().int().min(1, 'At least a minute.').max(480, 'At most 480 minutes.').optional(),
+      noHeat: z.literal(true).optional(),
+    })
+    .default({}),
 });
 export type ClearanceInput = z.infer<typeof ClearanceInput>;
 

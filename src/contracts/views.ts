@@ -74,6 +74,8 @@ export interface ClearanceView {
   readonly modalities: 'all' | readonly string[];
   readonly writtenBy: string;
   readonly words: string;
+  /** What the note itself limits, in words; empty when nothing. */
+  readonly limitWords: string;
   readonly isValid: boolean;
   /** Last day on which it counts. */
   readonly until: string;

@@ -108,6 +108,7 @@ function dated({ daysAgo, clearedDaysAgo, ...finding }: DemoFinding, now: Date):
           writtenBy: clearedDaysAgo.by,
           words: clearedDaysAgo.words,
           modalities: clearedDaysAgo.modalities === 'all' ? 'all' : [...clearedDaysAgo.modalities],
+          limits: {},
         }
       : null,
   };

@@ -6,7 +6,7 @@ import { dayInWords } from '../../core/visit/words';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
 import { Dialog } from '../../ui/dialog/Dialog';
-import { Field, TextArea } from '../../ui/field/Field';
+import { Field, Select, TextArea } from '../../ui/field/Field';
 import type { RequestError } from '../api';
 import styles from './FindingDetail.module.css';
 import type { Asking } from './useAsk';
@@ -102,6 +102,7 @@ export function FindingDetail(props: Props) {
         <p className={styles['note']} data-valid={finding.clearance.isValid}>
           {finding.clearance.isValid ? 'Note' : 'Note that has run out'} of {dayInWords(finding.clearance.date)} by{' '}
           {finding.clearance.writtenBy}: “{finding.clearance.words}”{' '}
+          {finding.clearance.limitWords !== '' && `It limits the work: ${finding.clearance.limitWords}. `}
           {finding.clearance.isValid && `Counts until ${dayInWords(finding.clearance.until)}.`}
         </p>
       ) : null}
@@ -189,6 +190,11 @@ function AddNote({ finding, decisions, asking, onClose }: AddNoteProps) {
       writtenBy: String(form.get('writtenBy') ?? ''),
       words: String(form.get('words') ?? ''),
       modalities: form.get('all') ? 'all' : chosen,
+      limits: {
+        ...(form.get('maxPressure') ? { maxPressure: String(form.get('maxPressure')) } : {}),
+        ...(form.get('maxMinutes') ? { maxMinutes: Number(form.get('maxMinutes')) } : {}),
+        ...(form.get('noHeat') ? { noHeat: true } : {}),
+      },
     });
     if (refused) setError(refused);
     else onClose();
@@ -222,6 +228,24 @@ function AddNote({ finding, decisions, asking, onClose }: AddNoteProps) {
             </label>
           ))}
         </fieldset>
+        <div className={styles['row']}>
+          <Select label="No firmer than" name="maxPressure">
+            <option value="">the note does not say</option>
+            <option value="feather">feather light</option>
+            <option value="light">light</option>
+            <option value="medium">medium</option>
+          </Select>
+          <Field
+            label="At most minutes"
+            name="maxMinutes"
+            type="number"
+            inputMode="numeric"
+            error={error?.fieldError('limits')}
+          />
+          <label>
+            <input type="checkbox" name="noHeat" /> no heat
+          </label>
+        </div>
         {error && !error.problem.errors && <p role="alert">{error.message}</p>}
         {error?.fieldError('modalities') && <p role="alert">{error.fieldError('modalities')}</p>}
         <div className={styles['buttons']}>

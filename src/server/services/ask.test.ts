@@ -115,10 +115,33 @@ describe('what the day asks for beforehand', () => {
   it('gives notice of a note two weeks before it runs out', async () => {
     const placed = await addFinding(house.db, house.client, finding({ id: 'heart-failure-treated' }), actor);
     if (placed.kind !== 'saved') throw new Error(placed.kind);
-    const note = { date: '2026-09-05', modalities: 'all' as const, writtenBy: 'Dr Moss', words: 'may be treated' };
+    const note = {
+      date: '2026-09-05',
+      modalities: 'all' as const,
+      writtenBy: 'Dr Moss',
+      words: 'may be treated',
+      limits: {},
+    };
     await addClearance(house.db, house.client, placed.finding.key, note, actor);
     expect(await tasks(true)).toMatch(/runs out on \d+ \w+ 2026/);
     expect(await tasks(true)).not.toContain('missing');
+  });
+
+  it('obeys what a note limits', async () => {
+    const placed = await addFinding(house.db, house.client, finding({ id: 'heart-failure-treated' }), actor);
+    if (placed.kind !== 'saved') throw new Error(placed.kind);
+    const note = {
+      date: '2026-11-01',
+      modalities: ['lymph-drainage'],
+      writtenBy: 'Dr Moss',
+      words: 'gently, half an hour',
+      limits: { maxMinutes: 30 },
+    };
+    await addClearance(house.db, house.client, placed.finding.key, note, actor);
+    const state = await readAskState(house.db, house.visit);
+    const minutes = decisionOf(state, 'lymph-drainage')?.limits.find(({ key }) => key === 'maxMinutes');
+    expect(minutes?.words).toContain('30');
+    expect(state?.findings.at(-1)?.clearance?.limitWords).toContain('30');
   });
 });
 

@@ -4,7 +4,9 @@ import type { ClearanceView, ConditionView, PlacedFinding } from '../../contract
 import type { PlaceId } from '../../core/anatomy/place';
 import type { Finding } from '../../core/drainage/case';
 import { drainageFindings, type RecordedCondition } from '../../core/screening/hand-over';
+import type { NoteLimits } from '../../core/screening/notes';
 import { addDays } from '../../core/screening/time';
+import { limitsInWords } from '../../core/screening/words';
 import { findingInWords, placesInWords } from '../../core/visit/words';
 import type { StoredFinding } from '../repositories/findings';
 
@@ -61,7 +63,31 @@ function clearanceView({ clearance, sinceOn }: StoredFinding, validDays: number,
   if (!clearance) return null;
   const until = addDays(clearance.date, validDays);
   const isValid = clearance.date <= onDate && onDate <= until && (sinceOn === null || clearance.date >= sinceOn);
-  return { ...clearance, isValid, until };
+  const { date, modalities, writtenBy, words, limits = {} } = clearance;
+  return {
+    date,
+    modalities,
+    writtenBy,
+    words,
+    limitWords: limitsInWords(limits, noteNames)
+      .map(({ words: limit }) => limit)
+      .join('; '),
+    isValid,
+    until,
+  };
+}
+
+const noteNames = { practice: practiceLabel, oilGroup: oilGroupLabel };
+
+/** The limits of the notes that count on a day. */
+export function noteLimits(findings: readonly StoredFinding[], onDate: string): readonly NoteLimits[] {
+  return findings.flatMap((finding) => {
+    const { clearance } = finding;
+    const validDays = screeningBook.conditions.get(finding.id)?.clearanceValidDays ?? usualNoteDays;
+    if (!clearance?.limits || !clearanceView(finding, validDays, onDate)?.isValid) return [];
+    const { writtenBy, modalities, limits } = clearance;
+    return [{ condition: finding.id, writtenBy, modalities, limits }];
+  });
 }
 
 /** Everything that can be found, to ask and to choose from. */

@@ -5,6 +5,7 @@ import type { ScreenedDrainage } from '../../core/drainage/screened';
 import { anatomy } from '../../catalogue/anatomy';
 import { cautionsOf } from '../../core/screening/cautions';
 import { screenedDrainage } from '../../core/screening/hand-over';
+import { withNoteLimits } from '../../core/screening/notes';
 import { type Override, type OverrideRules, wayToOverride, withOverrides } from '../../core/screening/override';
 import { readScreening } from '../../core/screening/read-request';
 import {
@@ -18,7 +19,7 @@ import { type LimitKey, type Limits, pressures, rankOf } from '../../core/screen
 import { limitInWords, limitsInWords } from '../../core/screening/words';
 import { dayInWords } from '../../core/visit/words';
 import type { StoredFinding } from '../repositories/findings';
-import { oilGroupLabel, placeNames, practiceLabel, toCondition } from './describe-finding';
+import { noteLimits, oilGroupLabel, placeNames, practiceLabel, toCondition } from './describe-finding';
 
 export const overrideRules: OverrideRules = {
   neverLoosened: vocabulary.neverOverride,
@@ -50,7 +51,8 @@ export function screenCase(given: ScreeningCase, modalities?: readonly string[])
     ...(modalities ? { modalities } : {}),
   });
   if (!read.ok) throw new Error(`the record cannot be screened: ${JSON.stringify(read.errors)}`);
-  return withOverrides(screen(screeningBook, read.value), given.overrides);
+  const notes = noteLimits(given.findings, given.visitDate);
+  return withOverrides(withNoteLimits(screeningBook, screen(screeningBook, read.value), notes), given.overrides);
 }
 
 /** What the planner of drainage has to obey on that day. */
