@@ -102,7 +102,11 @@ export async function serve(env) {
   if (child.exitCode === null) {
     console.log(`Velvet Stone is at ${url}  (Ctrl+C ends it)`);
     if (host !== '127.0.0.1' && host !== 'localhost') {
-      console.log('It listens beyond this machine without a sign-in or TLS: only do this on a network that you trust.');
+      console.log(
+        'WARNING: it listens beyond this machine, and it speaks plain HTTP: passwords and records can be read on the way.',
+      );
+      console.log('Put a proxy with TLS in front of it, or set HOST=127.0.0.1 again.');
+      if (env.VELVET_STONE_DEMO === '1') console.log('The demo house lets anybody in by one click.');
     }
   }
   process.exitCode = (await ended) ?? 0;

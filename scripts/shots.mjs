@@ -2,7 +2,7 @@
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { chromiumFlags, startServer } from './served.mjs';
+import { chromiumFlags, signInDemo, startServer } from './served.mjs';
 import { ensureBuilt, ensureChromium, ensureInstalled, root } from './setup.mjs';
 
 ensureInstalled();
@@ -17,6 +17,8 @@ const server = await startServer({ data });
 const browser = await puppeteer.launch({ executablePath, args: chromiumFlags, headless: true });
 const page = await browser.newPage();
 await page.setViewport({ width: 1280, height: 800 });
+const token = await signInDemo(server.url);
+await page.setCookie({ name: 'velvet-stone', value: token, url: server.url });
 
 const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 const go = async (to) => {
@@ -35,7 +37,7 @@ const press = async (keys, pauseMs = 40) => {
   }
 };
 const visitOf = async (name) => {
-  const day = await (await fetch(`${server.url}/`)).text();
+  const day = await (await fetch(`${server.url}/`, { headers: { cookie: `velvet-stone=${token}` } })).text();
   const match = new RegExp(`href="/visits/(\\d+)/\\w+"[^>]*>${name}`).exec(day);
   if (!match) throw new Error(`no visit of ${name} today`);
   return match[1];

@@ -95,7 +95,7 @@ const door: readonly Operation[] = [
   row('get', '/api/openapi.json', 'This document.'),
   takes('post', '/api/house', HouseInput, 'Sets up the house and its owner on an empty data folder.', [409]),
   takes('post', '/api/session', SignInInput, 'Signs in by name and password.', [429]),
-  row('delete', '/api/session', 'Signs out.'),
+  row('delete', '/api/session', 'Signs out on this device.'),
   takes('post', '/api/session/demo', DemoSignInInput, 'Signs in by one click; in the demo house only.'),
   row('post', '/api/session/lock', 'Locks the screen until the PIN.', [409]),
   takes('post', '/api/session/unlock', PinInput, 'Opens a locked screen, or takes a tablet back.', [429]),

@@ -4,7 +4,7 @@ import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { allNo } from '../api/answers';
 import { clientOf, post, visitOf } from '../api/client';
-import { control, launch, open, words } from './browser';
+import { choose, control, launch, open, words } from './browser';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -95,6 +95,44 @@ describe('every view', () => {
     },
     60_000,
   );
+
+  it('has nothing serious for axe in every part of the record, at the door and on the tablet', async () => {
+    const page = await open(browser, `${inject('appUrl')}/clients/${client}`);
+    for (const part of ['visits', 'contact and likes', 'files and consent', 'corrections']) {
+      await choose(page, 'Part of the record', part);
+      await new Promise((resolve) => setTimeout(resolve, 300));
+      expect(await axe(page), part).toEqual([]);
+    }
+    await choose(page, 'Part of the record', 'findings');
+    for (const [name, ready] of [
+      ['Place a finding', 'What'],
+      ['Book a visit', 'Free times'],
+    ] as const) {
+      await control(page, 'button', name).click();
+      await words(page, ready);
+      await new Promise((resolve) => setTimeout(resolve, 300));
+      expect(await axe(page), name).toEqual([]);
+    }
+    await page.close();
+    const tablet = await open(browser, `${inject('appUrl')}/visits/${intake}/ask`, { width: 820, height: 1180 });
+    await Promise.all([tablet.waitForNavigation({ waitUntil: 'networkidle0' }), tablet.keyboard.press('h')]);
+    await words(tablet, 'Hello Isaura');
+    expect(await axe(tablet), 'tablet').toEqual([]);
+    await tablet.close();
+    const door = await open(browser, `${inject('appUrl')}/sign-in`, undefined, 'nobody');
+    await words(door, 'Go in as');
+    expect(await axe(door), 'sign-in').toEqual([]);
+    await door.close();
+  }, 90_000);
+
+  it('shows the front desk its own day and client, without anything serious for axe', async () => {
+    for (const path of ['/', `/clients/${client}`]) {
+      const page = await open(browser, `${inject('appUrl')}${path}`, undefined, 'assistant');
+      await words(page, 'Ottilie Fenwick');
+      expect(await axe(page), path).toEqual([]);
+      await page.close();
+    }
+  }, 60_000);
 
   it('holds still with reduced motion', async () => {
     const page = await open(browser, `${inject('appUrl')}/visits/${visit}/table`);

@@ -26,8 +26,10 @@ export async function open(
       list.push(message.text());
   });
   troublesOf.set(page, list);
+  const { origin } = new URL(url);
+  // Pages of one browser share their cookies; each begins with its own person.
+  await page.deleteCookie({ name: 'velvet-stone', url: origin });
   if (as !== 'nobody') {
-    const { origin } = new URL(url);
     await page.setCookie({ name: 'velvet-stone', value: await signInDemo(origin, people[as]), url: origin });
   }
   await go(page, url);

@@ -240,6 +240,8 @@ describe('a visit that does not take place', () => {
     }
     await page.keyboard.press('y');
     await words(page, 'Today your body needs rest.');
+    await page.waitForFunction(() => !document.body.innerText.includes('storing…'));
+    await page.waitForNetworkIdle();
     expect(await textOf(page)).not.toContain('Go on to');
     expect((await call('GET', `/api/visits/${visit}`)).body.stage).toBe('stopped');
     await go(page, `${app}/visits/${visit}/plan`);

@@ -94,7 +94,7 @@ describe('a client’s record', () => {
     ).body.id;
     await page.reload({ waitUntil: 'networkidle0' });
     await settled(page);
-    await words(page, 'much the same name');
+    await words(page, 'same name and birthday');
     await control(page, 'button', 'See what merging would do').click();
     await words(page, 'Alba Archiv stays.');
     await Promise.all([

@@ -22,5 +22,20 @@ export function openDatabase(folder: string): Db {
   // What is erased is overwritten in the file, too.
   sqlite.pragma('secure_delete = ON');
   migrate(sqlite);
+  rememberStatements(sqlite);
   return new Kysely<Database>({ dialect: new SqliteDialect({ database: sqlite }) });
+}
+
+/** Kysely writes the same few hundred statements over and over; SQLite has to understand each of them only once. */
+const mostStatements = 500;
+
+function rememberStatements(sqlite: SQLite.Database): void {
+  const prepare = sqlite.prepare.bind(sqlite);
+  const known = new Map<string, SQLite.Statement>();
+  sqlite.prepare = ((source: string) => {
+    const statement = known.get(source) ?? prepare(source);
+    if (known.size >= mostStatements) known.clear();
+    known.set(source, statement);
+    return statement;
+  }) as typeof sqlite.prepare;
 }

@@ -124,6 +124,31 @@ export async function setArchived(db: Db, clientId: number, at: string | null): 
   await db.updateTable('client').set({ archived_at: at }).where('id', '=', clientId).execute();
 }
 
+/** A number as it is compared: without spaces and dashes, as the index has it. */
+const plainNumber = sql<string>`replace(replace(phone, ' ', ''), '-', '')`;
+const mostAlike = 100;
+
+/** Others with the same name, birthday, number or e-mail; whether they are the same person is for people to say. */
+export async function listAlike(db: Db, client: ClientRow): Promise<readonly ClientRow[]> {
+  const same = async (condition: ReturnType<typeof sql<boolean>>) =>
+    db
+      .selectFrom('client')
+      .selectAll()
+      .where(condition)
+      .where('id', '!=', client.id)
+      .where('merged_into', 'is', null)
+      .limit(mostAlike)
+      .execute();
+  const number = client.phone.replace(/[ -]/g, '');
+  const rows = await Promise.all([
+    same(sql`search_name = ${client.search_name}`),
+    client.born_on === null ? [] : same(sql`born_on = ${client.born_on}`),
+    client.email === '' ? [] : same(sql`lower(email) = ${client.email.toLowerCase()}`),
+    number.length < 5 ? [] : same(sql`${plainNumber} = ${number}`),
+  ]);
+  return [...new Map(rows.flat().map((row) => [row.id, row])).values()];
+}
+
 type Found = ClientRow & { readonly last_visit: string | null };
 /** Looked at in earnest before the nearest are chosen; more would not be read anyway. */
 const candidates = 300;

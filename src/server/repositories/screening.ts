@@ -17,6 +17,16 @@ export async function listIntakeAnswers(
   return new Map(rows.map((row) => [row.condition, { answer: row.answer, at: row.recorded_at, source: row.source }]));
 }
 
+/** When the newest answer of an intake was given; null when none was. */
+export async function latestIntakeAt(db: Db, clientId: number): Promise<string | null> {
+  const row = await db
+    .selectFrom('intake_answer')
+    .select((eb) => eb.fn.max('recorded_at').as('at'))
+    .where('client_id', '=', clientId)
+    .executeTakeFirst();
+  return row?.at ?? null;
+}
+
 export async function insertIntakeAnswers(
   db: Db,
   given: {

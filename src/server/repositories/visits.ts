@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import type { ClosingInput, TapingInput, VisitInput } from '../../contracts/record';
 import type { ClosingView, StageOrEnd, TapingView } from '../../contracts/views';
 import type { TableEvent } from '../../core/table/progress';
@@ -207,6 +208,30 @@ export async function latestPlan(db: Db, visitId: number): Promise<PlanRow | und
     .where('visit_id', '=', visitId)
     .orderBy('version', 'desc')
     .executeTakeFirst();
+}
+
+/** Visit of a client → steps of its newest plan. */
+export async function countStepsOfClient(db: Db, clientId: number): Promise<ReadonlyMap<number, number>> {
+  const rows = await db
+    .selectFrom('plan')
+    .innerJoin('visit', 'visit.id', 'plan.visit_id')
+    .select(['plan.visit_id', sql<number>`json_array_length(plan.steps_json)`.as('steps')])
+    .where('visit.client_id', '=', clientId)
+    .orderBy('plan.version')
+    .execute();
+  return new Map(rows.map(({ visit_id, steps }) => [visit_id, steps]));
+}
+
+/** Visit of a client → what was asked at its end, newest version. */
+export async function listClosingsOfClient(db: Db, clientId: number): Promise<ReadonlyMap<number, ClosingView>> {
+  const rows = await db
+    .selectFrom('closing')
+    .innerJoin('visit', 'visit.id', 'closing.visit_id')
+    .selectAll('closing')
+    .where('visit.client_id', '=', clientId)
+    .orderBy('closing.version')
+    .execute();
+  return new Map(rows.map((row) => [row.visit_id, toClosing(row)]));
 }
 
 export async function insertPlan(db: Db, row: Omit<PlanRow, 'id'>): Promise<void> {

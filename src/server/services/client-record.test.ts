@@ -105,7 +105,7 @@ describe('duplicates', () => {
     const number = (await addClient(house.db, { name: 'Somebody', phone: '0700-123 45' }, actor)).id;
     await addClient(house.db, { name: 'Zoe Ahornblatt', bornOn: '1999-01-01' }, actor);
     expect(await findDuplicates(house.db, house.client)).toEqual([
-      { id: twin, name: 'Zoe Ahorn', why: 'same birthday, much the same name' },
+      { id: twin, name: 'Zoe Ahorn', why: 'same name and birthday' },
     ]);
     const same = (await addClient(house.db, { name: 'Else', phone: '070012345' }, actor)).id;
     expect(await findDuplicates(house.db, same)).toMatchObject([{ id: number, why: 'same phone number' }]);

@@ -1,6 +1,8 @@
 import type { ClientInput } from '../../contracts/record';
+import { nearness } from '../../core/search/nearness';
 import type { Db } from '../db/connection';
-import { changeClient, findClient, searchClients, toClientData } from '../repositories/clients';
+import type { ClientRow } from '../db/schema';
+import { changeClient, findClient, listAlike, toClientData } from '../repositories/clients';
 import { listFindings } from '../repositories/findings';
 import { insertAudit } from '../repositories/visits';
 import { type Counts, countOf, moveRows } from '../repositories/whole-client';
@@ -27,25 +29,27 @@ export async function findDuplicates(
   const client = await findClient(db, clientId);
   if (!client) return [];
   const digits = client.phone.replace(/\D/g, '');
-  const alike = await searchClients(db, client.name, 12);
-  const sameNumber = digits.length >= 5 ? await searchClients(db, digits, 6) : [];
-  const sameMail = client.email ? await searchClients(db, client.email, 6) : [];
-  const found = new Map<number, { id: number; name: string; why: string }>();
-  for (const other of [...alike, ...sameNumber, ...sameMail]) {
-    if (other.id === clientId || found.has(other.id)) continue;
+  return (await listAlike(db, client)).flatMap((other) => {
     const why =
       digits.length >= 5 && other.phone.replace(/\D/g, '') === digits
         ? 'same phone number'
         : client.email !== '' && other.email.toLowerCase() === client.email.toLowerCase()
           ? 'same e-mail'
-          : client.born_on !== null && other.born_on === client.born_on
-            ? 'same birthday, much the same name'
-            : other.search_name === client.search_name
-              ? 'same name'
+          : other.search_name === client.search_name
+            ? client.born_on !== null && other.born_on === client.born_on
+              ? 'same name and birthday'
+              : 'same name'
+            : client.born_on !== null && other.born_on === client.born_on && areNear(client, other)
+              ? 'same birthday, much the same name'
               : undefined;
-    if (why) found.set(other.id, { id: other.id, name: other.name, why });
-  }
-  return [...found.values()];
+    return why ? [{ id: other.id, name: other.name, why }] : [];
+  });
+}
+
+/** Every word of the one name is near a word of the other. */
+function areNear(one: ClientRow, other: ClientRow): boolean {
+  const words = other.search_name.split(/\s+/);
+  return one.search_name.split(/\s+/).every((word) => nearness(word, words) !== undefined);
 }
 
 /** What merging would do, before it is done. */

@@ -13,6 +13,7 @@ import type { Db } from '../db/connection';
 import { listStaff } from '../repositories/people';
 import {
   insertWording,
+  latestIntakeAt,
   latestWording,
   listConsents,
   listIntakeAnswers,
@@ -21,7 +22,7 @@ import {
 import { listVisitsOfClient } from '../repositories/visits';
 import { listConditions, oilGroupLabel, practiceLabel } from './describe-finding';
 import { isoDay, shortDay } from './house-clock';
-import { readVisit, readVisitFrame, screeningCaseOf, type VisitRecord } from './read-visit';
+import { completeVisit, readVisitFrame, screeningCaseOf, type VisitRecord } from './read-visit';
 import { screenCase, viewScreening } from './screen-visit';
 import { visitCheckFor } from './visit-check';
 
@@ -65,8 +66,9 @@ const isDenied = (given: { readonly answer: string; readonly source: string } | 
 
 /** What the Ask view opens with. @returns undefined when there is no such visit */
 export async function readAsk(db: Db, visitId: number): Promise<AskView | undefined> {
-  const [record, visit] = await Promise.all([readVisitFrame(db, visitId), readVisit(db, visitId)]);
-  if (!record || !visit) return undefined;
+  const record = await readVisitFrame(db, visitId);
+  if (!record) return undefined;
+  const visit = await completeVisit(db, record);
   return {
     visit,
     state: await stateOf(db, record),
@@ -88,11 +90,7 @@ export async function readIntakeDue(
   db: Db,
   visit: { readonly clientId: number; readonly startsAt: string; readonly isFirst: boolean },
 ): Promise<string | null> {
-  const answers = [...(await listIntakeAnswers(db, visit.clientId)).values()];
-  const newest = answers
-    .map(({ at }) => at)
-    .sort()
-    .at(-1);
+  const newest = await latestIntakeAt(db, visit.clientId);
   if (!newest) return visit.isFirst ? 'first visit' : 'no intake on record yet';
   if (addYears(new Date(newest), 1).toISOString() < visit.startsAt) return `last intake ${shortDay(newest)}`;
   const [last] = (await listVisitsOfClient(db, visit.clientId)).filter(

@@ -23,7 +23,12 @@ import type { ClientRow, VisitRow } from '../db/schema';
 import { contactOnly, findClient, searchClients, toClientData } from '../repositories/clients';
 import { listFindings, type StoredFinding } from '../repositories/findings';
 import { listBookable, listTherapists } from '../repositories/people';
-import { latestClosing, latestPlan, listTapingsOfClient, listVisitsOfClient } from '../repositories/visits';
+import {
+  countStepsOfClient,
+  listClosingsOfClient,
+  listTapingsOfClient,
+  listVisitsOfClient,
+} from '../repositories/visits';
 import { listAttachments } from './attach-file';
 import { describeFinding, listConditions, oilGroupLabel, placeNames } from './describe-finding';
 import { clockTime, isoDay, longDay, shortDay } from './house-clock';
@@ -123,7 +128,11 @@ async function readHistory(
   visits: readonly VisitRow[],
   therapists: readonly TherapistView[],
 ): Promise<readonly HistoryEntry[]> {
-  const tapings = await listTapingsOfClient(db, clientId);
+  const [tapings, steps, closings] = await Promise.all([
+    listTapingsOfClient(db, clientId),
+    countStepsOfClient(db, clientId),
+    listClosingsOfClient(db, clientId),
+  ]);
   const byVisit = (visitId: number, phase: 'before' | 'after') => {
     const row = tapings.find((t) => t.visit_id === visitId && t.phase === phase);
     return row ? withVolume(row) : undefined;
@@ -135,7 +144,6 @@ async function readHistory(
       .slice(index + 1)
       .map((v) => byVisit(v.id, 'before'))
       .find(Boolean);
-    const plan = await latestPlan(db, visit.id);
     history.push({
       visitId: visit.id,
       date: shortDay(visit.starts_at),
@@ -147,8 +155,8 @@ async function readHistory(
       excessSdMl: before?.volume?.excessSdMl ?? null,
       afterExcessMl: byVisit(visit.id, 'after')?.volume?.excessMl ?? null,
       limb: before?.limb ?? null,
-      steps: plan ? (JSON.parse(plan.steps_json) as unknown[]).length : null,
-      closing: (await latestClosing(db, visit.id)) ?? null,
+      steps: steps.get(visit.id) ?? null,
+      closing: closings.get(visit.id) ?? null,
       change: before && earlier ? changeOf(earlier, before) : null,
     });
   }

@@ -44,7 +44,7 @@ export async function readDay(db: Db, day: Date, now: Date, mayTreat = true): Pr
   const week = await Promise.all(
     workingWeek(day).map(async (date) => ({
       date: isoDay(date.toISOString()),
-      weekday: date.toLocaleDateString('en-GB', { weekday: 'short' }),
+      weekday: format(date, 'EEE'),
       day: String(date.getDate()),
       visits: await countVisits(db, ...dayBounds(date)),
       isToday: isSameDay(date, now),
@@ -149,6 +149,7 @@ async function looseEndsOf(db: Db, now: Date): Promise<DayView['looseEnds']> {
     .innerJoin('client', 'client.id', 'visit.client_id')
     .select(['visit.id', 'visit.stage', 'client.name', 'visit.starts_at'])
     .where('starts_at', '<', today)
+    .where('cancelled_at', 'is', null)
     // Written out, so that SQLite can use the index over visits that were left open.
     .where(sql<boolean>`stage not in ('done', 'stopped')`)
     .orderBy('starts_at', 'desc')

@@ -156,8 +156,13 @@ export async function readVisitFrame(db: Db, id: number): Promise<VisitRecord | 
 /** Everything that the views of one visit show. @returns undefined when there is no such visit */
 export async function readVisit(db: Db, id: number): Promise<VisitView | undefined> {
   const record = await readVisitFrame(db, id);
-  if (!record) return undefined;
+  return record && completeVisit(db, record);
+}
+
+/** The rest of a visit whose frame has been read: measurements, plan, what happened, how it ended. */
+export async function completeVisit(db: Db, record: VisitRecord): Promise<VisitView> {
   const { stored, overrides, medicines, dueOn, ...frame } = record;
+  const { id } = frame;
   const [before, after, plan, events, closing, lastTime] = await Promise.all([
     latestTaping(db, id, 'before'),
     latestTaping(db, id, 'after'),

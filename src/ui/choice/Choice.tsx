@@ -1,4 +1,4 @@
-import { Label, Radio, RadioGroup } from 'react-aria-components';
+import { useId } from 'react';
 import styles from './Choice.module.css';
 
 interface Props<V extends string> {
@@ -10,7 +10,7 @@ interface Props<V extends string> {
   readonly isDisabled?: boolean;
 }
 
-/** One of a few, side by side: a radio group that arrow keys walk. */
+/** One of a few, side by side. The browser's own radio buttons: arrow keys walk them, and they cost nothing to draw. */
 export function Choice<V extends string>({
   label,
   isLabelHidden = false,
@@ -19,22 +19,28 @@ export function Choice<V extends string>({
   onChange,
   isDisabled = false,
 }: Props<V>) {
+  const id = useId();
   return (
-    <RadioGroup
-      className={styles['group'] ?? ''}
-      value={value}
-      onChange={(next) => onChange(next as V)}
-      orientation="horizontal"
-      isDisabled={isDisabled}
-    >
-      <Label className={isLabelHidden ? 'visually-hidden' : (styles['label'] ?? '')}>{label}</Label>
+    <div className={styles['group']} role="radiogroup" aria-labelledby={id} aria-disabled={isDisabled || undefined}>
+      <span id={id} className={isLabelHidden ? 'visually-hidden' : styles['label']}>
+        {label}
+      </span>
       <div className={styles['options']}>
         {options.map((option) => (
-          <Radio key={option.value} value={option.value} className={styles['option'] ?? ''} data-tone={option.tone}>
+          <label key={option.value} className={styles['option']} data-tone={option.tone}>
+            <input
+              type="radio"
+              className="visually-hidden"
+              name={id}
+              value={option.value}
+              checked={option.value === value}
+              disabled={isDisabled}
+              onChange={() => onChange(option.value)}
+            />
             {option.text}
-          </Radio>
+          </label>
         ))}
       </div>
-    </RadioGroup>
+    </div>
   );
 }

@@ -149,6 +149,10 @@ create index reminder_by_state on reminder (state, due_at);
 create index reminder_by_visit on reminder (visit_id);
 
 create index audit_by_subject on audit (subject);
+create index client_by_birthday on client (born_on);
+create index client_by_mail on client (lower(email)) where email <> '';
+create index client_by_number on client (replace(replace(phone, ' ', ''), '-', ''));
+create index intake_answer_latest on intake_answer (client_id, recorded_at);
 
 -- Search: whole words and their beginnings, and three letters in a row for what is mistyped.
 create virtual table client_words using fts5 (name, phone, email, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3');
