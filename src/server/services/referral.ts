@@ -21,7 +21,7 @@ export interface Referral {
   readonly day: string;
   /** What was told or seen on the day that speaks against the work; in the words of the questions. */
   readonly observed: readonly string[];
-  /** Findings on record that the question is about, and no others. */
+  /** Findings on record that the question is about; when none asks for a note, those that steer the drainage. */
   readonly findings: readonly string[];
   readonly measured: readonly string[];
   /** Work about which the physician is asked. */
@@ -48,29 +48,31 @@ export async function readReferral(db: Db, visitId: number): Promise<Referral | 
   );
   const flags = screeningBook.redFlags.filter((flag) => record.answers[flag.id] === 'yes');
   const day = isoDay(record.startsAt);
-  const { before } = visit;
+  const taping = visit.before ?? visit.lastTime;
   return {
     house: house?.name ?? '',
     from: `${record.therapist.name}, ${record.therapist.title.toLowerCase()}`,
     client: record.client.name,
     bornOn: client?.born_on ?? null,
-    day: longDay(record.startsAt),
+    day: `${longDay(record.startsAt)} ${day.slice(0, 4)}`,
     observed: flags.map((flag) => flag.ask.replace(/\?$/, '')),
     findings: record.stored
-      .filter((finding) => named.has(finding.id))
-      .map((finding) => {
-        const { words } = describeFinding(finding, day);
+      .map((finding) => ({ finding, described: describeFinding(finding, day) }))
+      .filter(({ finding, described }) => (named.size > 0 ? named.has(finding.id) : described.drainage !== null))
+      .map(({ finding, described: { words } }) => {
         return finding.sinceOn ? `${words}, since ${dayInWords(finding.sinceOn)}` : words;
       }),
     measured:
-      before?.volume?.excessMl === undefined || before.volume.excessMl === null
+      taping?.volume?.excessMl === undefined || taping.volume.excessMl === null
         ? []
         : [
-            `${before.side} ${before.limb}: ${formatNumber(before.volume.excessMl)} mL over the other side by tape (frustum method, ${before.positions.length} points).`,
+            `${isoDayInWords(taping.takenAt)}: ${taping.side} ${taping.limb} ${formatNumber(Math.abs(taping.volume.excessMl))} mL ${taping.volume.excessMl < 0 ? 'below' : 'over'} the other side by tape (${taping.method} method, ${taping.positions.length} points).`,
           ],
     work: asked.map((row) => screeningBook.modalities.get(row.modality)?.label ?? row.modality),
   };
 }
+
+const isoDayInWords = (at: string) => dayInWords(isoDay(at));
 
 /** The referral note as one printable page, in neutral words, with room for the answer. */
 export function printReferral(referral: Referral): Promise<Buffer> {
