@@ -45,10 +45,10 @@ const visitOf = async (name) => {
 const answerNo = async (id) => {
   await go(`/visits/${id}/ask`);
   await press(
-    Array.from({ length: 7 }, () => 'n'),
-    120,
+    Array.from({ length: 34 }, () => 'n'),
+    60,
   );
-  await wait(300);
+  await wait(600);
 };
 const focusStep = (id) => page.evaluate((step) => document.querySelector(`[data-step="${step}"]`)?.focus(), id);
 
@@ -63,6 +63,16 @@ try {
   const marit = await visitOf('Marit Olsvang');
   await go('/');
   await shoot('day');
+  const penn = await visitOf('Isaura Penn');
+  await go(`/visits/${penn}/ask`);
+  await press(['n', 'y', 'n', 'n'], 300);
+  await shoot('intake');
+  await go('/clients/5');
+  await page.evaluate(() =>
+    [...document.querySelectorAll('button')].find((b) => b.textContent === 'Book a visit')?.click(),
+  );
+  await wait(1200);
+  await shoot('book');
   await go('/clients');
   await shoot('clients');
   await go('/clients/3');
@@ -71,7 +81,7 @@ try {
   await press(['n', 'n', 'n', 'n', 'n'], 120);
   await wait(300);
   await shoot('ask');
-  await press(['n', 'n'], 200);
+  await answerNo(marit);
   await go(`/visits/${marit}/measure`);
   for (const girth of [...right, ...left.slice(0, 13)]) {
     await page.keyboard.type(String(girth));
@@ -126,6 +136,16 @@ try {
   });
   await wait(600);
   await shoot('close');
+  await go('/house?part=audit');
+  await shoot('house');
+  const desk = await browser.createBrowserContext();
+  const deskPage = await desk.newPage();
+  await deskPage.setViewport({ width: 1280, height: 800 });
+  await deskPage.setCookie({ name: 'velvet-stone', value: await signInDemo(server.url, 3), url: server.url });
+  await deskPage.goto(`${server.url}/`, { waitUntil: 'networkidle0' });
+  await wait(500);
+  await deskPage.screenshot({ path: path.join(folder, 'day-desk.png') });
+  await desk.close();
   const liv = await visitOf('Liv Sandoval');
   await answerNo(liv);
   await page.evaluate(() => localStorage.setItem('theme', 'lamp'));
@@ -133,6 +153,11 @@ try {
   await page.click('[data-step="s14"]');
   await wait(700);
   await shoot('plan-face-lamp');
+  await page.evaluate(() => localStorage.setItem('theme', 'daylight'));
+  await page.setViewport({ width: 820, height: 1180 });
+  await go(`/visits/${penn}/ask`);
+  await press(['h'], 1500);
+  await shoot('tablet');
 } finally {
   await browser.close();
   await server.stop();
