@@ -22,6 +22,7 @@ import {
 } from '../server/repositories/visits';
 import { drainageOf, listConditions } from '../server/services/describe-finding';
 import { dayBounds, isoDay } from '../server/services/house-clock';
+import { plainLetters } from '../core/search/nearness';
 import { readWording } from '../server/services/read-ask';
 import { queueReminder, settleReminders } from '../server/services/reminders';
 import { volumeOf } from '../server/services/taping-volume';
