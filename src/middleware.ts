@@ -4,10 +4,11 @@ import { ensureDemoHouse } from './demo/demo-house';
 import { mayUse, type Verdict } from './server/auth/policy';
 import { readSession, type Session, sessionCookie } from './server/auth/sessions';
 import { type Db, openDatabase } from './server/db/connection';
+import { isHouseOpen } from './server/services/set-up-house';
 import { secureHeaders } from './server/http/headers';
 import { problem } from './server/http/problem';
 import { isTooFast } from './server/http/rate';
-import { findHouse, listTherapists } from './server/repositories/people';
+import { listTherapists } from './server/repositories/people';
 
 /** The one place that wires the database into requests. Opened on the first one, so that a build opens none. */
 let opening: Promise<Db> | undefined;
@@ -50,7 +51,7 @@ export const onRequest = defineMiddleware(async (context, next) => {
     throw error;
   });
   const now = new Date();
-  isHouseSetUp ||= (await findHouse(db)) !== undefined;
+  isHouseSetUp ||= isDemo || (await isHouseOpen(db));
   const session = await readSession(db, context.cookies.get(sessionCookie)?.value, now);
   const verdict = mayUse(context.request.method, context.url.pathname, {
     role: session?.staff.role,

@@ -154,6 +154,8 @@ export const IntakeInput = z.object({
   /** Free text; absent: as it was. */
   medicines: z.string().max(2000, 'Keep the medicines within 2000 characters.').optional(),
   dueOn: dateOnly.nullable().optional(),
+  /** Asked for when the birthday is not known: some work depends on the age. */
+  bornOn: pastDate.optional(),
 });
 export type IntakeInput = z.infer<typeof IntakeInput>;
 

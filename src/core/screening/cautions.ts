@@ -4,7 +4,7 @@ import type { Limits } from './tables';
 
 /** What a therapist has to know at a glance, whatever the work: places first, then the whole. Never a diagnosis. */
 export interface Caution {
-  readonly kind: 'keep-off' | 'no-heat' | 'position' | 'oils' | 'care';
+  readonly kind: 'keep-off' | 'no-heat' | 'touch' | 'position' | 'oils' | 'care';
   readonly words: string;
 }
 
@@ -26,7 +26,7 @@ const cares: readonly (readonly [keyof Limits, string])[] = [
 ];
 
 /**
- * The cautions of a screening, shortest first sense: what is kept off by hands, where heat is kept away, positions,
+ * The cautions of a screening, shortest first sense: what is kept off by hands, where heat is kept away and touch is light, positions,
  * oils, and care. Only whole-body findings of hands-on work are gathered, so that one machine's limit is not everybody's.
  */
 export function cautionsOf(screening: Screening, names: Names): readonly Caution[] {
@@ -46,6 +46,21 @@ export function cautionsOf(screening: Screening, names: Names): readonly Caution
     .filter((id) => !off.includes(id));
   if (heat?.decision === 'stop' || heat?.limits.noHeat) cautions.push({ kind: 'no-heat', words: 'no heat' });
   else if (cold.length > 0) cautions.push({ kind: 'no-heat', words: `no heat on ${names.places(cold)}` });
+
+  const massage = answer('body-massage');
+  const usual = massage?.limits.maxPressure;
+  for (const pressure of ['feather', 'light'] as const) {
+    const tender = at('body-massage').filter(
+      (row) => row.decision === 'modify' && row.limits.maxPressure === pressure && usual !== pressure,
+    );
+    if (tender.length === 0) continue;
+    const isLed = tender.some((row) => row.limits.skipTechniques?.includes('stroke-to-removed-nodes'));
+    const where = names.places(tender.map((row) => row.region));
+    cautions.push({
+      kind: 'touch',
+      words: `${pressure === 'feather' ? 'feather light' : 'only light'} on ${where}${isLed ? ', never into closed nodes' : ''}`,
+    });
+  }
 
   const hands = ['lymph-drainage', 'body-massage', 'facial-massage'].flatMap((id) => answer(id)?.limits ?? []);
   const union = (key: 'avoidPosition' | 'avoidOils' | 'avoidMaterials') => [

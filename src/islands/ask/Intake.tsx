@@ -26,7 +26,7 @@ const all: readonly Answer[] = ['no', 'yes', 'unsure'];
 /** The full intake: a gate before each group, its questions when the gate is open, and under a yes what is still to be known. */
 export function Intake(props: Props) {
   const { view, asking, groups, current, onCurrent, onAnswer, onRestNo, marking, onMark } = props;
-  return groups.map((group) => (
+  const sections = groups.map((group) => (
     <section key={group.group} className={styles['group']} aria-label={group.group}>
       <h3>
         {group.group}
@@ -69,6 +69,12 @@ export function Intake(props: Props) {
       {group.group === 'Pregnancy' && group.state === 'open' && <DueDate view={view} asking={asking} />}
     </section>
   ));
+  return (
+    <>
+      {view.visit.client.age === null && <Birthday asking={asking} />}
+      {sections}
+    </>
+  );
 }
 
 interface FoundProps extends Pick<Props, 'view' | 'asking' | 'marking' | 'onMark' | 'onAnswer'> {
@@ -92,6 +98,30 @@ export function Found({ condition, view, asking, marking, onMark, onAnswer }: Fo
         onAdd={(id) => onAnswer(id, 'yes')}
       />
     ));
+}
+
+/** Whoever came in without a birthday: the young and the old are treated differently. */
+function Birthday({ asking }: Pick<Props, 'asking'>) {
+  const [error, setError] = useState<RequestError>();
+  const [isKept, setIsKept] = useState(false);
+  return (
+    <div className={styles['free']}>
+      <Field
+        label="Born on"
+        type="date"
+        onChange={(event) => {
+          const { value } = event.target;
+          if (!/^(19|20)\d\d-/.test(value)) return;
+          void asking.keepText({ bornOn: value }).then((refused) => {
+            setError(refused);
+            setIsKept(!refused);
+          });
+        }}
+        hint={isKept ? 'Kept with the client’s data.' : 'Not on record. Some work depends on the age.'}
+        error={error?.fieldError('bornOn')}
+      />
+    </div>
+  );
 }
 
 /** Medicines as they are told; classes that change the work are recognised. */

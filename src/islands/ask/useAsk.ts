@@ -104,7 +104,7 @@ export function useAsk(view: AskView) {
   };
   const keys = useRef(new Map<number, number>());
 
-  const keepText = (text: { readonly medicines?: string; readonly dueOn?: string | null }) =>
+  const keepText = (text: { readonly medicines?: string; readonly dueOn?: string | null; readonly bornOn?: string }) =>
     enqueue(() => send<{ state: AskState }>('POST', `${base}/intake`, { answers: [], ...text })).then(
       () => undefined,
       (error: unknown) => (error instanceof RequestError ? error : undefined),

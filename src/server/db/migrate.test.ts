@@ -1,6 +1,17 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
 import SQLite from 'better-sqlite3';
 import { describe, expect, it } from 'vitest';
+import { searchClients } from '../repositories/clients';
+import { listFindings } from '../repositories/findings';
+import { findHouse, listStaff } from '../repositories/people';
+import { signIn } from '../auth/sign-in';
+import { setUpHouse } from '../services/set-up-house';
+import { readVisit } from '../services/read-visit';
+import { openDatabase } from './connection';
 import { migrate, type Migration } from './migrate';
+import { createTheHouse } from './migrations/0001_create_the_house';
 
 const first: Migration = { name: '0001_make_jar', sql: 'create table jar (id integer primary key) strict' };
 const second: Migration = { name: '0002_add_lid', sql: 'alter table jar add column lid text' };
@@ -50,5 +61,52 @@ describe('migrations', () => {
       .pluck()
       .all();
     expect(loose).toEqual([]);
+  });
+});
+
+describe('a house of the first version', () => {
+  it('keeps everything when it is opened by this one: clients are found, findings hold, somebody may go in', async () => {
+    const folder = mkdtempSync(path.join(tmpdir(), 'velvet-stone-old-'));
+    const old = new SQLite(path.join(folder, 'velvet-stone.sqlite'));
+    migrate(old, [createTheHouse]);
+    old.exec(`
+      insert into house (id, name, scenario, school_json, created_at) values (1, 'Haus', '', '{}', '2026-01-01');
+      insert into therapist (id, name, initials, title, qualifications_json, room)
+        values (1, 'Ida Moor', 'IM', 'Owner', '["massage"]', 'Room 1'), (2, 'Bo Farn', 'BF', '', '[]', '');
+      insert into client (id, name, search_name, born_on, phone, note, created_at)
+        values (1, 'Zoë Ahorn', 'zoe ahorn', '1970-05-01', '0700-12 34', 'shy', '2026-01-01');
+      insert into finding (id, client_id, kind, side, regions_json, crosses_json, since_on, note, recorded_at)
+        values (1, 1, 'nodes-removed-inguinal', 'left', null, null, '2023-06-12', 'left', '2026-01-01');
+      insert into visit (id, client_id, therapist_id, starts_at, minutes, purpose, focus_json)
+        values (1, 1, 1, '2026-11-25T09:00:00.000Z', 45, 'swelling', '["leg.left"]');
+    `);
+    old.close();
+
+    const db = openDatabase(folder);
+    for (const typed of ['zoe', '12 34', 'ahorm']) expect(await searchClients(db, typed, 5), typed).toHaveLength(1);
+    expect(await listFindings(db, 1)).toMatchObject([
+      { id: 'nodes-removed-inguinal', side: 'left', sinceOn: '2023-06-12', isUnsure: false, clearance: null },
+    ]);
+    expect((await listStaff(db)).map(({ role, hasPassword }) => [role, hasPassword])).toEqual([
+      ['owner', false],
+      ['therapist', false],
+    ]);
+    const house = {
+      name: 'Other',
+      therapistName: 'Ida Moor',
+      login: 'ida',
+      password: 'three wet pebbles',
+      pin: '2719',
+      qualifications: [],
+    };
+    const actor = { therapistId: null, now: new Date() };
+    expect((await setUpHouse(db, { ...house, password: 'short' }, actor)).kind).toBe('refused');
+    expect(await setUpHouse(db, house, actor)).toEqual({ kind: 'saved', ownerId: 1 });
+    expect((await setUpHouse(db, house, actor)).kind).toBe('edited-elsewhere');
+    expect((await signIn(db, 'ida', house.password, actor.now)).kind).toBe('signed-in');
+    expect((await findHouse(db))?.name).toBe('Haus');
+    expect((await readVisit(db, 1))?.client.about).toBe('Left groin nodes removed');
+    await db.destroy();
+    rmSync(folder, { recursive: true, force: true });
   });
 });

@@ -19,6 +19,7 @@ import { pregnancyOn } from '../../core/screening/pregnancy';
 import { isoDay } from './house-clock';
 import { readAskState } from './read-ask';
 import { readVisitFrame, screeningCaseOf } from './read-visit';
+import { bornTooLate, findingBefore } from './save-client';
 import type { Actor, SaveRefusal } from './saving';
 import { overrideRules, screenCase } from './screen-visit';
 
@@ -46,9 +47,11 @@ export async function answerIntake(
   const day = isoDay(visit.startsAt);
   if (input.dueOn && !pregnancyOn(input.dueOn, day))
     errors.push({ path: 'dueOn', message: 'This date does not fit a pregnancy now: check the year.' });
+  const clientId = visit.client.id;
+  const early = await findingBefore(db, clientId, input.bornOn ?? null);
+  if (early) errors.push({ path: 'bornOn', message: bornTooLate(early) });
   if (errors.length > 0) return { kind: 'refused', errors };
   const now = actor.now.toISOString();
-  const clientId = visit.client.id;
   await db.transaction().execute(async (trx) => {
     const by = actor.therapistId;
     await keepText(trx, clientId, input, by, now);
@@ -75,9 +78,9 @@ export async function answerIntake(
   return stateAfter(db, visitId);
 }
 
-/** Medicines and due date stand with the client's own data, so that a change keeps what was there before. */
+/** Medicines, due date and birthday stand with the client's own data, so that a change keeps what was there before. */
 async function keepText(db: Db, clientId: number, input: IntakeInput, by: number | null, now: string): Promise<void> {
-  if (input.medicines === undefined && input.dueOn === undefined) return;
+  if (input.medicines === undefined && input.dueOn === undefined && input.bornOn === undefined) return;
   const client = await findClient(db, clientId);
   if (!client) return;
   const before = toClientData(client);
@@ -85,6 +88,7 @@ async function keepText(db: Db, clientId: number, input: IntakeInput, by: number
     ...before,
     ...(input.medicines === undefined ? {} : { medicines: input.medicines }),
     ...(input.dueOn === undefined ? {} : { dueOn: input.dueOn }),
+    ...(input.bornOn === undefined ? {} : { bornOn: input.bornOn }),
   };
   if (JSON.stringify(before) !== JSON.stringify(after)) await changeClient(db, client, after, by, now);
 }

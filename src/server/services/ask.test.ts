@@ -82,6 +82,18 @@ describe('the intake', () => {
     });
   });
 
+  it('takes a birthday that was missing, so that the rules of age hold; not one after a finding', async () => {
+    await house.db.updateTable('client').set({ born_on: null }).execute();
+    const before = await readAskState(house.db, house.visit);
+    expect(before?.screening.questions.map(({ kind }) => kind)).toContain('age');
+    const late = await answerIntake(house.db, house.visit, { answers: [], bornOn: '2024-01-01' }, actor);
+    expect(late).toMatchObject({ errors: [{ path: 'bornOn' }] });
+    const given = await answerIntake(house.db, house.visit, { answers: [], bornOn: '2012-01-01' }, actor);
+    if (given.kind !== 'saved') throw new Error(given.kind);
+    expect(decisionOf(given.state, 'thoracic-pump')?.decision).toBe('stop');
+    expect(given.state.screening.questions.map(({ kind }) => kind)).not.toContain('age');
+  });
+
   it('recognises classes of medicines in free text', async () => {
     const given = await answerIntake(
       house.db,

@@ -47,7 +47,7 @@ export async function correctClient(
     if (early)
       return {
         kind: 'refused',
-        errors: [{ path: 'bornOn', message: `Something on the record happened in ${early}, before this birthday.` }],
+        errors: [{ path: 'bornOn', message: bornTooLate(early) }],
       };
     await changeClient(trx, before, data, actor.therapistId, now);
     await insertAudit(trx, {
@@ -60,8 +60,10 @@ export async function correctClient(
   });
 }
 
+export const bornTooLate = (early: string) => `Something on the record happened in ${early}, before this birthday.`;
+
 /** The date of a finding that lies before a birthday, whole years compared with whole years. */
-async function findingBefore(db: Db, clientId: number, bornOn: string | null): Promise<string | undefined> {
+export async function findingBefore(db: Db, clientId: number, bornOn: string | null): Promise<string | undefined> {
   if (bornOn === null) return undefined;
   const findings = await listFindings(db, clientId);
   return findings

@@ -1,0 +1,76 @@
+import { renderToStaticMarkup } from 'react-dom/server';
+import { beforeEach, describe, expect, it } from 'vitest';
+import type { ReminderView } from '../../contracts/views';
+import { now, openHouse, type TestHouse } from '../../server/services/fixtures';
+import { readHouse } from '../../server/services/read-house';
+import { listReminders } from '../../server/services/reminders';
+import { Outbox } from '../outbox/Outbox';
+import { House } from './House';
+
+let house: TestHouse;
+beforeEach(async () => {
+  house = await openHouse();
+});
+
+const noFilter = { by: '', about: '', action: '', until: '' };
+const shown = async (part: 'people' | 'consent' | 'audit', page = 1) =>
+  renderToStaticMarkup(<House view={await readHouse(house.db, { page })} part={part} filter={noFilter} page={page} />);
+
+describe('the house of its owner', () => {
+  it('lists people with what they may, hold and sign in as', async () => {
+    const html = await shown('people');
+    expect(html).toContain('Owner: everything, and the house itself');
+    expect(html).toContain('signs in as ida');
+    expect(html).toContain('Lymphoedema therapy, certified');
+    expect(html).toContain('no password yet');
+    expect(html).not.toContain('$argon2id$');
+  });
+
+  it('still names those who have left, and when', async () => {
+    await house.db.updateTable('therapist').set({ left_at: now.toISOString() }).where('id', '=', 2).execute();
+    expect(await shown('people')).toContain('left on 25 Nov 2026');
+  });
+
+  it('shows the wording that clients sign, with its version', async () => {
+    const html = await shown('consent');
+    expect(html).toContain('version 1');
+    expect(html).toContain('I may stop, change or refuse any part');
+    expect(html).toContain('Save as version 2');
+  });
+
+  it('shows the trail with names that lead to clients, and pages that end', async () => {
+    const html = await shown('audit');
+    expect(html).toContain('visit booked');
+    expect(html).toContain(`href="/clients/${house.client}"`);
+    expect(html).not.toContain('Older →');
+    expect(await shown('audit', 2)).toContain('← Newer');
+    expect(await shown('audit', 2)).toContain('Nothing on the trail fits.');
+  });
+});
+
+describe('the outbox', () => {
+  const outbox = (reminders: readonly ReminderView[]) => renderToStaticMarkup(<Outbox initial={reminders} />);
+
+  it('is honest about being a stand-in, and about being empty', () => {
+    expect(outbox([])).toContain('nothing leaves the house');
+    expect(outbox([])).toContain('Nothing waits.');
+    expect(outbox([])).toContain('disabled=""');
+  });
+
+  it('shows what is due, to whom and in which words', async () => {
+    const html = outbox(await listReminders(house.db, now));
+    expect(html).toContain('text to 0700 1');
+    expect(html).toContain('we expect you on Wednesday 25 November at 9:00');
+    expect(html).toContain('Send the 1 due');
+  });
+
+  it('tells what failed from what was sent and what was cancelled', async () => {
+    const [one] = await listReminders(house.db, now);
+    if (!one) throw new Error('no reminder');
+    const as = (state: ReminderView['state']) => outbox([{ ...one, state, trouble: 'No answer.', settled: 'today' }]);
+    expect(as('failed')).toContain('Try again');
+    expect(as('failed')).toContain('No answer.');
+    expect(as('sent')).not.toContain('No answer.');
+    expect(as('cancelled')).toContain('cancelled with the visit');
+  });
+});
