@@ -1,4 +1,4 @@
-import type { HouseView } from '../../contracts/views';
+import type { HouseView } from '../../contracts/house-views';
 import { Button } from '../../ui/button/Button';
 import { Field, Select } from '../../ui/field/Field';
 import styles from './House.module.css';

@@ -1,5 +1,5 @@
 import { type FormEvent, useState } from 'react';
-import type { HouseView, PersonView } from '../../contracts/views';
+import type { HouseView, PersonView } from '../../contracts/house-views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field, Select } from '../../ui/field/Field';

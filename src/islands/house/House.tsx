@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { HouseView } from '../../contracts/views';
+import type { HouseView } from '../../contracts/house-views';
 import { Choice } from '../../ui/choice/Choice';
 import { useToasts } from '../../ui/toast/useToasts';
 import { Audit, type AuditFilter } from './Audit';

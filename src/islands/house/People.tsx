@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { HouseView, PersonView } from '../../contracts/views';
+import type { HouseView, PersonView } from '../../contracts/house-views';
 import { Button } from '../../ui/button/Button';
 import { EditPerson } from './EditPerson';
 import styles from './House.module.css';

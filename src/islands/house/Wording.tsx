@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { HouseView } from '../../contracts/views';
+import type { HouseView } from '../../contracts/house-views';
 import { Button } from '../../ui/button/Button';
 import { TextArea } from '../../ui/field/Field';
 import { RequestError, send } from '../api';

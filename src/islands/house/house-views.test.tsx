@@ -1,6 +1,6 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { beforeEach, describe, expect, it } from 'vitest';
-import type { ReminderView } from '../../contracts/views';
+import type { ReminderView } from '../../contracts/house-views';
 import { now, openHouse, type TestHouse } from '../../server/services/fixtures';
 import { readHouse } from '../../server/services/read-house';
 import { listReminders } from '../../server/services/reminders';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { ReminderView } from '../../contracts/views';
+import type { ReminderView } from '../../contracts/house-views';
 import { Button } from '../../ui/button/Button';
 import { useToasts } from '../../ui/toast/useToasts';
 import { send, sentenceOf } from '../api';

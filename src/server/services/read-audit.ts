@@ -1,4 +1,4 @@
-import type { AuditView } from '../../contracts/views';
+import type { AuditView } from '../../contracts/house-views';
 import type { Db } from '../db/connection';
 import { listStaff } from '../repositories/people';
 import { clockTime, shortDay } from './house-clock';

@@ -1,5 +1,5 @@
 import { screeningBook } from '../../catalogue/screening/screening';
-import type { HouseView } from '../../contracts/views';
+import type { HouseView } from '../../contracts/house-views';
 import type { Db } from '../db/connection';
 import { findHouse, listStaff } from '../repositories/people';
 import { shortDay } from './house-clock';

@@ -1,5 +1,5 @@
 import { addHours, subHours } from 'date-fns';
-import type { ReminderView } from '../../contracts/views';
+import type { ReminderView } from '../../contracts/house-views';
 import type { Db } from '../db/connection';
 import { clockTime, longDay } from './house-clock';
 
