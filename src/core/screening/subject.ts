@@ -1,13 +1,11 @@
 import { type PlaceId, sideOf } from '../anatomy/place';
 import { type ScreeningBook, skinOf } from './book';
 import type { ReadCondition } from './read-request';
-import { daysBetween, eventDay } from './time';
+import { doesNoteCount, daysBetween, eventDay } from './time';
 import type { CombinationRule, Condition, Where } from './tables';
 
 type Side = 'left' | 'right';
 const bothSides: readonly Side[] = ['left', 'right'];
-const usualNoteDays = 90;
-
 /** A finding or a combination rule that fired: something whose effects are to be weighed. */
 export interface Subject {
   readonly id: string;
@@ -66,8 +64,7 @@ function sidesOf(regions: readonly PlaceId[] | undefined): readonly Side[] | und
 function isNoteValid(given: ReadCondition, modality: string, day: string | undefined, visitDate: string): boolean {
   const note = given.clearance;
   if (!note || (note.modalities !== 'all' && !note.modalities.includes(modality))) return false;
-  if (note.date > visitDate || (day !== undefined && note.date < day)) return false;
-  return daysBetween(note.date, visitDate) <= (given.condition.clearanceValidDays ?? usualNoteDays);
+  return doesNoteCount(note.date, day, visitDate, given.condition.clearanceValidDays);
 }
 
 /** Where an effect of a subject holds, whatever its modality can reach; its marks have to be known. */

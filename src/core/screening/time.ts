@@ -33,6 +33,23 @@ export function eventDay(date: string | undefined, visitDate: string): string | 
   return day <= visitDate ? day : undefined;
 }
 
+/** Days for which a written note counts when its condition says nothing else. */
+export const usualNoteDays = 90;
+
+/**
+ * Whether a written note counts on the day of a visit: not written after it, not before the event, not too old.
+ * @param eventOn the day of the event from `eventDay`; undefined when it is not known
+ */
+export function doesNoteCount(
+  writtenOn: string,
+  eventOn: string | undefined,
+  visitDate: string,
+  validDays: number = usualNoteDays,
+): boolean {
+  if (writtenOn > visitDate || (eventOn !== undefined && writtenOn < eventOn)) return false;
+  return daysBetween(writtenOn, visitDate) <= validDays;
+}
+
 function lastDayOf(date: string): string {
   if (date.length === 4) return `${date}-12-31`;
   if (date.length > 7) return date;

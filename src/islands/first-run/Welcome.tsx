@@ -4,20 +4,12 @@ import { Field } from '../../ui/field/Field';
 import { RequestError, send } from '../api';
 import styles from './Welcome.module.css';
 
-const qualifications = [
-  { id: 'massage', text: 'Massage therapy' },
-  { id: 'lymph-basic', text: 'Manual lymph drainage, basic course' },
-  { id: 'lymphoedema-certified', text: 'Lymphoedema therapy, certified' },
-  { id: 'oncology-massage', text: 'Oncology massage' },
-  { id: 'esthetics', text: 'Beauty therapy and skin care' },
-  { id: 'stone', text: 'Stone therapy' },
-  { id: 'aromatherapy-clinical', text: 'Clinical aromatherapy' },
-  { id: 'intraoral', text: 'Gloved intraoral work' },
-  { id: 'manual-medicine-licence', text: 'Licence in manual medicine' },
-] as const;
-
 /** First start on an empty data folder. */
-export function Welcome() {
+export function Welcome({
+  qualifications,
+}: {
+  readonly qualifications: readonly { readonly id: string; readonly label: string }[];
+}) {
   const [error, setError] = useState<RequestError>();
   const save = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
@@ -74,7 +66,7 @@ export function Welcome() {
           <legend>What you are qualified for</legend>
           {qualifications.map((q) => (
             <label key={q.id}>
-              <input type="checkbox" name="qualification" value={q.id} /> {q.text}
+              <input type="checkbox" name="qualification" value={q.id} /> {q.label}
             </label>
           ))}
         </fieldset>

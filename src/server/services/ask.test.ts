@@ -139,6 +139,27 @@ describe('what the day asks for beforehand', () => {
     expect(await tasks(true)).not.toContain('missing');
   });
 
+  it('counts a note of the same year only when the day of the event is known to lie before it', async () => {
+    const placed = await addFinding(
+      house.db,
+      house.client,
+      finding({ id: 'heart-failure-treated', sinceOn: '2026' }),
+      actor,
+    );
+    if (placed.kind !== 'saved') throw new Error(placed.kind);
+    const note = { date: '2026-11-01', modalities: 'all' as const, writtenBy: 'Dr Moss', words: 'fine', limits: {} };
+    const refused = await addClearance(house.db, house.client, placed.finding.key, note, actor);
+    expect(refused).toMatchObject({ kind: 'refused', errors: [{ path: 'date' }] });
+    await house.db
+      .updateTable('finding')
+      .set({ since_on: '2026-10-01' })
+      .where('id', '=', placed.finding.key)
+      .execute();
+    const kept = await addClearance(house.db, house.client, placed.finding.key, note, actor);
+    expect(kept).toMatchObject({ kind: 'saved', finding: { clearance: { isValid: true } } });
+    expect(await tasks(true)).not.toContain('missing');
+  });
+
   it('obeys what a note limits', async () => {
     const placed = await addFinding(house.db, house.client, finding({ id: 'heart-failure-treated' }), actor);
     if (placed.kind !== 'saved') throw new Error(placed.kind);

@@ -5,12 +5,10 @@ import type { PlaceId } from '../../core/anatomy/place';
 import type { Finding } from '../../core/drainage/case';
 import { drainageFindings, type RecordedCondition } from '../../core/screening/hand-over';
 import type { NoteLimits } from '../../core/screening/notes';
-import { addDays } from '../../core/screening/time';
+import { addDays, doesNoteCount, eventDay, usualNoteDays } from '../../core/screening/time';
 import { limitsInWords } from '../../core/screening/words';
 import { findingInWords, placesInWords } from '../../core/visit/words';
 import type { StoredFinding } from '../repositories/findings';
-
-const usualNoteDays = 90;
 
 /** A condition of the record as screening takes it. */
 export function toCondition(finding: StoredFinding): RecordedCondition {
@@ -62,7 +60,7 @@ function plainWords(label: string, { side, regions }: StoredFinding): string {
 function clearanceView({ clearance, sinceOn }: StoredFinding, validDays: number, onDate: string): ClearanceView | null {
   if (!clearance) return null;
   const until = addDays(clearance.date, validDays);
-  const isValid = clearance.date <= onDate && onDate <= until && (sinceOn === null || clearance.date >= sinceOn);
+  const isValid = doesNoteCount(clearance.date, eventDay(sinceOn ?? undefined, onDate), onDate, validDays);
   const { date, modalities, writtenBy, words, limits = {} } = clearance;
   return {
     date,

@@ -4,6 +4,7 @@ import type { ClearanceInput, FindingChangeInput, PlacedFindingInput } from '../
 import type { PlacedFinding } from '../../contracts/views';
 import { defaultSchool, readCase } from '../../core/drainage/case';
 import type { PlaceId } from '../../core/anatomy/place';
+import { eventDay } from '../../core/screening/time';
 import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
 import { findClient } from '../repositories/clients';
@@ -69,8 +70,15 @@ export async function addClearance(
     path: 'modalities',
     message: `There is no work called “${id}”.`,
   }));
-  if (old.sinceOn && clearance.date < old.sinceOn)
-    errors.push({ path: 'date', message: 'The note is older than what it is about; ask for a new one.' });
+  const eventOn = eventDay(old.sinceOn ?? undefined, isoDay(actor.now.toISOString()));
+  if (eventOn !== undefined && clearance.date < eventOn)
+    errors.push({
+      path: 'date',
+      message:
+        old.sinceOn === eventOn
+          ? 'The note is older than what it is about; ask for a new one.'
+          : 'The note may be older than what it is about: give the exact day of the event first, or ask for a new note.',
+    });
   if (errors.length > 0) return { kind: 'refused', errors };
   return replace(
     db,
