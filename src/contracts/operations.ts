@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { DrainageCheckRequest, DrainageCheckResponse, DrainagePlanRequest, DrainagePlanResponse } from './drainage';
 import { LimbVolumeRequest, LimbVolumeResponse } from './limb-volume';
+import { ClientMeasuringInput, FlagNoteInput, MeasuringInput, ObservationInput, ProtocolInput } from './measures';
 import {
   BookingChangeInput,
   ClearanceInput,
@@ -24,6 +25,14 @@ import {
   VisitInput,
 } from './record';
 import { ScreeningRequest, ScreeningResponse } from './screening';
+import {
+  LimbChangeRequest,
+  LimbChangeResponse,
+  MeasurementErrorRequest,
+  MeasurementErrorResponse,
+  TrendRequest,
+  TrendResponse,
+} from './swelling';
 import { DemoSignInInput, HandInput, NewPinInput, PinInput, SignInInput, StaffInput, WordingInput } from './sign-in';
 
 export interface Operation {
@@ -82,6 +91,30 @@ const computing: readonly Operation[] = [
   ),
   takes(
     'post',
+    '/api/compute/limb-change',
+    LimbChangeRequest,
+    'Change from baseline against the other limb or body weight. Stateless.',
+    [422],
+    LimbChangeResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/measurement-error',
+    MeasurementErrorRequest,
+    'Error of measurement from pairs of readings. Stateless.',
+    [422],
+    MeasurementErrorResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/trend',
+    TrendRequest,
+    'Slope per week of a dated series with its interval. Stateless.',
+    [422],
+    TrendResponse,
+  ),
+  takes(
+    'post',
     '/api/compute/screening',
     ScreeningRequest,
     'What may be done, changed, kept off or referred, by modality and region. Stateless.',
@@ -134,6 +167,9 @@ const visits: readonly Operation[] = [
   row('delete', '/api/visits/{id}/overrides/{key}', 'The limit holds again.'),
   row('get', '/api/visits/{id}/referral.pdf', 'The note to the treating professional.'),
   takes('post', '/api/visits/{id}/taping', TapingInput, 'Stores a taping as a new version.', [409]),
+  takes('post', '/api/visits/{id}/observations', ObservationInput, 'Stores what was felt, seen or said.', [409]),
+  row('delete', '/api/visits/{id}/observations/{key}', 'Takes an observation back; it stays in the history.'),
+  row('post', '/api/visits/{id}/photos', 'Keeps a photograph, the body being the picture.', [400, 413]),
   takes('post', '/api/visits/{id}/plan', PlanWishInput, 'Plans the visit from what is known now.', [409]),
   takes('post', '/api/visits/{id}/course', CourseInput, 'Stores a rearranged course.', [409]),
   takes('post', '/api/visits/{id}/events', TableEventsInput, 'Keeps what happens at the table; again is harmless.'),
@@ -147,6 +183,8 @@ const record: readonly Operation[] = [
   takes('put', '/api/clients/{id}/findings/{key}', FindingChangeInput, 'Corrects a finding; the old one stays.'),
   row('delete', '/api/clients/{id}/findings/{key}', 'Ends a finding; it stays in the history.'),
   takes('post', '/api/clients/{id}/findings/{key}/clearance', ClearanceInput, 'Adds a written note to a finding.'),
+  takes('put', '/api/clients/{id}/measuring', ClientMeasuringInput, 'How a client is measured from now on.'),
+  takes('post', '/api/clients/{id}/flags/{key}', FlagNoteInput, 'Closes a flag with what was done.'),
   row('post', '/api/clients/{id}/archive', 'Puts a client aside.'),
   row('delete', '/api/clients/{id}/archive', 'Takes a client back from the archive.'),
   row('get', '/api/clients/{id}/merge', 'What merging with the client `with` would do.'),
@@ -161,6 +199,10 @@ const record: readonly Operation[] = [
 const house: readonly Operation[] = [
   takes('post', '/api/staff', StaffInput, 'Adds somebody to the house.'),
   takes('put', '/api/staff/{id}', StaffInput, 'Changes what somebody is, may and works.'),
+  takes('post', '/api/measuring', MeasuringInput, 'What the house has decided about measuring.'),
+  takes('post', '/api/protocols', ProtocolInput, 'Adds a protocol of taping.'),
+  takes('put', '/api/protocols/{id}', ProtocolInput, 'Changes an own protocol that no taping was made by.'),
+  row('delete', '/api/protocols/{id}', 'Takes an own protocol out of the choice.'),
   takes('post', '/api/wording', WordingInput, 'A new version of what clients consent to.', [409]),
 ];
 

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { longestVisitMinutes, purposes, qualificationIds } from '../core/drainage/case';
 import { pressures } from '../core/screening/tables';
 import { isDate } from '../core/screening/time';
+import { plainContext, tapingPhases, tapingTicks } from '../core/swelling/taping-context';
 import { ArrangedStepSchema, SchoolSchema, StepSchema } from './drainage';
 import { LimbVolumeRequest } from './limb-volume';
 
@@ -193,12 +194,37 @@ const taped = (limb: string) =>
     .gt(0, 'A girth is more than 0.')
     .lt(400, `No ${limb} is that big: check the unit or the decimal point.`)
     .nullable();
+const pass = z.object({ affected: z.array(taped('limb')).max(40), reference: z.array(taped('limb')).max(40) });
+
+/** Under what a taping was taken; lengths in the unit of the taping. */
+const Context = z.object({
+  eight: z.object({ affected: taped('hand'), reference: taped('hand') }).default({ affected: null, reference: null }),
+  weightKg: z
+    .number('Type a number.')
+    .min(25, 'At least 25 kg: check the unit.')
+    .max(350, 'At most 350 kg: check the unit.')
+    .nullable()
+    .default(null),
+  restMinutes: z.number().int().min(0).max(120, 'At most 120 minutes.').nullable().default(null),
+  marks: z.enum(['fresh', 'left-on']).nullable().default(null),
+  ticks: z.array(z.enum(tapingTicks)).max(4).default([]),
+  note: z.string().max(400, 'Keep this within 400 characters.').default(''),
+  confirmed: z.array(z.string().max(80)).max(80).default([]),
+});
+
 export const TapingInput = LimbVolumeRequest.pick({ limb: true, unit: true, method: true }).extend({
-  phase: z.enum(['before', 'after']),
+  phase: z.enum(tapingPhases),
   side: z.enum(['left', 'right']),
+  protocol: z.string().max(40).default(''),
   positions: z.array(z.number().min(0).max(120)).min(2).max(40),
-  affected: z.array(taped('limb')).max(40),
-  reference: z.array(taped('limb')).max(40),
+  /** First readings as typed. */
+  affected: pass.shape.affected,
+  reference: pass.shape.reference,
+  /** Readings of the second pass, and of the third where the two disagree. */
+  second: pass.nullable().default(null),
+  third: pass.nullable().default(null),
+  context: Context.default({ ...plainContext, ticks: [], confirmed: [] }),
+  source: z.enum(['typed', 'tape']).default('typed'),
   /** The version that was edited; 0 for the first save. A newer one on the server is not overwritten. */
   basedOn: z.number().int().min(0),
 });
@@ -244,6 +270,16 @@ export const ClosingInput = z.object({
   comfort: z.number().int().min(0).max(10).nullable(),
   /** 0 none … 4 very strong; null: not looked at. */
   redness: z.number().int().min(0).max(4).nullable(),
+  /** The same before the work. */
+  rednessBefore: z.number().int().min(0).max(4).nullable().default(null),
+  /** Minutes until it was back; −1: not yet at the last look; null: not looked. */
+  fadeMinutes: z.number().int().min(-1).max(10_080).nullable().default(null),
+  /** −2 too cool … 2 too hot. */
+  warmth: z.number().int().min(-2).max(2).nullable().default(null),
+  /** −2 dislike … 2 love. */
+  scent: z.number().int().min(-2).max(2).nullable().default(null),
+  relaxationBefore: z.number().int().min(0).max(10).nullable().default(null),
+  relaxationAfter: z.number().int().min(0).max(10).nullable().default(null),
   note: note.default(''),
   basedOn: z.number().int().min(0),
 });

@@ -7,8 +7,11 @@ import type { Decision, LimitKey, Locatable } from '../core/screening/tables';
 import type { DrainagePlan } from '../core/drainage/plan';
 import type { Step } from '../core/drainage/step';
 import type { LimbVolume } from '../core/swelling/limb-volume';
+import type { RawTaping, SettledTaping } from '../core/swelling/taping';
+import type { TapingContext, TapingPhase } from '../core/swelling/taping-context';
+import type { VolumeMethod } from '../core/swelling/volume';
 import type { TableEvent } from '../core/table/progress';
-import type { ClientInput } from './record';
+import type { ClientInput, ClosingInput } from './record';
 import type { CheckAnswers, VisitCheck } from '../core/visit/visit-check';
 
 /** What pages hand to islands: plain data, times as ISO UTC text, clock times in the house's own zone as `14:00`. */
@@ -187,28 +190,23 @@ export interface DayView {
   readonly therapists: readonly TherapistView[];
 }
 
-export interface TapingView {
+export interface TapingView extends RawTaping, SettledTaping {
   readonly version: number;
-  readonly phase: 'before' | 'after';
-  readonly limb: 'arm' | 'leg';
-  readonly side: 'left' | 'right';
-  readonly unit: 'cm' | 'in';
-  readonly method: 'frustum' | 'disc' | 'simpson';
-  readonly positions: readonly number[];
-  readonly affected: readonly (number | null)[];
-  readonly reference: readonly (number | null)[];
+  readonly phase: TapingPhase;
+  readonly method: VolumeMethod;
+  /** Empty: taken before protocols were noted. */
+  readonly protocol: string;
+  readonly context: TapingContext;
   readonly takenAt: string;
+  /** Null: taken apart from any visit, such as an import brings. */
+  readonly visitId: number | null;
   readonly therapistId: number | null;
   /** Computed from the girths; null while too few have been taken. */
   readonly volume: LimbVolume | null;
 }
 
-export interface ClosingView {
+export interface ClosingView extends Omit<ClosingInput, 'basedOn'> {
   readonly version: number;
-  readonly pressure: -1 | 0 | 1 | null;
-  readonly comfort: number | null;
-  readonly redness: number | null;
-  readonly note: string;
 }
 
 export interface PlanView {

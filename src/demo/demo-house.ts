@@ -1,6 +1,5 @@
 import { addDays, addHours, addYears, set, startOfDay } from 'date-fns';
 import { anatomy } from '../catalogue/anatomy';
-import type { TapingInput } from '../contracts/record';
 import { defaultSchool, type DrainageCase, readCase } from '../core/drainage/case';
 import { planDrainage } from '../core/drainage/plan';
 import type { CheckAnswers } from '../core/visit/visit-check';
@@ -15,7 +14,6 @@ import {
   insertClosing,
   insertEvents,
   insertPlan,
-  insertTaping,
   insertVisit,
   listVisits,
   setStage,
@@ -25,10 +23,9 @@ import { dayBounds, isoDay } from '../server/services/house-clock';
 import { plainLetters } from '../core/search/nearness';
 import { readWording } from '../server/services/read-ask';
 import { queueReminder, settleReminders } from '../server/services/reminders';
-import { volumeOf } from '../server/services/taping-volume';
 import { visitCheck } from '../server/services/visit-check';
 import { hashSecret } from '../server/auth/secrets';
-import { demoPositions, makeGirths } from './girths';
+import { measure, rememberMeasuring } from './measures';
 import { type DemoClient, demoClients, demoHouse, demoPin, demoStaff, type DemoFinding } from './people.data';
 import { seededRandom } from './random';
 
@@ -191,6 +188,7 @@ async function makePast(
 ): Promise<void> {
   const { past } = client;
   if (!past) return;
+  if (past.limb && past.side) await rememberMeasuring(db, clientId, past.limb, past.side);
   for (let k = past.visits; k >= 1; k -= 1) {
     const day = addDays(startOfDay(now), -k * past.everyDays);
     const startsAt = set(day, { hours: 9 + Math.floor(random() * 8), minutes: random() < 0.5 ? 0 : 30 });
@@ -207,8 +205,19 @@ async function makePast(
     if (past.limb && past.side && past.excess) {
       const [from, to] = past.excess;
       const share = past.visits === 1 ? from : from + ((to - from) * (past.visits - k)) / (past.visits - 1);
-      await tape(db, id, 'before', past.limb, past.side, share, therapistId, at(6), random);
-      await tape(db, id, 'after', past.limb, past.side, share * 0.9, therapistId, at(client.minutes), random);
+      await measure(db, {
+        clientId,
+        visitId: id,
+        therapistId,
+        limb: past.limb,
+        side: past.side,
+        excess: share,
+        index: past.visits - k,
+        count: past.visits,
+        at,
+        endMinute: client.minutes,
+        random,
+      });
     }
     const isLeftOpen = past.isLeftOpen === true && k === 1;
     await treat(db, client, clientId, id, therapistId, at, random, isLeftOpen);
@@ -221,30 +230,6 @@ async function makePast(
 function noToAll(): CheckAnswers {
   const questions = [...visitCheck.flags, ...visitCheck.today, ...visitCheck.others];
   return Object.fromEntries(questions.map(({ id }) => [id, 'no'] as const));
-}
-
-async function tape(
-  db: Db,
-  visitId: number,
-  phase: 'before' | 'after',
-  limb: 'arm' | 'leg',
-  side: 'left' | 'right',
-  excess: number,
-  by: number,
-  at: string,
-  random: () => number,
-): Promise<void> {
-  const taping: TapingInput = {
-    phase,
-    limb,
-    side,
-    unit: 'cm',
-    method: 'frustum',
-    positions: [...demoPositions(limb)],
-    basedOn: 0,
-    ...makeGirths(limb, excess, random),
-  };
-  await insertTaping(db, visitId, 1, taping, volumeOf(taping), by, at);
 }
 
 async function treat(
@@ -292,11 +277,25 @@ async function treat(
   await insertEvents(db, visitId, events, at(minute));
   if (isLeftOpen) return;
   const comfort = 7 + Math.floor(random() * 4);
+  const redness = random() < 0.4 ? 1 + Math.floor(random() * 2) : 0;
+  const relaxationBefore = 3 + Math.floor(random() * 3);
   await insertClosing(
     db,
     visitId,
     1,
-    { pressure: random() < 0.2 ? -1 : 0, comfort, redness: random() < 0.3 ? 1 : 0, note: '', basedOn: 0 },
+    {
+      pressure: random() < 0.2 ? -1 : 0,
+      comfort,
+      redness,
+      rednessBefore: 0,
+      fadeMinutes: redness === 0 ? null : redness === 1 ? 5 : 15,
+      warmth: random() < 0.3 ? -1 : 0,
+      scent: null,
+      relaxationBefore,
+      relaxationAfter: Math.min(10, relaxationBefore + 2 + Math.floor(random() * 3)),
+      note: '',
+      basedOn: 0,
+    },
     therapistId,
     at(client.minutes + 2),
   );

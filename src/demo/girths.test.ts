@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { limbVolume } from '../core/swelling/limb-volume';
-import { demoPositions, makeGirths } from './girths';
+import { usualProtocol } from '../catalogue/swelling/protocols';
+import { makeGirths } from './girths';
 import { seededRandom } from './random';
 
 describe('made-up girths', () => {
@@ -11,7 +12,7 @@ describe('made-up girths', () => {
         limb,
         unit: 'cm',
         method: 'frustum',
-        positions: demoPositions(limb),
+        positions: usualProtocol(limb).positionsCm,
         affected,
         reference,
         dominant: 'none',

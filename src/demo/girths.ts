@@ -1,4 +1,3 @@
-import { tapeProtocols } from '../catalogue/tape-protocols';
 import { roundTo } from '../core/units';
 
 /** Girths (cm) of a made-up sound limb along the usual points. */
@@ -30,5 +29,3 @@ export function makeGirths(
   });
   return { affected, reference };
 }
-
-export const demoPositions = (limb: 'arm' | 'leg'): readonly number[] => tapeProtocols[limb].positionsCm;

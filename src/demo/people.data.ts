@@ -144,7 +144,7 @@ export const demoClients: readonly DemoClient[] = [
     purpose: 'swelling',
     minutes: 45,
     therapist: 0,
-    past: { visits: 6, everyDays: 14, limb: 'leg', side: 'left', excess: [0.118, 0.082] },
+    past: { visits: 9, everyDays: 14, limb: 'leg', side: 'left', excess: [0.132, 0.082] },
     today: '14:00',
   },
   {

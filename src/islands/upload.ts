@@ -5,15 +5,15 @@ import { RequestError } from './api';
 export function upload<T>(
   path: string,
   file: Blob,
-  onProgress: (share: number) => void,
-  signal: AbortSignal,
+  onProgress?: (share: number) => void,
+  signal?: AbortSignal,
 ): Promise<T> {
   return new Promise((resolve, reject) => {
     // `fetch` cannot tell how much of a body has been sent.
     const request = new XMLHttpRequest();
     const failed = (problem: Problem) => reject(new RequestError(problem.status, problem));
     request.open('POST', path);
-    request.upload.onprogress = (event) => event.lengthComputable && onProgress(event.loaded / event.total);
+    request.upload.onprogress = (event) => event.lengthComputable && onProgress?.(event.loaded / event.total);
     request.onload = () => {
       const value = JSON.parse(request.responseText || 'null') as T & Problem;
       if (request.status < 300) resolve(value);
@@ -26,7 +26,7 @@ export function upload<T>(
         status: 0,
       });
     request.onabort = () => failed({ type: '/problems/aborted', title: 'Stopped.', status: 0 });
-    signal.addEventListener('abort', () => request.abort());
+    signal?.addEventListener('abort', () => request.abort());
     request.send(file);
   });
 }

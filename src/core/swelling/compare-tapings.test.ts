@@ -6,7 +6,6 @@ const before: ComparedTaping = {
   limb: 'leg',
   side: 'left',
   unit: 'cm',
-  method: 'frustum',
   positions: [0, 4, 8, 12, 16],
   affected: [23, 26, 29, 33, 36],
   reference: [22, 24, 27, 30, 33],
@@ -18,7 +17,13 @@ describe('comparing two tapings', () => {
     const change = compareTapings(before, after, 0);
     expect(change?.of).toBe('excess');
     const excess = (taping: ComparedTaping) => {
-      const result = limbVolume({ ...taping, dominant: 'none', dominanceCorrectionPercent: 0, tapeSigmaCm: 0.2 });
+      const result = limbVolume({
+        ...taping,
+        method: 'frustum',
+        dominant: 'none',
+        dominanceCorrectionPercent: 0,
+        tapeSigmaCm: 0.2,
+      });
       return result.ok ? (result.value.excessMl ?? NaN) : NaN;
     };
     expect(change?.ml).toBeCloseTo(excess(after) - excess(before), 9);

@@ -2,15 +2,14 @@ import { type LengthUnit, toCm } from '../units';
 import { judgeChange } from './change';
 import type { Limb } from './entry-checks';
 import type { Girth } from './gaps';
-import { limbVolume } from './limb-volume';
-import type { VolumeMethod } from './volume';
+import { usualVolume, type VolumeSettings } from './settings';
+import { tapingVolume } from './taping';
 
 /** The raw girths of one taping. */
 export interface ComparedTaping {
   readonly limb: Limb;
   readonly side: 'left' | 'right';
   readonly unit: LengthUnit;
-  readonly method: VolumeMethod;
   readonly positions: readonly number[];
   readonly affected: readonly Girth[];
   readonly reference: readonly Girth[];
@@ -27,17 +26,18 @@ export interface TapingChange {
 }
 
 const sameMarkCm = 0.01;
-const tapeSigmaCm = 0.2;
 
 /**
  * Change between two tapings (mL), both recomputed from raw girths with one method over the marks that both of them have.
  * @param mdcMl minimal detectable change; 0 within one visit with the marks left on
+ * @param settings one set for both: a series never mixes methods or corrections
  * @returns undefined for different limbs or sides, or with fewer than two marks in common
  */
 export function compareTapings(
   earlier: ComparedTaping,
   later: ComparedTaping,
   mdcMl: number,
+  settings: VolumeSettings = usualVolume,
 ): TapingChange | undefined {
   if (earlier.limb !== later.limb || earlier.side !== later.side) return undefined;
   const marks = later.positions.flatMap((x, i) => {
@@ -55,17 +55,17 @@ export function compareTapings(
   const shared = of === 'excess' ? bothMarks : affectedMarks;
   const measure = (taping: ComparedTaping, at: readonly number[]) => {
     const girths = (which: 'affected' | 'reference') => at.map((i) => toCm(taping[which][i] ?? 0, taping.unit));
-    const result = limbVolume({
-      limb: later.limb,
-      unit: 'cm',
-      method: later.method,
-      positions: shared.map(({ cm }) => cm),
-      affected: girths('affected'),
-      reference: of === 'excess' ? girths('reference') : null,
-      dominant: 'none',
-      dominanceCorrectionPercent: 0,
-      tapeSigmaCm,
-    });
+    const result = tapingVolume(
+      {
+        limb: later.limb,
+        side: later.side,
+        unit: 'cm',
+        positions: shared.map(({ cm }) => cm),
+        affected: girths('affected'),
+        reference: of === 'excess' ? girths('reference') : shared.map(() => null),
+      },
+      settings,
+    );
     if (!result.ok) return undefined;
     const { value } = result;
     return of === 'excess'

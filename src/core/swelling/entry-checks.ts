@@ -1,3 +1,4 @@
+import { exceeds, isBelow, median, slack } from '../statistics';
 import { cmPerInch, type LengthUnit } from '../units';
 import type { Girth } from './gaps';
 
@@ -11,7 +12,6 @@ export interface EntryWarning {
   readonly at: number | null;
 }
 
-const tolerance = 1e-9;
 const nearFraction = 0.2;
 const rangeCm = { arm: [10, 80], leg: [14, 120] } as const;
 const unitLimits = { cm: { arm: 15, leg: 20 }, in: { arm: 20, leg: 30 } } as const;
@@ -27,17 +27,7 @@ interface Point {
   readonly c: number;
 }
 
-const above = (value: number, limit: number) => value > limit + tolerance;
-const below = (value: number, limit: number) => value < limit - tolerance;
-const atMost = (value: number, limit: number) => !above(value, limit);
-
-/** Median of a non-empty list: the middle value, or the mean of the middle two. */
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  const middle = Math.floor(sorted.length / 2);
-  const upper = sorted[middle] ?? 0;
-  return sorted.length % 2 === 1 ? upper : ((sorted[middle - 1] ?? 0) + upper) / 2;
-}
+const atMost = (value: number, limit: number) => !exceeds(value, limit);
 
 /** Warnings of one side: wrong unit for all, jumps with their likely cause, values outside the limb's range. */
 export function checkSide(
@@ -52,14 +42,14 @@ export function checkSide(
   const warnings: EntryWarning[] = [];
   const typedMedian = median(points.map(({ c }) => (unit === 'in' ? c / cmPerInch : c)));
   const limit = unitLimits[unit][limb];
-  const isUnitSuspect = unit === 'cm' ? below(typedMedian, limit) : above(typedMedian, limit);
+  const isUnitSuspect = unit === 'cm' ? isBelow(typedMedian, limit) : exceeds(typedMedian, limit);
   if (isUnitSuspect) warnings.push({ code: `unit-suspect-${side}`, at: null });
   const culprits = findJumps(points);
   for (const [at, cause] of culprits) warnings.push({ code: `${cause}-${side}`, at });
   if (!isUnitSuspect) {
     const [low, high] = rangeCm[limb];
     for (const { at, c } of points) {
-      if (!culprits.has(at) && (below(c, low) || above(c, high))) warnings.push({ code: `range-${side}`, at });
+      if (!culprits.has(at) && (isBelow(c, low) || exceeds(c, high))) warnings.push({ code: `range-${side}`, at });
     }
   }
   return warnings;
@@ -84,8 +74,8 @@ function findJumps(points: readonly Point[]): ReadonlyMap<number, JumpCause> {
     const p = expected[k] ?? 0;
     const limit =
       Math.max(smallestJumpCm, jumpFraction * p) * Math.max(1, (point(k + 1).x - point(k - 1).x) / usualSpanCm);
-    const isPeak = (k === 1 || !below(r(k), r(k - 1))) && (k === last - 1 || !below(r(k), r(k + 1)));
-    if (!above(r(k), limit) || !isPeak) continue;
+    const isPeak = (k === 1 || !isBelow(r(k), r(k - 1))) && (k === last - 1 || !isBelow(r(k), r(k + 1)));
+    if (!exceeds(r(k), limit) || !isPeak) continue;
     if (points.length >= 4 && k === 1 && atMost(r(2), 0.25 * r(1))) {
       culprits.set(point(0).at, causeOf(point(0).c, extrapolate(point(1), point(2), point(0).x)));
     } else if (points.length >= 4 && k === last - 1 && atMost(r(last - 2), 0.25 * r(last - 1))) {
@@ -127,11 +117,11 @@ export function checkBothSides(
   for (let i = 1; i + 1 < rows.length; i += 1) {
     const [before, here, after] = [rows[i - 1]?.d ?? 0, rows[i]?.d ?? 0, rows[i + 1]?.d ?? 0];
     const isOpposite = here * before < 0 && here * after < 0;
-    if (isOpposite && [before, here, after].every((d) => !below(Math.abs(d), swappedRowCm))) {
+    if (isOpposite && [before, here, after].every((d) => !isBelow(Math.abs(d), swappedRowCm))) {
       warnings.push({ code: 'row-swapped', at: rows[i]?.at ?? null });
     }
   }
-  if (rows.length >= 4 && rows.every(({ d }) => Math.abs(d) <= tolerance))
+  if (rows.length >= 4 && rows.every(({ d }) => Math.abs(d) <= slack))
     warnings.push({ code: 'sides-identical', at: null });
 
   const affectedMl = affectedSegmentsMl.reduce((sum, v) => sum + v, 0);

@@ -1,3 +1,4 @@
+import { exceeds, reaches } from '../statistics';
 import { type LengthUnit, toCm } from '../units';
 import { checkBothSides, checkSide, type EntryWarning, type Limb } from './entry-checks';
 import { type FilledLimb, fillGaps, type Girth, volumeSdMl } from './gaps';
@@ -208,13 +209,10 @@ function sortWarnings(warnings: readonly EntryWarning[]): readonly EntryWarning[
   return [...warnings].sort((a, b) => (place(a) === place(b) ? (a.code < b.code ? -1 : 1) : place(a) - place(b)));
 }
 
-const bandTolerance = 1e-9;
-
 /** Observation, never a diagnosis. Bands by unrounded excess (%): 5, 10, 20 belong to the band above, 40 to moderate. */
 export function severityOf(excessPercent: number): Severity {
-  const reaches = (limit: number) => excessPercent >= limit - bandTolerance;
-  if (excessPercent > 40 + bandTolerance) return 'severe';
-  if (reaches(20)) return 'moderate';
-  if (reaches(10)) return 'minimal';
-  return reaches(5) ? 'early' : 'none';
+  if (exceeds(excessPercent, 40)) return 'severe';
+  if (reaches(excessPercent, 20)) return 'moderate';
+  if (reaches(excessPercent, 10)) return 'minimal';
+  return reaches(excessPercent, 5) ? 'early' : 'none';
 }

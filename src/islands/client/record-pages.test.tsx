@@ -1,7 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { saveClosing, finishVisit } from '../../server/services/close-visit';
-import { actor, book, now, openHouse, type TestHouse } from '../../server/services/fixtures';
+import { actor, book, closing, now, openHouse, taping, type TestHouse } from '../../server/services/fixtures';
 import { readClient, readContact } from '../../server/services/read-client';
 import { correctClient } from '../../server/services/save-client';
 import { saveTaping } from '../../server/services/save-taping';
@@ -71,9 +71,14 @@ describe('the thread of visits', () => {
       reference: [22, 24, 27, 30],
       basedOn: 0,
     };
-    await saveTaping(house.db, earlier, { ...legs, affected: [24, 26, 30, 34] }, actor);
-    await saveTaping(house.db, house.visit, { ...legs, affected: [23, 25, 28, 32] }, actor);
-    await saveClosing(house.db, earlier, { pressure: 0, comfort: 8, redness: 1, note: 'calm', basedOn: 0 }, actor);
+    await saveTaping(house.db, earlier, taping({ ...legs, affected: [24, 26, 30, 34] }), actor);
+    await saveTaping(house.db, house.visit, taping({ ...legs, affected: [23, 25, 28, 32] }), actor);
+    await saveClosing(
+      house.db,
+      earlier,
+      closing({ pressure: 0, comfort: 8, redness: 1, note: 'calm', basedOn: 0 }),
+      actor,
+    );
     await finishVisit(house.db, earlier, actor);
     const html = renderToStaticMarkup(<Visits history={(await viewOf()).history} />);
     expect(html).toContain('comfort 8 of 10');

@@ -1,12 +1,10 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
-import type { ClosingInput } from '../../contracts/record';
+import { warmthAnswers } from '../../catalogue/swelling/scales.data';
 import type { ClosingView, VisitView } from '../../contracts/views';
 import { expandArea } from '../../core/anatomy/areas';
-import { compareTapings } from '../../core/swelling/compare-tapings';
-import { stepTitle } from '../../core/drainage/step-words';
-import { clocksAt, replay } from '../../core/table/progress';
-import { formatClock, formatNumber, formatSigned } from '../../core/units';
+import { needsAnswerNow } from '../../core/skin/feedback';
+import { replay } from '../../core/table/progress';
 import type { RegionMark } from '../../ui/body-map/BodyMap';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { bestDrawing } from '../../ui/body-map/views';
@@ -17,12 +15,13 @@ import { useToasts } from '../../ui/toast/useToasts';
 import { RequestError, send, sentenceOf } from '../api';
 import { marksOf } from '../body-marks';
 import { VisitHead } from '../visit-head/VisitHead';
+import { type Answers, tenths, textOf } from './answers';
 import styles from './CloseView.module.css';
-
-type Answers = Omit<ClosingInput, 'basedOn'>;
+import { Done } from './Done';
+import { Measured } from './Measured';
+import { SkinAfter } from './SkinAfter';
 
 const noteDelayMs = 600;
-const redness = ['none', 'just visible', 'clear', 'strong', 'very strong'] as const;
 
 /** The two minutes at the end: look again, measure again, ask how it was. Stored as it is answered. */
 export function CloseView({ visit }: { readonly visit: VisitView }) {
@@ -31,6 +30,12 @@ export function CloseView({ visit }: { readonly visit: VisitView }) {
     pressure: first?.pressure ?? null,
     comfort: first?.comfort ?? null,
     redness: first?.redness ?? null,
+    rednessBefore: first?.rednessBefore ?? null,
+    fadeMinutes: first?.fadeMinutes ?? null,
+    warmth: first?.warmth ?? null,
+    scent: first?.scent ?? null,
+    relaxationBefore: first?.relaxationBefore ?? null,
+    relaxationAfter: first?.relaxationAfter ?? null,
     note: first?.note ?? '',
   });
   const [status, setStatus] = useState('');
@@ -131,31 +136,41 @@ export function CloseView({ visit }: { readonly visit: VisitView }) {
               { value: '0', text: 'just right' },
               { value: '1', text: 'could be deeper' },
             ]}
-            value={answers.pressure === null ? null : (String(answers.pressure) as '-1' | '0' | '1')}
+            value={textOf(answers.pressure)}
             onChange={(value) => answer({ pressure: Number(value) as -1 | 0 | 1 })}
           />
-          <Choice
-            label="Comfort, 0 to 10"
-            options={Array.from({ length: 11 }, (_, i) => ({ value: String(i), text: String(i) }))}
-            value={answers.comfort === null ? null : String(answers.comfort)}
-            onChange={(value) => answer({ comfort: Number(value) })}
-          />
-          <Choice
-            label="Redness of the skin"
-            options={redness.map((text, i) => ({
-              value: String(i),
-              text,
-              ...(i >= 3 ? { tone: 'brick' as const } : {}),
-            }))}
-            value={answers.redness === null ? null : String(answers.redness)}
-            onChange={(value) => answer({ redness: Number(value) })}
-          />
-          {(answers.redness ?? 0) >= 3 && (
-            <p className={styles['caution']} role="alert">
-              Strong redness after light work is a reaction: cool, look again in ten minutes, and ask a physician if it
-              spreads, stays hot or hurts.
+          {needsAnswerNow(answers) && (
+            <p className={styles['now']} role="alert">
+              {needsAnswerNow(answers) === 'lighter' ? 'Lighter, please: now.' : 'Too hot: cool it now.'}
             </p>
           )}
+          <Choice
+            label="Comfort, 0 to 10"
+            options={tenths}
+            value={textOf(answers.comfort)}
+            onChange={(value) => answer({ comfort: Number(value) })}
+          />
+          <div className={styles['pair']}>
+            <Choice
+              label="Relaxed before, 0 to 10"
+              options={tenths}
+              value={textOf(answers.relaxationBefore)}
+              onChange={(value) => answer({ relaxationBefore: Number(value) })}
+            />
+            <Choice
+              label="Relaxed now, 0 to 10"
+              options={tenths}
+              value={textOf(answers.relaxationAfter)}
+              onChange={(value) => answer({ relaxationAfter: Number(value) })}
+            />
+          </div>
+          <Choice
+            label="Warmth"
+            options={warmthAnswers.map(({ value, text }) => ({ value: String(value), text }))}
+            value={textOf(answers.warmth)}
+            onChange={(value) => answer({ warmth: Number(value) })}
+          />
+          <SkinAfter answers={answers} onAnswer={answer} />
           <TextArea
             label="Note"
             value={answers.note}
@@ -176,72 +191,11 @@ export function CloseView({ visit }: { readonly visit: VisitView }) {
         <aside className={styles['aside']} aria-label="What was done and measured">
           <h2>Measured again</h2>
           <Measured visit={visit} />
-          <ButtonLink href={`/visits/${visit.id}/measure-after`}>
-            {visit.after ? 'See the after-measure' : 'Measure again'}
-          </ButtonLink>
           <h2>Done</h2>
           <Done visit={visit} />
         </aside>
       </div>
       {toasts}
-    </>
-  );
-}
-
-function Measured({ visit }: { readonly visit: VisitView }) {
-  const [before, after] = [visit.before?.volume, visit.after?.volume];
-  if (!before)
-    return (
-      <p className={styles['soft']}>
-        Nothing was taped before the work, so an after-measure has nothing to stand beside.
-      </p>
-    );
-  if (!after)
-    return (
-      <p className={styles['soft']}>
-        Before:{' '}
-        {before.excessMl === null
-          ? `${formatNumber(before.affectedMl)} mL`
-          : `${formatNumber(before.excessMl)} mL over the other side`}
-        . Tape the same points with the marks left on.
-      </p>
-    );
-  const change = visit.before && visit.after && compareTapings(visit.before, visit.after, 0);
-  if (!change) return <p className={styles['soft']}>The two tapings share too few marks to be compared.</p>;
-  const limit = formatNumber(change.limitMl);
-  return (
-    <div className={styles['measured']}>
-      <strong>{formatSigned(change.ml)} mL</strong>
-      <p>
-        {formatNumber(change.fromMl)} before, {formatNumber(change.toMl)} after, over the marks taped both times.{' '}
-        {change.beyond
-          ? `Beyond measuring error (${limit} mL).`
-          : `Within measuring error (${limit} mL): may be no change.`}
-      </p>
-    </div>
-  );
-}
-
-function Done({ visit }: { readonly visit: VisitView }) {
-  const state = replay(visit.events);
-  const steps = visit.plan?.steps ?? [];
-  if (visit.events.length === 0) return <p className={styles['soft']}>Nothing was done at the table yet.</p>;
-  const skipped = steps.filter((step) => state.outcomes.get(step.id)?.state === 'skipped');
-  const done = steps.filter((step) => state.outcomes.get(step.id)?.state === 'done').length;
-  const lastAt = Date.parse(visit.events.at(-1)?.at ?? visit.startsAt);
-  return (
-    <>
-      <p>
-        {done} of {steps.length} steps in {formatClock(clocksAt(state, lastAt).visitMs / 1000)} min.
-      </p>
-      {skipped.length > 0 && (
-        <p className={styles['soft']}>Skipped: {skipped.map((step) => stepTitle(anatomy, step)).join(', ')}.</p>
-      )}
-      {state.status !== 'finished' && (
-        <p>
-          <a href={`/visits/${visit.id}/table`}>The treatment is not at its end: back to the table</a>
-        </p>
-      )}
     </>
   );
 }

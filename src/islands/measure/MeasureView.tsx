@@ -1,198 +1,133 @@
-import { lazy, useEffect, useState } from 'react';
+import { lazy, Suspense, useCallback, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
-import { tapeProtocols } from '../../catalogue/tape-protocols';
-import type { TapingView, VisitView } from '../../contracts/views';
+import { usualProtocol } from '../../catalogue/swelling/protocols';
+import type { ClientMeasuringInput } from '../../contracts/measures';
+import type { FlagView, MeasureView as View } from '../../contracts/measure-views';
 import { expandArea } from '../../core/anatomy/areas';
-import { fromCm, toCm } from '../../core/units';
-import { BodyMap } from '../../ui/body-map/BodyMap';
-import { Button, ButtonLink } from '../../ui/button/Button';
-import { Drawn } from '../../ui/charts/Drawn';
 import { Choice } from '../../ui/choice/Choice';
-import { Kbd } from '../../ui/kbd/Kbd';
+import { ButtonLink } from '../../ui/button/Button';
+import { useToasts } from '../../ui/toast/useToasts';
+import { send, sentenceOf } from '../api';
 import { VisitHead } from '../visit-head/VisitHead';
+import { Flags } from './Flags';
+import { useLetters } from './keys';
 import styles from './MeasureView.module.css';
-import { TapeLines } from './TapeLines';
-import { TapeFigures } from './TapeFigures';
-import { TapeTable } from './TapeTable';
-import { type CellAddress, type SaveState, useTapeRun } from './useTapeRun';
+import { TapeSheet } from './TapeSheet';
+import { useObservations } from './useObservations';
 
-const ProfileChart = lazy(() => import('./ProfileChart'));
+const TouchSheet = lazy(() => import('./TouchSheet'));
+const FaceSheet = lazy(() => import('./FaceSheet'));
+const BellySheet = lazy(() => import('./BellySheet'));
+const FeelSheet = lazy(() => import('./FeelSheet'));
+const PictureSheet = lazy(() => import('./PictureSheet'));
 
-const saveWords: Readonly<Record<SaveState, string>> = {
-  kept: 'every number is kept as you type it',
-  saving: 'keeping …',
-  waiting: 'not on the server yet',
-  conflict: 'edited in another window',
-};
+const sheets = [
+  { value: 'tape', text: 'tape', key: 't' },
+  { value: 'skin', text: 'skin and tissue', key: 'k' },
+  { value: 'feel', text: 'how it feels', key: 'f' },
+  { value: 'face', text: 'face and neck', key: 'n' },
+  { value: 'belly', text: 'belly', key: 'g' },
+  { value: 'pictures', text: 'pictures', key: 'p' },
+] as const;
+export type Sheet = (typeof sheets)[number]['value'];
 
-/** Which limb a visit is about; an arm or leg in focus, else the leg. */
-function limbOfVisit(visit: VisitView): { readonly limb: 'arm' | 'leg'; readonly side: 'left' | 'right' } {
-  const saved = visit.before ?? visit.lastTime;
+/** Which limb a visit is about: as it was taped before, as remembered, or the arm or leg in focus. */
+function limbOfVisit(view: View, phase: 'before' | 'after') {
+  const { visit, client } = view;
+  const before = view.tapings.findLast((one) => one.phase === phase) ?? view.tapings.at(-1);
+  const saved = before ?? visit.lastTime;
   if (saved) return { limb: saved.limb, side: saved.side };
   const focus = visit.focus.flatMap((id) => expandArea(anatomy, id) ?? []).map((id) => anatomy.territories.get(id));
   const territory = focus.find((t) => t?.part === 'arm' || t?.part === 'leg');
-  return { limb: territory?.part === 'arm' ? 'arm' : 'leg', side: territory?.side === 'right' ? 'right' : 'left' };
+  const inFocus = territory?.part === 'arm' ? 'arm' : 'leg';
+  return {
+    limb: client.limb ?? inFocus,
+    side: client.side ?? (territory?.side === 'right' ? ('right' as const) : ('left' as const)),
+  };
 }
 
-export function MeasureView({ visit, phase }: { readonly visit: VisitView; readonly phase: 'before' | 'after' }) {
-  const first = limbOfVisit(visit);
-  const [limb, setLimb] = useState(first.limb);
-  const [side, setSide] = useState(first.side);
-  return (
-    <>
-      <VisitHead visit={visit} here={phase === 'before' ? 'measure' : 'close'} />
-      <TapeRun
-        key={`${limb} ${side}`}
-        visit={visit}
-        phase={phase}
-        limb={limb}
-        side={side}
-        onLimb={setLimb}
-        onSide={setSide}
-      />
-    </>
-  );
-}
-
-interface RunProps {
-  readonly visit: VisitView;
+interface Props {
+  readonly view: View;
   readonly phase: 'before' | 'after';
-  readonly limb: 'arm' | 'leg';
-  readonly side: 'left' | 'right';
-  readonly onLimb: (limb: 'arm' | 'leg') => void;
-  readonly onSide: (side: 'left' | 'right') => void;
+  readonly sheet: Sheet;
 }
 
-function TapeRun({ visit, phase, limb, side, onLimb, onSide }: RunProps) {
-  const run = useTapeRun(visit, phase, limb, side);
-  const [at, setAt] = useState<CellAddress>({ side: 'reference', index: 0 });
-  const compare: (TapingView & { date?: string }) | null = phase === 'after' ? visit.before : visit.lastTime;
-  const lastTime = compare && compare.limb === limb && compare.side === side ? compare : null;
-  const isTouched = run.girths.affected.some((g) => g !== null) || run.girths.reference.some((g) => g !== null);
-  const protocol = tapeProtocols[limb];
-  const value = run.volume.value;
+export function MeasureView({ view: given, phase, sheet: first }: Props) {
+  const start = limbOfVisit(given, phase);
+  const [limb, setLimb] = useState(start.limb);
+  const [side, setSide] = useState(start.side);
+  const [sheet, setSheet] = useState<Sheet>(first);
+  const [client, setClient] = useState<ClientMeasuringInput>(given.client);
+  const [flags, setFlags] = useState<readonly FlagView[]>(given.flags);
+  const { say, toasts } = useToasts();
+  const { visit } = given;
+  const view: View = { ...given, client };
+  const onFlags = useCallback((next: readonly FlagView[]) => setFlags(next), []);
+  const observations = useObservations(given, phase, onFlags);
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key.toLowerCase() !== 'i' || event.ctrlKey || event.metaKey || event.altKey) return;
-      event.preventDefault();
-      run.switchUnit();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  });
+  const remember = useCallback(
+    (change: Partial<ClientMeasuringInput>) => {
+      setClient((now) => {
+        const next = { ...now, ...change };
+        send('PUT', `/api/clients/${visit.client.id}/measuring`, next).catch((error: unknown) =>
+          say(sentenceOf(error), 'error'),
+        );
+        return next;
+      });
+    },
+    [say, visit.client.id],
+  );
+  useLetters(Object.fromEntries(sheets.map(({ key, value }) => [key, () => setSheet(value)])));
 
-  const lastGirths = run.positionsCm.map((cm) => {
-    const i = lastTime?.positions.findIndex((x) => Math.abs(toCm(x, lastTime.unit) - cm) < 0.01) ?? -1;
-    const girth = i < 0 ? null : (lastTime?.affected[i] ?? null);
-    return girth === null || !lastTime ? null : fromCm(toCm(girth, lastTime.unit), run.unit);
-  });
-
+  const protocol = view.protocols.find((one) => one.id === client.protocols[limb]) ?? usualProtocol(limb);
+  const isBefore = phase === 'before';
+  const common = {
+    view,
+    phase,
+    head: (
+      <>
+        <Flags clientId={visit.client.id} flags={flags} onChange={setFlags} />
+        <div className={styles['sheets']}>
+          <Choice label="What to measure" isLabelHidden options={sheets} value={sheet} onChange={setSheet} />
+        </div>
+      </>
+    ),
+    onward: (
+      <ButtonLink look="filled" href={isBefore ? `/visits/${visit.id}/plan` : `/visits/${visit.id}/close`}>
+        {isBefore ? 'Go on to the plan' : 'Back to closing'}
+      </ButtonLink>
+    ),
+    observations,
+    client,
+    onClient: remember,
+  };
   return (
     <>
-      <div className={styles['view']}>
-        <section className={styles['body']} aria-label="Where to tape">
-          <BodyMap
-            view="front"
-            label={`Where to tape the ${limb}s`}
-            zoomTo={
-              limb === 'leg'
-                ? ['thigh-upper-outer.left', 'thigh-upper-outer.right', 'toes.left', 'toes.right']
-                : ['shoulder-cap.left', 'shoulder-cap.right', 'fingers.left', 'fingers.right']
-            }
-          >
-            {(figure) => (
-              <TapeLines
-                figure={figure}
-                limb={limb}
-                side={side}
-                positionsCm={run.positionsCm}
-                hereCm={run.positionsCm[at.index] ?? 0}
-                isHereAffected={at.side === 'affected'}
-                segments={value?.excessMl === null ? [] : (value?.segments ?? [])}
-                unit={run.unit}
-              />
-            )}
-          </BodyMap>
-        </section>
-        <main id="main" className={styles['main']}>
-          <div className={styles['heading']}>
-            <h2>{phase === 'before' ? 'Tape run' : 'Tape run, after'}</h2>
-            <span>
-              {side === 'left' ? 'right' : 'left'} side first, {limb === 'leg' ? 'ankle' : 'wrist'} upwards ·{' '}
-              <Kbd>Enter</Kbd> next
-            </span>
-          </div>
-          {!isTouched && phase === 'before' && (
-            <div className={styles['which']}>
-              <Choice
-                label="Limb"
-                isLabelHidden
-                options={[
-                  { value: 'leg', text: 'leg' },
-                  { value: 'arm', text: 'arm' },
-                ]}
-                value={limb}
-                onChange={onLimb}
-              />
-              <Choice
-                label="Affected side"
-                isLabelHidden
-                options={[
-                  { value: 'left', text: 'left is swollen' },
-                  { value: 'right', text: 'right is swollen' },
-                ]}
-                value={side}
-                onChange={onSide}
-              />
-            </div>
-          )}
-          <TapeTable run={run} limb={limb} side={side} lastTime={lastTime} at={at} onMove={setAt} />
-        </main>
-        <aside className={styles['aside']} aria-label="What the tape says">
-          <div className={styles['heading']}>
-            <h2>Along the {limb}</h2>
-            <span>girth in {run.unit}</span>
-          </div>
-          <Drawn className={styles['profile']}>
-            <ProfileChart
-              positions={run.positionsCm.map((cm) => fromCm(cm, run.unit))}
-              affected={run.girths.affected}
-              reference={run.girths.reference}
-              last={lastGirths}
-              side={side}
-              unit={run.unit}
-              className={styles['profile'] ?? ''}
-            />
-          </Drawn>
-          <p className={styles['posture']}>
-            <strong>{protocol.posture}</strong> Zero mark: {protocol.zero}. Rest {protocol.restMinutes} minutes first.
-          </p>
-          <TapeFigures run={run} limb={limb} side={side} lastTime={lastTime} phase={phase} visit={visit} />
-        </aside>
-      </div>
-      <footer className={styles['foot']}>
-        <span>
-          <Kbd>Enter</Kbd> next point
-        </span>
-        <span>
-          <Kbd>↓</Kbd> back
-        </span>
-        <span>
-          <Kbd>I</Kbd> {run.unit === 'cm' ? 'inches' : 'centimetres'}
-        </span>
-        <em role="status" data-state={run.saveState}>
-          {run.trouble ?? saveWords[run.saveState]}
-        </em>
-        {run.saveState === 'waiting' && (
-          <Button look="link" onClick={run.retry}>
-            Try again
-          </Button>
-        )}
-        <ButtonLink look="filled" href={phase === 'before' ? `/visits/${visit.id}/plan` : `/visits/${visit.id}/close`}>
-          {phase === 'before' ? 'Go on to the plan' : 'Back to closing'}
-        </ButtonLink>
-      </footer>
+      <VisitHead visit={visit} here={isBefore ? 'measure' : 'close'} />
+      {sheet === 'tape' ? (
+        <TapeSheet
+          key={`${limb} ${side} ${protocol.id}`}
+          {...common}
+          limb={limb}
+          side={side}
+          protocol={protocol}
+          onLimb={setLimb}
+          onSide={(next) => {
+            setSide(next);
+            remember({ side: next, limb });
+          }}
+          onFlags={onFlags}
+        />
+      ) : (
+        <Suspense fallback={<main id="main" className={styles['loading']} aria-busy="true" />}>
+          {sheet === 'skin' && <TouchSheet {...common} limb={limb} side={side} />}
+          {sheet === 'feel' && <FeelSheet {...common} limb={limb} side={side} />}
+          {sheet === 'face' && <FaceSheet {...common} />}
+          {sheet === 'belly' && <BellySheet {...common} />}
+          {sheet === 'pictures' && <PictureSheet {...common} />}
+        </Suspense>
+      )}
+      {toasts}
     </>
   );
 }

@@ -1,43 +1,60 @@
-import type { TapingView, VisitView } from '../../contracts/views';
-import { defaultMdcMl } from '../../core/swelling/change';
-import { compareTapings } from '../../core/swelling/compare-tapings';
+import type { MeasureView } from '../../contracts/measure-views';
+import type { DefinitionVerdict } from '../../core/swelling/definitions';
 import { formatNumber, formatSigned, fromCm } from '../../core/units';
 import styles from './MeasureView.module.css';
-import type { useTapeRun } from './useTapeRun';
+import { baselineChange, caveatsOf, changeSince, verdictsOf } from './judge-run';
+import type { TapeRun } from './useTapeRun';
 
 interface FiguresProps {
-  readonly run: ReturnType<typeof useTapeRun>;
+  readonly view: MeasureView;
+  readonly run: TapeRun;
   readonly limb: 'arm' | 'leg';
   readonly side: 'left' | 'right';
-  readonly lastTime: (TapingView & { date?: string }) | null;
   readonly phase: 'before' | 'after';
-  readonly visit: VisitView;
 }
 
+const severityWords = {
+  none: 'no excess of note',
+  early: 'early flag',
+  minimal: 'minimal',
+  moderate: 'moderate',
+  severe: 'severe',
+} as const;
+
 /** Volume, difference and change as large numbers, with what the tape can err. */
-export function TapeFigures(props: FiguresProps) {
-  const { run, limb, side, lastTime, phase } = props;
+export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
   const { value, refusal } = run.volume;
-  const isBegun = run.girths.affected.some((girth) => girth !== null);
   if (!value)
     return (
       <p className={styles['soft']}>
-        {isBegun && refusal ? refusal : 'Type the first girths; volume and difference grow with each.'}
+        {run.settled.affected.some((girth) => girth !== null) && refusal
+          ? refusal
+          : 'Type the first girths; volume and difference grow with each.'}
       </p>
     );
   const other = side === 'left' ? 'right' : 'left';
-  const isComplete = [...run.girths.affected, ...run.girths.reference].every((girth) => girth !== null);
-  const doubts = value.warnings.filter((w) => !/^(trimmed|interpolated|simpson)/.test(w.code));
-  const change = isComplete ? changeSince(run, props) : undefined;
+  const now = {
+    limb,
+    side,
+    unit: run.unit,
+    positions: run.positionsCm.map((cm) => fromCm(cm, run.unit)),
+    affected: run.settled.affected,
+    reference: run.settled.reference,
+  };
+  const isComplete = [...now.affected, ...now.reference].every((girth) => girth !== null);
+  const isProvisional = run.doubts.length > 0;
+  const change = isComplete && run.last ? changeSince(view, run.last, now, run.settings, phase === 'after') : undefined;
+  const baseline = view.baselines.find((one) => one.limb === limb && one.side === side);
+  const fromStart = isComplete ? baselineChange(baseline, now, run.context.weightKg) : { rvc: null, wac: null };
   const top =
-    value.excessMl === null ? undefined : [...value.segments].sort((a, b) => (b.excessMl ?? 0) - (a.excessMl ?? 0))[0];
+    value.excessMl === null ? undefined : value.segments.toSorted((a, b) => (b.excessMl ?? 0) - (a.excessMl ?? 0))[0];
+  const caveats =
+    change && run.last ? caveatsOf(run.last, { takenAt: new Date(), view, ticks: run.context.ticks }) : [];
   return (
     <>
       <div className={styles['figures']}>
         <div>
-          <strong>
-            {value.excessMl === null ? `${formatNumber(value.affectedMl)} mL` : `${formatNumber(value.excessMl)} mL`}
-          </strong>
+          <strong>{formatNumber(value.excessMl ?? value.affectedMl)} mL</strong>
           <span>
             {value.excessMl === null
               ? `the ${side} ${limb} so far`
@@ -53,10 +70,31 @@ export function TapeFigures(props: FiguresProps) {
         {change && (
           <div>
             <strong>{formatSigned(change.ml)} mL</strong>
-            <span>{phase === 'after' ? 'in this visit' : `since ${lastTime?.date ?? 'last time'}`}</span>
+            <span>{phase === 'after' ? 'in this visit' : `since ${run.last?.date ?? 'last time'}`}</span>
           </div>
         )}
       </div>
+      {isProvisional && (
+        <p className={styles['provisional']} role="status">
+          <strong>Provisional.</strong> {[...new Set(run.doubts.map((doubt) => doubt.message))].slice(0, 3).join(' ')}
+        </p>
+      )}
+      {change && (
+        <p className={styles['verdict']} data-beyond={change.beyond ? true : undefined}>
+          <strong>{change.beyond ? 'Beyond what the tape can err.' : 'Within measuring error.'}</strong>{' '}
+          {change.beyond
+            ? `${change.ml < 0 ? 'Smaller' : 'Larger'} by more than ${formatNumber(change.limitMl)} mL.`
+            : `May be no change: only beyond ${formatNumber(change.limitMl)} mL counts.`}
+          {top && ` Fluid sits highest between ${formatNumber(top.from)} and ${formatNumber(top.to)} ${run.unit}.`}
+          {caveats.length > 0 && ` Compare with care: ${caveats.join(', ')}.`}
+        </p>
+      )}
+      {!isComplete && (
+        <p className={styles['soft']}>
+          {refusal ??
+            `Compared over ${formatNumber(value.segments[0]?.from ?? 0)} to ${formatNumber(value.segments.at(-1)?.to ?? 0)} ${run.unit}, where both sides are taped.`}
+        </p>
+      )}
       <dl className={styles['volumes']}>
         <div>
           <dt>
@@ -74,41 +112,52 @@ export function TapeFigures(props: FiguresProps) {
             <dd>{formatNumber(value.referenceMl)} mL</dd>
           </div>
         )}
+        {value.severity && !isProvisional && (
+          <div>
+            <dt>band, as observed</dt>
+            <dd>{severityWords[value.severity]}</dd>
+          </div>
+        )}
+        {(fromStart.rvc ?? fromStart.wac) && baseline && (
+          <div>
+            <dt>since {baseline.date}</dt>
+            <dd>
+              {formatSigned((fromStart.rvc ?? fromStart.wac)?.changePercent ?? 0, 1)} %{' '}
+              <small>{fromStart.rvc ? 'beside the other limb' : 'beside the weight'}</small>
+            </dd>
+          </div>
+        )}
       </dl>
-      {change && (
-        <p className={styles['verdict']} data-beyond={change.beyond ? true : undefined}>
-          <strong>{change.beyond ? 'Beyond what the tape can err.' : 'Within measuring error.'}</strong>{' '}
-          {change.beyond
-            ? `${change.ml < 0 ? 'Smaller' : 'Larger'} by more than ${formatNumber(change.limitMl)} mL.`
-            : `May be no change: only beyond ${formatNumber(change.limitMl)} mL counts.`}
-          {top && ` Fluid sits highest between ${formatNumber(top.from)} and ${formatNumber(top.to)} ${run.unit}.`}
-        </p>
-      )}
-      {!isComplete && (
-        <p className={styles['soft']}>
-          {refusal ??
-            `Compared over ${formatNumber(value.segments[0]?.from ?? 0)} to ${formatNumber(value.segments.at(-1)?.to ?? 0)} ${run.unit}, where both sides are taped.`}
-        </p>
-      )}
-      {doubts.length > 0 && (
-        <p className={styles['provisional']} role="status">
-          <strong>Provisional.</strong> {[...new Set(doubts.map((w) => w.message))].join(' ')}
-        </p>
-      )}
+      {isComplete && <Definitions verdicts={verdictsOf(view, now, value, fromStart)} />}
     </>
   );
 }
 
-/** Change since the taping to compare with, over the marks that both have; within one visit the marks are the same ones. */
-function changeSince(run: FiguresProps['run'], { limb, side, lastTime, phase, visit }: FiguresProps) {
-  if (!lastTime) return undefined;
-  const mdcMl =
-    phase === 'after' ? 0 : defaultMdcMl[limb][lastTime.therapistId === visit.therapist.id ? 'same' : 'different'];
-  const positions = run.positionsCm.map((cm) => fromCm(cm, run.unit));
-  const change = compareTapings(
-    lastTime,
-    { limb, side, unit: run.unit, method: 'frustum', positions, ...run.girths },
-    mdcMl,
+/** The house's definition in a sentence, the others on demand: they disagree often. */
+function Definitions({ verdicts }: { readonly verdicts: readonly DefinitionVerdict[] }) {
+  const [own, ...others] = verdicts;
+  if (!own) return null;
+  return (
+    <details className={styles['definitions']}>
+      <summary>
+        By {own.definition.short}:{' '}
+        <strong>{own.isMet === null ? `cannot be told without ${own.definition.needs}` : metWords(own)}</strong>
+      </summary>
+      <ul>
+        {others.map((one) => (
+          <li key={one.definition.id}>
+            <span>{one.definition.name}</span>
+            <span>{one.isMet === null ? `needs ${one.definition.needs}` : metWords(one)}</span>
+          </li>
+        ))}
+      </ul>
+    </details>
   );
-  return change?.of === 'excess' ? change : undefined;
 }
+
+const metWords = ({ isMet, value, definition }: DefinitionVerdict) => {
+  const unit = { excessPercent: '%', excessMl: 'mL', girthDifferenceCm: 'cm', rvcPercent: '%', wacPercent: '%' }[
+    definition.quantity
+  ];
+  return `${isMet ? 'met' : 'not met'} (${formatSigned(value ?? 0, unit === 'mL' ? 0 : 1)} ${unit})`;
+};

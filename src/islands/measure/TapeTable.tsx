@@ -1,35 +1,61 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
-import type { TapingView } from '../../contracts/views';
-import { formatNumber, formatSigned, fromCm, toCm } from '../../core/units';
-import styles from './MeasureView.module.css';
-import type { CellAddress, TapeSide, useTapeRun } from './useTapeRun';
+import { formatNumber, formatSigned, fromCm } from '../../core/units';
+import styles from './TapeTable.module.css';
+import { type Doubt, lastGirthsCm } from './doubts';
+import { type CellAddress, cellAt, type PassName, type TapeSide } from './tape-cells';
+import { pointFrom, stepFrom } from './tape-order';
+import type { TapeRun } from './useTapeRun';
 
 interface Props {
-  readonly run: ReturnType<typeof useTapeRun>;
+  readonly run: TapeRun;
   readonly limb: 'arm' | 'leg';
   readonly side: 'left' | 'right';
-  readonly lastTime: TapingView | null;
+  readonly pass: PassName;
+  readonly order: readonly CellAddress[];
+  readonly eight: 'hand' | 'ankle' | null;
   readonly at: CellAddress;
   readonly onMove: (to: CellAddress) => void;
 }
 
 const otherSide = (side: 'left' | 'right') => (side === 'left' ? 'right' : 'left');
+const passWords: Readonly<Record<PassName, string>> = { first: '', second: ', again', third: ', third time' };
 
 /** The tape run: one number after the other, Enter goes on; highest point on top, as on the body. */
-export function TapeTable({ run, limb, side, lastTime, at, onMove }: Props) {
-  const count = run.positionsCm.length;
-  const decimals = run.unit === 'in' ? 2 : 1;
-  const rows = run.positionsCm.map((cm, index) => ({ cm, index })).reverse();
-  const lastOf = (which: TapeSide, cm: number): number | null => {
-    const i = lastTime?.positions.findIndex((x) => Math.abs(toCm(x, lastTime.unit) - cm) < 0.01) ?? -1;
-    const girth = i < 0 ? null : (lastTime?.[which][i] ?? null);
-    return girth === null || !lastTime ? null : fromCm(toCm(girth, lastTime.unit), run.unit);
+export function TapeTable({ run, limb, side, pass, order, eight, at, onMove }: Props) {
+  const { unit, positionsCm } = run;
+  const decimals = unit === 'in' ? 2 : 1;
+  const rows = positionsCm.map((cm, index) => ({ cm, index })).reverse();
+  const last = run.last ? lastGirthsCm(run.last, positionsCm) : undefined;
+  const nameOf = (which: TapeSide) => (which === 'affected' ? side : otherSide(side));
+  const text = (cm: number | null | undefined) => (cm == null ? '' : formatNumber(fromCm(cm, unit), decimals));
+  const pointText = (cm: number) =>
+    `${formatNumber(fromCm(cm, unit), unit === 'in' ? 1 : Number.isInteger(cm) ? 0 : 1)} ${unit}`;
+
+  const cell = (which: TapeSide, index: CellAddress['index'], label: string) => {
+    const address: CellAddress = { pass, side: which, index };
+    const here = at.side === which && at.index === index && at.pass === pass;
+    const held = cellAt(run.cells, address);
+    const isWalked = order.some((one) => one.side === which && one.index === index);
+    if (!isWalked && pass === 'third') return <span className={styles['settled']}>agrees</span>;
+    return (
+      <TapeCell
+        label={`${nameOf(which)} ${label}${passWords[pass]}`}
+        text={held.text}
+        error={held.error}
+        isHere={here}
+        onFocus={() => onMove(address)}
+        onCommit={(typed) => run.commit(address, typed)}
+        onGo={(direction) => {
+          const to = {
+            on: () => stepFrom(order, address, 1),
+            up: () => pointFrom(order, address, 1),
+            down: () => pointFrom(order, address, -1) ?? (index === 0 ? stepFrom(order, address, -1) : undefined),
+          }[direction]();
+          if (to) onMove(to);
+        }}
+      />
+    );
   };
-  /** Reference first, from the zero mark up, then the affected side. */
-  const after = ({ side: s, index }: CellAddress): CellAddress | undefined =>
-    index + 1 < count ? { side: s, index: index + 1 } : s === 'reference' ? { side: 'affected', index: 0 } : undefined;
-  const before = ({ side: s, index }: CellAddress): CellAddress | undefined =>
-    index > 0 ? { side: s, index: index - 1 } : s === 'affected' ? { side: 'reference', index: count - 1 } : undefined;
 
   return (
     <table className={styles['tape']}>
@@ -37,65 +63,78 @@ export function TapeTable({ run, limb, side, lastTime, at, onMove }: Props) {
         <tr>
           <th scope="col">from the {limb === 'leg' ? 'ankle' : 'wrist'}</th>
           <th scope="col">{otherSide(side)}</th>
+          <th scope="col" className={styles['last']}>
+            last
+          </th>
           <th scope="col">{side}</th>
           <th scope="col" className={styles['last']}>
-            {side}, last
+            last
           </th>
           <th scope="col">between</th>
         </tr>
       </thead>
       <tbody>
         {rows.map(({ cm, index }) => {
-          const here = at.index === index;
-          const [affected, reference] = [run.girths.affected[index] ?? null, run.girths.reference[index] ?? null];
-          const last = lastOf('affected', cm);
-          const warnings =
-            run.volume.value?.warnings.filter(
-              (w) =>
-                w.position !== null &&
-                Math.abs(toCm(w.position, run.unit) - cm) < 0.01 &&
-                !/^(trimmed|interpolated)/.test(w.code),
-            ) ?? [];
+          const [affected, reference] = [run.settled.affected[index] ?? null, run.settled.reference[index] ?? null];
+          const doubts = run.doubts.filter((doubt) => doubt.at === index);
           return (
-            <tr key={cm} data-here={here ? true : undefined}>
-              <th scope="row">
-                {formatNumber(fromCm(cm, run.unit), run.unit === 'in' ? 1 : 0)} {run.unit}
-              </th>
-              {(['reference', 'affected'] as const).map((which) => (
-                <td key={which}>
-                  <TapeCell
-                    label={`${which === 'affected' ? side : otherSide(side)} ${limb}, ${formatNumber(fromCm(cm, run.unit), run.unit === 'in' ? 1 : 0)} ${run.unit}`}
-                    text={run.cells[which][index]?.text ?? ''}
-                    error={run.cells[which][index]?.error}
-                    isHere={here && at.side === which}
-                    onFocus={() => onMove({ side: which, index })}
-                    onCommit={(text) => run.commit({ side: which, index }, text)}
-                    onGo={(direction) => {
-                      const to =
-                        direction === 'on'
-                          ? after({ side: which, index })
-                          : direction === 'back'
-                            ? before({ side: which, index })
-                            : { side: which === 'affected' ? 'reference' : ('affected' as TapeSide), index };
-                      if (to) onMove(to);
-                    }}
-                  />
+            <RowGroup key={cm} doubts={doubts} onConfirm={run.confirm}>
+              <tr data-here={at.index === index ? true : undefined}>
+                <th scope="row">{pointText(cm)}</th>
+                <td>{cell('reference', index, `${limb}, ${pointText(cm)}`)}</td>
+                <td className={styles['last']}>{text(last?.reference[index])}</td>
+                <td>{cell('affected', index, `${limb}, ${pointText(cm)}`)}</td>
+                <td className={styles['last']}>{text(last?.affected[index])}</td>
+                <td className={styles['between']}>
+                  {affected !== null && reference !== null ? formatSigned(affected - reference, decimals) : ''}
                 </td>
-              ))}
-              <td className={styles['last']}>{last === null ? '' : formatNumber(last, decimals)}</td>
-              <td className={styles['between']}>
-                {affected !== null && reference !== null ? formatSigned(affected - reference, decimals) : ''}
-                {warnings.length > 0 && (
-                  <span className={styles['doubt']} role="alert">
-                    {warnings.map((w) => w.message).join(' ')}
-                  </span>
-                )}
-              </td>
-            </tr>
+              </tr>
+            </RowGroup>
           );
         })}
+        {eight && (
+          <tr data-here={at.index === 'eight' ? true : undefined} className={styles['eight']}>
+            <th scope="row">{eight === 'hand' ? 'hand' : 'foot'}, figure-of-eight</th>
+            {pass === 'first' ? (
+              <>
+                <td>{cell('reference', 'eight', `${eight === 'hand' ? 'hand' : 'foot'}, figure-of-eight`)}</td>
+                <td />
+                <td>{cell('affected', 'eight', `${eight === 'hand' ? 'hand' : 'foot'}, figure-of-eight`)}</td>
+                <td />
+              </>
+            ) : (
+              <td colSpan={4} />
+            )}
+            <td />
+          </tr>
+        )}
       </tbody>
     </table>
+  );
+}
+
+interface GroupProps {
+  readonly doubts: readonly Doubt[];
+  readonly onConfirm: (keys: readonly string[]) => void;
+  readonly children: React.ReactNode;
+}
+
+/** A row, and below it what is doubtful about it with the way out. */
+function RowGroup({ doubts, onConfirm, children }: GroupProps) {
+  return (
+    <>
+      {children}
+      {doubts.length > 0 && (
+        <tr className={styles['doubtRow']}>
+          <td colSpan={6}>
+            <p role="alert">{doubts.map(({ message }) => message).join(' ')}</p>
+            <button type="button" onClick={() => onConfirm(doubts.map(({ key }) => key))}>
+              taped again, it is right
+            </button>
+          </td>
+        </tr>
+      )}
+    </>
   );
 }
 
@@ -106,8 +145,10 @@ interface CellProps {
   readonly isHere: boolean;
   readonly onFocus: () => void;
   readonly onCommit: (text: string) => boolean;
-  readonly onGo: (direction: 'on' | 'back' | 'across') => void;
+  readonly onGo: (direction: 'on' | 'up' | 'down') => void;
 }
+
+const keyDirections = { Enter: 'on', ArrowUp: 'up', ArrowDown: 'down' } as const;
 
 function TapeCell({ label, text, error, isHere, onFocus, onCommit, onGo }: CellProps) {
   const [typed, setTyped] = useState<string>();
@@ -125,8 +166,7 @@ function TapeCell({ label, text, error, isHere, onFocus, onCommit, onGo }: CellP
     return onCommit(typed);
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
-    const go = { Enter: 'on', ArrowUp: 'on', ArrowDown: 'back' } as const;
-    const direction = go[event.key as keyof typeof go];
+    const direction = keyDirections[event.key as keyof typeof keyDirections];
     if (!direction) return;
     event.preventDefault();
     if (take()) onGo(direction);
@@ -139,7 +179,7 @@ function TapeCell({ label, text, error, isHere, onFocus, onCommit, onGo }: CellP
         aria-label={label}
         inputMode="decimal"
         autoComplete="off"
-        maxLength={8}
+        maxLength={12}
         value={draft}
         data-here={isHere ? true : undefined}
         aria-invalid={error ? true : undefined}

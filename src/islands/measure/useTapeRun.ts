@@ -1,117 +1,145 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { tapeProtocols } from '../../catalogue/tape-protocols';
-import type { TapingView, VisitView } from '../../contracts/views';
-import { limbVolume } from '../../core/swelling/limb-volume';
+import type { TapingInput } from '../../contracts/record';
+import type { FlagView, MeasureView } from '../../contracts/measure-views';
+import type { TapingView } from '../../contracts/views';
+import type { TapeProtocol } from '../../core/swelling/protocol';
+import { volumeSettings } from '../../core/swelling/settings';
+import { settleTaping, tapingVolume } from '../../core/swelling/taping';
+import { plainContext, type TapingContext } from '../../core/swelling/taping-context';
 import { fromCm, type LengthUnit, roundTo, toCm } from '../../core/units';
 import { RequestError, send } from '../api';
+import { type Doubt, doubtsOf } from './doubts';
+import {
+  type CellAddress,
+  type Cells,
+  cellAt,
+  cellOf,
+  emptyCell,
+  isPassEmpty,
+  mapCells,
+  numberIn,
+  passIn,
+  type PassName,
+  rereadAs,
+  showIn,
+  toCell,
+  type TapeSide,
+  withCell,
+} from './tape-cells';
 
-export type TapeSide = 'affected' | 'reference';
-export interface CellAddress {
-  readonly side: TapeSide;
-  readonly index: number;
-}
 export type SaveState = 'kept' | 'saving' | 'waiting' | 'conflict';
 
-/** What a cell holds: the text as typed, and the girth that it means. */
-interface Cell {
-  readonly text: string;
-  readonly error?: string | undefined;
+export interface RunWish {
+  readonly view: MeasureView;
+  readonly phase: 'before' | 'after';
+  readonly limb: 'arm' | 'leg';
+  readonly side: 'left' | 'right';
+  readonly protocol: TapeProtocol;
+  readonly onFlags: (flags: readonly FlagView[]) => void;
 }
 
-/** What has been typed and not answered for by the server yet. */
-interface TapeDraft {
-  readonly texts: Record<TapeSide, readonly string[]>;
+/** Everything of a run that is stored; one value, so that it can be taken back a step. */
+interface Tape {
+  readonly cells: Cells;
   readonly unit: LengthUnit;
+  readonly context: Omit<TapingContext, 'eight'>;
+}
+
+interface Draft {
+  readonly tape: Tape;
   readonly basedOn: number;
 }
 
-function keepDraft(key: string, draft: TapeDraft): void {
-  localStorage.setItem(key, JSON.stringify(draft));
-}
+const mostSteps = 200;
 
-function dropDraft(key: string): void {
-  localStorage.removeItem(key);
-}
-
-function readDraft(key: string): TapeDraft | undefined {
+function readDraft(key: string): Draft | undefined {
   try {
-    return (JSON.parse(localStorage.getItem(key) ?? 'null') as TapeDraft | null) ?? undefined;
+    return (JSON.parse(localStorage.getItem(key) ?? 'null') as Draft | null) ?? undefined;
   } catch {
     return undefined;
   }
 }
 
-/** Reads one typed girth; a decimal comma is a point, an empty cell is “not measured”. */
-export function readGirth(
-  text: string,
-  unit: LengthUnit,
-): { readonly value: number | null } | { readonly error: string } {
-  const trimmed = text.trim().replace(',', '.');
-  if (trimmed === '') return { value: null };
-  if (!/^\d*\.?\d+$|^\d+\.$/.test(trimmed)) return { error: 'Type a number, such as 42.6.' };
-  const value = Number(trimmed);
-  if (value === 0) return { error: 'A girth is more than 0. Leave it empty if it was not taken.' };
-  if (toCm(value, unit) >= 400) return { error: `No limb measures ${trimmed} ${unit}: check the decimal point.` };
-  return { value };
-}
-
-/** Girths as far as they can be read; what cannot is not measured yet. */
-function girthsOf(texts: readonly string[], unit: LengthUnit): (number | null)[] {
-  return texts.map((text) => {
-    const read = readGirth(text, unit);
-    return 'value' in read ? read.value : null;
+function tapeOf(saved: TapingView | undefined, positionsCm: readonly number[], unit: LengthUnit): Tape {
+  const from = saved?.unit ?? unit;
+  const row = (girths: readonly (number | null)[] | undefined) => positionsCm.map((_, i) => cellOf(girths?.[i], from));
+  const pass = (one: TapingView['first'] | null | undefined) => ({
+    affected: row(one?.affected),
+    reference: row(one?.reference),
   });
+  const { eight, ...context } = saved?.context ?? plainContext;
+  return {
+    cells: {
+      first: pass(saved?.first),
+      second: pass(saved?.second),
+      third: pass(saved?.third),
+      eight: { affected: cellOf(eight.affected, from), reference: cellOf(eight.reference, from) },
+    },
+    unit: from,
+    context,
+  };
 }
 
 /**
- * The tape run of one phase of a visit. Every value is kept as it is typed: on the device at once, on the server as soon as
- * it answers. Positions are those of the protocol, in cm; girths are kept as typed, in the unit at hand.
+ * The tape run of one limb in one phase of a visit. Every value is kept as it is typed: on the device at once, on the
+ * server as soon as it answers, each with the unit that it was typed in. Points are those of the protocol, in cm.
  */
-export function useTapeRun(visit: VisitView, phase: 'before' | 'after', limb: 'arm' | 'leg', side: 'left' | 'right') {
-  const saved = phase === 'before' ? visit.before : visit.after;
-  const positionsCm = saved && saved.limb === limb ? savedPositionsCm(saved) : tapeProtocols[limb].positionsCm;
-  const [unit, setUnit] = useState<LengthUnit>(saved?.unit ?? 'cm');
-  const [cells, setCells] = useState<Record<TapeSide, readonly Cell[]>>(() => ({
-    affected: positionsCm.map((_, i) => ({ text: textOf(saved?.affected[i], saved?.unit ?? 'cm') })),
-    reference: positionsCm.map((_, i) => ({ text: textOf(saved?.reference[i], saved?.unit ?? 'cm') })),
-  }));
+export function useTapeRun({ view, phase, limb, side, protocol, onFlags }: RunWish) {
+  const { visit, house, client } = view;
+  const saved = view.tapings.find((one) => one.phase === phase && one.limb === limb);
+  const positionsCm = useMemo(
+    () => saved?.positions.map((x) => roundTo(toCm(x, saved.unit), 6)) ?? protocol.positionsCm,
+    [protocol, saved],
+  );
+  const [tape, setTape] = useState<Tape>(() => tapeOf(saved, positionsCm, client.unit ?? house.unit));
+  const [past, setPast] = useState<readonly Tape[]>([]);
   const [saveState, setSaveState] = useState<SaveState>('kept');
   const [trouble, setTrouble] = useState<string>();
   const version = useRef(saved?.version ?? 0);
-  const latest = useRef(cells);
-  const unsent = useRef<TapeDraft>(undefined);
+  const latest = useRef(tape);
+  const source = useRef<'typed' | 'tape'>('typed');
+  const unsent = useRef<Tape>(undefined);
   const isSending = useRef(false);
   const draftKey = `tape-${visit.id}-${phase}-${limb}-${side}`;
+  const { cells, unit, context } = tape;
+  const settings = useMemo(() => volumeSettings(house, client), [client, house]);
+  const last = useMemo(() => comparedWith(view, phase, limb, side), [limb, phase, side, view]);
 
-  const girths = useMemo(() => {
-    const of = (which: TapeSide) =>
-      girthsOf(
-        cells[which].map((cell) => cell.text),
-        unit,
-      );
-    return { affected: of('affected'), reference: of('reference') };
-  }, [cells, unit]);
+  const raw = useMemo(
+    () => ({
+      limb,
+      side,
+      unit,
+      positions: positionsCm.map((cm) => fromCm(cm, unit)),
+      first: passIn(cells.first, unit),
+      second: isPassEmpty(cells.second) ? null : passIn(cells.second, unit),
+      third: isPassEmpty(cells.third) ? null : passIn(cells.third, unit),
+    }),
+    [cells, limb, positionsCm, side, unit],
+  );
+  const settled = useMemo(() => settleTaping(raw), [raw]);
 
   const volume = useMemo(() => {
-    const positions = positionsCm.map((cm) => fromCm(cm, unit));
-    const common = {
-      limb,
-      unit,
-      method: 'frustum',
-      positions,
-      affected: girths.affected,
-      dominant: 'none',
-      dominanceCorrectionPercent: 0,
-      tapeSigmaCm: 0.2,
-    } as const;
-    const measured = girths.reference.filter((girth) => girth !== null).length;
-    const both = measured >= 2 ? limbVolume({ ...common, reference: girths.reference }) : undefined;
+    const given = { ...raw, ...settled };
+    const measured = settled.reference.filter((girth) => girth !== null).length;
+    const both = measured >= 2 ? tapingVolume(given, settings) : undefined;
     if (both?.ok) return { value: both.value };
-    const alone = limbVolume({ ...common, reference: null });
+    const alone = tapingVolume({ ...given, reference: positionsCm.map(() => null) }, settings);
     return alone.ok
       ? { value: alone.value, refusal: both?.ok === false ? both.refusal.message : undefined }
       : { refusal: alone.refusal.message };
-  }, [girths, limb, positionsCm, unit]);
+  }, [positionsCm, raw, settings, settled]);
+
+  const doubts = useMemo(() => {
+    const cm = (typed: Cells['eight']['affected']['typed']) => numberIn(typed, 'cm');
+    const eight = {
+      kind: protocol.eight,
+      cm: { affected: cm(cells.eight.affected.typed), reference: cm(cells.eight.reference.typed) },
+    };
+    const compared = phase === 'before' ? last : null;
+    return doubtsOf({ positionsCm, unit, volume: volume.value, settled, last: compared, eight });
+  }, [cells.eight, last, phase, positionsCm, protocol.eight, settled, unit, volume.value]);
+  const open = doubts.filter(({ key }) => !context.confirmed.includes(key));
 
   /** Sends the newest state; what is typed while a send is under way goes with the next one. */
   const flush = useCallback(async (): Promise<void> => {
@@ -120,22 +148,26 @@ export function useTapeRun(visit: VisitView, phase: 'before' | 'after', limb: 'a
     setSaveState('saving');
     try {
       while (unsent.current) {
-        const sending: TapeDraft = unsent.current;
-        const { taping } = await send<{ taping: TapingView }>('POST', `/api/visits/${visit.id}/taping`, {
-          limb,
-          side,
-          phase,
-          method: 'frustum',
-          unit: sending.unit,
-          positions: positionsCm.map((cm) => fromCm(cm, sending.unit)),
-          affected: girthsOf(sending.texts.affected, sending.unit),
-          reference: girthsOf(sending.texts.reference, sending.unit),
-          basedOn: version.current,
-        });
-        version.current = taping.version;
+        const sending: Tape = unsent.current;
+        const answer = await send<{ taping: TapingView; flags: readonly FlagView[] }>(
+          'POST',
+          `/api/visits/${visit.id}/taping`,
+          toInput(sending, {
+            phase,
+            limb,
+            side,
+            protocol: protocol.id,
+            positionsCm,
+            method: settings.method,
+            source: source.current,
+            basedOn: version.current,
+          }),
+        );
+        version.current = answer.taping.version;
+        onFlags(answer.flags);
         if (unsent.current === sending) unsent.current = undefined;
       }
-      dropDraft(draftKey);
+      localStorage.removeItem(draftKey);
       setSaveState('kept');
       setTrouble(undefined);
     } catch (error) {
@@ -144,16 +176,15 @@ export function useTapeRun(visit: VisitView, phase: 'before' | 'after', limb: 'a
     } finally {
       isSending.current = false;
     }
-  }, [draftKey, limb, phase, positionsCm, side, visit.id]);
+  }, [draftKey, limb, onFlags, phase, positionsCm, protocol.id, settings.method, side, visit.id]);
 
-  const save = useCallback(
-    (next: Record<TapeSide, readonly Cell[]>, inUnit: LengthUnit) => {
-      const texts = {
-        affected: next.affected.map((cell) => cell.text),
-        reference: next.reference.map((cell) => cell.text),
-      };
-      unsent.current = { texts, unit: inUnit, basedOn: version.current };
-      keepDraft(draftKey, unsent.current);
+  const keep = useCallback(
+    (next: Tape) => {
+      latest.current = next;
+      setTape(next);
+      unsent.current = next;
+      const draft: Draft = { tape: next, basedOn: version.current };
+      localStorage.setItem(draftKey, JSON.stringify(draft));
       void flush();
     },
     [draftKey, flush],
@@ -161,79 +192,137 @@ export function useTapeRun(visit: VisitView, phase: 'before' | 'after', limb: 'a
 
   useEffect(() => {
     const draft = readDraft(draftKey);
-    if (!draft || draft.basedOn !== version.current || draft.texts.affected.length !== positionsCm.length) return;
-    const restored = {
-      affected: draft.texts.affected.map((text) => ({ text })),
-      reference: draft.texts.reference.map((text) => ({ text })),
-    };
-    latest.current = restored;
-    setCells(restored);
-    setUnit(draft.unit);
-    save(restored, draft.unit);
+    if (!draft || draft.basedOn !== version.current || draft.tape.cells.first.affected.length !== positionsCm.length)
+      return;
+    keep(draft.tape);
     // Only what an earlier page left behind is restored, once.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, []);
 
-  /** Takes a typed value. @returns whether it was taken; otherwise the cell says why not */
-  const commit = (address: CellAddress, text: string): boolean => {
-    const read = readGirth(text, unit);
-    const error = 'error' in read ? read.error : undefined;
-    const cell: Cell = { text: 'value' in read && read.value !== null ? asTyped(text, unit) : text.trim(), error };
-    const current = latest.current;
-    const next = {
-      ...current,
-      [address.side]: current[address.side].map((old, i) => (i === address.index ? cell : old)),
-    };
-    const isSame = current[address.side][address.index]?.text === cell.text;
-    latest.current = next;
-    setCells(next);
-    if (!error && !isSame) save(next, unit);
-    return !error;
-  };
-
-  const switchUnit = () => {
-    const next: LengthUnit = unit === 'cm' ? 'in' : 'cm';
-    const convert = (cell: Cell): Cell => {
-      const read = readGirth(cell.text, unit);
-      return 'value' in read && read.value !== null
-        ? { text: asTyped(String(roundTo(fromCm(toCm(read.value, unit), next), next === 'in' ? 2 : 1)), next) }
-        : { text: cell.text };
-    };
-    const isEmpty = [...cells.affected, ...cells.reference].every((cell) => cell.text === '');
-    setUnit(next);
-    if (!isEmpty) {
-      const converted = { affected: cells.affected.map(convert), reference: cells.reference.map(convert) };
-      latest.current = converted;
-      setCells(converted);
-      save(converted, next);
-    }
+  const change = (next: Tape) => {
+    setPast((steps) => [...steps, latest.current].slice(-mostSteps));
+    keep(next);
   };
 
   return {
     positionsCm,
     unit,
-    switchUnit,
     cells,
-    girths,
+    context,
+    settled,
     volume,
-    commit,
+    settings,
+    doubts: open,
+    last,
     saveState,
     trouble,
     retry: () => void flush(),
+    isTouched: !isPassEmpty(cells.first),
+    /** Takes a typed value. @returns whether it was taken; otherwise the cell says why not */
+    commit: (address: CellAddress, text: string, by: 'typed' | 'tape' = 'typed'): boolean => {
+      const now = latest.current;
+      const cell = toCell(text, now.unit);
+      const next = { ...now, cells: withCell(now.cells, address, cell) };
+      const isSame = cellAt(now.cells, address).text === cell.text;
+      if (by === 'tape') source.current = 'tape';
+      if (cell.error) {
+        latest.current = next;
+        setTape(next);
+      } else if (!isSame) change(next);
+      return !cell.error;
+    },
+    switchUnit: () => {
+      const now = latest.current;
+      const to: LengthUnit = now.unit === 'cm' ? 'in' : 'cm';
+      const next = { ...now, unit: to, cells: mapCells(now.cells, (cell) => showIn(cell, to)) };
+      if (isPassEmpty(now.cells.first)) {
+        latest.current = next;
+        setTape(next);
+      } else change(next);
+    },
+    undo: () => {
+      const before = past.at(-1);
+      if (!before) return;
+      setPast((steps) => steps.slice(0, -1));
+      keep(before);
+    },
+    canUndo: past.length > 0,
+    confirm: (keys: readonly string[]) => {
+      const now = latest.current;
+      change({ ...now, context: { ...now.context, confirmed: [...new Set([...now.context.confirmed, ...keys])] } });
+    },
+    setContext: (part: Partial<Tape['context']>) => {
+      const now = latest.current;
+      change({ ...now, context: { ...now.context, ...part } });
+    },
+    mend: (doubt: Doubt) => {
+      const now = latest.current;
+      if (doubt.mend === 'swap') change({ ...now, cells: swapSides(now.cells) });
+      if (doubt.mend === 'unit' && doubt.side) change({ ...now, cells: rereadSide(now, doubt.side) });
+    },
+    startPass: (pass: PassName) => {
+      if (pass === 'first' || !isPassEmpty(latest.current.cells[pass])) return;
+      const blank = positionsCm.map(() => emptyCell);
+      latest.current = {
+        ...latest.current,
+        cells: { ...latest.current.cells, [pass]: { affected: blank, reference: blank } },
+      };
+      setTape(latest.current);
+    },
   };
 }
 
-/** At least one decimal (two in inches), more if more were typed: a column of girths lines up. */
-function asTyped(text: string, unit: LengthUnit): string {
-  const value = text.trim().replace(',', '.');
-  const typed = value.split('.')[1]?.length ?? 0;
-  return Number(value).toFixed(Math.max(typed, unit === 'in' ? 2 : 1));
+export type TapeRun = ReturnType<typeof useTapeRun>;
+
+/** What a run is held against: last time before the work, or before the work of this visit. */
+function comparedWith(
+  view: MeasureView,
+  phase: 'before' | 'after',
+  limb: 'arm' | 'leg',
+  side: 'left' | 'right',
+): (TapingView & { readonly date?: string }) | null {
+  const candidates = phase === 'after' ? view.tapings.filter((one) => one.phase === 'before') : [...view.lastTapings];
+  return candidates.find((one) => one.limb === limb && one.side === side) ?? null;
 }
 
-function textOf(girth: number | null | undefined, unit: LengthUnit): string {
-  return girth === null || girth === undefined ? '' : asTyped(String(girth), unit);
+const swapSides = ({ first, second, third, eight }: Cells): Cells => {
+  const swap = <T>(sides: { readonly affected: T; readonly reference: T }) => ({
+    affected: sides.reference,
+    reference: sides.affected,
+  });
+  return { first: swap(first), second: swap(second), third: swap(third), eight: swap(eight) };
+};
+
+/** A side that was typed in the other unit, read as what it is. */
+function rereadSide({ cells, unit }: Tape, side: TapeSide): Cells {
+  const other: LengthUnit = unit === 'cm' ? 'in' : 'cm';
+  const reread = (pass: PassName) => ({
+    ...cells[pass],
+    [side]: cells[pass][side].map((cell) => rereadAs(cell, other, unit)),
+  });
+  return { ...cells, first: reread('first'), second: reread('second'), third: reread('third') };
 }
 
-function savedPositionsCm(taping: TapingView): readonly number[] {
-  return taping.positions.map((x) => roundTo(toCm(x, taping.unit), 6));
+function toInput(
+  { cells, unit, context }: Tape,
+  rest: Pick<TapingInput, 'phase' | 'limb' | 'side' | 'protocol' | 'method' | 'source' | 'basedOn'> & {
+    readonly positionsCm: readonly number[];
+  },
+): object {
+  const { positionsCm, ...fields } = rest;
+  return {
+    ...fields,
+    unit,
+    positions: positionsCm.map((cm) => fromCm(cm, unit)),
+    ...passIn(cells.first, unit),
+    second: isPassEmpty(cells.second) ? null : passIn(cells.second, unit),
+    third: isPassEmpty(cells.third) ? null : passIn(cells.third, unit),
+    context: {
+      ...context,
+      eight: {
+        affected: numberIn(cells.eight.affected.typed, unit),
+        reference: numberIn(cells.eight.reference.typed, unit),
+      },
+    },
+  };
 }

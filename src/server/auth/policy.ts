@@ -63,6 +63,9 @@ export const policy: readonly Rule[] = [
   { path: '/api/visits/:id/overrides/:key', methods: ['DELETE'], least: 'therapist' },
   { path: '/api/visits/:id/referral.pdf', methods: ['GET'], least: 'therapist' },
   { path: '/api/visits/:id/taping', methods: ['POST'], least: 'therapist' },
+  { path: '/api/visits/:id/observations', methods: ['POST'], least: 'therapist' },
+  { path: '/api/visits/:id/observations/:key', methods: ['DELETE'], least: 'therapist' },
+  { path: '/api/visits/:id/photos', methods: ['POST'], least: 'therapist' },
   { path: '/api/visits/:id/plan', methods: ['POST'], least: 'therapist' },
   { path: '/api/visits/:id/course', methods: ['POST'], least: 'therapist' },
   { path: '/api/visits/:id/events', methods: ['POST'], least: 'therapist' },
@@ -72,6 +75,10 @@ export const policy: readonly Rule[] = [
   { path: '/api/clients/:id/findings', methods: ['POST'], least: 'therapist' },
   { path: '/api/clients/:id/findings/:key', methods: ['PUT', 'DELETE'], least: 'therapist' },
   { path: '/api/clients/:id/findings/:key/clearance', methods: ['POST'], least: 'therapist' },
+  { path: '/api/clients/:id/measuring', methods: ['PUT'], least: 'therapist' },
+  { path: '/api/clients/:id/flags/:key', methods: ['POST'], least: 'therapist' },
+  { path: '/api/protocols', methods: ['POST'], least: 'therapist' },
+  { path: '/api/protocols/:id', methods: ['PUT', 'DELETE'], least: 'therapist' },
   { path: '/api/clients/:id/archive', methods: ['POST', 'DELETE'], least: 'therapist' },
   { path: '/api/clients/:id/merge', methods: ['GET', 'POST'], least: 'therapist' },
   { path: '/api/clients/:id/export', methods: ['GET'], least: 'therapist' },
@@ -82,6 +89,7 @@ export const policy: readonly Rule[] = [
   { path: '/api/clients/:id', methods: ['DELETE'], least: 'owner' },
   { path: '/api/staff', methods: ['POST'], least: 'owner' },
   { path: '/api/staff/:id', methods: ['PUT'], least: 'owner' },
+  { path: '/api/measuring', methods: ['POST'], least: 'owner' },
   { path: '/api/wording', methods: ['POST'], least: 'owner' },
 ];
 

@@ -45,6 +45,7 @@ export interface ClientTable {
   changed_by: number | null;
   archived_at: string | null;
   merged_into: number | null;
+  measuring_json: Generated<string>;
 }
 
 export interface ClientVersionTable {
@@ -185,24 +186,89 @@ export interface VisitCheckTable {
 
 export interface TapingTable {
   id: Generated<number>;
-  visit_id: number;
-  phase: 'before' | 'after';
+  client_id: number;
+  visit_id: number | null;
+  taken_at: string;
+  phase: 'baseline' | 'before' | 'after' | 'follow-up';
   version: number;
+  is_latest: Generated<number>;
   limb: 'arm' | 'leg';
   side: 'left' | 'right';
   unit: 'cm' | 'in';
   method: string;
+  protocol: Generated<string>;
   positions_json: string;
+  /** First readings, in the unit at hand. */
   affected_json: string;
   reference_json: string;
+  /** Second and third readings. */
+  again_json: string | null;
+  context_json: Generated<string>;
   affected_ml: number | null;
   reference_ml: number | null;
   excess_ml: number | null;
   excess_percent: number | null;
   affected_sd_ml: number | null;
   excess_sd_ml: number | null;
+  source: Generated<'typed' | 'tape' | 'import'>;
   recorded_at: string;
   recorded_by: number | null;
+}
+
+export interface ObservationTable {
+  id: Generated<number>;
+  client_id: number;
+  visit_id: number | null;
+  taken_at: string;
+  phase: 'before' | 'after';
+  kind: string;
+  place: string | null;
+  value_json: string;
+  replaces: number | null;
+  recorded_at: string;
+  recorded_by: number | null;
+  ended_at: string | null;
+  ended_by: number | null;
+}
+
+export interface PhotoTable {
+  id: Generated<number>;
+  client_id: number;
+  visit_id: number | null;
+  attachment_id: number;
+  pose: string;
+  phase: 'before' | 'after';
+  taken_at: string;
+  recorded_by: number | null;
+}
+
+export interface ReferralFlagTable {
+  id: Generated<number>;
+  client_id: number;
+  visit_id: number | null;
+  rule: string;
+  level: 'emergency' | 'same-day' | 'soon' | 'note';
+  why: string;
+  raised_at: string;
+  raised_by: number | null;
+  closed_at: string | null;
+  closed_by: number | null;
+  close_note: Generated<string>;
+}
+
+export interface TapeProtocolTable {
+  id: Generated<number>;
+  limb: 'arm' | 'leg';
+  name: string;
+  zero: string;
+  posture: string;
+  stop: string;
+  rest_minutes: number;
+  positions_json: string;
+  eight: 'hand' | 'ankle' | null;
+  made_at: string;
+  made_by: number | null;
+  archived_at: string | null;
 }
 
 export interface PlanTable {
@@ -236,6 +302,12 @@ export interface ClosingTable {
   pressure: number | null;
   comfort: number | null;
   redness: number | null;
+  warmth: number | null;
+  scent: number | null;
+  relaxation_before: number | null;
+  relaxation_after: number | null;
+  redness_before: number | null;
+  fade_minutes: number | null;
   note: string;
   recorded_at: string;
   recorded_by: number | null;
@@ -258,6 +330,10 @@ export interface Database {
   visit: VisitTable;
   visit_check: VisitCheckTable;
   taping: TapingTable;
+  observation: ObservationTable;
+  photo: PhotoTable;
+  referral_flag: ReferralFlagTable;
+  tape_protocol: TapeProtocolTable;
   plan: PlanTable;
   table_event: TableEventTable;
   closing: ClosingTable;
@@ -277,6 +353,9 @@ export type ConsentRow = Selectable<ConsentTable>;
 export type SessionRow = Selectable<SessionTable>;
 export type ReminderRow = Selectable<ReminderTable>;
 export type TapingRow = Selectable<TapingTable>;
+export type ObservationRow = Selectable<ObservationTable>;
+export type ReferralFlagRow = Selectable<ReferralFlagTable>;
+export type TapeProtocolRow = Selectable<TapeProtocolTable>;
 export type PlanRow = Selectable<PlanTable>;
 export type VisitRow = Selectable<VisitTable>;
 export type ClientRow = Selectable<ClientTable>;

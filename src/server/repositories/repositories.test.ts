@@ -1,20 +1,19 @@
+import { taping } from '../services/fixtures';
+import {
+  insertTaping,
+  lastTapingBefore,
+  latestTaping,
+  listTapingsOfClient,
+  listTapingsOfVisit,
+  toTaping,
+} from './tapings';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { defaultSchool } from '../../core/drainage/case';
 import { type Db, openDatabase } from '../db/connection';
 import { endFinding, insertFinding, listFindings } from './findings';
 import { findClient, insertClient, searchClients, setArchived } from './clients';
 import { findHouse, insertHouse, insertTherapist, listBookable, listTherapists } from './people';
-import {
-  countVisits,
-  insertEvents,
-  insertTaping,
-  insertVisit,
-  latestTaping,
-  listEvents,
-  listTapingsOfClient,
-  listVisits,
-  setStage,
-} from './visits';
+import { countVisits, insertEvents, insertVisit, listEvents, listVisits, setStage } from './visits';
 
 const at = '2026-11-25T08:00:00.000Z';
 let db: Db;
@@ -182,7 +181,7 @@ describe('visits', () => {
 });
 
 describe('tapings', () => {
-  const taping = {
+  const given = taping({
     phase: 'before',
     limb: 'leg',
     side: 'left',
@@ -192,26 +191,57 @@ describe('tapings', () => {
     affected: [22, null],
     reference: [21, 22],
     basedOn: 0,
-  } as const;
+  });
+  const common = { source: 'typed', volume: null, by: null, now: at } as const;
 
   it('give the newest version, and each version once', async () => {
-    const visit = await visitAt(at);
+    const visitId = await visitAt(at);
     const insert = (version: number, girth: number) =>
-      insertTaping(
-        db,
-        visit,
+      insertTaping(db, {
+        ...common,
+        clientId: client,
+        visitId,
+        takenAt: at,
         version,
-        { ...taping, positions: [0, 4], affected: [girth, null], reference: [21, 22] },
-        null,
-        therapist,
-        at,
-      );
+        taping: { ...given, affected: [girth, null] },
+      });
     await insert(1, 22);
     await insert(2, 23);
     await expect(insert(2, 24)).rejects.toThrow('UNIQUE');
-    expect((await latestTaping(db, visit, 'before'))?.affected_json).toBe('[23,null]');
-    expect(await latestTaping(db, visit, 'after')).toBeUndefined();
+    expect((await latestTaping(db, visitId, 'before', 'leg'))?.affected_json).toBe('[23,null]');
+    expect(await latestTaping(db, visitId, 'before', 'arm')).toBeUndefined();
+    expect(await latestTaping(db, visitId, 'after', 'leg')).toBeUndefined();
     expect((await listTapingsOfClient(db, client)).map((row) => row.version)).toEqual([2]);
+  });
+
+  it('settle two readings and tell where they disagree', async () => {
+    const visitId = await visitAt(at);
+    const twice = { ...given, affected: [22, 23], second: { affected: [22.4, 24.2], reference: [null, null] } };
+    await insertTaping(db, { ...common, clientId: client, visitId, takenAt: at, version: 1, taping: twice });
+    const [row] = await listTapingsOfVisit(db, visitId);
+    const view = row && toTaping(row, null);
+    expect(view?.affected[0]).toBeCloseTo(22.2);
+    expect(view?.unresolved).toEqual({ affected: [1], reference: [] });
+    expect(view?.first.affected).toEqual([22, 23]);
+  });
+
+  it('need no visit, and find the last one before a moment', async () => {
+    const apart = (takenAt: string, phase: 'before' | 'after') =>
+      insertTaping(db, {
+        ...common,
+        clientId: client,
+        visitId: null,
+        takenAt,
+        version: 1,
+        taping: { ...given, phase },
+        source: 'import',
+      });
+    await apart('2026-01-05T12:00:00.000Z', 'before');
+    await apart('2026-01-05T13:00:00.000Z', 'after');
+    await apart('2026-02-05T12:00:00.000Z', 'before');
+    await expect(apart('2026-02-05T12:00:00.000Z', 'before')).rejects.toThrow('UNIQUE');
+    expect((await lastTapingBefore(db, client, '2026-02-01', 0))?.taken_at).toBe('2026-01-05T12:00:00.000Z');
+    expect(await lastTapingBefore(db, client, '2026-01-01', 0)).toBeUndefined();
   });
 });
 

@@ -1,11 +1,10 @@
 import { sql } from 'kysely';
-import type { ClosingInput, TapingInput, VisitInput } from '../../contracts/record';
-import type { ClosingView, StageOrEnd, TapingView } from '../../contracts/views';
+import type { ClosingInput, VisitInput } from '../../contracts/record';
+import type { ClosingView, StageOrEnd } from '../../contracts/views';
 import type { TableEvent } from '../../core/table/progress';
-import type { LimbVolume } from '../../core/swelling/limb-volume';
 import type { CheckAnswers } from '../../core/visit/visit-check';
 import type { Db } from '../db/connection';
-import type { ClosingRow, PlanRow, TapingRow, VisitRow } from '../db/schema';
+import type { ClosingRow, PlanRow, VisitRow } from '../db/schema';
 
 export async function findVisit(db: Db, id: number): Promise<VisitRow | undefined> {
   return db.selectFrom('visit').selectAll().where('id', '=', id).executeTakeFirst();
@@ -118,89 +117,6 @@ export async function insertAnswers(
     .execute();
 }
 
-export function toTaping(row: TapingRow, volume: LimbVolume | null): TapingView {
-  return {
-    version: row.version,
-    phase: row.phase,
-    limb: row.limb,
-    side: row.side,
-    unit: row.unit,
-    method: row.method as TapingView['method'],
-    positions: JSON.parse(row.positions_json) as number[],
-    affected: JSON.parse(row.affected_json) as (number | null)[],
-    reference: JSON.parse(row.reference_json) as (number | null)[],
-    takenAt: row.recorded_at,
-    therapistId: row.recorded_by,
-    volume,
-  };
-}
-
-export async function latestTaping(db: Db, visitId: number, phase: 'before' | 'after'): Promise<TapingRow | undefined> {
-  return db
-    .selectFrom('taping')
-    .selectAll()
-    .where('visit_id', '=', visitId)
-    .where('phase', '=', phase)
-    .orderBy('version', 'desc')
-    .executeTakeFirst();
-}
-
-/** The newest version of every taping of a client's visits. */
-export async function listTapingsOfClient(db: Db, clientId: number): Promise<readonly TapingRow[]> {
-  return db
-    .selectFrom('taping')
-    .innerJoin('visit', 'visit.id', 'taping.visit_id')
-    .selectAll('taping')
-    .where('visit.client_id', '=', clientId)
-    .where((eb) =>
-      eb.not(
-        eb.exists(
-          eb
-            .selectFrom('taping as newer')
-            .select('newer.id')
-            .whereRef('newer.visit_id', '=', 'taping.visit_id')
-            .whereRef('newer.phase', '=', 'taping.phase')
-            .whereRef('newer.version', '>', 'taping.version'),
-        ),
-      ),
-    )
-    .execute();
-}
-
-export async function insertTaping(
-  db: Db,
-  visitId: number,
-  version: number,
-  given: TapingInput,
-  volume: LimbVolume | null,
-  by: number | null,
-  now: string,
-): Promise<void> {
-  await db
-    .insertInto('taping')
-    .values({
-      visit_id: visitId,
-      phase: given.phase,
-      version,
-      limb: given.limb,
-      side: given.side,
-      unit: given.unit,
-      method: given.method,
-      positions_json: JSON.stringify(given.positions),
-      affected_json: JSON.stringify(given.affected),
-      reference_json: JSON.stringify(given.reference),
-      affected_ml: volume?.affectedMl ?? null,
-      reference_ml: volume?.referenceMl ?? null,
-      excess_ml: volume?.excessMl ?? null,
-      excess_percent: volume?.excessPercent ?? null,
-      affected_sd_ml: volume?.affectedSdMl ?? null,
-      excess_sd_ml: volume?.excessSdMl ?? null,
-      recorded_at: now,
-      recorded_by: by,
-    })
-    .execute();
-}
-
 export async function latestPlan(db: Db, visitId: number): Promise<PlanRow | undefined> {
   return db
     .selectFrom('plan')
@@ -280,6 +196,12 @@ export function toClosing(row: ClosingRow): ClosingView {
     pressure: row.pressure as ClosingView['pressure'],
     comfort: row.comfort,
     redness: row.redness,
+    rednessBefore: row.redness_before,
+    fadeMinutes: row.fade_minutes,
+    warmth: row.warmth,
+    scent: row.scent,
+    relaxationBefore: row.relaxation_before,
+    relaxationAfter: row.relaxation_after,
     note: row.note,
   };
 }
@@ -310,6 +232,12 @@ export async function insertClosing(
       pressure: given.pressure,
       comfort: given.comfort,
       redness: given.redness,
+      redness_before: given.rednessBefore,
+      fade_minutes: given.fadeMinutes,
+      warmth: given.warmth,
+      scent: given.scent,
+      relaxation_before: given.relaxationBefore,
+      relaxation_after: given.relaxationAfter,
       note: given.note,
       recorded_at: now,
       recorded_by: by,

@@ -3,8 +3,18 @@ import type { Db } from '../db/connection';
 
 /** Everything that hangs on a client, for merging, handing out and erasing. */
 
-const ofClient = ['finding', 'intake_answer', 'consent', 'attachment', 'client_version'] as const;
-const ofVisit = ['visit_check', 'taping', 'plan', 'table_event', 'closing', 'screening_override', 'reminder'] as const;
+const ofClient = [
+  'finding',
+  'intake_answer',
+  'consent',
+  'taping',
+  'observation',
+  'referral_flag',
+  'photo',
+  'attachment',
+  'client_version',
+] as const;
+const ofVisit = ['visit_check', 'plan', 'table_event', 'closing', 'screening_override', 'reminder'] as const;
 
 export type Counts = Readonly<Record<(typeof ofClient)[number] | 'visit', number>>;
 
@@ -52,7 +62,7 @@ export async function rowsOfClient(db: Db, clientId: number): Promise<Readonly<R
 
 /** Moves all that hangs on one client to another. Versions of the data stay with the one that is left behind. */
 export async function moveRows(db: Db, fromId: number, toId: number): Promise<void> {
-  for (const table of ['finding', 'intake_answer', 'consent', 'attachment', 'visit'] as const)
+  for (const table of [...ofClient.filter((name) => name !== 'client_version'), 'visit'] as const)
     await db.updateTable(table).set({ client_id: toId }).where('client_id', '=', fromId).execute();
 }
 
@@ -76,6 +86,7 @@ async function eraseOne(db: Db, clientId: number): Promise<void> {
   }
   await db.updateTable('audit').set({ detail: '' }).where('subject', '=', `client ${clientId}`).execute();
   await sql`update finding set replaces = null where client_id = ${clientId}`.execute(db);
+  await sql`update observation set replaces = null where client_id = ${clientId}`.execute(db);
   for (const table of ofClient) await db.deleteFrom(table).where('client_id', '=', clientId).execute();
   await db.deleteFrom('visit').where('client_id', '=', clientId).execute();
   await db.deleteFrom('client').where('id', '=', clientId).execute();

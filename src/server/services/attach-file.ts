@@ -18,12 +18,31 @@ export interface AttachmentView {
   readonly addedAt: string;
 }
 
+type Attached = { readonly kind: 'saved'; readonly attachment: AttachmentView } | SaveRefusal;
+
+interface NewFile {
+  readonly name: string;
+  readonly content: Uint8Array;
+}
+
 export async function attachFile(
   db: Db,
   clientId: number,
-  file: { readonly name: string; readonly content: Uint8Array },
+  file: NewFile,
   actor: Actor,
-): Promise<{ readonly kind: 'saved'; readonly attachment: AttachmentView } | SaveRefusal> {
+  as: 'file' | 'picture' = 'file',
+): Promise<Attached> {
+  return db.transaction().execute((trx) => attachWithin(trx, clientId, file, actor, as));
+}
+
+/** The same inside a transaction that somebody else has begun. */
+export async function attachWithin(
+  db: Db,
+  clientId: number,
+  file: NewFile,
+  actor: Actor,
+  as: 'file' | 'picture',
+): Promise<Attached> {
   if (!(await findClient(db, clientId))) return { kind: 'not-found' };
   const refuse = (message: string) => ({ kind: 'refused', errors: [{ path: 'file', message }] }) as const;
   if (file.content.length === 0) return refuse('That file is empty.');
@@ -31,28 +50,30 @@ export async function attachFile(
   const type = await fileTypeFromBuffer(file.content);
   if (!type || !keptTypes.has(type.mime))
     return refuse('Only pictures (JPEG, PNG, WebP) and PDF are kept; the content of this file is something else.');
+  if (as === 'picture' && !type.mime.startsWith('image/'))
+    return refuse('That is not a picture: choose a JPEG, PNG or WebP.');
   const now = actor.now.toISOString();
   const name = safeName(file.name, type.ext);
   const content = Buffer.from(file.content);
-  const id = await db.transaction().execute(async (trx) => {
-    const row = await trx
-      .insertInto('attachment')
-      .values({
-        client_id: clientId,
-        name,
-        media_type: type.mime,
-        bytes: content.length,
-        sha256: createHash('sha256').update(content).digest('hex'),
-        content,
-        added_at: now,
-        added_by: actor.therapistId,
-      })
-      .returning('id')
-      .executeTakeFirstOrThrow();
-    await insertAudit(trx, { at: now, by: actor.therapistId, action: 'file added', subject: `client ${clientId}` });
-    return row.id;
-  });
-  return { kind: 'saved', attachment: { id, name, mediaType: type.mime, bytes: content.length, addedAt: now } };
+  const row = await db
+    .insertInto('attachment')
+    .values({
+      client_id: clientId,
+      name,
+      media_type: type.mime,
+      bytes: content.length,
+      sha256: createHash('sha256').update(content).digest('hex'),
+      content,
+      added_at: now,
+      added_by: actor.therapistId,
+    })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  await insertAudit(db, { at: now, by: actor.therapistId, action: 'file added', subject: `client ${clientId}` });
+  return {
+    kind: 'saved',
+    attachment: { id: row.id, name, mediaType: type.mime, bytes: content.length, addedAt: now },
+  };
 }
 
 /** A name without paths, controls or another ending than the content has. */
@@ -100,6 +121,7 @@ export async function removeAttachment(
   id: number,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
+  await db.deleteFrom('photo').where('attachment_id', '=', id).where('client_id', '=', clientId).execute();
   const result = await db
     .deleteFrom('attachment')
     .where('id', '=', id)

@@ -1,3 +1,5 @@
+import type { z } from 'zod';
+import { ClosingInput, TapingInput } from '../../contracts/record';
 import { type Db, openDatabase } from '../db/connection';
 import { insertTherapist } from '../repositories/people';
 import { bookVisit } from './booking';
@@ -50,6 +52,12 @@ export async function openHouse(): Promise<TestHouse> {
 export function finding(given: { readonly id: string } & Partial<Parameters<typeof addFinding>[2]>) {
   return { sinceOn: null, note: '', isUnsure: false, answers: {}, ...given };
 }
+
+/** A taping as it comes from the interface, with what is not said filled in. */
+export const taping = (given: z.input<typeof TapingInput>): TapingInput => TapingInput.parse(given);
+
+/** Answers of the end, with what is not said filled in. */
+export const closing = (given: z.input<typeof ClosingInput>): ClosingInput => ClosingInput.parse(given);
 
 /** Books a visit of 45 minutes at nine, so many days from now. */
 export async function book(

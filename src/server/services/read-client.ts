@@ -17,18 +17,15 @@ import { cautionsOf } from '../../core/screening/cautions';
 import type { Screening } from '../../core/screening/screen';
 import { defaultMdcMl } from '../../core/swelling/change';
 import { compareTapings } from '../../core/swelling/compare-tapings';
+import { usualVolume, type VolumeSettings } from '../../core/swelling/settings';
 import { ageOn, workInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
 import type { ClientRow, VisitRow } from '../db/schema';
 import { contactOnly, findClient, searchClients, toClientData } from '../repositories/clients';
 import { listFindings, type StoredFinding } from '../repositories/findings';
 import { listBookable, listTherapists } from '../repositories/people';
-import {
-  countStepsOfClient,
-  listClosingsOfClient,
-  listTapingsOfClient,
-  listVisitsOfClient,
-} from '../repositories/visits';
+import { countStepsOfClient, listClosingsOfClient, listVisitsOfClient } from '../repositories/visits';
+import { listTapingsOfClient } from '../repositories/tapings';
 import { listAttachments } from './attach-file';
 import { describeFinding, listConditions, oilGroupLabel, placeNames } from './describe-finding';
 import { clockTime, isoDay, longDay, shortDay } from './house-clock';
@@ -38,7 +35,7 @@ import { missingNotes } from './prepare-visit';
 import { readCorrections } from './read-corrections';
 import { briefOf, therapistOf } from './read-visit';
 import { screenCase } from './screen-visit';
-import { withVolume } from './taping-volume';
+import { readVolumeSettings, withVolume } from './taping-volume';
 
 /** What the front desk sees of a client. @returns undefined when there is no such client */
 export async function readContact(db: Db, id: number, now: Date): Promise<ClientContactView | undefined> {
@@ -128,14 +125,15 @@ async function readHistory(
   visits: readonly VisitRow[],
   therapists: readonly TherapistView[],
 ): Promise<readonly HistoryEntry[]> {
-  const [tapings, steps, closings] = await Promise.all([
+  const [settings, tapings, steps, closings] = await Promise.all([
+    readVolumeSettings(db, clientId),
     listTapingsOfClient(db, clientId),
     countStepsOfClient(db, clientId),
     listClosingsOfClient(db, clientId),
   ]);
   const byVisit = (visitId: number, phase: 'before' | 'after') => {
-    const row = tapings.find((t) => t.visit_id === visitId && t.phase === phase);
-    return row ? withVolume(row) : undefined;
+    const row = tapings.findLast((t) => t.visit_id === visitId && t.phase === phase);
+    return row ? withVolume(row, settings) : undefined;
   };
   const history: HistoryEntry[] = [];
   for (const [index, visit] of visits.entries()) {
@@ -157,7 +155,7 @@ async function readHistory(
       limb: before?.limb ?? null,
       steps: steps.get(visit.id) ?? null,
       closing: closings.get(visit.id) ?? null,
-      change: before && earlier ? changeOf(earlier, before) : null,
+      change: before && earlier ? changeOf(earlier, before, settings) : null,
     });
   }
   return history;
@@ -183,9 +181,13 @@ function ledgerOf(visits: readonly VisitRow[], now: Date): readonly LedgerRow[] 
 }
 
 /** Change of the excess between two tapings over the same positions of the same limb; null when they cannot be compared. */
-export function changeOf(earlier: TapingView, later: TapingView): HistoryEntry['change'] {
+export function changeOf(
+  earlier: TapingView,
+  later: TapingView,
+  settings: VolumeSettings = usualVolume,
+): HistoryEntry['change'] {
   const mdcMl = defaultMdcMl[later.limb][earlier.therapistId === later.therapistId ? 'same' : 'different'];
-  const change = compareTapings(earlier, later, mdcMl);
+  const change = compareTapings(earlier, later, mdcMl, settings);
   return change?.of === 'excess' ? { ml: change.ml, beyond: change.beyond, limitMl: change.limitMl } : null;
 }
 

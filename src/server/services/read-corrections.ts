@@ -74,11 +74,11 @@ async function versionedRecords(
 > {
   const tapings = await db
     .selectFrom('taping')
-    .innerJoin('visit', 'visit.id', 'taping.visit_id')
     .innerJoin('taping as next', (join) =>
       join
         .onRef('next.visit_id', '=', 'taping.visit_id')
         .onRef('next.phase', '=', 'taping.phase')
+        .onRef('next.limb', '=', 'taping.limb')
         .on((eb) => eb('next.version', '=', eb('taping.version', '+', 1))),
     )
     .select([
@@ -90,7 +90,7 @@ async function versionedRecords(
     ])
     .select('next.affected_json as next_affected')
     .select('next.reference_json as next_reference')
-    .where('visit.client_id', '=', clientId)
+    .where('taping.client_id', '=', clientId)
     .execute();
   const closings = await db
     .selectFrom('closing')

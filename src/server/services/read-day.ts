@@ -6,21 +6,16 @@ import type { Purpose } from '../../core/drainage/case';
 import { formatNumber } from '../../core/units';
 import { workInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
-import type { TapingRow, VisitRow } from '../db/schema';
+import type { TapingRow } from '../db/schema';
 import { listFindings } from '../repositories/findings';
 import { findHouse, listBookable, listTherapists } from '../repositories/people';
-import {
-  countVisits,
-  latestClosing,
-  listTapingsOfClient,
-  listVisits,
-  listVisitsOfClient,
-} from '../repositories/visits';
+import { countVisits, latestClosing, listVisits, listVisitsOfClient } from '../repositories/visits';
+import { lastTapingBefore } from '../repositories/tapings';
 import { clockTime, dayBounds, isoDay, longDay, workingWeek } from './house-clock';
 import { prepareVisit } from './prepare-visit';
 import { briefOf, therapistOf } from './read-visit';
 import { countOutbox } from './reminders';
-import { withVolume } from './taping-volume';
+import { readVolumeSettings, withVolume } from './taping-volume';
 
 const reached: Readonly<Record<StageOrEnd, number>> = {
   ask: 0,
@@ -78,7 +73,10 @@ async function dayVisit(
   const focus = JSON.parse(row.focus_json) as string[];
   const stage = row.stage as StageOrEnd;
   const earlier = all.filter((visit) => visit.starts_at < row.starts_at);
-  const last = stage === 'done' || stage === 'stopped' ? undefined : await lastTaping(db, row.client_id, earlier);
+  const last =
+    stage === 'done' || stage === 'stopped'
+      ? undefined
+      : await lastTapingBefore(db, row.client_id, row.starts_at, row.id);
   const client = briefOf(
     { id: row.client_id, name: row.client_name, born_on: row.born_on },
     findings,
@@ -118,11 +116,6 @@ async function dayVisit(
   };
 }
 
-async function lastTaping(db: Db, clientId: number, earlier: readonly VisitRow[]): Promise<TapingRow | undefined> {
-  const tapings = await listTapingsOfClient(db, clientId);
-  return earlier.map(({ id }) => tapings.find((t) => t.visit_id === id && t.phase === 'before')).find(Boolean);
-}
-
 async function lineOf(
   db: Db,
   visitId: number,
@@ -137,7 +130,7 @@ async function lineOf(
   }
   if (stage === 'stopped') return mayTreat ? 'stopped at the check' : 'did not take place';
   const number = earlierVisits === 0 ? 'first visit' : `visit ${earlierVisits + 1}`;
-  const excess = last ? withVolume(last).volume?.excessMl : null;
+  const excess = last ? withVolume(last, await readVolumeSettings(db, last.client_id)).volume?.excessMl : null;
   if (!last || excess === null || excess === undefined) return number;
   return `${number} · last time ${formatNumber(excess)} mL over the ${last.side === 'left' ? 'right' : 'left'} ${last.limb}`;
 }

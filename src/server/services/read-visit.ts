@@ -19,15 +19,13 @@ import {
   latestAnswers,
   latestClosing,
   latestPlan,
-  latestTaping,
   listEvents,
-  listTapingsOfClient,
-  listVisitsOfClient,
 } from '../repositories/visits';
+import { lastTapingBefore, listTapingsOfVisit } from '../repositories/tapings';
 import { describeFinding, drainageOf } from './describe-finding';
 import { clockTime, isoDay, longDay, shortDay } from './house-clock';
 import { type ScreeningCase, screenDrainage } from './screen-visit';
-import { withVolume } from './taping-volume';
+import { readVolumeSettings, withVolume } from './taping-volume';
 
 /** Who a client is, in words that the next client may read: what limits the work, never a disease. */
 export function briefOf(
@@ -163,34 +161,25 @@ export async function readVisit(db: Db, id: number): Promise<VisitView | undefin
 export async function completeVisit(db: Db, record: VisitRecord): Promise<VisitView> {
   const { stored, overrides, medicines, dueOn, ...frame } = record;
   const { id } = frame;
-  const [before, after, plan, events, closing, lastTime] = await Promise.all([
-    latestTaping(db, id, 'before'),
-    latestTaping(db, id, 'after'),
+  const [settings, tapings, last, plan, events, closing] = await Promise.all([
+    readVolumeSettings(db, frame.client.id),
+    listTapingsOfVisit(db, id),
+    lastTapingBefore(db, frame.client.id, frame.startsAt, id),
     latestPlan(db, id),
     listEvents(db, id),
     latestClosing(db, id),
-    lastTapingBefore(db, frame),
   ]);
+  const newest = (phase: 'before' | 'after') => {
+    const row = tapings.findLast((taping) => taping.phase === phase);
+    return row ? withVolume(row, settings) : null;
+  };
   return {
     ...frame,
-    before: before ? withVolume(before) : null,
-    after: after ? withVolume(after) : null,
-    lastTime,
+    before: newest('before'),
+    after: newest('after'),
+    lastTime: last ? { ...withVolume(last, settings), date: shortDay(last.taken_at) } : null,
     plan: plan ? toPlanView(plan, record) : null,
     events,
     closing: closing ?? null,
   };
-}
-
-async function lastTapingBefore(db: Db, frame: VisitFrame): Promise<VisitView['lastTime']> {
-  const [tapings, visits] = await Promise.all([
-    listTapingsOfClient(db, frame.client.id),
-    listVisitsOfClient(db, frame.client.id),
-  ]);
-  for (const visit of visits) {
-    if (visit.starts_at >= frame.startsAt || visit.id === frame.id) continue;
-    const taping = tapings.find((row) => row.visit_id === visit.id && row.phase === 'before');
-    if (taping) return { ...withVolume(taping), date: shortDay(visit.starts_at) };
-  }
-  return null;
 }

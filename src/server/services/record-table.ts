@@ -1,11 +1,14 @@
 import { anatomy } from '../../catalogue/anatomy';
+import { referralWords } from '../../catalogue/swelling/scales.data';
 import { readCase } from '../../core/drainage/case';
 import { checkCourse } from '../../core/drainage/check';
 import type { FieldError } from '../../core/result';
 import { rankOf } from '../../core/screening/tables';
+import { stopsTreatment } from '../../core/swelling/referral';
 import { type TableEvent, replay } from '../../core/table/progress';
 import type { Db } from '../db/connection';
 import { insertEvents, latestPlan, listEvents } from '../repositories/visits';
+import { readFlags } from './raise-flags';
 import { readVisitFrame, toPlanView } from './read-visit';
 import { type Actor, type SaveRefusal, advance } from './saving';
 
@@ -17,6 +20,14 @@ export async function readyForTable(db: Db, visitId: number): Promise<readonly F
   if (!row) return [{ path: 'plan', message: 'Make a plan first.' }];
   const view = toPlanView(row, visit);
   if (visit.stage === 'stopped') return [{ path: 'check', message: 'The check stopped this visit.' }];
+  const stopping = (await readFlags(db, visit.client.id, visitId)).find(({ level }) => stopsTreatment(level));
+  if (stopping)
+    return [
+      {
+        path: 'flags',
+        message: `${referralWords[stopping.level].label}: ${stopping.why}. Close it with a note first.`,
+      },
+    ];
   if (view.isStale)
     return [{ path: 'plan', message: 'Findings or therapist have changed since this plan was made: plan again.' }];
   if (rankOf(view.plan.decision) >= rankOf('clear-first'))

@@ -1,13 +1,12 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { allNo } from '../../../tests/api/answers';
-import type { TapingInput } from '../../contracts/record';
 import { defaultSchool } from '../../core/drainage/case';
 import type { TableEvent } from '../../core/table/progress';
 import type { Db } from '../db/connection';
 import { answerCheck } from './answer-check';
 import { finishVisit, saveClosing } from './close-visit';
 import { addFinding, removeFinding } from './findings';
-import { actor, book as bookIn, finding, now, openHouse } from './fixtures';
+import { actor, book as bookIn, closing, finding, now, openHouse, taping } from './fixtures';
 import { handOver } from './hand-over';
 import { makePlan, rearrangeCourse } from './make-plan';
 import { changeOf, findClients, readClient } from './read-client';
@@ -18,7 +17,7 @@ import { saveTaping } from './save-taping';
 import { setUpHouse } from './set-up-house';
 
 const wish = { school: defaultSchool, minutes: 45, fill: true };
-const legs: TapingInput = {
+const legs = taping({
   phase: 'before',
   limb: 'leg',
   side: 'left',
@@ -28,7 +27,7 @@ const legs: TapingInput = {
   affected: [23, 25, 28, 32],
   reference: [22, 24, 27, 30],
   basedOn: 0,
-};
+});
 
 let db: Db;
 let visit: number;
@@ -247,7 +246,7 @@ describe('the table', () => {
 
 describe('closing', () => {
   it('keeps versions and ends the visit', async () => {
-    const answers = { pressure: 0 as const, comfort: 8, redness: 1, note: 'calm' };
+    const answers = closing({ pressure: 0, comfort: 8, redness: 1, note: 'calm', basedOn: 0 });
     expect((await saveClosing(db, visit, { ...answers, basedOn: 0 }, actor)).kind).toBe('saved');
     expect((await saveClosing(db, visit, { ...answers, basedOn: 0 }, actor)).kind).toBe('edited-elsewhere');
     expect((await saveClosing(db, visit, { ...answers, comfort: 9, basedOn: 1 }, actor)).kind).toBe('saved');
@@ -283,7 +282,7 @@ describe('the day', () => {
   });
 
   it('says how the last one closed', async () => {
-    await saveClosing(db, visit, { pressure: null, comfort: 7, redness: null, note: '', basedOn: 0 }, actor);
+    await saveClosing(db, visit, closing({ pressure: null, comfort: 7, redness: null, note: '', basedOn: 0 }), actor);
     await finishVisit(db, visit, actor);
     expect((await readDay(db, now, now)).visits[0]?.line).toBe('closed · comfort 7 of 10');
   });

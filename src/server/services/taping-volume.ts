@@ -1,33 +1,31 @@
-import { limbVolume, type LimbVolume } from '../../core/swelling/limb-volume';
 import type { TapingView } from '../../contracts/views';
+import type { LimbVolume } from '../../core/swelling/limb-volume';
+import { usualVolume, volumeSettings, type VolumeSettings } from '../../core/swelling/settings';
+import { type Pass, tapingVolume } from '../../core/swelling/taping';
+import type { Db } from '../db/connection';
 import type { TapingRow } from '../db/schema';
-import { toTaping } from '../repositories/visits';
+import { findClientMeasuring, findMeasuring } from '../repositories/measures';
+import { toTaping } from '../repositories/tapings';
 
-type Girths = Pick<TapingView, 'limb' | 'unit' | 'method' | 'positions' | 'affected' | 'reference'>;
+type Girths = Pick<TapingView, 'limb' | 'side' | 'unit' | 'positions'> & Pass;
 
-/** Volume of a taping as far as it has been taken: null while too few points are there. Positions are kept in cm. */
-export function volumeOf(taping: Girths): LimbVolume | null {
-  const reference = taping.reference.some((girth) => girth !== null) ? taping.reference : null;
-  const result = limbVolume({
-    ...taping,
-    reference,
-    dominant: 'none',
-    dominanceCorrectionPercent: 0,
-    tapeSigmaCm: 0.2,
-  });
-  if (result.ok) return result.value;
-  if (!reference) return null;
-  const alone = limbVolume({
-    ...taping,
-    reference: null,
-    dominant: 'none',
-    dominanceCorrectionPercent: 0,
-    tapeSigmaCm: 0.2,
-  });
+/** Volume of a taping as far as it has been taken: null while too few points are there. */
+export function volumeOf(taping: Girths, settings: VolumeSettings = usualVolume): LimbVolume | null {
+  const both = tapingVolume(taping, settings);
+  if (both.ok) return both.value;
+  // The other limb may not be there yet.
+  const alone = tapingVolume({ ...taping, reference: taping.positions.map(() => null) }, settings);
   return alone.ok ? alone.value : null;
 }
 
-export function withVolume(row: TapingRow): TapingView {
+/** A stored taping with its volume worked out afresh from the raw girths, so that a series shares one set of settings. */
+export function withVolume(row: TapingRow, settings: VolumeSettings = usualVolume): TapingView {
   const taping = toTaping(row, null);
-  return { ...taping, volume: volumeOf(taping) };
+  return { ...taping, volume: volumeOf(taping, settings) };
+}
+
+/** What volumes of a client are worked out with: the house's settings and what is particular to the client. */
+export async function readVolumeSettings(db: Db, clientId: number): Promise<VolumeSettings> {
+  const [house, client] = await Promise.all([findMeasuring(db), findClientMeasuring(db, clientId)]);
+  return volumeSettings(house, client);
 }

@@ -1,0 +1,60 @@
+import { useState } from 'react';
+import type { TapingView, VisitView } from '../../contracts/views';
+import { compareTapings } from '../../core/swelling/compare-tapings';
+import { formatNumber, formatSigned } from '../../core/units';
+import { ButtonLink } from '../../ui/button/Button';
+import styles from './CloseView.module.css';
+import { ShortTape } from './ShortTape';
+
+/** Before and after in one visit: the change, and the shortest way to take the after-measure. */
+export function Measured({ visit }: { readonly visit: VisitView }) {
+  const [after, setAfter] = useState<TapingView | null>(visit.after);
+  const { before } = visit;
+  return (
+    <>
+      <Change before={before} after={after} />
+      {before?.volume && <ShortTape visit={visit} before={before} after={after} onSaved={setAfter} />}
+      <ButtonLink href={`/visits/${visit.id}/measure-after`}>
+        {after ? 'See the after-measure' : 'Measure again'}
+      </ButtonLink>
+    </>
+  );
+}
+
+interface ChangeProps {
+  readonly before: TapingView | null;
+  readonly after: TapingView | null;
+}
+
+function Change({ before, after }: ChangeProps) {
+  if (!before?.volume)
+    return (
+      <p className={styles['soft']}>
+        Nothing was taped before the work, so an after-measure has nothing to stand beside.
+      </p>
+    );
+  if (!after)
+    return (
+      <p className={styles['soft']}>
+        Before:{' '}
+        {before.volume.excessMl === null
+          ? `${formatNumber(before.volume.affectedMl)} mL`
+          : `${formatNumber(before.volume.excessMl)} mL over the other side`}
+        . Tape the same points with the marks left on.
+      </p>
+    );
+  const change = compareTapings(before, after, 0);
+  if (!change) return <p className={styles['soft']}>The two tapings share too few marks to be compared.</p>;
+  const limit = formatNumber(change.limitMl);
+  return (
+    <div className={styles['measured']}>
+      <strong>{formatSigned(change.ml)} mL</strong>
+      <p>
+        {formatNumber(change.fromMl)} before, {formatNumber(change.toMl)} after, over the marks taped both times.{' '}
+        {change.beyond
+          ? `Beyond measuring error (${limit} mL).`
+          : `Within measuring error (${limit} mL): may be no change.`}
+      </p>
+    </div>
+  );
+}

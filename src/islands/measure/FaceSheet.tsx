@@ -1,0 +1,212 @@
+import { eyelidGrades, eyelids, faceDistances, neckGirths } from '../../catalogue/swelling/scales.data';
+import type { ObservationValue } from '../../contracts/measures';
+import { asymmetryBand, faceChange, faceComposite } from '../../core/swelling/face';
+import { formatNumber, formatSigned, fromCm, type LengthUnit } from '../../core/units';
+import { BodyPanel } from '../../ui/body-map/BodyPanel';
+import { Choice } from '../../ui/choice/Choice';
+import { Frame } from './Frame';
+import styles from './FaceSheet.module.css';
+import { LengthCell } from './LengthCell';
+import type { SheetProps } from './sheet';
+import { NumberField } from './TapeSetUp';
+
+type Face = ObservationValue<'face'>;
+const blank: Face = {
+  rightCm: faceDistances.map(() => null),
+  leftCm: faceDistances.map(() => null),
+  neckCm: neckGirths.map(() => null),
+  eyelids: {},
+};
+const turns = [
+  ['flexion', 'Chin to chest'],
+  ['extension', 'Look up'],
+  ['turnLeft', 'Turn left'],
+  ['turnRight', 'Turn right'],
+  ['bendLeft', 'Ear to left shoulder'],
+  ['bendRight', 'Ear to right shoulder'],
+] as const;
+const stillNeck: ObservationValue<'neck-range'> = {
+  flexion: null,
+  extension: null,
+  turnLeft: null,
+  turnRight: null,
+  bendLeft: null,
+  bendRight: null,
+};
+
+/** Seven distances on each side of the face, three girths of the neck, lids, and how far the neck moves. */
+export default function FaceSheet({ view, phase, head, onward, observations }: SheetProps) {
+  const { today, lastTime, save } = observations;
+  const unit: LengthUnit = view.house.unit;
+  const face = today('face')?.value ?? blank;
+  const last = phase === 'after' ? beforeOf(observations) : lastTime('face')?.value;
+  const range = today('neck-range')?.value ?? stillNeck;
+  const lastRange = lastTime('neck-range')?.value;
+  const set = (key: 'rightCm' | 'leftCm' | 'neckCm', i: number, cm: number | null) =>
+    save('face', null, { ...face, [key]: face[key].map((old, k) => (k === i ? cm : old)) });
+  const shown = (cm: number | null | undefined) =>
+    cm == null ? '' : formatNumber(fromCm(cm, unit), unit === 'in' ? 2 : 1);
+  const cell = (key: 'rightCm' | 'leftCm' | 'neckCm', i: number, label: string) => (
+    <LengthCell
+      label={label}
+      valueCm={face[key][i] ?? null}
+      unit={unit}
+      leastCm={key === 'neckCm' ? 25 : 5}
+      mostCm={key === 'neckCm' ? 70 : 25}
+      onValue={(cm) => set(key, i, cm)}
+    />
+  );
+  return (
+    <Frame
+      bodyLabel="Face and neck"
+      body={
+        <BodyPanel label="Face and neck" initial={{ view: 'face-front', side: 'left' }} sheets={['face', 'body']} />
+      }
+      main={
+        <>
+          {head}
+          <p className={styles['soft']}>
+            Upright, looking ahead, teeth lightly together; tape straight between the points, touching, not pulling.
+          </p>
+          <table className={styles['face']}>
+            <thead>
+              <tr>
+                <th scope="col">in {unit}</th>
+                <th scope="col">right</th>
+                <th scope="col">last</th>
+                <th scope="col">left</th>
+                <th scope="col">last</th>
+                <th scope="col">right − left</th>
+              </tr>
+            </thead>
+            <tbody>
+              {faceDistances.map(({ id, label }, i) => {
+                const [right, left] = [face.rightCm[i] ?? null, face.leftCm[i] ?? null];
+                return (
+                  <tr key={id}>
+                    <th scope="row">{label}</th>
+                    <td>{cell('rightCm', i, `right, ${label}`)}</td>
+                    <td className={styles['last']}>{shown(last?.rightCm[i])}</td>
+                    <td>{cell('leftCm', i, `left, ${label}`)}</td>
+                    <td className={styles['last']}>{shown(last?.leftCm[i])}</td>
+                    <td className={styles['between']}>
+                      {right === null || left === null ? '' : formatSigned(fromCm(right - left, unit), 1)}
+                    </td>
+                  </tr>
+                );
+              })}
+              {neckGirths.map(({ id, label }, i) => (
+                <tr key={id}>
+                  <th scope="row">neck, {label}</th>
+                  <td>{cell('neckCm', i, `neck, ${label}`)}</td>
+                  <td className={styles['last']}>{shown(last?.neckCm[i])}</td>
+                  <td colSpan={3} />
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <h3>Eyelids</h3>
+          {eyelids.map(({ id, label }) => (
+            <Choice
+              key={id}
+              label={label}
+              options={eyelidGrades.map((text, i) => ({ value: String(i), text: i === 0 ? 'none' : text }))}
+              value={face.eyelids[id] === undefined ? null : String(face.eyelids[id])}
+              onChange={(value) => save('face', null, { ...face, eyelids: { ...face.eyelids, [id]: Number(value) } })}
+            />
+          ))}
+          <h3>How far the neck moves, degrees{phase === 'after' ? ', after' : ''}</h3>
+          <div className={styles['turns']}>
+            {turns.map(([key, label]) => (
+              <NumberField
+                key={key}
+                label={label}
+                value={range[key]}
+                least={0}
+                most={120}
+                note={lastRange?.[key] == null ? undefined : `last ${lastRange[key]}°`}
+                onValue={(value) => save('neck-range', null, { ...range, [key]: value })}
+              />
+            ))}
+          </div>
+        </>
+      }
+      asideLabel="What the tape says of the face"
+      aside={<Verdict face={face} last={last} range={range} unit={unit} isAfter={phase === 'after'} />}
+      foot={
+        <>
+          <span>Enter goes on to the next point</span>
+          <em role="status">{observations.status}</em>
+          {onward}
+        </>
+      }
+    />
+  );
+}
+
+const beforeOf = (observations: SheetProps['observations']): Face | undefined =>
+  observations.list.find((one) => one.kind === 'face' && one.phase === 'before')?.value as Face | undefined;
+
+interface VerdictProps {
+  readonly face: Face;
+  readonly last: Face | undefined;
+  readonly range: ObservationValue<'neck-range'>;
+  readonly unit: LengthUnit;
+  readonly isAfter: boolean;
+}
+
+function Verdict({ face, last, range, unit, isAfter }: VerdictProps) {
+  const composite = faceComposite(face);
+  const change = last && faceChange(last, face);
+  const taken = face.rightCm.filter((cm, i) => cm !== null && face.leftCm[i] != null).length;
+  const turnDifference = range.turnLeft === null || range.turnRight === null ? null : range.turnLeft - range.turnRight;
+  const text = (cm: number) => `${formatNumber(fromCm(cm, unit), 1)} ${unit}`;
+  return (
+    <>
+      <h2>Left and right</h2>
+      {composite ? (
+        <>
+          <div className={styles['figures']}>
+            <div>
+              <strong>{formatNumber(composite.asymmetryIndex, 1)} %</strong>
+              <span>sides differ, {asymmetryBand(composite.asymmetryIndex)}</span>
+            </div>
+            <div>
+              <strong>{text(composite.faceCm)}</strong>
+              <span>face, all distances</span>
+            </div>
+            {change && (
+              <div>
+                <strong>{formatSigned(change.percent, 1)} %</strong>
+                <span>{isAfter ? 'in this visit' : 'since last time'}</span>
+              </div>
+            )}
+          </div>
+          <p className={styles['verdict']}>
+            {Math.abs(composite.signedAsymmetry) < 0.05
+              ? 'Neither side is larger.'
+              : `The ${composite.signedAsymmetry > 0 ? 'right' : 'left'} side is larger by ${formatNumber(Math.abs(composite.signedAsymmetry), 1)} % on the whole.`}{' '}
+            {change &&
+              (change.isReal
+                ? 'The change is beyond measuring error (2 %).'
+                : 'The change is within measuring error (2 %): may be no change.')}
+            {composite.neckCm !== null && ` Neck ${text(composite.neckCm)}, together ${text(composite.totalCm ?? 0)}.`}
+          </p>
+        </>
+      ) : (
+        <p className={styles['soft']}>
+          {taken} of at least five distances are taken on both sides; a distance missing on one side is left out on
+          both.
+        </p>
+      )}
+      {turnDifference !== null && (
+        <p className={styles['soft']}>
+          {turnDifference === 0
+            ? 'The neck turns as far to either side.'
+            : `The neck turns ${Math.abs(turnDifference)}° less to the ${turnDifference > 0 ? 'right' : 'left'}: that side is tighter.`}
+        </p>
+      )}
+      <p className={styles['soft']}>Lids are puffiest on waking: note the hour by taping at about the same time.</p>
+    </>
+  );
+}

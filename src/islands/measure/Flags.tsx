@@ -1,0 +1,78 @@
+import { useState } from 'react';
+import { referralWords } from '../../catalogue/swelling/scales.data';
+import type { FlagView } from '../../contracts/measure-views';
+import { stopsTreatment } from '../../core/swelling/referral';
+import { Button } from '../../ui/button/Button';
+import { TextArea } from '../../ui/field/Field';
+import { RequestError, send, sentenceOf } from '../api';
+import styles from './Flags.module.css';
+
+interface Props {
+  readonly clientId: number;
+  readonly flags: readonly FlagView[];
+  readonly onChange: (flags: readonly FlagView[]) => void;
+}
+
+/** Signs that ask for a physician: what, how soon, and what was done; they stay until somebody closes them. */
+export function Flags({ clientId, flags, onChange }: Props) {
+  if (flags.length === 0) return null;
+  return (
+    <section className={styles['flags']} aria-label="Asks for a physician">
+      {flags.map((flag) => (
+        <Flag
+          key={flag.id}
+          clientId={clientId}
+          flag={flag}
+          onClosed={() => onChange(flags.filter(({ id }) => id !== flag.id))}
+        />
+      ))}
+      <p className={styles['small']}>These are no diagnosis. Local rules and a physician’s word come first.</p>
+    </section>
+  );
+}
+
+interface FlagProps {
+  readonly clientId: number;
+  readonly flag: FlagView;
+  readonly onClosed: () => void;
+}
+
+function Flag({ clientId, flag, onClosed }: FlagProps) {
+  const [isOpen, setIsOpen] = useState(false);
+  const [note, setNote] = useState('');
+  const [error, setError] = useState<string>();
+  const words = referralWords[flag.level];
+  const close = async () => {
+    try {
+      await send('POST', `/api/clients/${clientId}/flags/${flag.id}`, { note });
+      onClosed();
+    } catch (caught) {
+      setError(caught instanceof RequestError ? (caught.fieldError('note') ?? caught.message) : sentenceOf(caught));
+    }
+  };
+  return (
+    <div className={styles['flag']} data-stops={stopsTreatment(flag.level) ? true : undefined} role="alert">
+      <p>
+        <strong>{words.label}.</strong> {capital(flag.why)}. {words.then}
+        {!flag.isOfThisVisit && <span className={styles['small']}> Open since {flag.raised}.</span>}
+      </p>
+      {isOpen ? (
+        <div className={styles['form']}>
+          <TextArea
+            label="What was done"
+            value={note}
+            rows={2}
+            onChange={(event) => setNote(event.target.value)}
+            error={error}
+            hint="Whom you called and what they said; or why it does not hold, such as a number mistyped."
+          />
+          <Button onClick={() => void close()}>Close it with this note</Button>
+        </div>
+      ) : (
+        <Button onClick={() => setIsOpen(true)}>Write down what was done</Button>
+      )}
+    </div>
+  );
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

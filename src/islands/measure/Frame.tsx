@@ -1,0 +1,31 @@
+import type { ReactNode } from 'react';
+import styles from './MeasureView.module.css';
+
+interface Props {
+  readonly bodyLabel: string;
+  readonly body: ReactNode;
+  readonly main: ReactNode;
+  readonly asideLabel: string;
+  readonly aside: ReactNode;
+  readonly foot: ReactNode;
+}
+
+/** The body at the left, what is entered in the middle, what it says at the right, keys at the foot. */
+export function Frame({ bodyLabel, body, main, asideLabel, aside, foot }: Props) {
+  return (
+    <>
+      <div className={styles['view']}>
+        <section className={styles['body']} aria-label={bodyLabel}>
+          {body}
+        </section>
+        <main id="main" className={styles['main']}>
+          {main}
+        </main>
+        <aside className={styles['aside']} aria-label={asideLabel}>
+          {aside}
+        </aside>
+      </div>
+      <footer className={styles['foot']}>{foot}</footer>
+    </>
+  );
+}

@@ -1,0 +1,71 @@
+import { type KeyboardEvent, useState } from 'react';
+import { readLength } from '../../core/swelling/read-length';
+import { formatNumber, fromCm, type LengthUnit, toCm } from '../../core/units';
+import styles from './FaceSheet.module.css';
+
+interface Props {
+  readonly label: string;
+  readonly valueCm: number | null;
+  readonly unit: LengthUnit;
+  readonly leastCm: number;
+  readonly mostCm: number;
+  readonly isDisabled?: boolean;
+  readonly onValue: (cm: number | null) => void;
+}
+
+/** One length of a table; Enter takes it and goes on to the next cell below or beside. */
+export function LengthCell({ label, valueCm, unit, leastCm, mostCm, isDisabled = false, onValue }: Props) {
+  const [typed, setTyped] = useState<string>();
+  const [error, setError] = useState<string>();
+  const decimals = unit === 'in' ? 2 : 1;
+  const text = (cm: number) => formatNumber(fromCm(cm, unit), decimals);
+  const take = (): boolean => {
+    if (typed === undefined) return error === undefined;
+    const read = readLength(typed);
+    if (read.kind === 'empty') {
+      setTyped(undefined);
+      setError(undefined);
+      onValue(null);
+      return true;
+    }
+    const cm = read.kind === 'length' ? toCm(read.value, read.unit ?? unit) : NaN;
+    if (!(cm >= leastCm && cm <= mostCm)) {
+      setError(`From ${text(leastCm)} to ${text(mostCm)} ${unit}.`);
+      return false;
+    }
+    setTyped(undefined);
+    setError(undefined);
+    onValue(cm);
+    return true;
+  };
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key !== 'Enter') return;
+    event.preventDefault();
+    if (!take()) return;
+    const cells = [...document.querySelectorAll<HTMLInputElement>('[data-length-cell]')];
+    cells[cells.indexOf(event.currentTarget) + 1]?.focus();
+  };
+  return (
+    <>
+      <input
+        data-length-cell
+        className={styles['cell']}
+        aria-label={label}
+        inputMode="decimal"
+        autoComplete="off"
+        disabled={isDisabled}
+        value={typed ?? (valueCm === null ? '' : text(valueCm))}
+        aria-invalid={error ? true : undefined}
+        onChange={(event) => setTyped(event.target.value)}
+        onFocus={(event) => event.target.select()}
+        onBlur={take}
+        onKeyDown={onKeyDown}
+      />
+      {error && (
+        <span className={styles['error']} role="alert">
+          {error}
+        </span>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,220 @@
+import { useState } from 'react';
+import type { ClientMeasuringInput } from '../../contracts/measures';
+import type { MeasureView } from '../../contracts/measure-views';
+import type { TapingTick } from '../../core/swelling/taping-context';
+import { readLength } from '../../core/swelling/read-length';
+import { formatNumber } from '../../core/units';
+import { Button } from '../../ui/button/Button';
+import { Choice } from '../../ui/choice/Choice';
+import { Dialog } from '../../ui/dialog/Dialog';
+import { Field, Select, TextArea } from '../../ui/field/Field';
+import styles from './TapeSetUp.module.css';
+import type { TapeRun } from './useTapeRun';
+
+const tickWords: Readonly<Record<TapingTick, string>> = {
+  'compression-just-off': 'compression off for less than 15 minutes',
+  heat: 'heat within two hours',
+  exercise: 'exercise or heavy lifting within two hours',
+  'over-dressing': 'taped over a dressing',
+};
+
+interface Props {
+  readonly view: MeasureView;
+  readonly run: TapeRun;
+  readonly limb: 'arm' | 'leg';
+  readonly client: ClientMeasuringInput;
+  readonly isOpen: boolean;
+  readonly onClose: () => void;
+  /** Remembered for this client. */
+  readonly onClient: (change: Partial<ClientMeasuringInput>) => void;
+}
+
+/** How this taping is taken: remembered for the client, and what was different today. */
+export function TapeSetUp({ view, run, limb, client, isOpen, onClose, onClient }: Props) {
+  const protocols = view.protocols.filter((one) => one.limb === limb);
+  const chosen = client.protocols[limb] ?? protocols[0]?.id ?? '';
+  const { context } = run;
+  return (
+    <Dialog title="How it is taped" isOpen={isOpen} onClose={onClose}>
+      <div className={styles['columns']}>
+        <section>
+          <h3>Every time, with this client</h3>
+          <Select
+            label="Points"
+            value={chosen}
+            disabled={run.isTouched}
+            onChange={(event) => onClient({ protocols: { ...client.protocols, [limb]: event.target.value } })}
+            hint={
+              run.isTouched
+                ? 'Numbers were typed: the points stand for this taping.'
+                : `Zero mark: ${protocols.find((one) => one.id === chosen)?.zero ?? ''}`
+            }
+          >
+            {protocols.map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.name}
+              </option>
+            ))}
+          </Select>
+          <Choice
+            label="Order"
+            options={[
+              { value: 'one-side', text: 'one side first' },
+              { value: 'side-by-side', text: 'side by side' },
+            ]}
+            value={client.order}
+            onChange={(order) => onClient({ order })}
+          />
+          <Choice
+            label="Stronger hand"
+            options={[
+              { value: 'left', text: 'left' },
+              { value: 'right', text: 'right' },
+              { value: 'none', text: 'not known' },
+            ]}
+            value={client.hand}
+            onChange={(hand) => onClient({ hand })}
+          />
+          <Choice
+            label="Volume by"
+            options={[
+              { value: 'frustum', text: 'frustum' },
+              { value: 'disc', text: 'disc' },
+              { value: 'simpson', text: 'Simpson' },
+            ]}
+            value={client.method ?? view.house.method}
+            onChange={(method) => onClient({ method })}
+          />
+          <p className={styles['small']}>
+            Choose one method and keep it: the whole series is worked out afresh.{' '}
+            <a href={`/protocols?limb=${limb}`}>Own points</a>
+          </p>
+        </section>
+        <section>
+          <h3>Today</h3>
+          <Choice
+            label="Marks"
+            options={[
+              { value: 'fresh', text: 'fresh' },
+              { value: 'left-on', text: 'left on the skin' },
+            ]}
+            value={context.marks}
+            onChange={(marks) => run.setContext({ marks })}
+          />
+          <div className={styles['pair']}>
+            <NumberField
+              label="Rest, minutes"
+              value={context.restMinutes}
+              least={0}
+              most={120}
+              onValue={(restMinutes) => run.setContext({ restMinutes })}
+            />
+            <NumberField
+              label="Body weight, kg"
+              value={context.weightKg}
+              least={25}
+              most={350}
+              decimals={1}
+              note={weightNote(context.weightKg, view.lastWeight)}
+              onValue={(weightKg) => run.setContext({ weightKg })}
+            />
+          </div>
+          <fieldset className={styles['ticks']}>
+            <legend>Different from the rules</legend>
+            {(Object.keys(tickWords) as TapingTick[]).map((tick) => (
+              <label key={tick}>
+                <input
+                  type="checkbox"
+                  checked={context.ticks.includes(tick)}
+                  onChange={(event) =>
+                    run.setContext({
+                      ticks: event.target.checked
+                        ? [...context.ticks, tick]
+                        : context.ticks.filter((one) => one !== tick),
+                    })
+                  }
+                />
+                {tickWords[tick]}
+              </label>
+            ))}
+          </fieldset>
+          <NoteField value={context.note} onValue={(note) => run.setContext({ note })} />
+        </section>
+      </div>
+      <div className={styles['buttons']}>
+        <Button look="filled" onClick={onClose}>
+          Done
+        </Button>
+      </div>
+    </Dialog>
+  );
+}
+
+/** Weight more than a tenth away from a value within 60 days is worth a second look. */
+function weightNote(now: number | null, last: MeasureView['lastWeight']): string | undefined {
+  if (last === null) return undefined;
+  const days = (Date.now() - Date.parse(last.date)) / 86_400_000;
+  if (now !== null && days <= 60 && Math.abs(now - last.kg) > last.kg / 10)
+    return `${formatNumber(last.kg, 1)} kg last time: is this right?`;
+  return `last ${formatNumber(last.kg, 1)} kg`;
+}
+
+interface NumberProps {
+  readonly label: string;
+  readonly value: number | null;
+  readonly least: number;
+  readonly most: number;
+  readonly decimals?: number;
+  readonly note?: string | undefined;
+  readonly onValue: (value: number | null) => void;
+}
+
+/** A number that is taken when the field is left; empty: not taken. */
+export function NumberField({ label, value, least, most, decimals = 0, note, onValue }: NumberProps) {
+  const [text, setText] = useState<string>();
+  const [error, setError] = useState<string>();
+  const take = () => {
+    if (text === undefined) return;
+    const read = readLength(text);
+    const isZero = read.kind === 'zero' && least <= 0;
+    const number = read.kind === 'length' && read.unit === undefined ? read.value : isZero ? 0 : undefined;
+    if (read.kind === 'empty') {
+      setError(undefined);
+      setText(undefined);
+      onValue(null);
+    } else if (number === undefined || number < least || number > most)
+      setError(`Type a number from ${least} to ${most}.`);
+    else {
+      setError(undefined);
+      setText(undefined);
+      onValue(number);
+    }
+  };
+  return (
+    <Field
+      label={label}
+      inputMode="decimal"
+      autoComplete="off"
+      value={text ?? (value === null ? '' : formatNumber(value, decimals))}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={take}
+      onKeyDown={(event) => event.key === 'Enter' && take()}
+      error={error}
+      hint={note}
+    />
+  );
+}
+
+function NoteField({ value, onValue }: { readonly value: string; readonly onValue: (value: string) => void }) {
+  const [text, setText] = useState(value);
+  return (
+    <TextArea
+      label="Note"
+      rows={2}
+      maxLength={400}
+      value={text}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={() => text !== value && onValue(text)}
+    />
+  );
+}

@@ -1,0 +1,296 @@
+import { lazy, useCallback, useState } from 'react';
+import type { FlagView } from '../../contracts/measure-views';
+import { isSpacingWide, type TapeProtocol } from '../../core/swelling/protocol';
+import { fromCm } from '../../core/units';
+import { BodyMap } from '../../ui/body-map/BodyMap';
+import { Button } from '../../ui/button/Button';
+import { Drawn } from '../../ui/charts/Drawn';
+import { Choice } from '../../ui/choice/Choice';
+import { Kbd } from '../../ui/kbd/Kbd';
+import { ButtonTapePanel } from './ButtonTapePanel';
+import { lastGirthsCm } from './doubts';
+import { Frame } from './Frame';
+import { useLetters } from './keys';
+import styles from './MeasureView.module.css';
+import { SegmentBars } from './SegmentBars';
+import type { SheetProps } from './sheet';
+import { type CellAddress, isPassEmpty, type PassName } from './tape-cells';
+import { stepFrom, tapeOrder } from './tape-order';
+import { TapeFigures } from './TapeFigures';
+import { TapeLines } from './TapeLines';
+import { TapeSetUp } from './TapeSetUp';
+import { TapeTable } from './TapeTable';
+import { type SaveState, useTapeRun } from './useTapeRun';
+
+const ProfileChart = lazy(() => import('./ProfileChart'));
+
+const saveWords: Readonly<Record<SaveState, string>> = {
+  kept: 'every number is kept as you type it',
+  saving: 'keeping …',
+  waiting: 'not on the server yet',
+  conflict: 'edited in another window',
+};
+
+interface Props extends SheetProps {
+  readonly limb: 'arm' | 'leg';
+  readonly side: 'left' | 'right';
+  readonly protocol: TapeProtocol;
+  readonly onLimb: (limb: 'arm' | 'leg') => void;
+  readonly onSide: (side: 'left' | 'right') => void;
+  readonly onFlags: (flags: readonly FlagView[]) => void;
+}
+
+const start: CellAddress = { pass: 'first', side: 'reference', index: 0 };
+
+/** The tape run by keyboard: the point on the body, the number, what it says so far. */
+export function TapeSheet(props: Props) {
+  const { view, phase, limb, side, protocol, head, onward, client, onClient } = props;
+  const run = useTapeRun({ view, phase, limb, side, protocol, onFlags: props.onFlags });
+  const [at, setAt] = useState<CellAddress>(start);
+  const [isSettingUp, setIsSettingUp] = useState(false);
+  const [hasButtonTape, setHasButtonTape] = useState(false);
+  const { pass } = at;
+  const other = side === 'left' ? 'right' : 'left';
+  const order = tapeOrder({
+    points: run.positionsCm.length,
+    order: client.order,
+    pass,
+    hasEight: protocol.eight !== null,
+    unresolved: run.settled.unresolved,
+  });
+  const canRepeat = run.isTouched;
+  const isTwice = !isPassEmpty(run.cells.second);
+  const disagreeing = run.settled.unresolved.affected.length + run.settled.unresolved.reference.length;
+
+  const startPass = (next: PassName) => {
+    run.startPass(next);
+    const first = tapeOrder({
+      points: run.positionsCm.length,
+      order: client.order,
+      pass: next,
+      hasEight: false,
+      unresolved: run.settled.unresolved,
+    })[0];
+    setAt(first ?? { ...start, pass: next });
+  };
+  const { commit } = run;
+  const takeFromTape = useCallback(
+    (cm: number) => {
+      const taken = commit(at, `${Math.round(cm * 100) / 100} cm`, 'tape');
+      const next = stepFrom(order, at, 1);
+      if (taken && next) setAt(next);
+    },
+    [at, commit, order],
+  );
+  const here = run.doubts.filter((doubt) => at.index !== 'eight' && doubt.at === at.index);
+  useLetters({
+    i: run.switchUnit,
+    c: () => setIsSettingUp(true),
+    b: () => setHasButtonTape((has) => !has),
+    a: () => canRepeat && startPass(nextPass(pass, isTwice, disagreeing)),
+    u: run.undo,
+    'ctrl+z': run.undo,
+    y: () => here.length > 0 && run.confirm(here.map(({ key }) => key)),
+  });
+
+  const value = run.volume.value;
+  const last = run.last ? lastGirthsCm(run.last, run.positionsCm) : undefined;
+  const inUnit = (cm: number | null) => (cm === null ? null : fromCm(cm, run.unit));
+  const positions = run.positionsCm.map((cm) => fromCm(cm, run.unit));
+  const wholeSide = run.doubts.filter((doubt) => doubt.at === null);
+
+  return (
+    <Frame
+      bodyLabel="Where to tape"
+      body={
+        <BodyMap
+          view="front"
+          label={`Where to tape the ${limb}s`}
+          zoomTo={
+            limb === 'leg'
+              ? ['thigh-upper-outer.left', 'thigh-upper-outer.right', 'toes.left', 'toes.right']
+              : ['shoulder-cap.left', 'shoulder-cap.right', 'fingers.left', 'fingers.right']
+          }
+        >
+          {(figure) => (
+            <TapeLines
+              figure={figure}
+              limb={limb}
+              side={side}
+              positionsCm={run.positionsCm}
+              hereCm={at.index === 'eight' ? -1 : (run.positionsCm[at.index] ?? 0)}
+              isHereAffected={at.side === 'affected'}
+              segments={value?.excessMl === null ? [] : (value?.segments ?? [])}
+              unit={run.unit}
+            />
+          )}
+        </BodyMap>
+      }
+      main={
+        <>
+          {head}
+          <div className={styles['heading']}>
+            <h2>{titleOf(phase, pass)}</h2>
+            <span>
+              {client.order === 'one-side' ? `${other} side first` : 'side by side'},{' '}
+              {limb === 'leg' ? 'ankle' : 'wrist'} upwards
+            </span>
+          </div>
+          {!run.isTouched && phase === 'before' && (
+            <div className={styles['which']}>
+              <Choice
+                label="Limb"
+                isLabelHidden
+                options={[
+                  { value: 'leg', text: 'leg' },
+                  { value: 'arm', text: 'arm' },
+                ]}
+                value={limb}
+                onChange={props.onLimb}
+              />
+              <Choice
+                label="Affected side"
+                isLabelHidden
+                options={[
+                  { value: 'left', text: 'left is swollen' },
+                  { value: 'right', text: 'right is swollen' },
+                ]}
+                value={side}
+                onChange={props.onSide}
+              />
+            </div>
+          )}
+          {hasButtonTape && <ButtonTapePanel onGirthCm={takeFromTape} onClose={() => setHasButtonTape(false)} />}
+          {wholeSide.map((doubt) => (
+            <div key={doubt.key} className={styles['whole']} role="alert">
+              <p>
+                {doubt.side ? `${doubt.side === 'affected' ? side : other}: ` : ''}
+                {doubt.message}
+              </p>
+              {doubt.mend && (
+                <Button look="mend" onClick={() => run.mend(doubt)}>
+                  {doubt.mend === 'swap' ? 'Swap the sides' : `Read them as ${run.unit === 'cm' ? 'inches' : 'cm'}`}
+                </Button>
+              )}
+              <Button look="link" onClick={() => run.confirm([doubt.key])}>
+                It is right
+              </Button>
+            </div>
+          ))}
+          <TapeTable
+            run={run}
+            limb={limb}
+            side={side}
+            pass={pass}
+            order={order}
+            eight={protocol.eight}
+            at={at}
+            onMove={setAt}
+          />
+          <p className={styles['soft']}>
+            {pass === 'second' && 'Taped again without looking: the first numbers come back into the mean. '}
+            {view.house.readingsPerPoint === 2 &&
+              !isTwice &&
+              run.isTouched &&
+              'The house tapes twice: when the run is through, press A and tape it again. '}
+            {isSpacingWide(run.positionsCm) && 'Wide spacing lowers accuracy.'}
+          </p>
+        </>
+      }
+      asideLabel="What the tape says"
+      aside={
+        <>
+          <div className={styles['heading']}>
+            <h2>Along the {limb}</h2>
+            <span>girth in {run.unit}</span>
+          </div>
+          <div>
+            <Drawn className={styles['profile']}>
+              <ProfileChart
+                positions={positions}
+                affected={run.settled.affected}
+                reference={run.settled.reference}
+                last={(last?.affected ?? run.positionsCm.map(() => null)).map(inUnit)}
+                side={side}
+                unit={run.unit}
+                className={styles['profile'] ?? ''}
+              />
+            </Drawn>
+            {value && value.excessMl !== null && (
+              <SegmentBars
+                segments={value.segments}
+                from={positions[0] ?? 0}
+                to={positions.at(-1) ?? 1}
+                unit={run.unit}
+              />
+            )}
+          </div>
+          <TapeFigures view={view} run={run} limb={limb} side={side} phase={phase} />
+          <p className={styles['posture']}>
+            <strong>{protocol.posture}</strong> Zero mark: {protocol.zero}, placed with care: it is often the largest
+            error. Rest {protocol.restMinutes} minutes first.
+          </p>
+          <TapeSetUp
+            view={view}
+            run={run}
+            limb={limb}
+            client={client}
+            isOpen={isSettingUp}
+            onClose={() => setIsSettingUp(false)}
+            onClient={onClient}
+          />
+        </>
+      }
+      foot={
+        <>
+          <FootKey letter="I" words={run.unit === 'cm' ? 'inches' : 'centimetres'} onPress={run.switchUnit} />
+          <FootKey
+            letter="A"
+            words={againWords(nextPass(pass, isTwice, disagreeing))}
+            onPress={() => canRepeat && startPass(nextPass(pass, isTwice, disagreeing))}
+          />
+          <FootKey letter="U" words="undo" onPress={run.undo} />
+          <FootKey letter="C" words="how it is taped" onPress={() => setIsSettingUp(true)} />
+          <FootKey letter="B" words="tape with a button" onPress={() => setHasButtonTape((has) => !has)} />
+          <em role="status" data-state={run.saveState}>
+            {run.trouble ?? saveWords[run.saveState]}
+          </em>
+          {run.saveState === 'waiting' && (
+            <Button look="link" onClick={run.retry}>
+              Try again
+            </Button>
+          )}
+          {onward}
+        </>
+      }
+    />
+  );
+}
+
+function FootKey({
+  letter,
+  words,
+  onPress,
+}: {
+  readonly letter: string;
+  readonly words: string;
+  readonly onPress: () => void;
+}) {
+  return (
+    <button type="button" className={styles['footKey']} onClick={onPress}>
+      <Kbd>{letter}</Kbd> {words}
+    </button>
+  );
+}
+
+/** From the first pass to the second; then, where readings disagree, to the third; else back to the first. */
+function nextPass(pass: PassName, isTwice: boolean, disagreeing: number): PassName {
+  if (pass === 'first') return isTwice && disagreeing > 0 ? 'third' : 'second';
+  return pass === 'second' && disagreeing > 0 ? 'third' : 'first';
+}
+
+const againWords = (next: PassName) =>
+  ({ first: 'first readings', second: 'tape again', third: 'third readings' })[next];
+
+const titleOf = (phase: 'before' | 'after', pass: PassName) =>
+  `Tape run${phase === 'after' ? ', after' : ''}${{ first: '', second: ', again', third: ', third readings' }[pass]}`;

@@ -1,0 +1,133 @@
+import { useState } from 'react';
+import { anatomy } from '../../catalogue/anatomy';
+import type { ObservationView } from '../../contracts/measure-views';
+import { getPlace, type PlaceId } from '../../core/anatomy/place';
+import type { RegionMark } from '../../ui/body-map/BodyMap';
+import { BodyPanel } from '../../ui/body-map/BodyPanel';
+import { Choice } from '../../ui/choice/Choice';
+import { Frame } from './Frame';
+import styles from './TouchSheet.module.css';
+import { observedWords, strengthOf } from './observed-words';
+import { PlaceForm } from './PlaceForm';
+import type { SheetProps } from './sheet';
+import { SkinForm } from './SkinForm';
+
+interface Props extends SheetProps {
+  readonly limb: 'arm' | 'leg';
+  readonly side: 'left' | 'right';
+}
+
+/** What hands and eyes find: touch a place on the body, then say what is there. */
+export default function TouchSheet({ phase, head, onward, observations, limb, side }: Props) {
+  const usual = limb === 'leg' ? `shin-lower.${side}` : `forearm-inner.${side}`;
+  const [place, setPlace] = useState<PlaceId>(usual);
+  const [part, setPart] = useState<'place' | 'whole'>('place');
+  const placed = observations.list.filter((one) => one.place !== null && anatomy.territories.has(one.place));
+  const regions = new Map<string, RegionMark>();
+  for (const one of placed) {
+    const at = one.place ?? '';
+    const before = regions.get(at);
+    const words = [before?.words, observedWords(one)].filter(Boolean).join('; ');
+    regions.set(at, { tone: 'drain', words, strength: Math.max(before?.strength ?? 0, strengthOf(one)) });
+  }
+  return (
+    <Frame
+      bodyLabel="Touch the place"
+      body={
+        <BodyPanel
+          label="Skin and tissue"
+          initial={{ view: 'front', side }}
+          regions={regions}
+          selected={place}
+          onPick={(next) => {
+            setPlace(next);
+            setPart('place');
+          }}
+        />
+      }
+      main={
+        <>
+          {head}
+          <div className={styles['parts']}>
+            <Choice
+              label="Part of the record"
+              isLabelHidden
+              options={[
+                { value: 'place', text: getPlace(anatomy, place).label },
+                { value: 'whole', text: 'the skin as a whole' },
+              ]}
+              value={part}
+              onChange={setPart}
+            />
+          </div>
+          {part === 'place' ? (
+            <PlaceForm key={`${place} ${phase}`} place={place} observations={observations} />
+          ) : (
+            <SkinForm observations={observations} limb={limb} side={side} />
+          )}
+        </>
+      }
+      asideLabel="What was found"
+      aside={
+        <Found observations={observations.list} onRemove={(key) => void observations.remove(key)} onGo={setPlace} />
+      }
+      foot={
+        <>
+          <span>Touch the body, or go to it with Tab and use the arrow keys and Enter</span>
+          <em role="status">{observations.status}</em>
+          {onward}
+        </>
+      }
+    />
+  );
+}
+
+interface FoundProps {
+  readonly observations: readonly ObservationView[];
+  readonly onRemove: (key: number) => void;
+  readonly onGo: (place: PlaceId) => void;
+}
+
+/** Everything found today, place by place. */
+function Found({ observations, onRemove, onGo }: FoundProps) {
+  const shown = observations.filter((one) => observedWords(one) !== '');
+  const places = [...new Set(shown.map((one) => one.place))];
+  return (
+    <>
+      <h2>Found today</h2>
+      {shown.length === 0 && <p className={styles['soft']}>Nothing yet. Touch a place on the body to begin.</p>}
+      {places.map((place) => (
+        <div key={place ?? 'whole'} className={styles['found']}>
+          <h3>
+            {place !== null && anatomy.territories.has(place) ? (
+              <button type="button" onClick={() => onGo(place)}>
+                {getPlace(anatomy, place).label}
+              </button>
+            ) : (
+              (place ?? 'As a whole')
+            )}
+          </h3>
+          <ul>
+            {shown
+              .filter((one) => one.place === place)
+              .map((one) => (
+                <li key={one.key}>
+                  <span>
+                    {observedWords(one)}
+                    {one.phase === 'after' ? ' (after)' : ''}
+                  </span>
+                  <button
+                    type="button"
+                    onClick={() => onRemove(one.key)}
+                    aria-label={`Take back: ${observedWords(one)}`}
+                  >
+                    take back
+                  </button>
+                </li>
+              ))}
+          </ul>
+        </div>
+      ))}
+    </>
+  );
+}

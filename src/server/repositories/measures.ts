@@ -1,0 +1,289 @@
+import type { ObservationInput, ObservationKind, ProtocolInput } from '../../contracts/measures';
+import type { ObservationView } from '../../contracts/measure-views';
+import type { TapeProtocol } from '../../core/swelling/protocol';
+import type { ReferralLevel } from '../../core/swelling/referral';
+import {
+  type ClientMeasuring,
+  type MeasuringSettings,
+  usualClientMeasuring,
+  usualMeasuring,
+} from '../../core/swelling/settings';
+import type { Db } from '../db/connection';
+import type { ObservationRow, ReferralFlagRow, TapeProtocolRow } from '../db/schema';
+
+/** The house's settings, the usual ones where it has not decided. */
+export async function findMeasuring(db: Db): Promise<MeasuringSettings> {
+  const row = await db.selectFrom('house').select('settings_json').executeTakeFirst();
+  const kept = JSON.parse(row?.settings_json ?? '{}') as { readonly measuring?: Partial<MeasuringSettings> };
+  return { ...usualMeasuring, ...kept.measuring };
+}
+
+export async function storeMeasuring(db: Db, measuring: MeasuringSettings): Promise<void> {
+  const row = await db.selectFrom('house').select('settings_json').executeTakeFirst();
+  const kept = JSON.parse(row?.settings_json ?? '{}') as object;
+  await db
+    .updateTable('house')
+    .set({ settings_json: JSON.stringify({ ...kept, measuring }) })
+    .execute();
+}
+
+export async function findClientMeasuring(db: Db, clientId: number): Promise<ClientMeasuring> {
+  const row = await db.selectFrom('client').select('measuring_json').where('id', '=', clientId).executeTakeFirst();
+  return { ...usualClientMeasuring, ...(JSON.parse(row?.measuring_json ?? '{}') as Partial<ClientMeasuring>) };
+}
+
+export async function storeClientMeasuring(db: Db, clientId: number, measuring: ClientMeasuring): Promise<void> {
+  await db
+    .updateTable('client')
+    .set({ measuring_json: JSON.stringify(measuring) })
+    .where('id', '=', clientId)
+    .execute();
+}
+
+const ownPrefix = 'own-';
+
+const toProtocol = (row: TapeProtocolRow): TapeProtocol => ({
+  id: `${ownPrefix}${row.id}`,
+  limb: row.limb,
+  name: row.name,
+  zero: row.zero,
+  posture: row.posture,
+  stop: row.stop,
+  restMinutes: row.rest_minutes,
+  positionsCm: JSON.parse(row.positions_json) as number[],
+  eight: row.eight,
+});
+
+/** The house's own protocols that are still offered. */
+export async function listOwnProtocols(db: Db): Promise<readonly TapeProtocol[]> {
+  const rows = await db
+    .selectFrom('tape_protocol')
+    .selectAll()
+    .where('archived_at', 'is', null)
+    .orderBy('id')
+    .execute();
+  return rows.map(toProtocol);
+}
+
+export async function insertProtocol(db: Db, given: ProtocolInput, by: number | null, now: string): Promise<string> {
+  const row = await db
+    .insertInto('tape_protocol')
+    .values({
+      limb: given.limb,
+      name: given.name,
+      zero: given.zero,
+      posture: given.posture,
+      stop: given.stop,
+      rest_minutes: given.restMinutes,
+      positions_json: JSON.stringify(given.positionsCm),
+      eight: given.eight,
+      made_at: now,
+      made_by: by,
+      archived_at: null,
+    })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  return `${ownPrefix}${row.id}`;
+}
+
+/** Whether any taping was made by a protocol: then its points stand for good. */
+export async function isProtocolInUse(db: Db, id: string): Promise<boolean> {
+  const row = await db.selectFrom('taping').select('id').where('protocol', '=', id).limit(1).executeTakeFirst();
+  return row !== undefined;
+}
+
+const ownKey = (id: string) => Number(id.slice(ownPrefix.length));
+
+export async function updateProtocol(db: Db, id: string, given: ProtocolInput): Promise<boolean> {
+  const result = await db
+    .updateTable('tape_protocol')
+    .set({
+      limb: given.limb,
+      name: given.name,
+      zero: given.zero,
+      posture: given.posture,
+      stop: given.stop,
+      rest_minutes: given.restMinutes,
+      positions_json: JSON.stringify(given.positionsCm),
+      eight: given.eight,
+    })
+    .where('id', '=', ownKey(id))
+    .where('archived_at', 'is', null)
+    .executeTakeFirst();
+  return result.numUpdatedRows > 0n;
+}
+
+export async function archiveProtocol(db: Db, id: string, now: string): Promise<boolean> {
+  const result = await db
+    .updateTable('tape_protocol')
+    .set({ archived_at: now })
+    .where('id', '=', ownKey(id))
+    .where('archived_at', 'is', null)
+    .executeTakeFirst();
+  return result.numUpdatedRows > 0n;
+}
+
+export function toObservation(row: ObservationRow): ObservationView {
+  return {
+    key: row.id,
+    kind: row.kind as ObservationKind,
+    phase: row.phase,
+    place: row.place,
+    value: JSON.parse(row.value_json) as ObservationView['value'],
+    takenAt: row.taken_at,
+    visitId: row.visit_id,
+    by: row.recorded_by,
+  } as ObservationView;
+}
+
+/** What stands on record of a client, oldest first. */
+export async function listObservationsOfClient(db: Db, clientId: number): Promise<readonly ObservationView[]> {
+  const rows = await db
+    .selectFrom('observation')
+    .selectAll()
+    .where('client_id', '=', clientId)
+    .where('ended_at', 'is', null)
+    .orderBy('taken_at')
+    .orderBy('id')
+    .execute();
+  return rows.map(toObservation);
+}
+
+export async function findObservation(db: Db, visitId: number, key: number): Promise<ObservationRow | undefined> {
+  return db
+    .selectFrom('observation')
+    .selectAll()
+    .where('id', '=', key)
+    .where('visit_id', '=', visitId)
+    .where('ended_at', 'is', null)
+    .executeTakeFirst();
+}
+
+export async function insertObservation(
+  db: Db,
+  owner: { readonly clientId: number; readonly visitId: number; readonly takenAt: string },
+  given: ObservationInput,
+  by: number | null,
+  now: string,
+): Promise<ObservationRow> {
+  return db
+    .insertInto('observation')
+    .values({
+      client_id: owner.clientId,
+      visit_id: owner.visitId,
+      taken_at: owner.takenAt,
+      phase: given.phase,
+      kind: given.kind,
+      place: given.place,
+      value_json: JSON.stringify(given.value),
+      replaces: given.replaces,
+      recorded_at: now,
+      recorded_by: by,
+      ended_at: null,
+      ended_by: null,
+    })
+    .returningAll()
+    .executeTakeFirstOrThrow();
+}
+
+export async function endObservation(db: Db, key: number, by: number | null, now: string): Promise<void> {
+  await db.updateTable('observation').set({ ended_at: now, ended_by: by }).where('id', '=', key).execute();
+}
+
+/** Flags of a client that nobody has closed, most recent first. */
+export async function listOpenFlags(db: Db, clientId: number): Promise<readonly ReferralFlagRow[]> {
+  return db
+    .selectFrom('referral_flag')
+    .selectAll()
+    .where('client_id', '=', clientId)
+    .where('closed_at', 'is', null)
+    .orderBy('id', 'desc')
+    .execute();
+}
+
+export async function insertFlag(
+  db: Db,
+  owner: { readonly clientId: number; readonly visitId: number },
+  flag: { readonly rule: string; readonly level: ReferralLevel; readonly why: string },
+  by: number | null,
+  now: string,
+): Promise<void> {
+  await db
+    .insertInto('referral_flag')
+    .values({
+      client_id: owner.clientId,
+      visit_id: owner.visitId,
+      ...flag,
+      raised_at: now,
+      raised_by: by,
+      closed_at: null,
+      closed_by: null,
+    })
+    .execute();
+}
+
+/** @returns whether there was such a flag to close */
+export async function closeFlag(
+  db: Db,
+  clientId: number,
+  id: number,
+  note: string,
+  by: number | null,
+  now: string,
+): Promise<boolean> {
+  const result = await db
+    .updateTable('referral_flag')
+    .set({ closed_at: now, closed_by: by, close_note: note })
+    .where('id', '=', id)
+    .where('client_id', '=', clientId)
+    .where('closed_at', 'is', null)
+    .executeTakeFirst();
+  return result.numUpdatedRows > 0n;
+}
+
+export interface StoredPhoto {
+  readonly id: number;
+  readonly attachmentId: number;
+  readonly pose: string;
+  readonly phase: 'before' | 'after';
+  readonly takenAt: string;
+  readonly visitId: number | null;
+}
+
+export async function listPhotos(db: Db, clientId: number): Promise<readonly StoredPhoto[]> {
+  const rows = await db
+    .selectFrom('photo')
+    .selectAll()
+    .where('client_id', '=', clientId)
+    .orderBy('taken_at')
+    .orderBy('id')
+    .execute();
+  return rows.map((row) => ({
+    id: row.id,
+    attachmentId: row.attachment_id,
+    pose: row.pose,
+    phase: row.phase,
+    takenAt: row.taken_at,
+    visitId: row.visit_id,
+  }));
+}
+
+export async function insertPhoto(
+  db: Db,
+  given: Omit<StoredPhoto, 'id'> & { readonly clientId: number; readonly by: number | null },
+): Promise<number> {
+  const row = await db
+    .insertInto('photo')
+    .values({
+      client_id: given.clientId,
+      visit_id: given.visitId,
+      attachment_id: given.attachmentId,
+      pose: given.pose,
+      phase: given.phase,
+      taken_at: given.takenAt,
+      recorded_by: given.by,
+    })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  return row.id;
+}

@@ -1,0 +1,175 @@
+import type { TapingInput } from '../../contracts/record';
+import type { TapingView } from '../../contracts/views';
+import type { LimbVolume } from '../../core/swelling/limb-volume';
+import { type Pass, settleTaping } from '../../core/swelling/taping';
+import { plainContext, type TapingContext, type TapingPhase } from '../../core/swelling/taping-context';
+import type { Db } from '../db/connection';
+import type { TapingRow } from '../db/schema';
+
+interface Again {
+  readonly second: Pass | null;
+  readonly third: Pass | null;
+}
+
+export function toTaping(row: TapingRow, volume: LimbVolume | null): TapingView {
+  const positions = JSON.parse(row.positions_json) as number[];
+  const first: Pass = {
+    affected: JSON.parse(row.affected_json) as (number | null)[],
+    reference: JSON.parse(row.reference_json) as (number | null)[],
+  };
+  const again = row.again_json === null ? undefined : (JSON.parse(row.again_json) as Again);
+  const raw = {
+    limb: row.limb,
+    side: row.side,
+    unit: row.unit,
+    positions,
+    first,
+    second: again?.second ?? null,
+    third: again?.third ?? null,
+  };
+  return {
+    ...raw,
+    ...(again ? settleTaping(raw) : { ...first, unresolved: { affected: [], reference: [] } }),
+    version: row.version,
+    phase: row.phase,
+    method: row.method as TapingView['method'],
+    protocol: row.protocol,
+    context: { ...plainContext, ...(JSON.parse(row.context_json) as Partial<TapingContext>) },
+    takenAt: row.taken_at,
+    visitId: row.visit_id,
+    therapistId: row.recorded_by,
+    volume,
+  };
+}
+
+/** Newest versions of a visit's tapings, the one saved last at the end. */
+export async function listTapingsOfVisit(db: Db, visitId: number): Promise<readonly TapingRow[]> {
+  return db
+    .selectFrom('taping')
+    .selectAll()
+    .where('visit_id', '=', visitId)
+    .where('is_latest', '=', 1)
+    .orderBy('id')
+    .execute();
+}
+
+/** The newest version of one limb's taping. */
+export async function latestTaping(
+  db: Db,
+  visitId: number,
+  phase: TapingPhase,
+  limb: 'arm' | 'leg',
+): Promise<TapingRow | undefined> {
+  return db
+    .selectFrom('taping')
+    .selectAll()
+    .where('visit_id', '=', visitId)
+    .where('phase', '=', phase)
+    .where('limb', '=', limb)
+    .where('is_latest', '=', 1)
+    .executeTakeFirst();
+}
+
+/** The last taping of a client before a moment, not one taken after the work. */
+export async function lastTapingBefore(
+  db: Db,
+  clientId: number,
+  before: string,
+  exceptVisitId: number,
+): Promise<TapingRow | undefined> {
+  return db
+    .selectFrom('taping')
+    .selectAll()
+    .where('client_id', '=', clientId)
+    .where('is_latest', '=', 1)
+    .where('taken_at', '<', before)
+    .where('phase', '!=', 'after')
+    .where((eb) => eb.or([eb('visit_id', 'is', null), eb('visit_id', '!=', exceptVisitId)]))
+    .orderBy('taken_at', 'desc')
+    .orderBy('id', 'desc')
+    .limit(1)
+    .executeTakeFirst();
+}
+
+/** The newest version of every taping of a client, oldest first. */
+export async function listTapingsOfClient(db: Db, clientId: number): Promise<readonly TapingRow[]> {
+  return db
+    .selectFrom('taping')
+    .selectAll()
+    .where('client_id', '=', clientId)
+    .where('is_latest', '=', 1)
+    .orderBy('taken_at')
+    .orderBy('id')
+    .execute();
+}
+
+export interface NewTaping {
+  readonly clientId: number;
+  readonly visitId: number | null;
+  readonly takenAt: string;
+  readonly version: number;
+  readonly taping: Omit<TapingInput, 'source' | 'basedOn'>;
+  readonly source: TapingRow['source'];
+  readonly volume: LimbVolume | null;
+  readonly by: number | null;
+  readonly now: string;
+}
+
+/** Adds a version; the one before it is kept and no longer the newest. */
+export async function insertTaping(db: Db, given: NewTaping): Promise<void> {
+  const { taping, volume } = given;
+  await db.insertInto('taping').values(rowOf(given, volume)).execute();
+  if (given.version > 1 && given.visitId !== null)
+    await db
+      .updateTable('taping')
+      .set({ is_latest: 0 })
+      .where('visit_id', '=', given.visitId)
+      .where('phase', '=', taping.phase)
+      .where('limb', '=', taping.limb)
+      .where('version', '<', given.version)
+      .where('is_latest', '=', 1)
+      .execute();
+}
+
+function rowOf({ taping, ...given }: NewTaping, volume: LimbVolume | null) {
+  return {
+    client_id: given.clientId,
+    visit_id: given.visitId,
+    taken_at: given.takenAt,
+    phase: taping.phase,
+    version: given.version,
+    limb: taping.limb,
+    side: taping.side,
+    unit: taping.unit,
+    method: taping.method,
+    protocol: taping.protocol,
+    positions_json: JSON.stringify(taping.positions),
+    affected_json: JSON.stringify(taping.affected),
+    reference_json: JSON.stringify(taping.reference),
+    again_json: taping.second ? JSON.stringify({ second: taping.second, third: taping.third }) : null,
+    context_json: JSON.stringify(taping.context),
+    affected_ml: volume?.affectedMl ?? null,
+    reference_ml: volume?.referenceMl ?? null,
+    excess_ml: volume?.excessMl ?? null,
+    excess_percent: volume?.excessPercent ?? null,
+    affected_sd_ml: volume?.affectedSdMl ?? null,
+    excess_sd_ml: volume?.excessSdMl ?? null,
+    source: given.source,
+    recorded_at: given.now,
+    recorded_by: given.by,
+  };
+}
+
+/** Many at once, such as an import brings; `after` is called between packs and may throw to stop. */
+export async function insertTapings(
+  db: Db,
+  all: readonly NewTaping[],
+  after: (done: number) => void | Promise<void>,
+): Promise<void> {
+  const pack = 100;
+  for (let from = 0; from < all.length; from += pack) {
+    const rows = all.slice(from, from + pack).map((given) => rowOf(given, given.volume));
+    await db.insertInto('taping').values(rows).execute();
+    await after(Math.min(all.length, from + pack));
+  }
+}

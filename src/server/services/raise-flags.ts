@@ -1,0 +1,103 @@
+import { detectableChanges } from '../../catalogue/swelling/detectable.data';
+import type { FlagView } from '../../contracts/measure-views';
+import { detectableChange } from '../../core/swelling/detectable';
+import { referralLevels, referralsFor } from '../../core/swelling/referral';
+import type { MeasuringSettings } from '../../core/swelling/settings';
+import type { Db } from '../db/connection';
+import type { ReferralFlagRow } from '../db/schema';
+import {
+  closeFlag,
+  findClientMeasuring,
+  findMeasuring,
+  insertFlag,
+  listObservationsOfClient,
+  listOpenFlags,
+} from '../repositories/measures';
+import { listTapingsOfClient } from '../repositories/tapings';
+import { insertAudit } from '../repositories/visits';
+import { shortDay } from './house-clock';
+import type { VisitRecord } from './read-visit';
+import type { Actor, SaveRefusal } from './saving';
+import { readVolumeSettings, withVolume } from './taping-volume';
+import { signsOf } from './visit-signs';
+
+/** The change of a limb's volume that has to be exceeded (mL), by the house's figures. */
+export const detectableMl =
+  (house: MeasuringSettings) =>
+  (limb: 'arm' | 'leg', isSameTherapist: boolean): number => {
+    const table = detectableChanges[`${limb}-volume`];
+    const own = house.detectable[`${limb}-volume`];
+    return detectableChange(own === undefined ? table : { same: own, different: Math.max(own, table.different) }, {
+      isSameTherapist,
+    });
+  };
+
+/**
+ * Looks at all that is known of a visit and writes down every sign that asks for a physician, once while it is open.
+ * @returns what stands open for the client
+ */
+export async function raiseFlags(db: Db, visit: VisitRecord, actor: Actor): Promise<readonly FlagView[]> {
+  const clientId = visit.client.id;
+  const [house, measuring, settings, rows, observations, open] = await Promise.all([
+    findMeasuring(db),
+    findClientMeasuring(db, clientId),
+    readVolumeSettings(db, clientId),
+    listTapingsOfClient(db, clientId),
+    listObservationsOfClient(db, clientId),
+    listOpenFlags(db, clientId),
+  ]);
+  const signs = signsOf(visit, {
+    tapings: rows.map((row) => withVolume(row, settings)),
+    observations,
+    measuring,
+    settings,
+    detectableMl: detectableMl(house),
+  });
+  const known = new Set(open.map(({ rule }) => rule));
+  const raised = referralsFor(signs).filter(({ id }) => !known.has(id));
+  if (raised.length === 0) return open.map((row) => toFlag(row, visit.id)).sort(byLevel);
+  const now = actor.now.toISOString();
+  for (const { id, level, why } of raised)
+    await insertFlag(db, { clientId, visitId: visit.id }, { rule: id, level, why }, actor.therapistId, now);
+  return readFlags(db, clientId, visit.id);
+}
+
+const byLevel = (a: FlagView, b: FlagView) => referralLevels.indexOf(a.level) - referralLevels.indexOf(b.level);
+
+/** What stands open for a client, most urgent first. */
+export async function readFlags(db: Db, clientId: number, visitId: number): Promise<readonly FlagView[]> {
+  return (await listOpenFlags(db, clientId)).map((row) => toFlag(row, visitId)).sort(byLevel);
+}
+
+function toFlag(row: ReferralFlagRow, visitId: number): FlagView {
+  return {
+    id: row.id,
+    rule: row.rule,
+    level: row.level,
+    why: row.why,
+    raised: shortDay(row.raised_at),
+    isOfThisVisit: row.visit_id === visitId,
+  };
+}
+
+/** Closes a flag with what was done; until then it stays on the record. */
+export async function settleFlag(
+  db: Db,
+  clientId: number,
+  id: number,
+  note: string,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
+  const at = actor.now.toISOString();
+  return db.transaction().execute(async (trx) => {
+    if (!(await closeFlag(trx, clientId, id, note, actor.therapistId, at))) return { kind: 'not-found' } as const;
+    await insertAudit(trx, {
+      at,
+      by: actor.therapistId,
+      action: 'referral flag closed',
+      subject: `client ${clientId}`,
+      detail: note,
+    });
+    return { kind: 'saved' } as const;
+  });
+}

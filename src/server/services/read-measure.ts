@@ -1,0 +1,112 @@
+import { shippedProtocols } from '../../catalogue/swelling/protocols.data';
+import type { MeasureView, ObservationView, OwnErrors, PhotoView } from '../../contracts/measure-views';
+import type { TapingView } from '../../contracts/views';
+import { isShifted, measurementError } from '../../core/swelling/measurement-error';
+import { type VolumeSettings, volumeSettings } from '../../core/swelling/settings';
+import { duplicateVolumes } from '../../core/swelling/taping';
+import type { Db } from '../db/connection';
+import {
+  findClientMeasuring,
+  findMeasuring,
+  listObservationsOfClient,
+  listOwnProtocols,
+  listPhotos,
+} from '../repositories/measures';
+import { listTapingsOfClient, toTaping } from '../repositories/tapings';
+import { isoDay, shortDay } from './house-clock';
+import { readFlags } from './raise-flags';
+import { readVisit } from './read-visit';
+import { withVolume } from './taping-volume';
+
+/** All that the Measure view opens with. @returns undefined when there is no such visit */
+export async function readMeasure(db: Db, visitId: number): Promise<MeasureView | undefined> {
+  const visit = await readVisit(db, visitId);
+  if (!visit) return undefined;
+  const clientId = visit.client.id;
+  const [house, client, own, rows, observations, photos, flags] = await Promise.all([
+    findMeasuring(db),
+    findClientMeasuring(db, clientId),
+    listOwnProtocols(db),
+    listTapingsOfClient(db, clientId),
+    listObservationsOfClient(db, clientId),
+    listPhotos(db, clientId),
+    readFlags(db, clientId, visitId),
+  ]);
+  const settings = volumeSettings(house, client);
+  const tapings = rows.map((row) => withVolume(row, settings));
+  const isHere = ({ visitId: of }: { readonly visitId: number | null }) => of === visitId;
+  const past = observations.filter((one) => !isHere(one) && one.takenAt < visit.startsAt);
+  const earlier = tapings.filter((one) => !isHere(one) && one.phase !== 'after' && one.takenAt < visit.startsAt);
+  return {
+    visit,
+    house,
+    client,
+    protocols: [...shippedProtocols, ...own],
+    tapings: tapings.filter(isHere),
+    lastTapings: oneALimb([...earlier].reverse()).map(dated),
+    baselines: baselinesOf(earlier, client.baselineOn).map(dated),
+    observations: observations.filter(isHere),
+    lastObservations: lastOfEach(past),
+    firstObservations: lastOfEach([...past].reverse()),
+    photos: photos.map((photo): PhotoView => ({
+      id: photo.id,
+      fileId: photo.attachmentId,
+      pose: photo.pose,
+      phase: photo.phase,
+      takenAt: photo.takenAt,
+      date: shortDay(photo.takenAt),
+      isOfThisVisit: photo.visitId === visitId,
+    })),
+    flags,
+    ownErrors: await readOwnErrors(db, visit.therapist.id, settings),
+    lastWeight: lastWeightOf(earlier),
+  };
+}
+
+const dated = (taping: TapingView) => ({ ...taping, date: shortDay(taping.takenAt) });
+
+/** The first of each limb in the order given. */
+function oneALimb(tapings: readonly TapingView[]): readonly TapingView[] {
+  return (['arm', 'leg'] as const).flatMap((limb) => tapings.find((one) => one.limb === limb) ?? []);
+}
+
+/** The starting points: of the day that was chosen, else marked as baseline, else the first of each limb. */
+export function baselinesOf(tapings: readonly TapingView[], chosenOn: string | null): readonly TapingView[] {
+  const rank = (one: TapingView) => (isoDay(one.takenAt) === chosenOn ? 0 : one.phase === 'baseline' ? 1 : 2);
+  return oneALimb([...tapings].sort((a, b) => rank(a) - rank(b) || (a.takenAt < b.takenAt ? -1 : 1)));
+}
+
+/** The last in the list of each kind and place. */
+function lastOfEach(observations: readonly ObservationView[]): readonly ObservationView[] {
+  return [...new Map(observations.map((one) => [`${one.kind} ${one.place ?? ''}`, one])).values()];
+}
+
+function lastWeightOf(tapings: readonly TapingView[]): MeasureView['lastWeight'] {
+  const last = tapings.findLast((one) => one.context.weightKg !== null);
+  return last?.context.weightKg == null ? null : { kg: last.context.weightKg, date: isoDay(last.takenAt) };
+}
+
+/** As many of the newest as tell how somebody tapes now. */
+const newestPairs = 60;
+
+/** What a therapist's own pairs of readings say of their error, by limb. */
+export async function readOwnErrors(db: Db, therapistId: number, settings: VolumeSettings): Promise<OwnErrors> {
+  const rows = await db
+    .selectFrom('taping')
+    .selectAll()
+    .where('recorded_by', '=', therapistId)
+    .where('again_json', 'is not', null)
+    .where('is_latest', '=', 1)
+    .orderBy('id', 'desc')
+    .limit(newestPairs)
+    .execute();
+  const errors: Partial<Record<'arm' | 'leg', NonNullable<OwnErrors['arm']>>> = {};
+  for (const limb of ['arm', 'leg'] as const) {
+    const pairs = rows
+      .filter((row) => row.limb === limb)
+      .flatMap((row) => duplicateVolumes(toTaping(row, null), settings));
+    const error = measurementError(pairs);
+    if (error) errors[limb] = { pairs: pairs.length, mdc95: error.mdc95, isShifted: isShifted(pairs) };
+  }
+  return errors;
+}
