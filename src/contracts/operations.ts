@@ -183,6 +183,7 @@ const record: readonly Operation[] = [
   takes('put', '/api/clients/{id}/findings/{key}', FindingChangeInput, 'Corrects a finding; the old one stays.'),
   row('delete', '/api/clients/{id}/findings/{key}', 'Ends a finding; it stays in the history.'),
   takes('post', '/api/clients/{id}/findings/{key}/clearance', ClearanceInput, 'Adds a written note to a finding.'),
+  row('get', '/api/clients/{id}/progress.pdf', 'The course of a limb on one or two pages.', [400]),
   takes('put', '/api/clients/{id}/measuring', ClientMeasuringInput, 'How a client is measured from now on.'),
   takes('post', '/api/clients/{id}/flags/{key}', FlagNoteInput, 'Closes a flag with what was done.'),
   row('post', '/api/clients/{id}/archive', 'Puts a client aside.'),

@@ -72,7 +72,10 @@ async function tape(
 ): Promise<TapingInput> {
   const protocol = usualProtocol(visit.limb);
   const girths = makeGirths(visit.limb, excess, visit.random);
-  const again = (list: readonly number[]) => list.map((girth) => roundTo(girth + (visit.random() - 0.5) * 0.5, 1));
+  // The second pass errs as a whole, as marks and hand do, and a little at each point.
+  const shift = 1 + (visit.random() - 0.5) * 0.013;
+  const again = (list: readonly number[]) =>
+    list.map((girth) => roundTo(girth * shift + (visit.random() - 0.5) * 0.2, 1));
   const isTwice = phase === 'before' && visit.index % 2 === 1;
   const isWeighed = phase === 'before' && visit.index % 3 === 0;
   const taping: TapingInput = {

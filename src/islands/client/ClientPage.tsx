@@ -4,7 +4,7 @@ import { capitalise } from '../../core/drainage/wording';
 import { dayInWords } from '../../core/visit/words';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { bestDrawing } from '../../ui/body-map/views';
-import { Button } from '../../ui/button/Button';
+import { Button, ButtonLink } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
 import { useToasts } from '../../ui/toast/useToasts';
 import { send, sentenceOf } from '../api';
@@ -85,6 +85,7 @@ export function ClientPage({ view, today, isOwner }: Props) {
             </p>
           </div>
           {view.isArchived && <strong className={styles['archived']}>in the archive</strong>}
+          <ButtonLink href={`/clients/${client.id}/progress`}>Progress</ButtonLink>
         </div>
         {view.mergedInto !== null && (
           <p role="status">

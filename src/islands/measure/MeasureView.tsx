@@ -23,9 +23,9 @@ const PictureSheet = lazy(() => import('./PictureSheet'));
 
 const sheets = [
   { value: 'tape', text: 'tape', key: 't' },
-  { value: 'skin', text: 'skin and tissue', key: 'k' },
-  { value: 'feel', text: 'how it feels', key: 'f' },
-  { value: 'face', text: 'face and neck', key: 'n' },
+  { value: 'skin', text: 'skin', key: 'k' },
+  { value: 'feel', text: 'feeling', key: 'f' },
+  { value: 'face', text: 'face', key: 'n' },
   { value: 'belly', text: 'belly', key: 'g' },
   { value: 'pictures', text: 'pictures', key: 'p' },
 ] as const;

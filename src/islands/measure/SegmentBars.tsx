@@ -11,16 +11,16 @@ interface Props {
 }
 
 const width = 400;
-const height = 74;
-const zeroY = 54;
+const zeroY = 50;
+const belowY = 20;
 const inset = { left: 34, right: 74 };
 
 /** Excess of each stretch along the limb against a zero line, under the profile and on its scale. */
 export function SegmentBars({ segments, from, to, unit }: Props) {
   const values = segments.map(({ excessMl }) => excessMl ?? 0);
   const most = Math.max(10, ...values);
-  const least = Math.min(0, ...values);
-  const perMl = (zeroY - 14) / (most - Math.min(0, least) / 3);
+  const height = values.some((ml) => ml < 0) ? zeroY + belowY : zeroY + 2;
+  const perMl = (zeroY - 14) / most;
   const plot = width - inset.left - inset.right;
   const x = (at: number) => inset.left + ((at - from) / (to - from)) * plot;
   const top = segments.reduce<LimbSegment | undefined>(
@@ -36,11 +36,11 @@ export function SegmentBars({ segments, from, to, unit }: Props) {
       viewBox={`0 0 ${width} ${height}`}
       role="img"
       aria-label={`Excess by stretch. ${words}`}
-      preserveAspectRatio="none"
+      style={{ aspectRatio: `${width} / ${height}` }}
     >
       {segments.map((one) => {
         const ml = one.excessMl ?? 0;
-        const h = Math.min(Math.abs(ml) * perMl, ml < 0 ? height - zeroY - 2 : zeroY - 12);
+        const h = Math.min(Math.abs(ml) * perMl, ml < 0 ? belowY : zeroY - 12);
         return (
           <rect
             key={one.from}

@@ -1,5 +1,6 @@
 import type { MeasureView } from '../../contracts/measure-views';
 import type { DefinitionVerdict } from '../../core/swelling/definitions';
+import { fewestOwnPairs } from '../../core/swelling/detectable';
 import { formatNumber, formatSigned, fromCm } from '../../core/units';
 import styles from './MeasureView.module.css';
 import { baselineChange, caveatsOf, changeSince, verdictsOf } from './judge-run';
@@ -84,7 +85,8 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
           <strong>{change.beyond ? 'Beyond what the tape can err.' : 'Within measuring error.'}</strong>{' '}
           {change.beyond
             ? `${change.ml < 0 ? 'Smaller' : 'Larger'} by more than ${formatNumber(change.limitMl)} mL.`
-            : `May be no change: only beyond ${formatNumber(change.limitMl)} mL counts.`}
+            : `May be no change: only beyond ${formatNumber(change.limitMl)} mL counts.`}{' '}
+          {limitSource(view, limb, phase)}
           {top && ` Fluid sits highest between ${formatNumber(top.from)} and ${formatNumber(top.to)} ${run.unit}.`}
           {caveats.length > 0 && ` Compare with care: ${caveats.join(', ')}.`}
         </p>
@@ -131,6 +133,14 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
       {isComplete && <Definitions verdicts={verdictsOf(view, now, value, fromStart)} />}
     </>
   );
+}
+
+/** Whose figure the limit is; within one visit the marks are shared, and only the tape errs. */
+function limitSource(view: MeasureView, limb: 'arm' | 'leg', phase: 'before' | 'after'): string {
+  const own = view.ownErrors[limb];
+  if (phase === 'after') return '';
+  if (own?.isShifted) return 'Your second readings differ steadily from the first: check the method.';
+  return own && own.pairs >= fewestOwnPairs ? `The limit comes from your own ${own.pairs} pairs of readings.` : '';
 }
 
 /** The house's definition in a sentence, the others on demand: they disagree often. */

@@ -1,18 +1,33 @@
 import { useId } from 'react';
-import type { LimbSegment } from '../../core/swelling/limb-volume';
-import { type LengthUnit, toCm } from '../../core/units';
 import type { Figure, Point } from '../../ui/body-map/figure';
-import styles from './MeasureView.module.css';
+import styles from './TapeLines.module.css';
 
 interface Props {
   readonly figure: Figure;
   readonly limb: 'arm' | 'leg';
   readonly side: 'left' | 'right';
   readonly positionsCm: readonly number[];
-  readonly hereCm: number;
+  /** The point at hand; null: none. */
+  readonly hereCm: number | null;
   readonly isHereAffected: boolean;
-  readonly segments: readonly LimbSegment[];
-  readonly unit: LengthUnit;
+  readonly bands: readonly Band[];
+}
+
+/** A tint on the affected limb: how strong, and what it means. */
+export interface Band {
+  readonly fromCm: number;
+  readonly toCm: number;
+  /** 0–1. */
+  readonly strength: number;
+  readonly tone: 'excess' | 'smaller' | 'larger';
+}
+
+/** Excess of each stretch as a tint, the strongest where most fluid sits. */
+export function excessBands(
+  segments: readonly { readonly fromCm: number; readonly toCm: number; readonly ml: number }[],
+): readonly Band[] {
+  const most = Math.max(1, ...segments.map(({ ml }) => ml));
+  return segments.map(({ fromCm, toCm, ml }) => ({ fromCm, toCm, strength: Math.max(0, ml / most), tone: 'excess' }));
 }
 
 /** The figure stands about 1.72 m tall on 947 units of its drawing. */
@@ -70,10 +85,9 @@ function axisOf(
   return { zero, along: [(top[0] - zero[0]) / length, (top[1] - zero[1]) / length] };
 }
 
-/** Tape lines on both limbs, the one at hand strong, and the excess of each stretch as a river tint. */
-export function TapeLines({ figure, limb, side, positionsCm, hereCm, isHereAffected, segments, unit }: Props) {
+/** Tape lines on both limbs, the one at hand strong, and tints on the affected one. */
+export function TapeLines({ figure, limb, side, positionsCm, hereCm, isHereAffected, bands }: Props) {
   const id = useId();
-  const most = Math.max(1, ...segments.map((segment) => segment.excessMl ?? 0));
   return (
     <g className={styles['tapeLines']} aria-hidden="true">
       {(['left', 'right'] as const).map((which) => {
@@ -114,12 +128,13 @@ export function TapeLines({ figure, limb, side, positionsCm, hereCm, isHereAffec
             </mask>
             <g mask={`url(#${clip})`}>
               {which === side &&
-                segments.map((segment) => (
+                bands.map((one) => (
                   <path
-                    key={segment.from}
-                    d={band(toCm(segment.from, unit), toCm(segment.to, unit))}
-                    className={styles['excessBand']}
-                    fillOpacity={Math.max(0, (segment.excessMl ?? 0) / most) * 0.6}
+                    key={one.fromCm}
+                    d={band(one.fromCm, one.toCm)}
+                    className={styles['band']}
+                    data-tone={one.tone}
+                    fillOpacity={one.strength * 0.6}
                   />
                 ))}
               {positionsCm.map((cm) => (

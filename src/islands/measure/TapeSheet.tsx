@@ -1,7 +1,7 @@
 import { lazy, useCallback, useState } from 'react';
 import type { FlagView } from '../../contracts/measure-views';
 import { isSpacingWide, type TapeProtocol } from '../../core/swelling/protocol';
-import { fromCm } from '../../core/units';
+import { fromCm, toCm } from '../../core/units';
 import { BodyMap } from '../../ui/body-map/BodyMap';
 import { Button } from '../../ui/button/Button';
 import { Drawn } from '../../ui/charts/Drawn';
@@ -17,7 +17,7 @@ import type { SheetProps } from './sheet';
 import { type CellAddress, isPassEmpty, type PassName } from './tape-cells';
 import { stepFrom, tapeOrder } from './tape-order';
 import { TapeFigures } from './TapeFigures';
-import { TapeLines } from './TapeLines';
+import { excessBands, TapeLines } from './TapeLines';
 import { TapeSetUp } from './TapeSetUp';
 import { TapeTable } from './TapeTable';
 import { type SaveState, useTapeRun } from './useTapeRun';
@@ -118,10 +118,13 @@ export function TapeSheet(props: Props) {
               limb={limb}
               side={side}
               positionsCm={run.positionsCm}
-              hereCm={at.index === 'eight' ? -1 : (run.positionsCm[at.index] ?? 0)}
+              hereCm={at.index === 'eight' ? null : (run.positionsCm[at.index] ?? 0)}
               isHereAffected={at.side === 'affected'}
-              segments={value?.excessMl === null ? [] : (value?.segments ?? [])}
-              unit={run.unit}
+              bands={excessBands(
+                (value?.segments ?? []).flatMap(({ from, to, excessMl }) =>
+                  excessMl === null ? [] : [{ fromCm: toCm(from, run.unit), toCm: toCm(to, run.unit), ml: excessMl }],
+                ),
+              )}
             />
           )}
         </BodyMap>

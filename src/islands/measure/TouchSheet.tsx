@@ -18,7 +18,7 @@ interface Props extends SheetProps {
 }
 
 /** What hands and eyes find: touch a place on the body, then say what is there. */
-export default function TouchSheet({ phase, head, onward, observations, limb, side }: Props) {
+export default function TouchSheet({ view, phase, head, onward, observations, limb, side }: Props) {
   const usual = limb === 'leg' ? `shin-lower.${side}` : `forearm-inner.${side}`;
   const [place, setPlace] = useState<PlaceId>(usual);
   const [part, setPart] = useState<'place' | 'whole'>('place');
@@ -69,7 +69,18 @@ export default function TouchSheet({ phase, head, onward, observations, limb, si
       }
       asideLabel="What was found"
       aside={
-        <Found observations={observations.list} onRemove={(key) => void observations.remove(key)} onGo={setPlace} />
+        <>
+          <Found
+            title="Found today"
+            empty="Nothing yet. Touch a place on the body to begin."
+            observations={observations.list}
+            onRemove={(key) => void observations.remove(key)}
+            onGo={setPlace}
+          />
+          {view.lastObservations.length > 0 && (
+            <Found title="Last time" empty="" observations={view.lastObservations} onGo={setPlace} />
+          )}
+        </>
       }
       foot={
         <>
@@ -83,19 +94,21 @@ export default function TouchSheet({ phase, head, onward, observations, limb, si
 }
 
 interface FoundProps {
+  readonly title: string;
+  readonly empty: string;
   readonly observations: readonly ObservationView[];
-  readonly onRemove: (key: number) => void;
+  readonly onRemove?: (key: number) => void;
   readonly onGo: (place: PlaceId) => void;
 }
 
-/** Everything found today, place by place. */
-function Found({ observations, onRemove, onGo }: FoundProps) {
+/** What was found, place by place. */
+function Found({ title, empty, observations, onRemove, onGo }: FoundProps) {
   const shown = observations.filter((one) => observedWords(one) !== '');
   const places = [...new Set(shown.map((one) => one.place))];
   return (
     <>
-      <h2>Found today</h2>
-      {shown.length === 0 && <p className={styles['soft']}>Nothing yet. Touch a place on the body to begin.</p>}
+      <h2>{title}</h2>
+      {shown.length === 0 && <p className={styles['soft']}>{empty}</p>}
       {places.map((place) => (
         <div key={place ?? 'whole'} className={styles['found']}>
           <h3>
@@ -116,13 +129,15 @@ function Found({ observations, onRemove, onGo }: FoundProps) {
                     {observedWords(one)}
                     {one.phase === 'after' ? ' (after)' : ''}
                   </span>
-                  <button
-                    type="button"
-                    onClick={() => onRemove(one.key)}
-                    aria-label={`Take back: ${observedWords(one)}`}
-                  >
-                    take back
-                  </button>
+                  {onRemove && (
+                    <button
+                      type="button"
+                      onClick={() => onRemove(one.key)}
+                      aria-label={`Take back: ${observedWords(one)}`}
+                    >
+                      take back
+                    </button>
+                  )}
                 </li>
               ))}
           </ul>

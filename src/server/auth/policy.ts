@@ -53,6 +53,7 @@ export const policy: readonly Rule[] = [
   { path: '/outbox', least: 'assistant' },
   { path: '/api/reminders', methods: ['POST'], least: 'assistant' },
 
+  { path: '/clients/:id/progress', least: 'therapist' },
   { path: '/visits/:id/:view', least: 'therapist' },
   { path: '/api/visits/:id', methods: ['GET'], least: 'therapist' },
   { path: '/api/visits/:id/ask', methods: ['GET'], least: 'therapist' },
@@ -75,6 +76,7 @@ export const policy: readonly Rule[] = [
   { path: '/api/clients/:id/findings', methods: ['POST'], least: 'therapist' },
   { path: '/api/clients/:id/findings/:key', methods: ['PUT', 'DELETE'], least: 'therapist' },
   { path: '/api/clients/:id/findings/:key/clearance', methods: ['POST'], least: 'therapist' },
+  { path: '/api/clients/:id/progress.pdf', methods: ['GET'], least: 'therapist' },
   { path: '/api/clients/:id/measuring', methods: ['PUT'], least: 'therapist' },
   { path: '/api/clients/:id/flags/:key', methods: ['POST'], least: 'therapist' },
   { path: '/api/protocols', methods: ['POST'], least: 'therapist' },

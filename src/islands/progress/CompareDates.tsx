@@ -1,0 +1,107 @@
+import { useState } from 'react';
+import type { CoursePoint, LimbCourse } from '../../contracts/progress-views';
+import { formatNumber, formatSigned } from '../../core/units';
+import { BodyMap } from '../../ui/body-map/BodyMap';
+import { Select } from '../../ui/field/Field';
+import { type Band, TapeLines } from '../measure/TapeLines';
+import styles from './ProgressView.module.css';
+
+/** A change of a stretch smaller than this (mL) is not worth a tint. */
+const leastMl = 2;
+
+/** Two dates held against each other on the body: where it has become smaller, and where larger. */
+export function CompareDates({ course }: { readonly course: LimbCourse }) {
+  const { points, limb, side } = course;
+  const [from, setFrom] = useState(points[0]?.date ?? '');
+  const [to, setTo] = useState(points.at(-1)?.date ?? '');
+  const [earlier, later] = [points.find(({ date }) => date === from), points.find(({ date }) => date === to)];
+  const changes = earlier && later ? changesBetween(earlier, later) : [];
+  const total = changes.reduce((sum, { ml }) => sum + ml, 0);
+  const most = Math.max(1, ...changes.map(({ ml }) => Math.abs(ml)));
+  const bands = changes
+    .filter(({ ml }) => Math.abs(ml) >= leastMl)
+    .map((change): Band => ({
+      fromCm: change.from,
+      toCm: change.to,
+      strength: Math.abs(change.ml) / most,
+      tone: change.ml < 0 ? 'smaller' : 'larger',
+    }));
+  const positions = (points[0]?.segments ?? []).flatMap((one, i) => (i === 0 ? [one.from, one.to] : [one.to]));
+  const strongest = [...changes].sort((a, b) => Math.abs(b.ml) - Math.abs(a.ml))[0];
+  return (
+    <section className={styles['compare']} aria-label="Two dates compared">
+      <div className={styles['dates']}>
+        <DateSelect label="From" value={from} points={points} onChange={setFrom} />
+        <DateSelect label="To" value={to} points={points} onChange={setTo} />
+      </div>
+      <div className={styles['map']}>
+        <BodyMap
+          view="front"
+          label={`Change of the ${side} ${limb} between two dates`}
+          zoomTo={
+            limb === 'leg'
+              ? ['thigh-upper-outer.left', 'thigh-upper-outer.right', 'toes.left', 'toes.right']
+              : ['shoulder-cap.left', 'shoulder-cap.right', 'fingers.left', 'fingers.right']
+          }
+        >
+          {(figure) => (
+            <TapeLines
+              figure={figure}
+              limb={limb}
+              side={side}
+              positionsCm={positions}
+              hereCm={null}
+              isHereAffected
+              bands={bands}
+            />
+          )}
+        </BodyMap>
+        <ol className={styles['stretches']} aria-label="Change of each stretch">
+          {changes.toReversed().map((one) => (
+            <li key={one.from} data-tone={Math.abs(one.ml) < leastMl ? undefined : one.ml < 0 ? 'smaller' : 'larger'}>
+              <span>
+                {formatNumber(one.from)}–{formatNumber(one.to)} cm
+              </span>
+              <strong>{formatSigned(one.ml)}</strong>
+            </li>
+          ))}
+        </ol>
+      </div>
+      <p className={styles['soft']}>
+        {from === to
+          ? 'Choose two different dates.'
+          : `${total < 0 ? 'Smaller' : 'Larger'} by ${formatNumber(Math.abs(total))} mL in all${
+              strongest
+                ? `, most between ${formatNumber(strongest.from)} and ${formatNumber(strongest.to)} cm (${formatSigned(strongest.ml)} mL)`
+                : ''
+            }.`}
+      </p>
+    </section>
+  );
+}
+
+function changesBetween(earlier: CoursePoint, later: CoursePoint) {
+  return later.segments.flatMap((one) => {
+    const before = earlier.segments.find(({ from, to }) => from === one.from && to === one.to);
+    return before ? [{ from: one.from, to: one.to, ml: one.ml - before.ml }] : [];
+  });
+}
+
+interface SelectProps {
+  readonly label: string;
+  readonly value: string;
+  readonly points: readonly CoursePoint[];
+  readonly onChange: (date: string) => void;
+}
+
+function DateSelect({ label, value, points, onChange }: SelectProps) {
+  return (
+    <Select label={label} value={value} onChange={(event) => onChange(event.target.value)}>
+      {points.map(({ date, day }) => (
+        <option key={date} value={date}>
+          {day}
+        </option>
+      ))}
+    </Select>
+  );
+}

@@ -1,0 +1,226 @@
+import { lazy, useCallback, useState } from 'react';
+import { courseOption, type Quantity } from '../../charts/course-options';
+import type { Palette } from '../../charts/palette';
+import { fadeOption, feelings, likings, responseOption, scoresOption } from '../../charts/visit-options';
+import type { LimbCourse, ProgressView as View } from '../../contracts/progress-views';
+import { countInWords, trendInWords } from '../../core/swelling/trend-words';
+import { formatNumber, formatSigned } from '../../core/units';
+import { ButtonLink } from '../../ui/button/Button';
+import { Drawn } from '../../ui/charts/Drawn';
+import { Choice } from '../../ui/choice/Choice';
+import { CompareDates } from './CompareDates';
+import { FeedbackTable, FiguresTable } from './FiguresTable';
+import styles from './ProgressView.module.css';
+
+const ProgressChart = lazy(() => import('./ProgressChart'));
+
+type What = Quantity | 'feeling' | 'skin' | 'liking';
+
+const names: Readonly<Record<What, string>> = {
+  excess: 'excess',
+  volumes: 'both sides',
+  eight: 'hand or foot',
+  feeling: 'how it feels',
+  skin: 'redness',
+  liking: 'feedback',
+};
+
+/** Is the swelling going down, and does it stay down between visits? */
+export function ProgressView({ view }: { readonly view: View }) {
+  const [courseKey, setCourseKey] = useState(view.courses[0]?.key);
+  const course = view.courses.find(({ key }) => key === courseKey);
+  const offered = offeredOf(view, course);
+  const [what, setWhat] = useState<What>(offered[0] ?? 'liking');
+  const shown = offered.includes(what) ? what : (offered[0] ?? 'liking');
+  return (
+    <main id="main" className={styles['view']}>
+      <div className={styles['top']}>
+        <div>
+          <h1>
+            <a href={`/clients/${view.client.id}`}>{view.client.name}</a>
+          </h1>
+          <p>Progress, up to {view.today}</p>
+        </div>
+        <div className={styles['links']}>
+          <ButtonLink href={`/clients/${view.client.id}/measures`}>Figures in and out</ButtonLink>
+          {course && (
+            <ButtonLink
+              look="filled"
+              href={`/api/clients/${view.client.id}/progress.pdf?limb=${encodeURIComponent(`${course.side} ${course.limb}`)}`}
+            >
+              Report as PDF
+            </ButtonLink>
+          )}
+        </div>
+      </div>
+      {view.courses.length === 0 && view.visits.length === 0 && (
+        <p className={styles['empty']}>
+          Nothing has been measured or asked yet. Tape both limbs at the next visit: the first numbers stand here at
+          once, and from the second visit on you see whether anything has changed.
+        </p>
+      )}
+      <div className={styles['choices']}>
+        {view.courses.length > 1 && (
+          <Choice
+            label="Limb"
+            isLabelHidden
+            options={view.courses.map(({ key, limb, side }) => ({ value: key, text: `${side} ${limb}` }))}
+            value={courseKey ?? null}
+            onChange={setCourseKey}
+          />
+        )}
+        {offered.length > 0 && (
+          <Choice
+            label="What to look at"
+            isLabelHidden
+            options={offered.map((value) => ({ value, text: names[value] }))}
+            value={shown}
+            onChange={setWhat}
+          />
+        )}
+      </div>
+      {offered.length > 0 && <Panels key={courseKey} view={view} course={course} what={shown} />}
+      {course && <FiguresTable course={course} visits={view.visits} />}
+      {view.feedback.length > 0 && <FeedbackTable feedback={view.feedback} />}
+      <p className={styles['foot']}>
+        Measured by tape and told by the client. The program records and computes; it makes no diagnosis.
+      </p>
+    </main>
+  );
+}
+
+function offeredOf(view: View, course: LimbCourse | undefined): readonly What[] {
+  const has = (pick: (visit: View['visits'][number]) => number | null) => view.visits.some((v) => pick(v) !== null);
+  return [
+    ...(course ? (['excess'] as const) : []),
+    ...(course?.points.some(({ referenceMl }) => referenceMl !== null) ? (['volumes'] as const) : []),
+    ...(course?.points.some(({ eightCm }) => eightCm !== null) ? (['eight'] as const) : []),
+    ...(has((v) => v.heaviness ?? v.tightness ?? v.pain) ? (['feeling'] as const) : []),
+    ...(has((v) => v.rednessRise) ? (['skin'] as const) : []),
+    ...(has((v) => v.comfort ?? v.relaxationGain) ? (['liking'] as const) : []),
+  ];
+}
+
+interface PanelsProps {
+  readonly view: View;
+  readonly course: LimbCourse | undefined;
+  readonly what: What;
+}
+
+function Panels({ view, course, what }: PanelsProps) {
+  const make = useCallback(
+    (palette: Palette) => {
+      if (what === 'feeling') return scoresOption(view.visits, feelings, palette);
+      if (what === 'liking') return scoresOption(view.visits, likings, palette);
+      if (what === 'skin') return fadeOption(view.visits, palette);
+      if (!course) throw new Error(`there is no course to draw ${what} of`);
+      return courseOption(course, view.visits, what, palette);
+    },
+    [course, view.visits, what],
+  );
+  const makeResponse = useCallback(
+    (palette: Palette) => {
+      if (!course) throw new Error('there is no course to draw responses of');
+      return responseOption(course, palette);
+    },
+    [course],
+  );
+  const isOfLimb = what === 'excess' || what === 'volumes' || what === 'eight';
+  const isSingle = isOfLimb && course?.points.length === 1;
+  const title = titleOf(view, course, what);
+  return (
+    <div className={styles['panels']}>
+      <section aria-label="Over time">
+        <h2 className={styles['sentence']}>{title}</h2>
+        {isOfLimb && course && <Facts course={course} />}
+        {isSingle ? (
+          <p className={styles['soft']}>A chart begins with the second visit.</p>
+        ) : (
+          <Drawn className={styles['chart']}>
+            <ProgressChart make={make} label={`${names[what]} over time. ${title}`} className={styles['chart'] ?? ''} />
+          </Drawn>
+        )}
+        {isOfLimb && course && course.responses.length > 0 && (
+          <>
+            <h3 className={styles['sentence']}>{responseTitle(course)}</h3>
+            <Drawn className={styles['second']}>
+              <ProgressChart
+                make={makeResponse}
+                label={`Response and retention by visit. ${responseTitle(course)}`}
+                className={styles['second'] ?? ''}
+              />
+            </Drawn>
+          </>
+        )}
+      </section>
+      {course && course.points.length > 1 && <CompareDates course={course} />}
+    </div>
+  );
+}
+
+function titleOf(view: View, course: LimbCourse | undefined, what: Quantity | 'feeling' | 'skin' | 'liking'): string {
+  const reactions = view.visits.filter(
+    ({ rednessVerdict }) => rednessVerdict === 'reaction' || rednessVerdict === 'watch',
+  );
+  switch (what) {
+    case 'excess':
+    case 'volumes':
+      if (course?.points.length === 1) return 'One visit so far.';
+      return trendInWords(course?.trends.excess ?? course?.trends.affected, 'mL', 0);
+    case 'eight':
+      return trendInWords(course?.trends.eight, 'cm', 2, 'tapings');
+    case 'feeling':
+      return 'How it feels, 0 to 10, lower is better.';
+    case 'skin':
+      return reactions.length === 0
+        ? 'Redness has always gone within half an hour.'
+        : `Redness lasted longer after ${countInWords(reactions.length)} of ${countInWords(view.visits.length)} visits.`;
+    case 'liking':
+      return 'Comfort and what the visit gave in relaxation, 0 to 10.';
+  }
+}
+
+function responseTitle(course: LimbCourse): string {
+  const response = `Each visit takes about ${formatNumber(course.medianResponseMl ?? 0)} mL`;
+  if (course.medianRetentionPercent === null) return `${response}; how much of it holds is within measuring error.`;
+  return `${response}; of that, ${formatNumber(course.medianRetentionPercent)} % is still gone at the next (${countInWords(course.retentions)} visits).`;
+}
+
+/** The figures that answer “is it real?”, beside the chart's sentence. */
+function Facts({ course }: { readonly course: LimbCourse }) {
+  const newest = course.points.at(-1);
+  if (!newest) return null;
+  const { firstChange } = course;
+  return (
+    <div className={styles['facts']}>
+      <div>
+        <strong>{formatNumber(newest.excessMl ?? newest.affectedMl)} mL</strong>
+        <span>
+          {newest.excessPercent === null
+            ? `${course.side} ${course.limb}`
+            : `${formatNumber(newest.excessPercent, 1)} % over the other side`}
+          {newest.isProvisional && ', provisional'}
+        </span>
+      </div>
+      {firstChange && (
+        <div>
+          <strong>{formatSigned(firstChange.ml)} mL</strong>
+          <span>
+            since the start: {firstChange.isBeyond ? 'beyond' : 'within'} measuring error (
+            {formatNumber(firstChange.limitMl)} mL)
+          </span>
+        </div>
+      )}
+      {course.lastChangeMl !== null && (
+        <div>
+          <strong>{formatSigned(course.lastChangeMl)} mL</strong>
+          <span>since the visit before: {course.isLastChangeBeyond ? 'beyond' : 'within'} measuring error</span>
+        </div>
+      )}
+      <div>
+        <strong>{course.definition.isMet === null ? '–' : course.definition.isMet ? 'met' : 'not met'}</strong>
+        <span>by {course.definition.short}</span>
+      </div>
+    </div>
+  );
+}

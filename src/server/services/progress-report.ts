@@ -1,0 +1,158 @@
+import type { Content, TableCell } from 'pdfmake/interfaces';
+import { courseOption } from '../../charts/course-options';
+import { paperPalette } from '../../charts/palette';
+import { responseOption } from '../../charts/visit-options';
+import type { CoursePoint, LimbCourse, ProgressView } from '../../contracts/progress-views';
+import { trendInWords } from '../../core/swelling/trend-words';
+import { formatNumber, formatSigned } from '../../core/units';
+import { dayInWords } from '../../core/visit/words';
+import { chartSvg } from '../exchange/chart-svg';
+import { makePdf, runs } from '../exchange/pdf';
+
+const soft = '#564c5c';
+const chartWidth = 720;
+const pageWidth = 483;
+/** As many of the newest as fit on two pages. */
+const mostRows = 16;
+
+const shown = (value: number | null, decimals = 0) => (value === null ? '–' : formatNumber(value, decimals));
+
+/** One limb's course on one or two pages, for the client or a physician: what was measured, and whether it is real. */
+export function printProgress(view: ProgressView, course: LimbCourse, bornOn: string | null): Promise<Buffer> {
+  const newest = course.points.at(-1);
+  const name = `${course.side} ${course.limb}`;
+  const sentence =
+    course.points.length === 1
+      ? 'One visit so far.'
+      : trendInWords(course.trends.excess ?? course.trends.affected, 'mL', 0);
+  return makePdf({
+    info: { title: `Progress of the ${name}, ${view.today}`, author: view.house },
+    content: [
+      { text: runs(view.house), fontSize: 16, bold: true },
+      {
+        text: runs(`${view.client.name}${bornOn ? `, born ${dayInWords(bornOn)}` : ''}`),
+        fontSize: 13,
+        bold: true,
+        margin: [0, 10, 0, 0],
+      },
+      { text: `Progress of the ${name}, up to ${view.today}`, color: soft, margin: [0, 0, 0, 10] },
+      { text: sentence, fontSize: 14, bold: true },
+      ...(newest ? [facts(course, newest)] : []),
+      ...(course.points.length > 1 ? charts(view, course) : []),
+      ...howMeasured(course),
+      figures(course),
+    ],
+    footer: (page: number, pages: number): Content => ({
+      columns: [
+        {
+          text: 'Measured and recorded by a practice that is not medical; no diagnosis. Local law and licences come first.',
+          width: '*',
+        },
+        { text: `${page} of ${pages}`, width: 50, alignment: 'right' },
+      ],
+      fontSize: 8.5,
+      color: soft,
+      margin: [56, 12, 56, 0],
+    }),
+  });
+}
+
+function facts(course: LimbCourse, newest: CoursePoint): Content {
+  const cell = (figure: string, words: string): Content => ({
+    stack: [
+      { text: figure, fontSize: 15, bold: true },
+      { text: words, color: soft, fontSize: 9.5 },
+    ],
+  });
+  const { firstChange } = course;
+  const cells: Content[] = [
+    cell(
+      `${formatNumber(newest.excessMl ?? newest.affectedMl)} mL`,
+      newest.excessPercent === null
+        ? `volume, ${newest.day}`
+        : `over the other side (${formatNumber(newest.excessPercent, 1)} %), ${newest.day}`,
+    ),
+  ];
+  if (firstChange)
+    cells.push(
+      cell(
+        `${formatSigned(firstChange.ml)} mL`,
+        `since the start: ${firstChange.isBeyond ? 'beyond' : 'within'} measuring error (${formatNumber(firstChange.limitMl)} mL)`,
+      ),
+    );
+  if (course.medianResponseMl !== null)
+    cells.push(
+      cell(
+        `${formatSigned(-course.medianResponseMl)} mL`,
+        `by one visit (median)${course.medianRetentionPercent === null ? '' : `; ${formatNumber(course.medianRetentionPercent)} % of it held to the next`}`,
+      ),
+    );
+  const { isMet, short } = course.definition;
+  cells.push(cell(isMet === null ? '–' : isMet ? 'met' : 'not met', `definition in use: ${short}`));
+  return { columns: cells, columnGap: 12, margin: [0, 8, 0, 8] };
+}
+
+function charts(view: ProgressView, course: LimbCourse): Content[] {
+  const svg = (option: Parameters<typeof chartSvg>[0], height: number): Content => ({
+    svg: chartSvg(option, chartWidth, height),
+    width: pageWidth,
+  });
+  return [
+    svg(courseOption(course, view.visits, 'excess', paperPalette), 300),
+    {
+      text: `Tint along the line: what the tape can err (95 %). Wide band: measuring error round the start (${formatNumber(course.limitMl)} mL). Pebbles: visits.`,
+      fontSize: 8.5,
+      color: soft,
+      margin: [0, 2, 0, 8],
+    },
+    ...(course.responses.length > 0
+      ? [
+          { text: 'What each visit took, and how much of it held to the next', bold: true } as Content,
+          svg(responseOption(course, paperPalette), 180),
+        ]
+      : []),
+  ];
+}
+
+function howMeasured(course: LimbCourse): Content[] {
+  return [
+    {
+      text: `Girths by tape at fixed marks, ${formatNumber(course.fromCm)} to ${formatNumber(course.toCm)} cm from the zero mark; volumes by the ${course.method} method, all worked out afresh over this stretch; excess is the ${course.side} ${course.limb} minus the other. ± is 1.96 times the standard deviation from the tape.`,
+      fontSize: 9.5,
+      color: soft,
+      margin: [0, 8, 0, 6],
+    },
+  ];
+}
+
+function figures(course: LimbCourse): Content {
+  const head = ['Date', `${course.side}, mL`, 'other, mL', 'excess, mL', '%', 'after, mL', 'held'];
+  const held = new Map(course.responses.map(({ date, retentionPercent }) => [date, retentionPercent]));
+  const rows = course.points.toReversed().slice(0, mostRows);
+  const right = (text: string): TableCell => ({ text, alignment: 'right' });
+  return {
+    table: {
+      headerRows: 1,
+      dontBreakRows: true,
+      widths: ['*', 'auto', 'auto', 'auto', 'auto', 'auto', 'auto'],
+      body: [
+        head.map((text, i): TableCell => ({ text, bold: true, color: soft, alignment: i === 0 ? 'left' : 'right' })),
+        ...rows.map((point): TableCell[] => [
+          `${point.day}${point.isProvisional ? ' (provisional)' : ''}`,
+          right(`${shown(point.affectedMl)} ± ${formatNumber(1.96 * point.affectedSdMl)}`),
+          right(shown(point.referenceMl)),
+          right(
+            point.excessMl === null
+              ? '–'
+              : `${shown(point.excessMl)} ± ${formatNumber(1.96 * (point.excessSdMl ?? 0))}`,
+          ),
+          right(shown(point.excessPercent, 1)),
+          right(shown(point.afterMl)),
+          right(held.get(point.date) == null ? '–' : `${formatNumber(held.get(point.date) ?? 0)} %`),
+        ]),
+      ],
+    },
+    layout: 'lightHorizontalLines',
+    fontSize: 9.5,
+  };
+}

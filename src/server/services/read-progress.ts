@@ -1,0 +1,101 @@
+import { anatomy } from '../../catalogue/anatomy';
+import type { CourseVisit, FeedbackLine, ProgressView } from '../../contracts/progress-views';
+import type { ObservationView } from '../../contracts/measure-views';
+import type { ClosingView } from '../../contracts/views';
+import type { Purpose } from '../../core/drainage/case';
+import { relaxationGain, summariseFeedback } from '../../core/skin/feedback';
+import { judgeRedness } from '../../core/skin/redness';
+import { volumeSettings } from '../../core/swelling/settings';
+import { workInWords } from '../../core/visit/words';
+import type { Db } from '../db/connection';
+import { findClient } from '../repositories/clients';
+import { listFindings } from '../repositories/findings';
+import { findClientMeasuring, findMeasuring, listObservationsOfClient } from '../repositories/measures';
+import { findHouse, listTherapists } from '../repositories/people';
+import { listTapingsOfClient } from '../repositories/tapings';
+import { countStepsOfClient, listClosingsOfClient, listVisitsOfClient } from '../repositories/visits';
+import { isoDay, shortDay } from './house-clock';
+import { coursesOf } from './read-course';
+import { briefOf, therapistOf } from './read-visit';
+import { withVolume } from './taping-volume';
+
+/** How a client's swelling, skin and liking have gone over the visits. @returns undefined for an unknown client */
+export async function readProgress(db: Db, clientId: number, now: Date): Promise<ProgressView | undefined> {
+  const client = await findClient(db, clientId);
+  if (!client) return undefined;
+  const [house, findings, measuring, own, rows, observations, visits, therapists, steps, closings] = await Promise.all([
+    findHouse(db),
+    listFindings(db, clientId),
+    findMeasuring(db),
+    findClientMeasuring(db, clientId),
+    listTapingsOfClient(db, clientId),
+    listObservationsOfClient(db, clientId),
+    listVisitsOfClient(db, clientId),
+    listTherapists(db),
+    countStepsOfClient(db, clientId),
+    listClosingsOfClient(db, clientId),
+  ]);
+  const settings = volumeSettings(measuring, own);
+  const tapings = rows.map((row) => withVolume(row, settings));
+  const measured = new Set([...rows.map((row) => row.visit_id), ...observations.map((one) => one.visitId)]);
+  const shown = visits
+    .filter((visit) => visit.stage === 'done' || visit.closed_at !== null || measured.has(visit.id))
+    .toReversed();
+  const course = shown.map((visit): CourseVisit => ({
+    visitId: visit.id,
+    date: isoDay(visit.starts_at),
+    day: shortDay(visit.starts_at),
+    work: workInWords(anatomy, JSON.parse(visit.focus_json) as string[], visit.purpose as Purpose),
+    therapist: therapistOf(therapists, visit.therapist_id).name,
+    steps: steps.get(visit.id) ?? null,
+    ...ofClosing(closings.get(visit.id)),
+    ...ofScores(observations.findLast((one) => one.visitId === visit.id && one.kind === 'scores')),
+  }));
+  const today = isoDay(now.toISOString());
+  return {
+    client: briefOf(client, findings, today),
+    house: house?.name ?? '',
+    today: shortDay(now.toISOString()),
+    courses: coursesOf(tapings, measuring, settings, own.baselineOn),
+    visits: course,
+    feedback: feedbackOf(course),
+  };
+}
+
+const notYet = -1;
+
+function ofClosing(closing: ClosingView | undefined) {
+  const [before, after] = [closing?.rednessBefore ?? null, closing?.redness ?? null];
+  const fade = closing?.fadeMinutes ?? null;
+  return {
+    comfort: closing?.comfort ?? null,
+    pressure: closing?.pressure ?? null,
+    warmth: closing?.warmth ?? null,
+    relaxationGain: relaxationGain(closing?.relaxationBefore ?? null, closing?.relaxationAfter ?? null),
+    rednessRise: after === null ? null : Math.max(0, after - (before ?? 0)),
+    fadeMinutes: fade,
+    rednessVerdict: judgeRedness({ before, after, fadedAfterMinutes: fade === notYet ? 'not-yet' : fade }),
+  };
+}
+
+function ofScores(scores: ObservationView | undefined) {
+  const value = scores?.kind === 'scores' ? scores.value : undefined;
+  return {
+    tightness: value?.tightness ?? null,
+    heaviness: value?.heaviness ?? null,
+    pain: value?.pain ?? null,
+  };
+}
+
+function feedbackOf(visits: readonly CourseVisit[]): readonly FeedbackLine[] {
+  const line = (what: FeedbackLine['what'], pick: (visit: CourseVisit) => number | null): FeedbackLine => ({
+    what,
+    ...summariseFeedback(visits.map(pick)),
+  });
+  return [
+    line('comfort', (visit) => visit.comfort),
+    line('pressure', (visit) => visit.pressure),
+    line('warmth', (visit) => visit.warmth),
+    line('relaxation gain', (visit) => visit.relaxationGain),
+  ].filter(({ count }) => count > 0);
+}
