@@ -1,3 +1,4 @@
+import type { MeasuringInput } from './measures';
 import type { AskView, MeView, TherapistView } from './views';
 
 /** What the owner sees to, and the outbox: plain data for the pages of the house. */
@@ -33,6 +34,7 @@ export interface HouseView {
   readonly qualifications: readonly { readonly id: string; readonly label: string }[];
   readonly wording: AskView['wording'] & { readonly since: string };
   readonly audit: AuditView;
+  readonly measuring: MeasuringInput;
 }
 
 /** A message of the outbox. */

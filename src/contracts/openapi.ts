@@ -25,7 +25,10 @@ export function openApiDocument(): Record<string, unknown> {
       name,
       in: 'path',
       required: true,
-      schema: name === 'token' ? { type: 'string' } : { type: 'integer', minimum: 1 },
+      schema:
+        name === 'token' || name === 'job' || operation.path.startsWith('/api/protocols/')
+          ? { type: 'string' }
+          : { type: 'integer', minimum: 1 },
     }));
     const isOpen = /^\/api\/(compute|health|openapi|house|calendar\/)/.test(operation.path);
     const refusals = new Set([

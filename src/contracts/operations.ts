@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { DrainageCheckRequest, DrainageCheckResponse, DrainagePlanRequest, DrainagePlanResponse } from './drainage';
 import { LimbVolumeRequest, LimbVolumeResponse } from './limb-volume';
+import { ImportStep } from './imports';
 import { ClientMeasuringInput, FlagNoteInput, MeasuringInput, ObservationInput, ProtocolInput } from './measures';
 import {
   BookingChangeInput,
@@ -184,6 +185,7 @@ const record: readonly Operation[] = [
   row('delete', '/api/clients/{id}/findings/{key}', 'Ends a finding; it stays in the history.'),
   takes('post', '/api/clients/{id}/findings/{key}/clearance', ClearanceInput, 'Adds a written note to a finding.'),
   row('get', '/api/clients/{id}/progress.pdf', 'The course of a limb on one or two pages.', [400]),
+  row('get', '/api/clients/{id}/measures.csv', 'All girths of a client as CSV.'),
   takes('put', '/api/clients/{id}/measuring', ClientMeasuringInput, 'How a client is measured from now on.'),
   takes('post', '/api/clients/{id}/flags/{key}', FlagNoteInput, 'Closes a flag with what was done.'),
   row('post', '/api/clients/{id}/archive', 'Puts a client aside.'),
@@ -200,6 +202,10 @@ const record: readonly Operation[] = [
 const house: readonly Operation[] = [
   takes('post', '/api/staff', StaffInput, 'Adds somebody to the house.'),
   takes('put', '/api/staff/{id}', StaffInput, 'Changes what somebody is, may and works.'),
+  row('post', '/api/imports', 'Reads and checks a table of girths, the body being the table.', [400, 413]),
+  row('get', '/api/imports/{job}', 'How an import stands.'),
+  takes('post', '/api/imports/{job}', ImportStep, 'Stores what was checked, all or nothing.'),
+  row('delete', '/api/imports/{job}', 'Stops an import; nothing of it stays.'),
   takes('post', '/api/measuring', MeasuringInput, 'What the house has decided about measuring.'),
   takes('post', '/api/protocols', ProtocolInput, 'Adds a protocol of taping.'),
   takes('put', '/api/protocols/{id}', ProtocolInput, 'Changes an own protocol that no taping was made by.'),

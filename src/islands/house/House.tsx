@@ -4,13 +4,15 @@ import { Choice } from '../../ui/choice/Choice';
 import { useToasts } from '../../ui/toast/useToasts';
 import { Audit, type AuditFilter } from './Audit';
 import styles from './House.module.css';
+import { Measuring } from './Measuring';
 import { People } from './People';
 import { Wording } from './Wording';
 
-type Part = 'people' | 'consent' | 'audit';
+type Part = 'people' | 'measuring' | 'consent' | 'audit';
 
 const parts: readonly { readonly value: Part; readonly text: string }[] = [
   { value: 'people', text: 'people' },
+  { value: 'measuring', text: 'measuring' },
   { value: 'consent', text: 'consent' },
   { value: 'audit', text: 'who did what' },
 ];
@@ -34,6 +36,7 @@ export function House({ view, part: first, filter, page }: Props) {
           <Choice label="Part of the house" isLabelHidden options={parts} value={part} onChange={setPart} />
         </div>
         {part === 'people' && <People people={view.people} qualifications={view.qualifications} />}
+        {part === 'measuring' && <Measuring first={view.measuring} say={say} />}
         {part === 'consent' && <Wording wording={view.wording} say={say} />}
         {part === 'audit' && <Audit audit={view.audit} people={view.people} filter={filter} page={page} />}
       </main>

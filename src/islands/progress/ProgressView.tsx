@@ -42,7 +42,7 @@ export function ProgressView({ view }: { readonly view: View }) {
           <p>Progress, up to {view.today}</p>
         </div>
         <div className={styles['links']}>
-          <ButtonLink href={`/clients/${view.client.id}/measures`}>Figures in and out</ButtonLink>
+          <ButtonLink href={`/measures?client=${view.client.id}`}>Figures in and out</ButtonLink>
           {course && (
             <ButtonLink
               look="filled"

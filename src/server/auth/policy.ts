@@ -53,6 +53,8 @@ export const policy: readonly Rule[] = [
   { path: '/outbox', least: 'assistant' },
   { path: '/api/reminders', methods: ['POST'], least: 'assistant' },
 
+  { path: '/measures', least: 'therapist' },
+  { path: '/protocols', least: 'therapist' },
   { path: '/clients/:id/progress', least: 'therapist' },
   { path: '/visits/:id/:view', least: 'therapist' },
   { path: '/api/visits/:id', methods: ['GET'], least: 'therapist' },
@@ -77,6 +79,9 @@ export const policy: readonly Rule[] = [
   { path: '/api/clients/:id/findings/:key', methods: ['PUT', 'DELETE'], least: 'therapist' },
   { path: '/api/clients/:id/findings/:key/clearance', methods: ['POST'], least: 'therapist' },
   { path: '/api/clients/:id/progress.pdf', methods: ['GET'], least: 'therapist' },
+  { path: '/api/clients/:id/measures.csv', methods: ['GET'], least: 'therapist' },
+  { path: '/api/imports', methods: ['POST'], least: 'therapist' },
+  { path: '/api/imports/:job', methods: ['GET', 'POST', 'DELETE'], least: 'therapist' },
   { path: '/api/clients/:id/measuring', methods: ['PUT'], least: 'therapist' },
   { path: '/api/clients/:id/flags/:key', methods: ['POST'], least: 'therapist' },
   { path: '/api/protocols', methods: ['POST'], least: 'therapist' },

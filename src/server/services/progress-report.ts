@@ -88,7 +88,9 @@ function facts(course: LimbCourse, newest: CoursePoint): Content {
       ),
     );
   const { isMet, short } = course.definition;
-  cells.push(cell(isMet === null ? '–' : isMet ? 'met' : 'not met', `definition in use: ${short}`));
+  cells.push(
+    cell(isMet === null ? '–' : isMet ? 'met' : 'not met', `definition in use: ${short.replace('≥', 'at least')}`),
+  );
   return { columns: cells, columnGap: 12, margin: [0, 8, 0, 8] };
 }
 

@@ -1,6 +1,7 @@
 import { screeningBook } from '../../catalogue/screening/screening';
 import type { HouseView } from '../../contracts/house-views';
 import type { Db } from '../db/connection';
+import { findMeasuring } from '../repositories/measures';
 import { findHouse, listStaff } from '../repositories/people';
 import { shortDay } from './house-clock';
 import { readAudit, type AuditWish } from './read-audit';
@@ -8,12 +9,13 @@ import { readWording } from './read-ask';
 
 /** What the owner sees to: people, the wording of the consent, and who did what. */
 export async function readHouse(db: Db, wish: AuditWish): Promise<HouseView> {
-  const [house, staff, wording, audit, made] = await Promise.all([
+  const [house, staff, wording, audit, made, measuring] = await Promise.all([
     findHouse(db),
     listStaff(db),
     readWording(db),
     readAudit(db, wish),
     db.selectFrom('consent_wording').select('made_at').orderBy('version', 'desc').executeTakeFirst(),
+    findMeasuring(db),
   ]);
   return {
     name: house?.name ?? '',
@@ -27,5 +29,6 @@ export async function readHouse(db: Db, wish: AuditWish): Promise<HouseView> {
     qualifications: screeningBook.qualifications.map(({ id, label }) => ({ id, label })),
     wording: { ...wording, since: made ? shortDay(made.made_at) : '' },
     audit,
+    measuring,
   };
 }

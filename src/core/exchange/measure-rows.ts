@@ -1,0 +1,183 @@
+import type { Limb } from '../swelling/entry-checks';
+import { readLength } from '../swelling/read-length';
+import type { TapingPhase } from '../swelling/taping-context';
+import { type LengthUnit, roundTo, toCm } from '../units';
+import { type DateOrder, readDate } from './read-date';
+
+/** What a column of a table of girths may hold. A row holds one girth, or all girths of one side. */
+export const columnRoles = ['client', 'born', 'date', 'phase', 'limb', 'side', 'point', 'girth', 'unit'] as const;
+export type ColumnRole = (typeof columnRoles)[number];
+
+/** How a table is read. */
+export interface ColumnPlan {
+  /** Role → index of its column, from 0. */
+  readonly columns: Readonly<Partial<Record<ColumnRole, number>>>;
+  /** Columns that each hold the girths of one point: index and the point (in `unit`). Empty: a row holds one girth. */
+  readonly pointColumns: readonly { readonly index: number; readonly point: number }[];
+  readonly unit: LengthUnit;
+  readonly dateOrder: DateOrder;
+  /** For tables that do not say it. */
+  readonly limb: Limb | null;
+  readonly phase: TapingPhase;
+}
+
+/** One girth of the table. */
+export interface GirthReading {
+  readonly client: string;
+  readonly born: string | null;
+  readonly date: string;
+  readonly phase: TapingPhase;
+  readonly limb: Limb;
+  readonly side: 'left' | 'right';
+  readonly pointCm: number;
+  readonly girthCm: number;
+}
+
+export interface RowTrouble {
+  /** Counted as the spreadsheet counts: the head is row 1. */
+  readonly row: number;
+  readonly column: string;
+  readonly message: string;
+}
+
+export type RowResult =
+  | { readonly ok: true; readonly readings: readonly GirthReading[] }
+  | { readonly ok: false; readonly trouble: Omit<RowTrouble, 'row'> };
+
+const words: Readonly<Record<ColumnRole, readonly string[]>> = {
+  client: ['client', 'name', 'guest', 'person'],
+  born: ['born', 'birth', 'birthday', 'date of birth'],
+  date: ['date', 'day', 'taken', 'measured on'],
+  phase: ['phase', 'when', 'before/after'],
+  limb: ['limb', 'arm/leg', 'extremity', 'part'],
+  side: ['side', 'left/right'],
+  point: ['point', 'position', 'point cm', 'point in', 'mark', 'distance', 'height'],
+  girth: ['girth', 'girth cm', 'girth in', 'circumference', 'value', 'cm'],
+  unit: ['unit', 'units'],
+};
+
+/** Finds what each column holds by its head, and points that are heads themselves, such as `4 cm`. */
+export function guessColumns(
+  head: readonly string[],
+): Pick<ColumnPlan, 'columns' | 'pointColumns'> & { readonly unit: LengthUnit | undefined } {
+  const plain = head.map((text) =>
+    text
+      .trim()
+      .toLowerCase()
+      .replace(/[()[\]_]/g, ' ')
+      .replace(/\s+/g, ' ')
+      .trim(),
+  );
+  const columns: Partial<Record<ColumnRole, number>> = {};
+  for (const role of columnRoles) {
+    const exact = plain.findIndex((text) => words[role].includes(text));
+    const near = plain.findIndex(
+      (text, i) => words[role].some((word) => text.startsWith(word)) && !isTaken(columns, i),
+    );
+    const at = exact >= 0 && !isTaken(columns, exact) ? exact : near;
+    if (at >= 0) columns[role] = at;
+  }
+  const pointColumns = plain.flatMap((text, index) => {
+    const read = readLength(text);
+    const isPoint = (read.kind === 'length' || read.kind === 'zero') && !isTaken(columns, index);
+    return isPoint ? [{ index, point: read.kind === 'length' ? read.value : 0 }] : [];
+  });
+  const isInches = plain.some((text) => /\b(in|inch|inches)\b/.test(text));
+  const isCm = plain.some((text) => /\bcm\b/.test(text));
+  return { columns, pointColumns, unit: isInches && !isCm ? 'in' : isCm ? 'cm' : undefined };
+}
+
+const isTaken = (columns: Partial<Record<ColumnRole, number>>, index: number) => Object.values(columns).includes(index);
+
+/** What a plan lacks before a table can be read, in words; empty when nothing. */
+export function missingInPlan(plan: ColumnPlan, isClientKnown: boolean): readonly string[] {
+  const has = (role: ColumnRole) => plan.columns[role] !== undefined;
+  return [
+    isClientKnown || has('client') ? '' : 'which column names the client',
+    has('date') ? '' : 'which column holds the date',
+    has('limb') || plan.limb ? '' : 'whether these are arms or legs',
+    has('side') ? '' : 'which column tells left from right',
+    plan.pointColumns.length > 0 || (has('point') && has('girth')) ? '' : 'which columns hold the points and girths',
+  ].filter(Boolean);
+}
+
+const longestCm = 400;
+const furthestCm = 120;
+const phases: Readonly<Record<string, TapingPhase>> = {
+  baseline: 'baseline',
+  before: 'before',
+  pre: 'before',
+  after: 'after',
+  post: 'after',
+  'follow-up': 'follow-up',
+  follow: 'follow-up',
+};
+
+/** Reads one row. An empty girth is “not measured”; a row without any is left aside without a word. */
+export function readRow(row: readonly string[], plan: ColumnPlan, head: readonly string[]): RowResult {
+  const text = (role: ColumnRole) => {
+    const index = plan.columns[role];
+    return index === undefined ? '' : (row[index] ?? '').trim();
+  };
+  const nameOf = (role: ColumnRole) => head[plan.columns[role] ?? -1] ?? role;
+  const fail = (role: ColumnRole, message: string): RowResult => ({
+    ok: false,
+    trouble: { column: nameOf(role), message },
+  });
+  const date = readDate(text('date'), plan.dateOrder);
+  if (date === undefined) return fail('date', `“${text('date')}” is no date in the order ${plan.dateOrder}.`);
+  const born = text('born') === '' ? null : readDate(text('born'), plan.dateOrder);
+  if (born === undefined) return fail('born', `“${text('born')}” is no date.`);
+  const limb = text('limb') === '' ? plan.limb : limbOf(text('limb'));
+  if (!limb) return fail('limb', `“${text('limb')}” is neither arm nor leg.`);
+  const side = sideOf(text('side'));
+  if (!side) return fail('side', `“${text('side')}” is neither left nor right.`);
+  const phase = text('phase') === '' ? plan.phase : phases[text('phase').toLowerCase()];
+  if (!phase) return fail('phase', `“${text('phase')}” is none of before, after, baseline, follow-up.`);
+  const unit = text('unit') === '' ? plan.unit : unitOf(text('unit'));
+  if (!unit) return fail('unit', `“${text('unit')}” is neither cm nor in.`);
+
+  const cells =
+    plan.pointColumns.length > 0
+      ? plan.pointColumns.map(({ index, point }) => ({
+          column: head[index] ?? '',
+          pointCm: toCm(point, plan.unit),
+          girth: row[index] ?? '',
+        }))
+      : [{ column: nameOf('girth'), pointCm: pointOf(text('point'), unit), girth: text('girth') }];
+  const readings: GirthReading[] = [];
+  for (const { column, pointCm, girth } of cells) {
+    if (pointCm === undefined || pointCm > furthestCm)
+      return fail('point', `“${text('point')}” is no point between 0 and ${furthestCm} cm.`);
+    const read = readLength(girth);
+    if (read.kind === 'empty') continue;
+    const girthCm = read.kind === 'length' ? toCm(read.value, read.unit ?? unit) : NaN;
+    if (!(girthCm > 0)) return { ok: false, trouble: { column, message: `“${girth.trim()}” is no girth.` } };
+    if (girthCm >= longestCm)
+      return { ok: false, trouble: { column, message: `No ${limb} measures ${girth.trim()}: check the unit.` } };
+    readings.push({
+      client: text('client'),
+      born,
+      date,
+      phase,
+      limb,
+      side,
+      pointCm: roundTo(pointCm, 2),
+      girthCm: roundTo(girthCm, 6),
+    });
+  }
+  return { ok: true, readings };
+}
+
+const limbOf = (text: string): Limb | undefined =>
+  /^arm|^upper/i.test(text) ? 'arm' : /^leg|^lower/i.test(text) ? 'leg' : undefined;
+const sideOf = (text: string) =>
+  /^(l|left)$/i.test(text) ? ('left' as const) : /^(r|right)$/i.test(text) ? ('right' as const) : undefined;
+const unitOf = (text: string): LengthUnit | undefined =>
+  /^cm$/i.test(text) ? 'cm' : /^(in|inch|inches|")$/i.test(text) ? 'in' : undefined;
+
+function pointOf(text: string, unit: LengthUnit): number | undefined {
+  const read = readLength(text);
+  if (read.kind === 'zero') return 0;
+  return read.kind === 'length' ? toCm(read.value, read.unit ?? unit) : undefined;
+}

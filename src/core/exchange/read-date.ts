@@ -1,0 +1,31 @@
+export const dateOrders = ['year-month-day', 'day-month-year', 'month-day-year'] as const;
+export type DateOrder = (typeof dateOrders)[number];
+
+const parts = /^(\d{1,4})[-./\s](\d{1,2})[-./\s](\d{1,4})$/;
+
+/**
+ * Reads a calendar date in the order told; a clock time behind it is left aside.
+ * @returns YYYY-MM-DD, or undefined for what is no real date
+ */
+export function readDate(text: string, order: DateOrder): string | undefined {
+  const plain = text.trim().replace(/[T\s]\d{1,2}:\d{2}.*$/, '');
+  const match = parts.exec(plain);
+  if (!match) return undefined;
+  const [a, b, c] = [match[1] ?? '', match[2] ?? '', match[3] ?? ''];
+  // A year of four digits in front says its order itself.
+  const isYearFirst = a.length === 4 || order === 'year-month-day';
+  const [year, month, day] = isYearFirst ? [a, b, c] : order === 'day-month-year' ? [c, b, a] : [c, a, b];
+  if (year.length !== 4) return undefined;
+  const iso = `${year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
+  const time = Date.parse(`${iso}T00:00:00Z`);
+  return Number.isNaN(time) || new Date(time).toISOString().slice(0, 10) !== iso ? undefined : iso;
+}
+
+/** The order that reads most of some dates; day first where both would do. */
+export function guessDateOrder(dates: readonly string[]): DateOrder {
+  const readable = (order: DateOrder) => dates.filter((date) => readDate(date, order) !== undefined).length;
+  const best = (['day-month-year', 'month-day-year', 'year-month-day'] as const).reduce((a, b) =>
+    readable(b) > readable(a) ? b : a,
+  );
+  return dates.length > 0 && dates.every((date) => /^\d{4}/.test(date.trim())) ? 'year-month-day' : best;
+}
