@@ -15,7 +15,7 @@ describe('the demo house', () => {
     await ensureDemoHouse(b, now);
     const [dayA, dayB] = [await readDay(a, now, now), await readDay(b, now, now)];
     expect(dayA).toEqual(dayB);
-    expect(dayA.visits).toHaveLength(9);
+    expect(dayA.visits).toHaveLength(6);
     const marit = demoClients.findIndex((c) => c.name === 'Marit Olsvang') + 1;
     const client = await readClient(a, marit, now);
     const excesses = client?.history.flatMap((entry) => entry.excessMl ?? []) ?? [];
