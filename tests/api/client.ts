@@ -70,8 +70,8 @@ export async function visitOf(name: string): Promise<number> {
   return Number(match[1]);
 }
 
-export async function clientOf(name: string): Promise<number> {
-  const found = await call('GET', `/api/clients?q=${encodeURIComponent(name)}`);
+export async function clientOf(name: string, base?: string): Promise<number> {
+  const found = await call('GET', `/api/clients?q=${encodeURIComponent(name)}`, undefined, base);
   return found.body[0].id;
 }
 

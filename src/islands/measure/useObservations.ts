@@ -5,6 +5,9 @@ import { RequestError, send, sentenceOf } from '../api';
 
 type Of<K extends ObservationKind> = Extract<ObservationView, { kind: K }>;
 
+const slotOf = (one: Pick<ObservationView, 'kind' | 'place' | 'phase'>) =>
+  `${one.kind} ${one.place ?? ''} ${one.phase}`;
+
 /** What is felt, seen and said in this visit: stored at once, a new value in the place of the old one. */
 export function useObservations(
   view: MeasureView,
@@ -16,6 +19,10 @@ export function useObservations(
   const [error, setError] = useState<{ readonly kind: ObservationKind; readonly error: RequestError }>();
   const latest = useRef(list);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
+
+  /** What is on the server: a correction names what it replaces. */
+  const stored = useRef(new Map(view.observations.map((one) => [slotOf(one), one.key])));
+  const made = useRef(0);
 
   const set = (next: readonly ObservationView[]) => {
     latest.current = next;
@@ -42,20 +49,27 @@ export function useObservations(
     [view.firstObservations],
   );
 
+  /** Shows a value at once, so that the next one builds on it, and sends it after those that were given before. */
   const save = useCallback(
     <K extends ObservationKind>(kind: K, place: string | null, value: ObservationValue<K>, isOneMore = false) => {
+      const slot = isOneMore ? `${kind} ${(made.current += 1)}` : slotOf({ kind, place, phase });
+      const shown = {
+        ...{ key: stored.current.get(slot) ?? -(made.current += 1), kind, place, phase, value },
+        ...{ takenAt: new Date().toISOString(), visitId: view.visit.id, by: null },
+      } as unknown as ObservationView;
+      const isOfSlot = (one: ObservationView) => !isOneMore && slotOf(one) === slot;
+      set([...latest.current.filter((one) => !isOfSlot(one)), shown]);
       setStatus('keeping …');
       queue.current = queue.current.then(async () => {
-        const old = isOneMore
-          ? undefined
-          : latest.current.findLast((one) => one.kind === kind && one.place === place && one.phase === phase);
         try {
           const answer = await send<{ observation: ObservationView; flags: readonly FlagView[] }>(
             'POST',
             `/api/visits/${view.visit.id}/observations`,
-            { kind, place, phase, value, replaces: old?.key ?? null },
+            { kind, place, phase, value, replaces: stored.current.get(slot) ?? null },
           );
-          set([...latest.current.filter((one) => one.key !== old?.key), answer.observation]);
+          const { key } = answer.observation;
+          stored.current.set(slot, key);
+          set(latest.current.map((one) => (one === shown || isOfSlot(one) ? { ...one, key } : one)));
           onFlags(answer.flags);
           setStatus('every answer is kept as you give it');
           setError(undefined);
@@ -71,7 +85,9 @@ export function useObservations(
   const remove = useCallback(
     async (key: number) => {
       try {
+        await queue.current;
         await send('DELETE', `/api/visits/${view.visit.id}/observations/${key}`);
+        for (const [slot, kept] of stored.current) if (kept === key) stored.current.delete(slot);
         set(latest.current.filter((one) => one.key !== key));
       } catch (caught) {
         setStatus(sentenceOf(caught));
