@@ -89,6 +89,7 @@ async function benchCore() {
       '–',
     );
     await benchScreening(vite);
+    await benchTrend(vite);
     const { visitCheck } = await vite.ssrLoadModule('/src/server/services/visit-check.ts');
     return [...visitCheck.flags, ...visitCheck.today, ...visitCheck.others];
   } finally {
@@ -145,7 +146,7 @@ function fillHouse(data) {
     'Ulrich',
   ];
   const positions = JSON.stringify(Array.from({ length: 18 }, (_, i) => i * 4));
-  const girths = JSON.stringify(Array.from({ length: 18 }, (_, i) => 22 + i * 2));
+  const girths = (extra) => JSON.stringify(Array.from({ length: 18 }, (_, i) => 22 + i * 2 + extra));
   const client = db.prepare(
     'insert into client (name, search_name, born_on, phone, note, created_at) values (?, ?, ?, ?, ?, ?)',
   );
@@ -153,7 +154,7 @@ function fillHouse(data) {
     "insert into visit (client_id, therapist_id, starts_at, minutes, purpose, focus_json, stage) values (?, 1, ?, 60, 'swelling', '[\"leg.left\"]', 'done')",
   );
   const taping = db.prepare(
-    "insert into taping (visit_id, phase, version, limb, side, unit, method, positions_json, affected_json, reference_json, recorded_at) values (?, 'before', 1, 'leg', 'left', 'cm', 'frustum', ?, ?, ?, ?)",
+    "insert into taping (client_id, visit_id, taken_at, phase, version, limb, side, unit, method, positions_json, affected_json, reference_json, recorded_at, recorded_by) values (?, ?, ?, 'before', 1, 'leg', 'left', 'cm', 'frustum', ?, ?, ?, ?, 1)",
   );
   db.transaction(() => {
     let points = 0;
@@ -171,7 +172,7 @@ function fillHouse(data) {
         const at = new Date(Date.UTC(2024, 0, 1) + (i * 7 + k * 45) * 3_600_000 * 3).toISOString();
         const { lastInsertRowid: visitId } = visit.run(lastInsertRowid, at);
         if (points < 2_000_000) {
-          taping.run(visitId, positions, girths, girths, at);
+          taping.run(lastInsertRowid, visitId, at, positions, girths(2 - k / 10), girths(0), at);
           points += 36;
         }
       }
@@ -216,6 +217,14 @@ async function benchPages(questions) {
     await timed(`/api/visits/${visit}/check`, json({ answers }));
     report('server: day', await many(60, '/'), 'p95 under 40 ms');
     report('server: client page', await many(60, '/clients/3'), 'p95 under 40 ms');
+    const filled = (await (await fetch(`${server.url}/api/clients?q=mira`, { headers: own })).json())[0].id;
+    report('server: progress page, nine visits of the demo', await many(60, '/clients/3/progress'), 'p95 under 40 ms');
+    report(
+      'server: progress page, a client among 20,000',
+      await many(60, `/clients/${filled}/progress`),
+      'p95 under 40 ms',
+    );
+    report('server: measure page', await many(60, `/visits/${visit}/measure`), 'p95 under 40 ms');
     report('server: ask page', await many(60, `/visits/${visit}/ask`), 'p95 under 40 ms');
     report('server: plan page', await many(60, `/visits/${visit}/plan`), 'p95 under 40 ms');
     report(
@@ -241,12 +250,16 @@ async function benchPages(questions) {
       });
     report('durable save of a table event', await many(120, `/api/visits/${visit}/events`, event), 'p95 under 15 ms');
 
+    await benchImport(server.url, own);
+
     const { default: puppeteer } = await import('puppeteer-core');
     const browser = await puppeteer.launch({ executablePath: ensureChromium(), args: chromiumFlags, headless: true });
     for (const to of [
       '/',
       '/clients',
       '/clients/3',
+      '/clients/3/progress',
+      '/measures?client=3',
       '/house',
       `/visits/${visit}/ask`,
       `/visits/${visit}/measure`,
@@ -287,6 +300,62 @@ async function benchPages(questions) {
     await server.stop();
     rmSync(data, { recursive: true, force: true });
   }
+}
+
+/** The trend of two years of weekly tapings, all pairs looked at. */
+async function benchTrend(vite) {
+  const { trendOf } = await vite.ssrLoadModule('/src/core/swelling/trend.ts');
+  const points = Array.from({ length: 104 }, (_, i) => ({
+    date: new Date(Date.UTC(2024, 0, 1 + 7 * i)).toISOString().slice(0, 10),
+    value: 900 - i + (i % 7) * 9,
+  }));
+  for (let i = 0; i < 50; i += 1) trendOf(points);
+  const times = Array.from({ length: 100 }, () => {
+    const start = performance.now();
+    trendOf(points);
+    return performance.now() - start;
+  });
+  report('trend of 104 tapings', times, '–');
+}
+
+/** A table of 100,000 girths: read and checked, then stored in one transaction, while others go on working. */
+async function benchImport(url, own) {
+  const rows = ['date,limb,side,point cm,girth cm'];
+  const start = Date.UTC(2000, 0, 1);
+  for (let k = 0; rows.length <= 100_000; k += 1) {
+    const date = new Date(start + k * 86_400_000).toISOString().slice(0, 10);
+    for (const side of ['left', 'right'])
+      for (let i = 0; i < 18; i += 1) rows.push(`${date},leg,${side},${i * 4},${22 + i * 2}`);
+  }
+  const plan = {
+    clientId: 1,
+    columns: { date: 0, limb: 1, side: 2, point: 3, girth: 4 },
+    unit: 'cm',
+    dateOrder: 'year-month-day',
+  };
+  const ask = async (method, to, body) => (await (await fetch(url + to, { method, headers: own, body })).json()).import;
+  const until = async (id, state) => {
+    const waits = [];
+    for (;;) {
+      const asked = performance.now();
+      const job = await ask('GET', `/api/imports/${id}`);
+      waits.push(performance.now() - asked);
+      if (job.state === state) return waits;
+      if (job.state === 'failed' || job.state === 'cancelled') throw new Error(`the import ${job.state}`);
+      await new Promise((resolve) => setTimeout(resolve, 20));
+    }
+  };
+  let began = performance.now();
+  const { id } = await ask('POST', `/api/imports?plan=${encodeURIComponent(JSON.stringify(plan))}`, rows.join('\n'));
+  const reading = await until(id, 'checked');
+  const readMs = performance.now() - began;
+  began = performance.now();
+  await ask('POST', `/api/imports/${id}`, JSON.stringify({ leaveOutTroubled: true }));
+  const storing = await until(id, 'done');
+  const storeMs = performance.now() - began;
+  const rate = (ms) => `${Math.round(rows.length / (ms / 1000)).toLocaleString('en')} rows a second`;
+  console.log(`import of ${rows.length - 1} rows: read and checked at ${rate(readMs)}, stored at ${rate(storeMs)}`);
+  report('asking how an import stands, meanwhile', [...reading, ...storing], '–');
 }
 
 /** Every condition that a busy intake may bring, against all modalities and the whole body. */

@@ -94,6 +94,25 @@ try {
     await page.keyboard.press('Enter');
   }
   await wait(600);
+  await go(`/visits/${marit}/measure?sheet=skin`);
+  for (const [label, text] of [
+    ['Depth, mm', '3'],
+    ['Back after, seconds', '12'],
+  ]) {
+    const field = await page.$(`::-p-aria([name="${label}"])`);
+    await field.click();
+    await field.type(text);
+    await page.keyboard.press('Tab');
+  }
+  await page.evaluate(() => [...document.querySelectorAll('label')].find((l) => l.textContent === 'soft')?.click());
+  await wait(700);
+  await page.evaluate(() => document.querySelector('#main')?.scrollTo(0, 0));
+  await shoot('measure-skin');
+  await go('/clients/3/progress');
+  await wait(700);
+  await shoot('progress');
+  await go('/house?part=measuring');
+  await shoot('house-measuring');
   await go(`/visits/${marit}/plan`);
   await page.click('[data-step="s5"]');
   await wait(300);

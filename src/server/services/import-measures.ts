@@ -137,7 +137,7 @@ async function check(db: Db, job: Job, text: string, plan: ImportPlan, actor: Ac
     if (troubles.length < mostTroubles) troubles.push(trouble);
   };
   const today = isoDay(actor.now.toISOString());
-  for await (const cells of readTable(text, plan.delimiter)) {
+  for (const cells of readTable(text, plan.delimiter)) {
     row += 1;
     characters += cells.reduce((sum, cell) => sum + cell.length + 1, 0);
     if (row === 1 && plan.hasHead) {
