@@ -63,6 +63,8 @@ export interface MeasureView {
   readonly photos: readonly PhotoView[];
   readonly flags: readonly FlagView[];
   readonly ownErrors: OwnErrors;
+  /** What the skin did after the last visit, when it was more than expected. */
+  readonly lastReaction: string | null;
   /** Body weight when it was last taken. */
   readonly lastWeight: { readonly kg: number; readonly date: string } | null;
 }

@@ -404,6 +404,8 @@ export interface ClientContactView {
 }
 
 export interface ClientView extends ClientContactView {
+  /** What the client has said three times in a row and would like otherwise. */
+  readonly preferences: readonly string[];
   readonly findings: readonly PlacedFinding[];
   readonly conditions: readonly ConditionView[];
   readonly history: readonly HistoryEntry[];

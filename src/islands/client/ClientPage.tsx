@@ -99,7 +99,7 @@ export function ClientPage({ view, today, isOwner }: Props) {
             </li>
           ))}
           {view.cautions.length === 0 && <li>no cautions on record</li>}
-          {likes.map((like) => (
+          {[...likes, ...view.preferences].map((like) => (
             <li key={like} data-kind="like">
               {like}
             </li>

@@ -86,6 +86,11 @@ export function MeasureView({ view: given, phase, sheet: first }: Props) {
     phase,
     head: (
       <>
+        {view.lastReaction && (
+          <p className={styles['reaction']} role="note">
+            {view.lastReaction}
+          </p>
+        )}
         <Flags clientId={visit.client.id} flags={flags} onChange={setFlags} />
         <div className={styles['sheets']}>
           <Choice label="What to measure" isLabelHidden options={sheets} value={sheet} onChange={setSheet} />

@@ -1,7 +1,8 @@
 import type { MeasureView } from '../../contracts/measure-views';
 import type { DefinitionVerdict } from '../../core/swelling/definitions';
 import { fewestOwnPairs } from '../../core/swelling/detectable';
-import { formatNumber, formatSigned, fromCm } from '../../core/units';
+import { errorBudget } from '../../core/swelling/error-budget';
+import { formatNumber, formatSigned, fromCm, toCm } from '../../core/units';
 import styles from './MeasureView.module.css';
 import { baselineChange, caveatsOf, changeSince, verdictsOf } from './judge-run';
 import type { TapeRun } from './useTapeRun';
@@ -130,8 +131,39 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
           </div>
         )}
       </dl>
+      {isComplete && <Budget run={run} />}
       {isComplete && <Definitions verdicts={verdictsOf(view, now, value, fromStart)} />}
     </>
+  );
+}
+
+/** Usual errors of placing marks, of the zero mark and of the ruler; the tape's own is the house's. */
+const usualErrors = { markSigmaCm: 0.2, startSigmaCm: 0.3, scaleFraction: 0.002 } as const;
+
+/** Where the error of the volume comes from; the zero mark is usually the largest part on a tapering limb. */
+function Budget({ run }: { readonly run: TapeRun }) {
+  const girthsCm = run.settled.affected.map((girth) => toCm(girth ?? 0, run.unit));
+  const budget = errorBudget(run.positionsCm, girthsCm, { ...usualErrors, tapeSigmaCm: run.settings.tapeSigmaCm });
+  const parts = [
+    ['tape', budget.tapeSdMl],
+    ['marks', budget.marksSdMl],
+    ['zero mark', budget.startSdMl],
+    ['ruler', budget.scaleSdMl],
+  ] as const;
+  return (
+    <details className={styles['definitions']}>
+      <summary>
+        What can err: <strong>± {formatNumber(1.96 * budget.totalSdMl)} mL in all</strong>
+      </summary>
+      <ul>
+        {parts.map(([name, sdMl]) => (
+          <li key={name}>
+            <span>{name}</span>
+            <span>± {formatNumber(1.96 * sdMl)} mL</span>
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }
 

@@ -2,7 +2,6 @@ import { lazy, useCallback, useState } from 'react';
 import type { FlagView } from '../../contracts/measure-views';
 import { isSpacingWide, type TapeProtocol } from '../../core/swelling/protocol';
 import { fromCm, toCm } from '../../core/units';
-import { BodyMap } from '../../ui/body-map/BodyMap';
 import { Button } from '../../ui/button/Button';
 import { Drawn } from '../../ui/charts/Drawn';
 import { Choice } from '../../ui/choice/Choice';
@@ -11,13 +10,14 @@ import { ButtonTapePanel } from './ButtonTapePanel';
 import { lastGirthsCm } from './doubts';
 import { Frame } from './Frame';
 import { useLetters } from './keys';
+import { LimbMap } from './LimbMap';
 import styles from './MeasureView.module.css';
 import { SegmentBars } from './SegmentBars';
 import type { SheetProps } from './sheet';
 import { type CellAddress, isPassEmpty, type PassName } from './tape-cells';
 import { stepFrom, tapeOrder } from './tape-order';
 import { TapeFigures } from './TapeFigures';
-import { excessBands, TapeLines } from './TapeLines';
+import { excessBands } from './TapeLines';
 import { TapeSetUp } from './TapeSetUp';
 import { TapeTable } from './TapeTable';
 import { type SaveState, useTapeRun } from './useTapeRun';
@@ -103,31 +103,19 @@ export function TapeSheet(props: Props) {
     <Frame
       bodyLabel="Where to tape"
       body={
-        <BodyMap
-          view="front"
+        <LimbMap
           label={`Where to tape the ${limb}s`}
-          zoomTo={
-            limb === 'leg'
-              ? ['thigh-upper-outer.left', 'thigh-upper-outer.right', 'toes.left', 'toes.right']
-              : ['shoulder-cap.left', 'shoulder-cap.right', 'fingers.left', 'fingers.right']
-          }
-        >
-          {(figure) => (
-            <TapeLines
-              figure={figure}
-              limb={limb}
-              side={side}
-              positionsCm={run.positionsCm}
-              hereCm={at.index === 'eight' ? null : (run.positionsCm[at.index] ?? 0)}
-              isHereAffected={at.side === 'affected'}
-              bands={excessBands(
-                (value?.segments ?? []).flatMap(({ from, to, excessMl }) =>
-                  excessMl === null ? [] : [{ fromCm: toCm(from, run.unit), toCm: toCm(to, run.unit), ml: excessMl }],
-                ),
-              )}
-            />
+          limb={limb}
+          side={side}
+          positionsCm={run.positionsCm}
+          hereCm={at.index === 'eight' ? null : (run.positionsCm[at.index] ?? 0)}
+          isHereAffected={at.side === 'affected'}
+          bands={excessBands(
+            (value?.segments ?? []).flatMap(({ from, to, excessMl }) =>
+              excessMl === null ? [] : [{ fromCm: toCm(from, run.unit), toCm: toCm(to, run.unit), ml: excessMl }],
+            ),
           )}
-        </BodyMap>
+        />
       }
       main={
         <>

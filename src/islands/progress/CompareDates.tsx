@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import type { CoursePoint, LimbCourse } from '../../contracts/progress-views';
 import { formatNumber, formatSigned } from '../../core/units';
-import { BodyMap } from '../../ui/body-map/BodyMap';
 import { Select } from '../../ui/field/Field';
-import { type Band, TapeLines } from '../measure/TapeLines';
+import { LimbMap } from '../measure/LimbMap';
+import type { Band } from '../measure/TapeLines';
 import styles from './ProgressView.module.css';
 
 /** A change of a stretch smaller than this (mL) is not worth a tint. */
@@ -35,27 +35,13 @@ export function CompareDates({ course }: { readonly course: LimbCourse }) {
         <DateSelect label="To" value={to} points={points} onChange={setTo} />
       </div>
       <div className={styles['map']}>
-        <BodyMap
-          view="front"
+        <LimbMap
           label={`Change of the ${side} ${limb} between two dates`}
-          zoomTo={
-            limb === 'leg'
-              ? ['thigh-upper-outer.left', 'thigh-upper-outer.right', 'toes.left', 'toes.right']
-              : ['shoulder-cap.left', 'shoulder-cap.right', 'fingers.left', 'fingers.right']
-          }
-        >
-          {(figure) => (
-            <TapeLines
-              figure={figure}
-              limb={limb}
-              side={side}
-              positionsCm={positions}
-              hereCm={null}
-              isHereAffected
-              bands={bands}
-            />
-          )}
-        </BodyMap>
+          limb={limb}
+          side={side}
+          positionsCm={positions}
+          bands={bands}
+        />
         <ol className={styles['stretches']} aria-label="Change of each stretch">
           {changes.toReversed().map((one) => (
             <li key={one.from} data-tone={Math.abs(one.ml) < leastMl ? undefined : one.ml < 0 ? 'smaller' : 'larger'}>

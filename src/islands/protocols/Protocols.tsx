@@ -2,13 +2,12 @@ import { useState } from 'react';
 import type { ProtocolInput } from '../../contracts/measures';
 import { isSpacingWide, parsePositions, type TapeProtocol } from '../../core/swelling/protocol';
 import { formatNumber } from '../../core/units';
-import { BodyMap } from '../../ui/body-map/BodyMap';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
 import { Field, TextArea } from '../../ui/field/Field';
 import { useToasts } from '../../ui/toast/useToasts';
 import { RequestError, send, sentenceOf } from '../api';
-import { TapeLines } from '../measure/TapeLines';
+import { LimbMap } from '../measure/LimbMap';
 import styles from './Protocols.module.css';
 
 interface Props {
@@ -42,29 +41,7 @@ export function Protocols({ first, limb: firstLimb }: Props) {
     <>
       <div className={styles['view']}>
         <section className={styles['body']} aria-label="Where the points lie">
-          {shown && (
-            <BodyMap
-              view="front"
-              label={`Points of the ${limb}`}
-              zoomTo={
-                limb === 'leg'
-                  ? ['thigh-upper-outer.left', 'thigh-upper-outer.right', 'toes.left', 'toes.right']
-                  : ['shoulder-cap.left', 'shoulder-cap.right', 'fingers.left', 'fingers.right']
-              }
-            >
-              {(figure) => (
-                <TapeLines
-                  figure={figure}
-                  limb={limb}
-                  side="left"
-                  positionsCm={shown.positionsCm}
-                  hereCm={null}
-                  isHereAffected
-                  bands={[]}
-                />
-              )}
-            </BodyMap>
-          )}
+          {shown && <LimbMap label={`Points of the ${limb}`} limb={limb} side="left" positionsCm={shown.positionsCm} />}
         </section>
         <main id="main" className={styles['main']}>
           <h1>Points of taping</h1>

@@ -109,4 +109,32 @@ describe('a house of the first version', () => {
     await db.destroy();
     rmSync(folder, { recursive: true, force: true });
   });
+
+  it('keeps every version of its tapings, and knows which is the newest', async () => {
+    const folder = mkdtempSync(path.join(tmpdir(), 'velvet-stone-old-tapes-'));
+    const old = new SQLite(path.join(folder, 'velvet-stone.sqlite'));
+    migrate(old, [createTheHouse]);
+    old.exec(`
+      insert into therapist (id, name, initials, title, qualifications_json, room) values (1, 'Ida', 'I', '', '[]', '');
+      insert into client (id, name, search_name, created_at) values (1, 'Zoë', 'zoe', '2026-01-01');
+      insert into visit (id, client_id, therapist_id, starts_at, minutes, purpose, focus_json)
+        values (7, 1, 1, '2026-11-25T09:00:00.000Z', 45, 'swelling', '[]');
+      insert into taping (visit_id, phase, version, limb, side, unit, method, positions_json, affected_json, reference_json, recorded_at)
+        values (7, 'before', 1, 'leg', 'left', 'cm', 'frustum', '[0,4]', '[22,null]', '[21,22]', '2026-11-25T09:05:00.000Z'),
+               (7, 'before', 2, 'leg', 'left', 'cm', 'frustum', '[0,4]', '[22,24]', '[21,22]', '2026-11-25T09:06:00.000Z'),
+               (7, 'after', 1, 'leg', 'left', 'cm', 'frustum', '[0,4]', '[21,23]', '[21,22]', '2026-11-25T09:50:00.000Z');
+    `);
+    old.close();
+    const db = openDatabase(folder);
+    const rows = await db.selectFrom('taping').selectAll().orderBy('id').execute();
+    expect(
+      rows.map((row) => [row.client_id, row.phase, row.version, row.is_latest, row.taken_at.slice(11, 16)]),
+    ).toEqual([
+      [1, 'before', 1, 0, '09:05'],
+      [1, 'before', 2, 1, '09:05'],
+      [1, 'after', 1, 1, '09:50'],
+    ]);
+    await db.destroy();
+    rmSync(folder, { recursive: true, force: true });
+  });
 });

@@ -9,6 +9,7 @@ import { listAttachments, removeAttachment } from './attach-file';
 import { addFinding } from './findings';
 import { actor, book, closing, finding, now, openHouse, taping, type TestHouse } from './fixtures';
 import { readFlags, settleFlag } from './raise-flags';
+import { readClient } from './read-client';
 import { readMeasure } from './read-measure';
 import { readProgress } from './read-progress';
 import { readVisit } from './read-visit';
@@ -292,6 +293,29 @@ describe('progress', () => {
     expect(leg?.reductionPercent).toBeGreaterThan(30);
     expect(view?.feedback.find(({ what }) => what === 'comfort')).toMatchObject({ count: 5, preferred: 8 });
     expect(view?.visits.at(-1)).toMatchObject({ fadeMinutes: 5, rednessVerdict: 'expected' });
+  });
+
+  it('shows a reaction before the next treatment, and what the client would like otherwise', async () => {
+    for (const [k, fadeMinutes] of [5, 15, -1].entries()) {
+      const visit = await book(house, -7 * (3 - k));
+      const given = {
+        pressure: -1,
+        comfort: 8,
+        redness: 2,
+        rednessBefore: 0,
+        fadeMinutes,
+        warmth: 0,
+        note: '',
+        basedOn: 0,
+      };
+      await saveClosing(house.db, visit, closing(given as never), actor);
+    }
+    expect((await readMeasure(house.db, house.visit))?.lastReaction).toContain('Redness lasted longer');
+    expect((await readClient(house.db, house.client, now))?.preferences).toEqual([
+      'pressure: lighter please, three times in a row',
+    ]);
+    const first = await book(house, -40);
+    expect((await readMeasure(house.db, first))?.lastReaction).toBeNull();
   });
 
   it('prints as a PDF with its fonts, and a chart of lines instead of dots', async () => {

@@ -1,8 +1,10 @@
 import { subDays } from 'date-fns';
 import { anatomy } from '../../catalogue/anatomy';
+import { pressureAnswers, scentAnswers, warmthAnswers } from '../../catalogue/swelling/scales.data';
 import { screeningBook } from '../../catalogue/screening/screening';
 import type {
   ClientContactView,
+  ClosingView,
   ClientView,
   FoundClient,
   HistoryEntry,
@@ -15,6 +17,7 @@ import type {
 import { type Purpose, qualificationIds } from '../../core/drainage/case';
 import { cautionsOf } from '../../core/screening/cautions';
 import type { Screening } from '../../core/screening/screen';
+import { summariseFeedback } from '../../core/skin/feedback';
 import { defaultMdcMl } from '../../core/swelling/change';
 import { compareTapings } from '../../core/swelling/compare-tapings';
 import { usualVolume, type VolumeSettings } from '../../core/swelling/settings';
@@ -116,7 +119,41 @@ export async function readClient(db: Db, id: number, now: Date): Promise<ClientV
     files,
     consent,
     duplicates,
+    preferences: await readPreferences(db, id, visits),
   };
+}
+
+/** What the last three answers agree on, where it is something to change. */
+async function readPreferences(db: Db, clientId: number, visits: readonly VisitRow[]): Promise<readonly string[]> {
+  const closings = await listClosingsOfClient(db, clientId);
+  const inOrder = visits.toReversed().map((visit) => closings.get(visit.id));
+  const preferred = (pick: (closing: ClosingView) => number | null) =>
+    summariseFeedback(inOrder.map((closing) => (closing ? pick(closing) : null))).preferred;
+  const said = (
+    what: string,
+    value: number | null,
+    scale: readonly { readonly value: number; readonly text: string }[],
+  ) =>
+    value === null || value === 0
+      ? ''
+      : `${what}: ${scale.find((one) => one.value === value)?.text ?? value}, three times in a row`;
+  return [
+    said(
+      'pressure',
+      preferred(({ pressure }) => pressure),
+      pressureAnswers,
+    ),
+    said(
+      'warmth',
+      preferred(({ warmth }) => warmth),
+      warmthAnswers,
+    ),
+    said(
+      'scent',
+      preferred(({ scent }) => scent),
+      scentAnswers,
+    ),
+  ].filter(Boolean);
 }
 
 async function readHistory(

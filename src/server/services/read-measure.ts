@@ -1,6 +1,7 @@
 import { shippedProtocols } from '../../catalogue/swelling/protocols.data';
 import type { MeasureView, ObservationView, OwnErrors, PhotoView } from '../../contracts/measure-views';
 import type { TapingView } from '../../contracts/views';
+import { judgeRedness } from '../../core/skin/redness';
 import { isShifted, measurementError } from '../../core/swelling/measurement-error';
 import { type VolumeSettings, volumeSettings } from '../../core/swelling/settings';
 import { duplicateVolumes } from '../../core/swelling/taping';
@@ -60,6 +61,7 @@ export async function readMeasure(db: Db, visitId: number): Promise<MeasureView 
     flags,
     ownErrors: await readOwnErrors(db, visit.therapist.id, settings),
     lastWeight: lastWeightOf(earlier),
+    lastReaction: await readLastReaction(db, clientId, visit.startsAt),
   };
 }
 
@@ -109,4 +111,29 @@ export async function readOwnErrors(db: Db, therapistId: number, settings: Volum
     if (error) errors[limb] = { pairs: pairs.length, mdc95: error.mdc95, isShifted: isShifted(pairs) };
   }
   return errors;
+}
+
+const notYet = -1;
+
+/** What the skin did after the last visit, when it was more than expected; null: nothing to say. */
+async function readLastReaction(db: Db, clientId: number, before: string): Promise<string | null> {
+  const row = await db
+    .selectFrom('closing')
+    .innerJoin('visit', 'visit.id', 'closing.visit_id')
+    .select(['closing.redness', 'closing.redness_before', 'closing.fade_minutes', 'visit.starts_at'])
+    .where('visit.client_id', '=', clientId)
+    .where('visit.starts_at', '<', before)
+    .orderBy('visit.starts_at', 'desc')
+    .orderBy('closing.version', 'desc')
+    .limit(1)
+    .executeTakeFirst();
+  if (!row) return null;
+  const verdict = judgeRedness({
+    before: row.redness_before,
+    after: row.redness,
+    fadedAfterMinutes: row.fade_minutes === notYet ? 'not-yet' : row.fade_minutes,
+  });
+  if (verdict !== 'reaction' && verdict !== 'watch') return null;
+  const how = verdict === 'reaction' ? 'The skin reacted strongly' : 'Redness lasted longer than half an hour';
+  return `${how} after the visit of ${shortDay(row.starts_at)}: lighter, cooler, and look again early.`;
 }
