@@ -148,10 +148,18 @@ try {
   await wait(700);
   await go(`/visits/${marit}/close`);
   await page.evaluate(() => {
-    const pick = (text) => [...document.querySelectorAll('label')].find((label) => label.textContent === text)?.click();
-    pick('just right');
-    pick('9');
-    pick('just visible');
+    const pick = (group, text) => {
+      const groups = [...document.querySelectorAll('[role="radiogroup"]')];
+      const named = groups.find(
+        (one) => document.getElementById(one.getAttribute('aria-labelledby'))?.textContent === group,
+      );
+      [...named.querySelectorAll('label')].find((label) => label.textContent === text)?.click();
+    };
+    pick('Pressure', 'just right');
+    pick('Comfort, 0 to 10', '9');
+    pick('Relaxed before, 0 to 10', '4');
+    pick('Relaxed now, 0 to 10', '8');
+    pick('Warmth', 'just right');
   });
   await wait(600);
   await shoot('close');

@@ -94,7 +94,7 @@ export function TapeTable({ run, limb, side, pass, order, eight, at, onMove }: P
         })}
         {eight && (
           <tr data-here={at.index === 'eight' ? true : undefined} className={styles['eight']}>
-            <th scope="row">{eight === 'hand' ? 'hand' : 'foot'}, figure-of-eight</th>
+            <th scope="row">{eight === 'hand' ? 'hand' : 'foot'}, as an 8</th>
             {pass === 'first' ? (
               <>
                 <td>{cell('reference', 'eight', `${eight === 'hand' ? 'hand' : 'foot'}, figure-of-eight`)}</td>
