@@ -9,6 +9,7 @@ import type { Step } from '../core/drainage/step';
 import type { LimbVolume } from '../core/swelling/limb-volume';
 import type { RawTaping, SettledTaping } from '../core/swelling/taping';
 import type { TapingContext, TapingPhase } from '../core/swelling/taping-context';
+import type { VolumeSettings } from '../core/swelling/settings';
 import type { VolumeMethod } from '../core/swelling/volume';
 import type { TableEvent } from '../core/table/progress';
 import type { ClientInput, ClosingInput } from './record';
@@ -238,6 +239,8 @@ export interface VisitFrame {
 }
 
 export interface VisitView extends VisitFrame {
+  /** What this client's volumes are worked out with. */
+  readonly volumeSettings: VolumeSettings;
   readonly answers: CheckAnswers;
   readonly before: TapingView | null;
   readonly after: TapingView | null;

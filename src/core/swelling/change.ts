@@ -1,11 +1,3 @@
-import type { Limb } from './entry-checks';
-
-/** Default minimal detectable change of a limb volume (mL, 95 %); to be replaced by the house's own duplicates. */
-export const defaultMdcMl: Readonly<Record<Limb, { readonly same: number; readonly different: number }>> = {
-  arm: { same: 150, different: 250 },
-  leg: { same: 300, different: 500 },
-};
-
 export interface ChangeJudgement {
   readonly limit: number;
   readonly beyond: boolean;

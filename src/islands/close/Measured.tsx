@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { TapingView, VisitView } from '../../contracts/views';
 import { compareTapings } from '../../core/swelling/compare-tapings';
+import type { VolumeSettings } from '../../core/swelling/settings';
 import { formatNumber, formatSigned } from '../../core/units';
 import { ButtonLink } from '../../ui/button/Button';
 import styles from './CloseView.module.css';
@@ -12,7 +13,7 @@ export function Measured({ visit }: { readonly visit: VisitView }) {
   const { before } = visit;
   return (
     <>
-      <Change before={before} after={after} />
+      <Change before={before} after={after} settings={visit.volumeSettings} />
       {before?.volume && <ShortTape visit={visit} before={before} after={after} onSaved={setAfter} />}
       <ButtonLink href={`/visits/${visit.id}/measure-after`}>
         {after ? 'See the after-measure' : 'Measure again'}
@@ -24,9 +25,10 @@ export function Measured({ visit }: { readonly visit: VisitView }) {
 interface ChangeProps {
   readonly before: TapingView | null;
   readonly after: TapingView | null;
+  readonly settings: VolumeSettings;
 }
 
-function Change({ before, after }: ChangeProps) {
+function Change({ before, after, settings }: ChangeProps) {
   if (!before?.volume)
     return (
       <p className={styles['soft']}>
@@ -43,7 +45,7 @@ function Change({ before, after }: ChangeProps) {
         . Tape the same points with the marks left on.
       </p>
     );
-  const change = compareTapings(before, after, 0);
+  const change = compareTapings(before, after, 0, settings);
   if (!change) return <p className={styles['soft']}>The two tapings share too few marks to be compared.</p>;
   const limit = formatNumber(change.limitMl);
   return (

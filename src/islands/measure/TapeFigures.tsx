@@ -47,7 +47,9 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
   const isProvisional = run.doubts.length > 0;
   const change = isComplete && run.last ? changeSince(view, run.last, now, run.settings, phase === 'after') : undefined;
   const baseline = view.baselines.find((one) => one.limb === limb && one.side === side);
-  const fromStart = isComplete ? baselineChange(baseline, now, run.context.weightKg) : { rvc: null, wac: null };
+  const fromStart = isComplete
+    ? baselineChange(baseline, now, run.context.weightKg, run.settings.method)
+    : { rvc: null, wac: null };
   const top =
     value.excessMl === null ? undefined : value.segments.toSorted((a, b) => (b.excessMl ?? 0) - (a.excessMl ?? 0))[0];
   const caveats =

@@ -4,7 +4,7 @@ import type { MeasureView } from '../../contracts/measure-views';
 import type { TapingView } from '../../contracts/views';
 import { compareTapings, type TapingChange } from '../../core/swelling/compare-tapings';
 import { type DefinitionVerdict, judgeByDefinition, largestGirthDifferenceCm } from '../../core/swelling/definitions';
-import { detectableChange } from '../../core/swelling/detectable';
+import { detectableChange, ofHouse } from '../../core/swelling/detectable';
 import { limbChange } from '../../core/swelling/limb-change';
 import type { Limb } from '../../core/swelling/entry-checks';
 import type { VolumeSettings } from '../../core/swelling/settings';
@@ -22,9 +22,8 @@ export interface Judged extends Pass {
 
 /** The smallest change of a limb's volume that counts (mL): one's own error once ten pairs stand behind it. */
 export function limitMl(view: MeasureView, limb: Limb, isSameTherapist: boolean): number {
-  const table = detectableChanges[`${limb}-volume`];
-  const house = view.house.detectable[`${limb}-volume`];
-  const known = house === undefined ? table : { same: house, different: Math.max(house, table.different) };
+  const quantity = `${limb}-volume` as const;
+  const known = ofHouse(detectableChanges[quantity], view.house.detectable[quantity]);
   return detectableChange(known, { isSameTherapist, own: view.ownErrors[limb] });
 }
 
@@ -41,11 +40,16 @@ export function changeSince(
 }
 
 /** Change from the starting point with what the other limb, or the weight, explains taken out; null where it cannot be told. */
-export function baselineChange(baseline: TapingView | undefined, now: Judged, weightKg: number | null) {
+export function baselineChange(
+  baseline: TapingView | undefined,
+  now: Judged,
+  weightKg: number | null,
+  method: VolumeSettings['method'] = 'frustum',
+) {
   const none = { rvc: null, wac: null };
   if (!baseline || baseline.limb !== now.limb || baseline.side !== now.side) return none;
   // Dominance cancels and does not enter.
-  const plain = { method: 'frustum', tapeSigmaCm: 0, dominanceCorrectionPercent: 0, hand: 'none' } as const;
+  const plain: VolumeSettings = { method, tapeSigmaCm: 0, dominanceCorrectionPercent: 0, hand: 'none' };
   const shared = now.positions.flatMap((x, i) => {
     const k = baseline.positions.findIndex((y) => Math.abs(toCm(y, baseline.unit) - toCm(x, now.unit)) < 0.01);
     const isWhole = k >= 0 && [now.affected[i], baseline.affected[k]].every((girth) => girth != null);

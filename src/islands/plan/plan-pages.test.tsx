@@ -5,6 +5,7 @@ import type { PlanView, StageOrEnd, VisitView } from '../../contracts/views';
 import { defaultSchool } from '../../core/drainage/case';
 import { makeCase, planOf, type Wish } from '../../core/drainage/fixtures';
 import { VisitHead } from '../visit-head/VisitHead';
+import { usualVolume } from '../../core/swelling/settings';
 import { NoPlan } from './NoPlan';
 import { PrintPlan } from './PrintPlan';
 
@@ -31,6 +32,7 @@ const visitAt = (stage: StageOrEnd, change: Partial<VisitView> = {}): VisitView 
   school: defaultSchool,
   isFirst: false,
   answers: {},
+  volumeSettings: usualVolume,
   before: null,
   after: null,
   lastTime: null,

@@ -1,6 +1,6 @@
 import { detectableChanges } from '../../catalogue/swelling/detectable.data';
 import type { FlagView } from '../../contracts/measure-views';
-import { detectableChange } from '../../core/swelling/detectable';
+import { detectableChange, ofHouse } from '../../core/swelling/detectable';
 import { referralLevels, referralsFor } from '../../core/swelling/referral';
 import type { MeasuringSettings } from '../../core/swelling/settings';
 import type { Db } from '../db/connection';
@@ -25,11 +25,8 @@ import { signsOf } from './visit-signs';
 export const detectableMl =
   (house: MeasuringSettings) =>
   (limb: 'arm' | 'leg', isSameTherapist: boolean): number => {
-    const table = detectableChanges[`${limb}-volume`];
-    const own = house.detectable[`${limb}-volume`];
-    return detectableChange(own === undefined ? table : { same: own, different: Math.max(own, table.different) }, {
-      isSameTherapist,
-    });
+    const quantity = `${limb}-volume` as const;
+    return detectableChange(ofHouse(detectableChanges[quantity], house.detectable[quantity]), { isSameTherapist });
   };
 
 /**

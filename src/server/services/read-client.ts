@@ -18,9 +18,8 @@ import { type Purpose, qualificationIds } from '../../core/drainage/case';
 import { cautionsOf } from '../../core/screening/cautions';
 import type { Screening } from '../../core/screening/screen';
 import { summariseFeedback } from '../../core/skin/feedback';
-import { defaultMdcMl } from '../../core/swelling/change';
 import { compareTapings } from '../../core/swelling/compare-tapings';
-import { usualVolume, type VolumeSettings } from '../../core/swelling/settings';
+import { type MeasuringSettings, usualMeasuring, usualVolume, type VolumeSettings } from '../../core/swelling/settings';
 import { ageOn, workInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
 import type { ClientRow, VisitRow } from '../db/schema';
@@ -32,9 +31,11 @@ import { listTapingsOfClient } from '../repositories/tapings';
 import { listAttachments } from './attach-file';
 import { describeFinding, listConditions, oilGroupLabel, placeNames } from './describe-finding';
 import { clockTime, isoDay, longDay, shortDay } from './house-clock';
+import { findMeasuring } from '../repositories/measures';
 import { findDuplicates } from './merge-clients';
 import { readConsent } from './read-ask';
 import { missingNotes } from './prepare-visit';
+import { detectableMl } from './raise-flags';
 import { readCorrections } from './read-corrections';
 import { briefOf, therapistOf } from './read-visit';
 import { screenCase } from './screen-visit';
@@ -162,7 +163,8 @@ async function readHistory(
   visits: readonly VisitRow[],
   therapists: readonly TherapistView[],
 ): Promise<readonly HistoryEntry[]> {
-  const [settings, tapings, steps, closings] = await Promise.all([
+  const [house, settings, tapings, steps, closings] = await Promise.all([
+    findMeasuring(db),
     readVolumeSettings(db, clientId),
     listTapingsOfClient(db, clientId),
     countStepsOfClient(db, clientId),
@@ -192,7 +194,7 @@ async function readHistory(
       limb: before?.limb ?? null,
       steps: steps.get(visit.id) ?? null,
       closing: closings.get(visit.id) ?? null,
-      change: before && earlier ? changeOf(earlier, before, settings) : null,
+      change: before && earlier ? changeOf(earlier, before, settings, house) : null,
     });
   }
   return history;
@@ -222,8 +224,9 @@ export function changeOf(
   earlier: TapingView,
   later: TapingView,
   settings: VolumeSettings = usualVolume,
+  house: MeasuringSettings = usualMeasuring,
 ): HistoryEntry['change'] {
-  const mdcMl = defaultMdcMl[later.limb][earlier.therapistId === later.therapistId ? 'same' : 'different'];
+  const mdcMl = detectableMl(house)(later.limb, earlier.therapistId === later.therapistId);
   const change = compareTapings(earlier, later, mdcMl, settings);
   return change?.of === 'excess' ? { ml: change.ml, beyond: change.beyond, limitMl: change.limitMl } : null;
 }

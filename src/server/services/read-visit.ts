@@ -175,6 +175,7 @@ export async function completeVisit(db: Db, record: VisitRecord): Promise<VisitV
   };
   return {
     ...frame,
+    volumeSettings: settings,
     before: newest('before'),
     after: newest('after'),
     lastTime: last ? { ...withVolume(last, settings), date: shortDay(last.taken_at) } : null,
