@@ -2,6 +2,7 @@ import type { CoursePoint, CourseVisit, LimbCourse } from '../contracts/progress
 import { median, dayNumber } from '../core/statistics';
 import type { Trend } from '../core/swelling/trend';
 import { formatNumber } from '../core/units';
+import { volumesIn } from '../core/volume-units';
 import type { Palette } from './palette';
 
 /** A chart as plain data, for the browser and for paper alike. */
@@ -33,12 +34,13 @@ export function courseOption(
     line.values.flatMap(({ value, half }) => [value - (half ?? 0), value + (half ?? 0)]),
   );
   const start = first?.values[0]?.value;
-  const limit = what === 'eight' ? 1 : course.limitMl;
+  const volumes = volumesIn(course.volumeUnit);
+  const limit = what === 'eight' ? 1 : volumes.from(course.limitMl);
   const isBanded = what !== 'volumes' && start !== undefined;
   const known = isBanded ? [...all, start - limit, start + limit] : all;
   const scale = axisOf(known);
-  const unit = what === 'eight' ? 'cm' : 'mL';
-  const decimals = what === 'eight' ? 1 : 0;
+  const unit = what === 'eight' ? 'cm' : volumes.name;
+  const decimals = what === 'eight' ? 1 : volumes.decimals;
   return {
     animation: false,
     grid: { left: 62, right: 96, top: 18, bottom: 34 },
@@ -71,6 +73,7 @@ export function courseOption(
 }
 
 function linesOf(course: LimbCourse, what: Quantity, palette: Palette): readonly Line[] {
+  const scaled = what === 'eight' ? (cm: number) => cm : volumesIn(course.volumeUnit).from;
   const line = (
     name: string,
     colour: string,
@@ -80,11 +83,12 @@ function linesOf(course: LimbCourse, what: Quantity, palette: Palette): readonly
   ): Line => ({
     name,
     colour,
-    trend,
+    trend: trend && { ...trend, slopePerWeek: scaled(trend.slopePerWeek) },
     values: course.points.flatMap((point) => {
       const at = value(point);
       const spread = sd(point);
-      return at === null ? [] : [{ date: point.date, value: at, half: spread === null ? null : 1.96 * spread }];
+      const half = spread === null ? null : scaled(1.96 * spread);
+      return at === null ? [] : [{ date: point.date, value: scaled(at), half }];
     }),
   });
   const other = course.side === 'left' ? 'right' : 'left';

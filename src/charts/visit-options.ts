@@ -1,16 +1,18 @@
 import type { CourseVisit, LimbCourse } from '../contracts/progress-views';
-import { formatNumber, formatSigned } from '../core/units';
+import { formatNumber } from '../core/units';
+import { volumesIn } from '../core/volume-units';
 import { axisOf, type ChartOption, timeAxis, tooltip } from './course-options';
 import type { Palette } from './palette';
 
 /** What each visit took away, and how much of it was still gone at the next. */
 export function responseOption(course: LimbCourse, palette: Palette): ChartOption {
-  const { responses } = course;
+  const volumes = volumesIn(course.volumeUnit);
+  const responses = course.responses.map((one) => ({ ...one, response: volumes.from(one.responseMl) }));
   const label = { fontFamily: palette.sans, fontSize: 13, color: palette.soft };
   // Both scales have their zero at the same height: a quarter up.
-  const { interval } = axisOf([0, ...responses.map(({ responseMl }) => Math.max(responseMl, -3 * responseMl))]);
-  const most = Math.max(0, ...responses.map(({ responseMl }) => Math.max(responseMl, -3 * responseMl)));
-  const step = Math.max(1, Math.ceil(most / 3 / (interval / 2))) * (interval / 2);
+  const heights = responses.map(({ response }) => Math.max(response, -3 * response));
+  const { interval } = axisOf([0, ...heights]);
+  const step = Math.max(1, Math.ceil(Math.max(0, ...heights) / 3 / (interval / 2))) * (interval / 2);
   const scale = { min: -step, max: 3 * step, interval: step };
   return {
     animation: false,
@@ -23,7 +25,10 @@ export function responseOption(course: LimbCourse, palette: Palette): ChartOptio
       {
         type: 'value',
         ...scale,
-        axisLabel: { ...label, formatter: (value: number) => `${formatNumber(value)} mL` },
+        axisLabel: {
+          ...label,
+          formatter: (value: number) => `${formatNumber(value, volumes.decimals)} ${volumes.name}`,
+        },
         splitLine: { lineStyle: { color: palette.line } },
       },
       {
@@ -39,9 +44,9 @@ export function responseOption(course: LimbCourse, palette: Palette): ChartOptio
     series: [
       {
         ...bars(
-          responses.map(({ date, responseMl, isBeyondError }) => ({
+          responses.map(({ date, response, isBeyondError }) => ({
             date,
-            value: responseMl,
+            value: response,
             colour: isBeyondError ? palette.river : palette.line,
           })),
         ),
@@ -50,7 +55,7 @@ export function responseOption(course: LimbCourse, palette: Palette): ChartOptio
           formatter: ({ dataIndex }: { dataIndex: number }) => {
             const one = responses[dataIndex];
             return one
-              ? `${one.day}: ${formatSigned(-one.responseMl)} mL${one.isBeyondError ? '' : ', within measuring error'}`
+              ? `${one.day}: ${volumes.signed(-one.responseMl)}${one.isBeyondError ? '' : ', within measuring error'}`
               : '';
           },
         },

@@ -4,6 +4,7 @@ import { measuredQuantities } from '../core/swelling/detectable';
 import { confidences } from '../core/swelling/trend';
 import { volumeMethods } from '../core/swelling/volume';
 import { lengthUnits } from '../core/units';
+import { volumeUnits } from '../core/volume-units';
 
 /** What is measured, felt and seen beside the tape run, as it crosses from the views to the server and back. */
 
@@ -140,6 +141,7 @@ export type ObservationInput = {
 
 export const MeasuringInput = z.object({
   unit: z.enum(lengthUnits),
+  volumeUnit: z.enum(volumeUnits),
   method: z.enum(volumeMethods),
   tapeSigmaCm: z.number('Give a number.').min(0, 'At least 0.').max(2, 'At most 2 cm.'),
   dominanceCorrectionPercent: z.number('Give a number.').min(0, 'At least 0.').max(20, 'At most 20 %.'),

@@ -1,4 +1,5 @@
 import type { Trend } from '../core/swelling/trend';
+import type { VolumeUnit } from '../core/volume-units';
 import type { ClientBrief } from './views';
 
 /** What the Progress view is drawn from; volumes in mL over one stretch, lengths in cm. */
@@ -34,6 +35,9 @@ export interface CourseResponse {
   readonly retentionPercent: number | null;
   readonly days: number | null;
   readonly reboundMlPerDay: number | null;
+  /** The same of the excess over the other limb, where both were taped before and after. */
+  readonly excessResponseMl: number | null;
+  readonly excessRetentionPercent: number | null;
 }
 
 export interface LimbCourse {
@@ -41,6 +45,8 @@ export interface LimbCourse {
   readonly limb: 'arm' | 'leg';
   readonly side: 'left' | 'right';
   readonly method: 'frustum' | 'disc' | 'simpson';
+  /** What volumes are shown in; the figures here are mL. */
+  readonly volumeUnit: VolumeUnit;
   readonly fromCm: number;
   readonly toCm: number;
   readonly points: readonly CoursePoint[];
@@ -57,6 +63,7 @@ export interface LimbCourse {
   readonly medianResponseMl: number | null;
   readonly medianRetentionPercent: number | null;
   readonly retentions: number;
+  readonly medianExcessRetentionPercent: number | null;
   readonly lowest: { readonly day: string; readonly ml: number } | null;
   readonly highest: { readonly day: string; readonly ml: number } | null;
   /** Of the excess, from the first to the newest; null: none to reduce. */
@@ -95,6 +102,16 @@ export interface FeedbackLine {
   readonly preferred: number | null;
 }
 
+/** What was felt, seen and asked, one row a visit; a cell is null where nothing was. */
+export interface SeenTable {
+  readonly columns: readonly string[];
+  readonly rows: readonly {
+    readonly visitId: number;
+    readonly day: string;
+    readonly cells: readonly (string | null)[];
+  }[];
+}
+
 export interface ProgressView {
   readonly client: ClientBrief;
   readonly house: string;
@@ -102,5 +119,6 @@ export interface ProgressView {
   readonly courses: readonly LimbCourse[];
   /** Oldest first. */
   readonly visits: readonly CourseVisit[];
+  readonly seen: SeenTable;
   readonly feedback: readonly FeedbackLine[];
 }

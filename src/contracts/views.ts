@@ -11,6 +11,7 @@ import type { RawTaping, SettledTaping } from '../core/swelling/taping';
 import type { TapingContext, TapingPhase } from '../core/swelling/taping-context';
 import type { VolumeSettings } from '../core/swelling/settings';
 import type { VolumeMethod } from '../core/swelling/volume';
+import type { VolumeUnit } from '../core/volume-units';
 import type { TableEvent } from '../core/table/progress';
 import type { ClientInput, ClosingInput } from './record';
 import type { CheckAnswers, VisitCheck } from '../core/visit/visit-check';
@@ -241,6 +242,7 @@ export interface VisitFrame {
 export interface VisitView extends VisitFrame {
   /** What this client's volumes are worked out with. */
   readonly volumeSettings: VolumeSettings;
+  readonly volumeUnit: VolumeUnit;
   readonly answers: CheckAnswers;
   readonly before: TapingView | null;
   readonly after: TapingView | null;
@@ -407,6 +409,7 @@ export interface ClientContactView {
 }
 
 export interface ClientView extends ClientContactView {
+  readonly volumeUnit: VolumeUnit;
   /** What the client has said three times in a row and would like otherwise. */
   readonly preferences: readonly string[];
   readonly findings: readonly PlacedFinding[];

@@ -31,11 +31,25 @@ export interface OwnError {
 
 export const fewestOwnPairs = 10;
 
-/** The change that has to be exceeded: one's own figure once ten pairs stand behind it, else the table's. */
-export function detectableChange(
-  table: DetectableChange,
-  { isSameTherapist, own }: { readonly isSameTherapist: boolean; readonly own?: OwnError | undefined },
+/** Who taped, the second time by the same hands or not, and what is known of their error. */
+export interface WhoTaped {
+  readonly isSameTherapist: boolean;
+  readonly own?: OwnError | undefined;
+}
+
+/** The change of a limb's volume that has to be exceeded (mL), by the table with the house's own figures laid over it. */
+export function volumeLimitMl(
+  table: Readonly<Record<MeasuredQuantity, DetectableChange>>,
+  house: Readonly<Partial<Record<MeasuredQuantity, number>>>,
+  limb: 'arm' | 'leg',
+  who: WhoTaped,
 ): number {
+  const quantity = `${limb}-volume` as const;
+  return detectableChange(ofHouse(table[quantity], house[quantity]), who);
+}
+
+/** The change that has to be exceeded: one's own figure once ten pairs stand behind it, else the table's. */
+export function detectableChange(table: DetectableChange, { isSameTherapist, own }: WhoTaped): number {
   const ownMdc = own && own.pairs >= fewestOwnPairs ? own.mdc95 : undefined;
   if (!isSameTherapist) return Math.max(table.different, ownMdc ?? 0);
   return ownMdc ?? table.same;

@@ -1,4 +1,5 @@
 import type { LengthUnit } from '../units';
+import type { VolumeUnit } from '../volume-units';
 import type { DefinitionId } from './definitions';
 import type { MeasuredQuantity } from './detectable';
 import type { Confidence } from './trend';
@@ -7,6 +8,8 @@ import type { VolumeMethod } from './volume';
 /** What the house has decided about measuring; the defaults are the literature's. */
 export interface MeasuringSettings {
   readonly unit: LengthUnit;
+  /** On the screen and on paper; computing is in mL. */
+  readonly volumeUnit: VolumeUnit;
   readonly method: VolumeMethod;
   /** Standard deviation of one girth (cm), 0–2. */
   readonly tapeSigmaCm: number;
@@ -28,6 +31,7 @@ export interface MeasuringSettings {
  */
 export const usualMeasuring: MeasuringSettings = {
   unit: 'cm',
+  volumeUnit: 'ml',
   method: 'frustum',
   tapeSigmaCm: 0.2,
   dominanceCorrectionPercent: 0,

@@ -1,4 +1,5 @@
 import { formatNumber } from '../units';
+import type { ShownVolumes } from '../volume-units';
 import type { Trend } from './trend';
 
 const numbers = [
@@ -19,6 +20,20 @@ const numbers = [
 
 /** Small counts as words, as in running text. */
 export const countInWords = (count: number) => numbers[count] ?? String(count);
+
+/** A trend of volumes (mL) in the unit that the reader uses. */
+export function volumeTrendInWords(trend: Trend | null | undefined, volumes: ShownVolumes): string {
+  const { from } = volumes;
+  const shown = trend && {
+    ...trend,
+    slopePerWeek: from(trend.slopePerWeek),
+    lowPerWeek: trend.lowPerWeek === null ? null : from(trend.lowPerWeek),
+    highPerWeek: trend.highPerWeek === null ? null : from(trend.highPerWeek),
+    first: from(trend.first),
+    last: from(trend.last),
+  };
+  return trendInWords(shown, volumes.name, volumes.decimals);
+}
 
 /**
  * A trend as a sentence, such as “Falling by 31 mL a week, between 18 and 44; six visits.” The word tells the way, so

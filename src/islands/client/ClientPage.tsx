@@ -16,6 +16,7 @@ import { EditClient } from './EditClient';
 import { Files } from './Files';
 import { PlaceFinding, usePlacing } from './PlaceFinding';
 import { Visits } from './Visits';
+import { volumesIn } from '../../core/volume-units';
 
 type Part = 'record' | 'visits' | 'data' | 'files' | 'corrections';
 
@@ -163,7 +164,7 @@ export function ClientPage({ view, today, isOwner }: Props) {
         )}
         {part === 'visits' && (
           <>
-            <Visits history={history} />
+            <Visits history={history} volumes={volumesIn(view.volumeUnit)} />
             {view.ledger.length > 0 && (
               <>
                 <div className={styles['heading']}>

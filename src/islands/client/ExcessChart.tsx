@@ -1,24 +1,27 @@
 import { useMemo } from 'react';
 import type { HistoryEntry } from '../../contracts/views';
 import { formatNumber } from '../../core/units';
+import type { ShownVolumes } from '../../core/volume-units';
 import Chart, { token } from '../../ui/charts/Chart';
 
 /** Excess over the other side at each visit, with the tape's error as a band (95 %). */
 export default function ExcessChart({
   history,
+  volumes,
   className,
 }: {
   readonly history: readonly HistoryEntry[];
+  readonly volumes: ShownVolumes;
   readonly className: string;
 }) {
   const points = useMemo(() => history.filter((entry) => entry.excessMl !== null).reverse(), [history]);
   const option = useMemo(() => {
-    const values = points.map((entry) => entry.excessMl ?? 0);
-    const half = points.map((entry) => 1.96 * (entry.excessSdMl ?? 0));
+    const values = points.map((entry) => volumes.from(entry.excessMl ?? 0));
+    const half = points.map((entry) => volumes.from(1.96 * (entry.excessSdMl ?? 0)));
     const lows = values.map((value, i) => value - (half[i] ?? 0));
     const highs = values.map((value, i) => value + (half[i] ?? 0));
-    const spread = Math.max(80, Math.max(...highs) - Math.min(...lows));
-    const step = [20, 50, 100, 200, 500, 1000].find((size) => spread / size <= 4) ?? 2000;
+    const spread = Math.max(volumes.from(80), Math.max(...highs) - Math.min(...lows));
+    const step = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000].find((size) => spread / size <= 4) ?? 2000;
     const [ink, soft, line, river, tint] = ['ink', 'ink-soft', 'line', 'river', 'river-soft'].map(token);
     const label = { fontFamily: 'Atkinson Hyperlegible', fontSize: 13, color: soft };
     return {
@@ -36,7 +39,7 @@ export default function ExcessChart({
         min: Math.floor(Math.min(...lows) / step) * step,
         max: Math.ceil((Math.max(...highs) + spread * 0.2) / step) * step,
         interval: step,
-        axisLabel: { ...label, formatter: (value: number) => `${formatNumber(value)} mL` },
+        axisLabel: { ...label, formatter: (value: number) => `${formatNumber(value)} ${volumes.name}` },
         splitLine: { lineStyle: { color: line } },
       },
       series: [
@@ -61,7 +64,7 @@ export default function ExcessChart({
             show: true,
             position: 'top',
             distance: 8,
-            formatter: ({ value }: { value: number }) => formatNumber(value),
+            formatter: ({ value }: { value: number }) => formatNumber(value, volumes.decimals),
             fontFamily: 'Fraunces Variable',
             fontWeight: 600,
             fontSize: 14,
@@ -70,7 +73,7 @@ export default function ExcessChart({
         },
       ],
     };
-  }, [points]);
-  const words = points.map((entry) => `${entry.date}: ${formatNumber(entry.excessMl ?? 0)} mL`).join(', ');
+  }, [points, volumes]);
+  const words = points.map((entry) => `${entry.date}: ${volumes.text(entry.excessMl ?? 0)}`).join(', ');
   return <Chart option={option} className={className} label={`Excess over the other side. ${words}`} />;
 }

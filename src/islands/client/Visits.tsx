@@ -1,21 +1,27 @@
 import { lazy } from 'react';
 import type { HistoryEntry } from '../../contracts/views';
-import { formatNumber, formatSigned } from '../../core/units';
+import type { ShownVolumes } from '../../core/volume-units';
 import { Drawn } from '../../ui/charts/Drawn';
 import styles from './ClientPage.module.css';
 
 const ExcessChart = lazy(() => import('./ExcessChart'));
 
 /** All visits as a thread, and how the swelling has changed. */
-export function Visits({ history }: { readonly history: readonly HistoryEntry[] }) {
+export function Visits({
+  history,
+  volumes,
+}: {
+  readonly history: readonly HistoryEntry[];
+  readonly volumes: ShownVolumes;
+}) {
   return (
     <>
       <div className={styles['heading']}>
-        <h2>{titleOf(history)}</h2>
+        <h2>{titleOf(history, volumes)}</h2>
       </div>
       {history.filter((entry) => entry.excessMl !== null).length > 1 && (
         <Drawn className={styles['chart']}>
-          <ExcessChart history={history} className={styles['chart'] ?? ''} />
+          <ExcessChart history={history} volumes={volumes} className={styles['chart'] ?? ''} />
         </Drawn>
       )}
       {history.length === 0 ? (
@@ -23,7 +29,7 @@ export function Visits({ history }: { readonly history: readonly HistoryEntry[] 
       ) : (
         <ol className={styles['history']}>
           {history.map((entry) => (
-            <Entry key={entry.visitId} entry={entry} />
+            <Entry key={entry.visitId} entry={entry} volumes={volumes} />
           ))}
         </ol>
       )}
@@ -31,13 +37,13 @@ export function Visits({ history }: { readonly history: readonly HistoryEntry[] 
   );
 }
 
-function titleOf(history: readonly HistoryEntry[]): string {
+function titleOf(history: readonly HistoryEntry[], volumes: ShownVolumes): string {
   const measured = history.filter((entry) => entry.excessMl !== null);
   const [latest] = measured;
   const first = measured.at(-1);
   if (!latest || !first || latest === first || latest.excessMl === null || first.excessMl === null) return 'Visits';
   const change = latest.excessMl - first.excessMl;
-  return `${formatNumber(latest.excessMl)} mL over the other side, ${formatNumber(Math.abs(change))} ${change < 0 ? 'less' : 'more'} than at the first visit`;
+  return `${volumes.text(latest.excessMl)} over the other side, ${volumes.bare(Math.abs(change))} ${change < 0 ? 'less' : 'more'} than at the first visit`;
 }
 
 /** A score in words; nothing where it was not asked. */
@@ -45,7 +51,7 @@ function scoreWords(name: string, score: number | null | undefined, most: number
   return score === null || score === undefined ? '' : `${name} ${score} of ${most}`;
 }
 
-function Entry({ entry }: { readonly entry: HistoryEntry }) {
+function Entry({ entry, volumes }: { readonly entry: HistoryEntry; readonly volumes: ShownVolumes }) {
   const open = entry.stage !== 'done' && entry.stage !== 'stopped';
   const href = open
     ? `/visits/${entry.visitId}/${entry.stage === 'prepare' ? 'plan' : entry.stage}`
@@ -76,14 +82,14 @@ function Entry({ entry }: { readonly entry: HistoryEntry }) {
       <div className={styles['figure']}>
         {entry.excessMl !== null && (
           <>
-            <strong>{formatNumber(entry.excessMl)} mL</strong>
+            <strong>{volumes.text(entry.excessMl)}</strong>
             {entry.afterExcessMl !== null && (
-              <span>{formatSigned(entry.afterExcessMl - entry.excessMl)} mL in the visit</span>
+              <span>{volumes.signed(entry.afterExcessMl - entry.excessMl)} in the visit</span>
             )}
             {entry.change && (
               <span>
-                {formatSigned(entry.change.ml)} mL since before: {entry.change.beyond ? 'beyond' : 'within'} measuring
-                error ({formatNumber(entry.change.limitMl)} mL)
+                {volumes.signed(entry.change.ml)} since before: {entry.change.beyond ? 'beyond' : 'within'} measuring
+                error ({volumes.text(entry.change.limitMl)})
               </span>
             )}
           </>

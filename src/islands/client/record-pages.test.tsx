@@ -10,6 +10,7 @@ import { ContactPage } from './ContactPage';
 import { EditClient } from './EditClient';
 import { Files } from './Files';
 import { Visits } from './Visits';
+import { inMl } from '../../core/volume-units';
 
 let house: TestHouse;
 beforeEach(async () => {
@@ -56,7 +57,7 @@ describe('a client’s page', () => {
 
 describe('the thread of visits', () => {
   it('says so when there is none', () => {
-    expect(renderToStaticMarkup(<Visits history={[]} />)).toContain('No visit yet.');
+    expect(renderToStaticMarkup(<Visits history={[]} volumes={inMl} />)).toContain('No visit yet.');
   });
 
   it('gives each visit its excess with the change, and how it closed', async () => {
@@ -80,7 +81,7 @@ describe('the thread of visits', () => {
       actor,
     );
     await finishVisit(house.db, earlier, actor);
-    const html = renderToStaticMarkup(<Visits history={(await viewOf()).history} />);
+    const html = renderToStaticMarkup(<Visits history={(await viewOf()).history} volumes={inMl} />);
     expect(html).toContain('comfort 8 of 10');
     expect(html).toMatch(/within measuring error|beyond measuring error/i);
     expect(html).toContain('aria-busy="true"');

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { TapingView, VisitView } from '../../contracts/views';
 import { compareTapings } from '../../core/swelling/compare-tapings';
 import type { VolumeSettings } from '../../core/swelling/settings';
-import { formatNumber, formatSigned } from '../../core/units';
+import { type ShownVolumes, volumesIn } from '../../core/volume-units';
 import { ButtonLink } from '../../ui/button/Button';
 import styles from './CloseView.module.css';
 import { ShortTape } from './ShortTape';
@@ -13,7 +13,7 @@ export function Measured({ visit }: { readonly visit: VisitView }) {
   const { before } = visit;
   return (
     <>
-      <Change before={before} after={after} settings={visit.volumeSettings} />
+      <Change before={before} after={after} settings={visit.volumeSettings} volumes={volumesIn(visit.volumeUnit)} />
       {before?.volume && <ShortTape visit={visit} before={before} after={after} onSaved={setAfter} />}
       <ButtonLink href={`/visits/${visit.id}/measure-after`}>
         {after ? 'See the after-measure' : 'Measure again'}
@@ -26,9 +26,10 @@ interface ChangeProps {
   readonly before: TapingView | null;
   readonly after: TapingView | null;
   readonly settings: VolumeSettings;
+  readonly volumes: ShownVolumes;
 }
 
-function Change({ before, after, settings }: ChangeProps) {
+function Change({ before, after, settings, volumes }: ChangeProps) {
   if (!before?.volume)
     return (
       <p className={styles['soft']}>
@@ -40,22 +41,20 @@ function Change({ before, after, settings }: ChangeProps) {
       <p className={styles['soft']}>
         Before:{' '}
         {before.volume.excessMl === null
-          ? `${formatNumber(before.volume.affectedMl)} mL`
-          : `${formatNumber(before.volume.excessMl)} mL over the other side`}
+          ? volumes.text(before.volume.affectedMl)
+          : `${volumes.text(before.volume.excessMl)} over the other side`}
         . Tape the same points with the marks left on.
       </p>
     );
   const change = compareTapings(before, after, 0, settings);
   if (!change) return <p className={styles['soft']}>The two tapings share too few marks to be compared.</p>;
-  const limit = formatNumber(change.limitMl);
+  const limit = volumes.text(change.limitMl);
   return (
     <div className={styles['measured']}>
-      <strong>{formatSigned(change.ml)} mL</strong>
+      <strong>{volumes.signed(change.ml)}</strong>
       <p>
-        {formatNumber(change.fromMl)} before, {formatNumber(change.toMl)} after, over the marks taped both times.{' '}
-        {change.beyond
-          ? `Beyond measuring error (${limit} mL).`
-          : `Within measuring error (${limit} mL): may be no change.`}
+        {volumes.bare(change.fromMl)} before, {volumes.bare(change.toMl)} after, over the marks taped both times.{' '}
+        {change.beyond ? `Beyond measuring error (${limit}).` : `Within measuring error (${limit}): may be no change.`}
       </p>
     </div>
   );

@@ -4,6 +4,7 @@ import { swellingDefinitions } from '../../catalogue/swelling/definitions.data';
 import type { MeasuringInput } from '../../contracts/measures';
 import { measuredQuantities } from '../../core/swelling/detectable';
 import { usualMeasuring } from '../../core/swelling/settings';
+import { volumesIn, volumeUnits } from '../../core/volume-units';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
 import { Field } from '../../ui/field/Field';
@@ -101,6 +102,12 @@ export function Measuring({ first, say }: Props) {
             ]}
             value={draft.unit}
             onChange={(unit) => set({ unit })}
+          />
+          <Choice
+            label="Volumes on screen and paper"
+            options={volumeUnits.map((value) => ({ value, text: volumesIn(value).name }))}
+            value={draft.volumeUnit}
+            onChange={(volumeUnit) => set({ volumeUnit })}
           />
           <Choice
             label="Volume of a limb (Casley-Smith 1994, Lymphology 27:56; Kuhnke 1976, Folia Angiol 24:228)"

@@ -1,5 +1,6 @@
 import type { LimbSegment } from '../../core/swelling/limb-volume';
-import { formatNumber, formatSigned } from '../../core/units';
+import { formatNumber } from '../../core/units';
+import type { ShownVolumes } from '../../core/volume-units';
 import styles from './SegmentBars.module.css';
 
 interface Props {
@@ -8,6 +9,7 @@ interface Props {
   readonly from: number;
   readonly to: number;
   readonly unit: string;
+  readonly volumes: ShownVolumes;
 }
 
 const width = 400;
@@ -16,7 +18,7 @@ const belowY = 20;
 const inset = { left: 34, right: 74 };
 
 /** Excess of each stretch along the limb against a zero line, under the profile and on its scale. */
-export function SegmentBars({ segments, from, to, unit }: Props) {
+export function SegmentBars({ segments, from, to, unit, volumes }: Props) {
   const values = segments.map(({ excessMl }) => excessMl ?? 0);
   const most = Math.max(10, ...values);
   const height = values.some((ml) => ml < 0) ? zeroY + belowY : zeroY + 2;
@@ -28,7 +30,7 @@ export function SegmentBars({ segments, from, to, unit }: Props) {
     undefined,
   );
   const words = segments
-    .map((one) => `${formatNumber(one.from)} to ${formatNumber(one.to)} ${unit}: ${formatSigned(one.excessMl ?? 0)} mL`)
+    .map((one) => `${formatNumber(one.from)} to ${formatNumber(one.to)} ${unit}: ${volumes.signed(one.excessMl ?? 0)}`)
     .join(', ');
   return (
     <svg
@@ -56,7 +58,7 @@ export function SegmentBars({ segments, from, to, unit }: Props) {
       <line x1={inset.left} x2={width - inset.right} y1={zeroY} y2={zeroY} className={styles['zero']} />
       {top && (
         <text x={(x(top.from) + x(top.to)) / 2} y={zeroY - (top.excessMl ?? 0) * perMl - 4} className={styles['text']}>
-          {formatSigned(top.excessMl ?? 0)} mL
+          {volumes.signed(top.excessMl ?? 0)}
         </text>
       )}
     </svg>

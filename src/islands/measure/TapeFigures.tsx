@@ -3,6 +3,7 @@ import type { DefinitionVerdict } from '../../core/swelling/definitions';
 import { fewestOwnPairs } from '../../core/swelling/detectable';
 import { errorBudget } from '../../core/swelling/error-budget';
 import { formatNumber, formatSigned, fromCm, toCm } from '../../core/units';
+import { type ShownVolumes, volumesIn } from '../../core/volume-units';
 import styles from './MeasureView.module.css';
 import { baselineChange, caveatsOf, changeSince, verdictsOf } from './judge-run';
 import type { TapeRun } from './useTapeRun';
@@ -34,6 +35,7 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
           : 'Type the first girths; volume and difference grow with each.'}
       </p>
     );
+  const volumes = volumesIn(view.house.volumeUnit);
   const other = side === 'left' ? 'right' : 'left';
   const now = {
     limb,
@@ -58,7 +60,7 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
     <>
       <div className={styles['figures']}>
         <div>
-          <strong>{formatNumber(value.excessMl ?? value.affectedMl)} mL</strong>
+          <strong>{volumes.text(value.excessMl ?? value.affectedMl)}</strong>
           <span>
             {value.excessMl === null
               ? `the ${side} ${limb} so far`
@@ -73,7 +75,7 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
         )}
         {change && (
           <div>
-            <strong>{formatSigned(change.ml)} mL</strong>
+            <strong>{volumes.signed(change.ml)}</strong>
             <span>{phase === 'after' ? 'in this visit' : `since ${run.last?.date ?? 'last time'}`}</span>
           </div>
         )}
@@ -87,8 +89,8 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
         <p className={styles['verdict']} data-beyond={change.beyond ? true : undefined}>
           <strong>{change.beyond ? 'Beyond what the tape can err.' : 'Within measuring error.'}</strong>{' '}
           {change.beyond
-            ? `${change.ml < 0 ? 'Smaller' : 'Larger'} by more than ${formatNumber(change.limitMl)} mL.`
-            : `May be no change: only beyond ${formatNumber(change.limitMl)} mL counts.`}{' '}
+            ? `${change.ml < 0 ? 'Smaller' : 'Larger'} by more than ${volumes.text(change.limitMl)}.`
+            : `May be no change: only beyond ${volumes.text(change.limitMl)} counts.`}{' '}
           {limitSource(view, limb, phase)}
           {top && ` Fluid sits highest between ${formatNumber(top.from)} and ${formatNumber(top.to)} ${run.unit}.`}
           {caveats.length > 0 && ` Compare with care: ${caveats.join(', ')}.`}
@@ -106,7 +108,7 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
             {side} {limb}
           </dt>
           <dd>
-            {formatNumber(value.affectedMl)} mL <small>± {formatNumber(1.96 * value.affectedSdMl)}</small>
+            {volumes.text(value.affectedMl)} <small>± {volumes.bare(1.96 * value.affectedSdMl)}</small>
           </dd>
         </div>
         {value.referenceMl !== null && (
@@ -114,7 +116,7 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
             <dt>
               {other} {limb}
             </dt>
-            <dd>{formatNumber(value.referenceMl)} mL</dd>
+            <dd>{volumes.text(value.referenceMl)}</dd>
           </div>
         )}
         {value.severity && !isProvisional && (
@@ -133,7 +135,7 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
           </div>
         )}
       </dl>
-      {isComplete && <Budget run={run} />}
+      {isComplete && <Budget run={run} volumes={volumes} />}
       {isComplete && <Definitions verdicts={verdictsOf(view, now, value, fromStart)} />}
     </>
   );
@@ -143,7 +145,7 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
 const usualErrors = { markSigmaCm: 0.2, startSigmaCm: 0.3, scaleFraction: 0.002 } as const;
 
 /** Where the error of the volume comes from; the zero mark is usually the largest part on a tapering limb. */
-function Budget({ run }: { readonly run: TapeRun }) {
+function Budget({ run, volumes }: { readonly run: TapeRun; readonly volumes: ShownVolumes }) {
   const girthsCm = run.settled.affected.map((girth) => toCm(girth ?? 0, run.unit));
   const budget = errorBudget(run.positionsCm, girthsCm, { ...usualErrors, tapeSigmaCm: run.settings.tapeSigmaCm });
   const parts = [
@@ -155,13 +157,13 @@ function Budget({ run }: { readonly run: TapeRun }) {
   return (
     <details className={styles['definitions']}>
       <summary>
-        What can err: <strong>± {formatNumber(1.96 * budget.totalSdMl)} mL in all</strong>
+        What can err: <strong>± {volumes.text(1.96 * budget.totalSdMl)} in all</strong>
       </summary>
       <ul>
         {parts.map(([name, sdMl]) => (
           <li key={name}>
             <span>{name}</span>
-            <span>± {formatNumber(1.96 * sdMl)} mL</span>
+            <span>± {volumes.text(1.96 * sdMl)}</span>
           </li>
         ))}
       </ul>

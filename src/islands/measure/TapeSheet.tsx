@@ -21,6 +21,7 @@ import { excessBands } from './TapeLines';
 import { TapeSetUp } from './TapeSetUp';
 import { TapeTable } from './TapeTable';
 import { type SaveState, useTapeRun } from './useTapeRun';
+import { volumesIn } from '../../core/volume-units';
 
 const ProfileChart = lazy(() => import('./ProfileChart'));
 
@@ -213,6 +214,7 @@ export function TapeSheet(props: Props) {
                 from={positions[0] ?? 0}
                 to={positions.at(-1) ?? 1}
                 unit={run.unit}
+                volumes={volumesIn(view.house.volumeUnit)}
               />
             )}
           </div>

@@ -4,7 +4,7 @@ import type { MeasureView } from '../../contracts/measure-views';
 import type { TapingView } from '../../contracts/views';
 import { compareTapings, type TapingChange } from '../../core/swelling/compare-tapings';
 import { type DefinitionVerdict, judgeByDefinition, largestGirthDifferenceCm } from '../../core/swelling/definitions';
-import { detectableChange, ofHouse } from '../../core/swelling/detectable';
+import { volumeLimitMl } from '../../core/swelling/detectable';
 import { limbChange } from '../../core/swelling/limb-change';
 import type { Limb } from '../../core/swelling/entry-checks';
 import type { VolumeSettings } from '../../core/swelling/settings';
@@ -22,9 +22,7 @@ export interface Judged extends Pass {
 
 /** The smallest change of a limb's volume that counts (mL): one's own error once ten pairs stand behind it. */
 export function limitMl(view: MeasureView, limb: Limb, isSameTherapist: boolean): number {
-  const quantity = `${limb}-volume` as const;
-  const known = ofHouse(detectableChanges[quantity], view.house.detectable[quantity]);
-  return detectableChange(known, { isSameTherapist, own: view.ownErrors[limb] });
+  return volumeLimitMl(detectableChanges, view.house.detectable, limb, { isSameTherapist, own: view.ownErrors[limb] });
 }
 
 /** Change since a taping, in mL of the excess where both sides were taped, with what has to be exceeded. */

@@ -33,6 +33,7 @@ const visitAt = (stage: StageOrEnd, change: Partial<VisitView> = {}): VisitView 
   isFirst: false,
   answers: {},
   volumeSettings: usualVolume,
+  volumeUnit: 'ml',
   before: null,
   after: null,
   lastTime: null,

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { CoursePoint, LimbCourse } from '../../contracts/progress-views';
 import { formatNumber, formatSigned } from '../../core/units';
+import { volumesIn } from '../../core/volume-units';
 import { Select } from '../../ui/field/Field';
 import { LimbMap } from '../measure/LimbMap';
 import type { Band } from '../measure/TapeLines';
@@ -12,6 +13,7 @@ const leastMl = 2;
 /** Two dates held against each other on the body: where it has become smaller, and where larger. */
 export function CompareDates({ course }: { readonly course: LimbCourse }) {
   const { points, limb, side } = course;
+  const volumes = volumesIn(course.volumeUnit);
   const [from, setFrom] = useState(points[0]?.date ?? '');
   const [to, setTo] = useState(points.at(-1)?.date ?? '');
   const [earlier, later] = [points.find(({ date }) => date === from), points.find(({ date }) => date === to)];
@@ -48,7 +50,7 @@ export function CompareDates({ course }: { readonly course: LimbCourse }) {
               <span>
                 {formatNumber(one.from)}–{formatNumber(one.to)} cm
               </span>
-              <strong>{formatSigned(one.ml)}</strong>
+              <strong>{formatSigned(volumes.from(one.ml), volumes.decimals)}</strong>
             </li>
           ))}
         </ol>
@@ -56,9 +58,9 @@ export function CompareDates({ course }: { readonly course: LimbCourse }) {
       <p className={styles['soft']}>
         {from === to
           ? 'Choose two different dates.'
-          : `${total < 0 ? 'Smaller' : 'Larger'} by ${formatNumber(Math.abs(total))} mL in all${
+          : `${total < 0 ? 'Smaller' : 'Larger'} by ${volumes.text(Math.abs(total))} in all${
               strongest
-                ? `, most between ${formatNumber(strongest.from)} and ${formatNumber(strongest.to)} cm (${formatSigned(strongest.ml)} mL)`
+                ? `, most between ${formatNumber(strongest.from)} and ${formatNumber(strongest.to)} cm (${volumes.signed(strongest.ml)})`
                 : ''
             }.`}
       </p>

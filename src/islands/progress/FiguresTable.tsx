@@ -1,10 +1,11 @@
 import { pressureAnswers, warmthAnswers } from '../../catalogue/swelling/scales.data';
-import type { CourseVisit, FeedbackLine, LimbCourse } from '../../contracts/progress-views';
+import type { CourseVisit, FeedbackLine, LimbCourse, SeenTable } from '../../contracts/progress-views';
 import { formatNumber, formatSigned } from '../../core/units';
+import { volumesIn } from '../../core/volume-units';
 import styles from './ProgressView.module.css';
 
-const shown = (value: number | null | undefined, decimals = 0) =>
-  value === null || value === undefined ? '–' : formatNumber(value, decimals);
+const shown = (value: number | null, decimals = 0) => (value === null ? '–' : formatNumber(value, decimals));
+const percent = (value: number | null | undefined) => (value == null ? '–' : `${formatNumber(value)} %`);
 
 interface Props {
   readonly course: LimbCourse;
@@ -13,8 +14,11 @@ interface Props {
 
 /** Every figure of a course, newest first. */
 export function FiguresTable({ course, visits }: Props) {
+  const volumes = volumesIn(course.volumeUnit);
+  const millilitres = (ml: number | null) => (ml === null ? '–' : volumes.bare(ml));
   const responses = new Map(course.responses.map((one) => [one.date, one]));
   const byVisit = new Map(visits.map((visit) => [visit.visitId, visit]));
+  const hasExcessHeld = course.responses.some(({ excessRetentionPercent }) => excessRetentionPercent !== null);
   const hasOther = course.points.some(({ referenceMl }) => referenceMl !== null);
   return (
     <section className={styles['table']} aria-label="All figures">
@@ -22,8 +26,8 @@ export function FiguresTable({ course, visits }: Props) {
       <p className={styles['soft']}>
         {course.side} {course.limb}, {course.method}, {formatNumber(course.fromCm)} to {formatNumber(course.toCm)} cm;
         every volume is worked out afresh over this stretch.
-        {course.lowest && ` Lowest ${formatNumber(course.lowest.ml)} mL on ${course.lowest.day}`}
-        {course.highest && `, highest ${formatNumber(course.highest.ml)} mL on ${course.highest.day}.`}
+        {course.lowest && ` Lowest ${volumes.text(course.lowest.ml)} on ${course.lowest.day}`}
+        {course.highest && `, highest ${volumes.text(course.highest.ml)} on ${course.highest.day}.`}
         {course.reductionPercent !== null &&
           ` Excess reduced by ${formatNumber(course.reductionPercent, 1)} % since the start.`}
       </p>
@@ -32,18 +36,20 @@ export function FiguresTable({ course, visits }: Props) {
           <thead>
             <tr>
               <th scope="col">Date</th>
-              <th scope="col">{course.side}, mL</th>
+              <th scope="col">
+                {course.side}, {volumes.name}
+              </th>
               {hasOther && (
                 <>
-                  <th scope="col">other side, mL</th>
-                  <th scope="col">excess, mL</th>
+                  <th scope="col">other side, {volumes.name}</th>
+                  <th scope="col">excess, {volumes.name}</th>
                   <th scope="col">excess, %</th>
                 </>
               )}
-              <th scope="col">after, mL</th>
+              <th scope="col">after, {volumes.name}</th>
               <th scope="col">response</th>
               <th scope="col">held</th>
-              <th scope="col">heavy</th>
+              {hasExcessHeld && <th scope="col">held, by excess</th>}
               <th scope="col">redness gone</th>
               <th scope="col" className={styles['words']}>
                 What was done
@@ -61,26 +67,22 @@ export function FiguresTable({ course, visits }: Props) {
                     {point.isProvisional && <em> provisional</em>}
                   </th>
                   <td>
-                    {shown(point.affectedMl)} <small>± {formatNumber(1.96 * point.affectedSdMl)}</small>
+                    {volumes.bare(point.affectedMl)} <small>± {volumes.bare(1.96 * point.affectedSdMl)}</small>
                   </td>
                   {hasOther && (
                     <>
-                      <td>{shown(point.referenceMl)}</td>
+                      <td>{millilitres(point.referenceMl)}</td>
                       <td>
-                        {shown(point.excessMl)}{' '}
-                        {point.excessSdMl !== null && <small>± {formatNumber(1.96 * point.excessSdMl)}</small>}
+                        {millilitres(point.excessMl)}{' '}
+                        {point.excessSdMl !== null && <small>± {volumes.bare(1.96 * point.excessSdMl)}</small>}
                       </td>
                       <td>{shown(point.excessPercent, 1)}</td>
                     </>
                   )}
-                  <td>{shown(point.afterMl)}</td>
-                  <td>{response ? `${formatSigned(-response.responseMl)} mL` : '–'}</td>
-                  <td>
-                    {response?.retentionPercent === null || response === undefined
-                      ? '–'
-                      : `${formatNumber(response.retentionPercent)} %`}
-                  </td>
-                  <td>{shown(visit?.heaviness)}</td>
+                  <td>{millilitres(point.afterMl)}</td>
+                  <td>{response ? volumes.signed(-response.responseMl) : '–'}</td>
+                  <td>{percent(response?.retentionPercent)}</td>
+                  {hasExcessHeld && <td>{percent(response?.excessRetentionPercent)}</td>}
                   <td>{visit ? fadeWords(visit) : '–'}</td>
                   <td className={styles['words']}>
                     {visit ? `${visit.work}${visit.steps === null ? '' : `, ${visit.steps} steps`}` : 'brought in'}
@@ -105,6 +107,39 @@ function fadeWords({ rednessRise, fadeMinutes }: CourseVisit): string {
   if (rednessRise === 0) return 'none';
   if (fadeMinutes === null) return 'not looked';
   return fadeMinutes < 0 ? 'not yet at 30 min' : `${fadeMinutes} min`;
+}
+
+/** What was felt, seen and asked, visit by visit. */
+export function SeenFigures({ seen }: { readonly seen: SeenTable }) {
+  return (
+    <section className={styles['table']} aria-label="Felt, seen and asked">
+      <h2>Felt, seen and asked before the work</h2>
+      <div className={styles['scroll']} tabIndex={0} role="group" aria-label="Felt, seen and asked, scrolls sideways">
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Date</th>
+              {seen.columns.map((name) => (
+                <th key={name} scope="col">
+                  {name}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {seen.rows.map(({ visitId, day, cells }) => (
+              <tr key={visitId}>
+                <th scope="row">{day}</th>
+                {cells.map((cell, i) => (
+                  <td key={seen.columns[i]}>{cell ?? '–'}</td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
 }
 
 /** What the client says over the visits; a preference is what the last three answers agree on. */

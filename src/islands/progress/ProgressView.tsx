@@ -3,13 +3,14 @@ import { courseOption, type Quantity } from '../../charts/course-options';
 import type { Palette } from '../../charts/palette';
 import { fadeOption, feelings, likings, responseOption, scoresOption } from '../../charts/visit-options';
 import type { LimbCourse, ProgressView as View } from '../../contracts/progress-views';
-import { countInWords, trendInWords } from '../../core/swelling/trend-words';
-import { formatNumber, formatSigned } from '../../core/units';
+import { countInWords, trendInWords, volumeTrendInWords } from '../../core/swelling/trend-words';
+import { formatNumber } from '../../core/units';
+import { volumesIn } from '../../core/volume-units';
 import { ButtonLink } from '../../ui/button/Button';
 import { Drawn } from '../../ui/charts/Drawn';
 import { Choice } from '../../ui/choice/Choice';
 import { CompareDates } from './CompareDates';
-import { FeedbackTable, FiguresTable } from './FiguresTable';
+import { FeedbackTable, FiguresTable, SeenFigures } from './FiguresTable';
 import styles from './ProgressView.module.css';
 
 const ProgressChart = lazy(() => import('./ProgressChart'));
@@ -81,6 +82,7 @@ export function ProgressView({ view }: { readonly view: View }) {
       </div>
       {offered.length > 0 && <Panels key={courseKey} view={view} course={course} what={shown} />}
       {course && <FiguresTable course={course} visits={view.visits} />}
+      {view.seen.rows.length > 0 && <SeenFigures seen={view.seen} />}
       {view.feedback.length > 0 && <FeedbackTable feedback={view.feedback} />}
       <p className={styles['foot']}>
         Measured by tape and told by the client. The program records and computes; it makes no diagnosis.
@@ -166,7 +168,10 @@ function titleOf(view: View, course: LimbCourse | undefined, what: Quantity | 'f
     case 'excess':
     case 'volumes':
       if (course?.points.length === 1) return 'One visit so far.';
-      return trendInWords(course?.trends.excess ?? course?.trends.affected, 'mL', 0);
+      return volumeTrendInWords(
+        course?.trends.excess ?? course?.trends.affected,
+        volumesIn(course?.volumeUnit ?? 'ml'),
+      );
     case 'eight':
       return trendInWords(course?.trends.eight, 'cm', 2, 'tapings');
     case 'feeling':
@@ -181,9 +186,11 @@ function titleOf(view: View, course: LimbCourse | undefined, what: Quantity | 'f
 }
 
 function responseTitle(course: LimbCourse): string {
-  const response = `Each visit takes about ${formatNumber(course.medianResponseMl ?? 0)} mL`;
-  if (course.medianRetentionPercent === null) return `${response}; how much of it holds is within measuring error.`;
-  return `${response}; of that, ${formatNumber(course.medianRetentionPercent)} % is still gone at the next (${countInWords(course.retentions)} visits).`;
+  const response = `Each visit takes about ${volumesIn(course.volumeUnit).text(course.medianResponseMl ?? 0)}`;
+  const { medianRetentionPercent: held, medianExcessRetentionPercent: byExcess } = course;
+  if (held === null) return `${response}; how much of it holds is within measuring error.`;
+  const excess = byExcess === null ? '' : `, ${formatNumber(byExcess)} % by excess`;
+  return `${response}; of that, ${formatNumber(held)} % is still gone at the next${excess} (${countInWords(course.retentions)} visits).`;
 }
 
 /** The figures that answer “is it real?”, beside the chart's sentence. */
@@ -191,10 +198,11 @@ function Facts({ course }: { readonly course: LimbCourse }) {
   const newest = course.points.at(-1);
   if (!newest) return null;
   const { firstChange } = course;
+  const volumes = volumesIn(course.volumeUnit);
   return (
     <div className={styles['facts']}>
       <div>
-        <strong>{formatNumber(newest.excessMl ?? newest.affectedMl)} mL</strong>
+        <strong>{volumes.text(newest.excessMl ?? newest.affectedMl)}</strong>
         <span>
           {newest.excessPercent === null
             ? `${course.side} ${course.limb}`
@@ -204,16 +212,16 @@ function Facts({ course }: { readonly course: LimbCourse }) {
       </div>
       {firstChange && (
         <div>
-          <strong>{formatSigned(firstChange.ml)} mL</strong>
+          <strong>{volumes.signed(firstChange.ml)}</strong>
           <span>
             since the start: {firstChange.isBeyond ? 'beyond' : 'within'} measuring error (
-            {formatNumber(firstChange.limitMl)} mL)
+            {volumes.text(firstChange.limitMl)})
           </span>
         </div>
       )}
       {course.lastChangeMl !== null && (
         <div>
-          <strong>{formatSigned(course.lastChangeMl)} mL</strong>
+          <strong>{volumes.signed(course.lastChangeMl)}</strong>
           <span>since the visit before: {course.isLastChangeBeyond ? 'beyond' : 'within'} measuring error</span>
         </div>
       )}

@@ -3,6 +3,7 @@ import type SQLite from 'better-sqlite3';
 import { createTheHouse } from './migrations/0001_create_the_house';
 import { openTheRecord } from './migrations/0002_open_the_record';
 import { measureAndLookBack } from './migrations/0003_measure_and_look_back';
+import { findPairs } from './migrations/0004_find_pairs';
 
 export interface Migration {
   /** `NNNN_verb_noun`: applied in this order. */
@@ -11,7 +12,7 @@ export interface Migration {
 }
 
 /** Listed by hand: a bundle carries no folder. */
-const migrations: readonly Migration[] = [createTheHouse, openTheRecord, measureAndLookBack];
+const migrations: readonly Migration[] = [createTheHouse, openTheRecord, measureAndLookBack, findPairs];
 
 /**
  * Brings a database up to date, each migration in a transaction of its own, with its checksum recorded.

@@ -103,6 +103,19 @@ export async function listTapingsOfClient(db: Db, clientId: number): Promise<rea
     .execute();
 }
 
+/** The newest tapings that a therapist took twice over. */
+export async function listDoubleTapings(db: Db, therapistId: number, limit: number): Promise<readonly TapingRow[]> {
+  return db
+    .selectFrom('taping')
+    .selectAll()
+    .where('recorded_by', '=', therapistId)
+    .where('again_json', 'is not', null)
+    .where('is_latest', '=', 1)
+    .orderBy('id', 'desc')
+    .limit(limit)
+    .execute();
+}
+
 export interface NewTaping {
   readonly clientId: number;
   readonly visitId: number | null;

@@ -3,8 +3,9 @@ import { courseOption } from '../../charts/course-options';
 import { paperPalette } from '../../charts/palette';
 import { responseOption } from '../../charts/visit-options';
 import type { CoursePoint, LimbCourse, ProgressView } from '../../contracts/progress-views';
-import { trendInWords } from '../../core/swelling/trend-words';
-import { formatNumber, formatSigned } from '../../core/units';
+import { volumeTrendInWords } from '../../core/swelling/trend-words';
+import { formatNumber } from '../../core/units';
+import { volumesIn } from '../../core/volume-units';
 import { dayInWords } from '../../core/visit/words';
 import { chartSvg } from '../exchange/chart-svg';
 import { makePdf, runs } from '../exchange/pdf';
@@ -24,7 +25,7 @@ export function printProgress(view: ProgressView, course: LimbCourse, bornOn: st
   const sentence =
     course.points.length === 1
       ? 'One visit so far.'
-      : trendInWords(course.trends.excess ?? course.trends.affected, 'mL', 0);
+      : volumeTrendInWords(course.trends.excess ?? course.trends.affected, volumesIn(course.volumeUnit));
   return makePdf({
     info: { title: `Progress of the ${name}, ${view.today}`, author: view.house },
     content: [
@@ -65,9 +66,10 @@ function facts(course: LimbCourse, newest: CoursePoint): Content {
     ],
   });
   const { firstChange } = course;
+  const volumes = volumesIn(course.volumeUnit);
   const cells: Content[] = [
     cell(
-      `${formatNumber(newest.excessMl ?? newest.affectedMl)} mL`,
+      volumes.text(newest.excessMl ?? newest.affectedMl),
       newest.excessPercent === null
         ? `volume, ${newest.day}`
         : `over the other side (${formatNumber(newest.excessPercent, 1)} %), ${newest.day}`,
@@ -76,14 +78,14 @@ function facts(course: LimbCourse, newest: CoursePoint): Content {
   if (firstChange)
     cells.push(
       cell(
-        `${formatSigned(firstChange.ml)} mL`,
-        `since the start: ${firstChange.isBeyond ? 'beyond' : 'within'} measuring error (${formatNumber(firstChange.limitMl)} mL)`,
+        volumes.signed(firstChange.ml),
+        `since the start: ${firstChange.isBeyond ? 'beyond' : 'within'} measuring error (${volumes.text(firstChange.limitMl)})`,
       ),
     );
   if (course.medianResponseMl !== null)
     cells.push(
       cell(
-        `${formatSigned(-course.medianResponseMl)} mL`,
+        volumes.signed(-course.medianResponseMl),
         `by one visit (median)${course.medianRetentionPercent === null ? '' : `; ${formatNumber(course.medianRetentionPercent)} % of it held to the next`}`,
       ),
     );
@@ -102,7 +104,7 @@ function charts(view: ProgressView, course: LimbCourse): Content[] {
   return [
     svg(courseOption(course, view.visits, 'excess', paperPalette), 300),
     {
-      text: `Tint along the line: what the tape can err (95 %). Wide band: measuring error round the start (${formatNumber(course.limitMl)} mL). Pebbles: visits.`,
+      text: `Tint along the line: what the tape can err (95 %). Wide band: measuring error round the start (${volumesIn(course.volumeUnit).text(course.limitMl)}). Pebbles: visits.`,
       fontSize: 8.5,
       color: soft,
       margin: [0, 2, 0, 8],
@@ -128,7 +130,9 @@ function howMeasured(course: LimbCourse): Content[] {
 }
 
 function figures(course: LimbCourse): Content {
-  const head = ['Date', `${course.side}, mL`, 'other, mL', 'excess, mL', '%', 'after, mL', 'held'];
+  const { name, bare } = volumesIn(course.volumeUnit);
+  const volume = (ml: number | null) => (ml === null ? '–' : bare(ml));
+  const head = ['Date', `${course.side}, ${name}`, `other, ${name}`, `excess, ${name}`, '%', `after, ${name}`, 'held'];
   const held = new Map(course.responses.map(({ date, retentionPercent }) => [date, retentionPercent]));
   const rows = course.points.toReversed().slice(0, mostRows);
   const right = (text: string): TableCell => ({ text, alignment: 'right' });
@@ -141,15 +145,11 @@ function figures(course: LimbCourse): Content {
         head.map((text, i): TableCell => ({ text, bold: true, color: soft, alignment: i === 0 ? 'left' : 'right' })),
         ...rows.map((point): TableCell[] => [
           `${point.day}${point.isProvisional ? ' (provisional)' : ''}`,
-          right(`${shown(point.affectedMl)} ± ${formatNumber(1.96 * point.affectedSdMl)}`),
-          right(shown(point.referenceMl)),
-          right(
-            point.excessMl === null
-              ? '–'
-              : `${shown(point.excessMl)} ± ${formatNumber(1.96 * (point.excessSdMl ?? 0))}`,
-          ),
+          right(`${bare(point.affectedMl)} ± ${bare(1.96 * point.affectedSdMl)}`),
+          right(volume(point.referenceMl)),
+          right(point.excessMl === null ? '–' : `${bare(point.excessMl)} ± ${bare(1.96 * (point.excessSdMl ?? 0))}`),
           right(shown(point.excessPercent, 1)),
-          right(shown(point.afterMl)),
+          right(volume(point.afterMl)),
           right(held.get(point.date) == null ? '–' : `${formatNumber(held.get(point.date) ?? 0)} %`),
         ]),
       ],

@@ -1,8 +1,5 @@
-import { detectableChanges } from '../../catalogue/swelling/detectable.data';
 import type { FlagView } from '../../contracts/measure-views';
-import { detectableChange, ofHouse } from '../../core/swelling/detectable';
 import { referralLevels, referralsFor } from '../../core/swelling/referral';
-import type { MeasuringSettings } from '../../core/swelling/settings';
 import type { Db } from '../db/connection';
 import type { ReferralFlagRow } from '../db/schema';
 import {
@@ -15,19 +12,12 @@ import {
 } from '../repositories/measures';
 import { listTapingsOfClient } from '../repositories/tapings';
 import { insertAudit } from '../repositories/visits';
+import { readChangeLimits } from './change-limits';
 import { shortDay } from './house-clock';
 import type { VisitRecord } from './read-visit';
 import type { Actor, SaveRefusal } from './saving';
 import { readVolumeSettings, withVolume } from './taping-volume';
 import { signsOf } from './visit-signs';
-
-/** The change of a limb's volume that has to be exceeded (mL), by the house's figures. */
-export const detectableMl =
-  (house: MeasuringSettings) =>
-  (limb: 'arm' | 'leg', isSameTherapist: boolean): number => {
-    const quantity = `${limb}-volume` as const;
-    return detectableChange(ofHouse(detectableChanges[quantity], house.detectable[quantity]), { isSameTherapist });
-  };
 
 /**
  * Looks at all that is known of a visit and writes down every sign that asks for a physician, once while it is open.
@@ -48,7 +38,7 @@ export async function raiseFlags(db: Db, visit: VisitRecord, actor: Actor): Prom
     observations,
     measuring,
     settings,
-    detectableMl: detectableMl(house),
+    limits: await readChangeLimits(db, house, settings, rows),
   });
   const known = new Set(open.map(({ rule }) => rule));
   const raised = referralsFor(signs).filter(({ id }) => !known.has(id));

@@ -19,7 +19,7 @@ import { cautionsOf } from '../../core/screening/cautions';
 import type { Screening } from '../../core/screening/screen';
 import { summariseFeedback } from '../../core/skin/feedback';
 import { compareTapings } from '../../core/swelling/compare-tapings';
-import { type MeasuringSettings, usualMeasuring, usualVolume, type VolumeSettings } from '../../core/swelling/settings';
+import { usualVolume, type VolumeSettings } from '../../core/swelling/settings';
 import { ageOn, workInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
 import type { ClientRow, VisitRow } from '../db/schema';
@@ -30,12 +30,12 @@ import { countStepsOfClient, listClosingsOfClient, listVisitsOfClient } from '..
 import { listTapingsOfClient } from '../repositories/tapings';
 import { listAttachments } from './attach-file';
 import { describeFinding, listConditions, oilGroupLabel, placeNames } from './describe-finding';
+import { type ChangeLimits, limitsBy, readChangeLimits } from './change-limits';
 import { clockTime, isoDay, longDay, shortDay } from './house-clock';
 import { findMeasuring } from '../repositories/measures';
 import { findDuplicates } from './merge-clients';
 import { readConsent } from './read-ask';
 import { missingNotes } from './prepare-visit';
-import { detectableMl } from './raise-flags';
 import { readCorrections } from './read-corrections';
 import { briefOf, therapistOf } from './read-visit';
 import { screenCase } from './screen-visit';
@@ -109,6 +109,7 @@ export async function readClient(db: Db, id: number, now: Date): Promise<ClientV
   const screening = screenRecord(client, findings, today);
   return {
     ...contact,
+    volumeUnit: (await findMeasuring(db)).volumeUnit,
     data: toClientData(client),
     client: briefOf(client, findings, today),
     findings: findings.map((finding) => describeFinding(finding, today)),
@@ -170,6 +171,7 @@ async function readHistory(
     countStepsOfClient(db, clientId),
     listClosingsOfClient(db, clientId),
   ]);
+  const limits = await readChangeLimits(db, house, settings, tapings);
   const byVisit = (visitId: number, phase: 'before' | 'after') => {
     const row = tapings.findLast((t) => t.visit_id === visitId && t.phase === phase);
     return row ? withVolume(row, settings) : undefined;
@@ -194,7 +196,7 @@ async function readHistory(
       limb: before?.limb ?? null,
       steps: steps.get(visit.id) ?? null,
       closing: closings.get(visit.id) ?? null,
-      change: before && earlier ? changeOf(earlier, before, settings, house) : null,
+      change: before && earlier ? changeOf(earlier, before, settings, limits) : null,
     });
   }
   return history;
@@ -224,10 +226,9 @@ export function changeOf(
   earlier: TapingView,
   later: TapingView,
   settings: VolumeSettings = usualVolume,
-  house: MeasuringSettings = usualMeasuring,
+  limits: ChangeLimits = limitsBy(),
 ): HistoryEntry['change'] {
-  const mdcMl = detectableMl(house)(later.limb, earlier.therapistId === later.therapistId);
-  const change = compareTapings(earlier, later, mdcMl, settings);
+  const change = compareTapings(earlier, later, limits(earlier, later), settings);
   return change?.of === 'excess' ? { ml: change.ml, beyond: change.beyond, limitMl: change.limitMl } : null;
 }
 

@@ -5,14 +5,15 @@ import { median } from '../../core/statistics';
 import { judgeChange } from '../../core/swelling/change';
 import { type LeftOut, type SeriesPoint, seriesOf } from '../../core/swelling/course';
 import { judgeByDefinition, largestGirthDifferenceCm } from '../../core/swelling/definitions';
+import type { LimbVolume } from '../../core/swelling/limb-volume';
 import { excessReductionPercent, limbChange } from '../../core/swelling/limb-change';
 import { responsesOf, retentionOf, type TreatedVisit } from '../../core/swelling/retention';
 import type { MeasuringSettings, VolumeSettings } from '../../core/swelling/settings';
 import { isDoubt, warningKey } from '../../core/swelling/taping-context';
 import { bestAndWorst, type Confidence, type DatedValue, trendOf } from '../../core/swelling/trend';
 import { toCm } from '../../core/units';
+import type { ChangeLimits } from './change-limits';
 import { isoDay, shortDay } from './house-clock';
-import { detectableMl } from './raise-flags';
 
 type Point = SeriesPoint<TapingView>;
 
@@ -27,6 +28,7 @@ export function coursesOf(
   tapings: readonly TapingView[],
   house: MeasuringSettings,
   settings: VolumeSettings,
+  limits: ChangeLimits,
   baselineOn: string | null,
 ): readonly LimbCourse[] {
   const keys = [...new Set(tapings.map((one) => `${one.limb} ${one.side}`))].reverse();
@@ -44,13 +46,14 @@ export function coursesOf(
     const judged = excess.length > 0 ? excess : points.map(({ date, affectedMl }) => ({ date, value: affectedMl }));
     const extremes = bestAndWorst(judged);
     const baseline = before.find(({ taping }) => isoDay(taping.takenAt) === baselineOn) ?? before[0];
-    const limitMl = detectableMl(house)(newest.taping.limb, true);
+    const limitMl = limits(newest.taping, newest.taping);
     return [
       {
         key,
         limb: newest.taping.limb,
         side: newest.taping.side,
         method: settings.method,
+        volumeUnit: house.volumeUnit,
         fromCm: series.fromCm,
         toCm: series.toCm,
         points,
@@ -62,7 +65,7 @@ export function coursesOf(
         ...responsesIn(series.points, before),
         lowest: extremes ? dayOf(extremes.lowest, points) : null,
         highest: extremes ? dayOf(extremes.highest, points) : null,
-        ...changesIn(before, baseline, house),
+        ...changesIn(before, baseline, limits),
         definition: definitionOf(newest, baseline, house),
       },
     ];
@@ -119,16 +122,20 @@ function trendsOf(
 }
 
 function responsesIn(all: readonly Point[], before: readonly Point[]) {
-  const visits = before.map((point): TreatedVisit => {
-    const after = afterOf(all, point);
-    return {
-      date: isoDay(point.taping.takenAt),
-      before: point.volume.affectedMl,
-      after: after?.volume.affectedMl ?? null,
-      limitMl: 1.96 * Math.hypot(point.volume.affectedSdMl, after?.volume.affectedSdMl ?? 0),
-    };
-  });
-  const kept = new Map(retentionOf(visits).map((one) => [one.date, one]));
+  const visitsBy = (of: (volume: LimbVolume) => readonly [ml: number | null, sdMl: number | null]) =>
+    before.map((point): TreatedVisit => {
+      const [ml, sdMl] = of(point.volume);
+      const after = afterOf(all, point);
+      const [afterMl, afterSdMl] = after ? of(after.volume) : [null, null];
+      const limitMl = 1.96 * Math.hypot(sdMl ?? 0, afterSdMl ?? 0);
+      return { date: isoDay(point.taping.takenAt), before: ml, after: afterMl, limitMl };
+    });
+  const visits = visitsBy(({ affectedMl, affectedSdMl }) => [affectedMl, affectedSdMl]);
+  const excess = visitsBy(({ excessMl, excessSdMl }) => [excessMl, excessSdMl]);
+  const byDate = <T extends { readonly date: string }>(list: readonly T[]) =>
+    new Map(list.map((one) => [one.date, one]));
+  const [kept, excessKept] = [byDate(retentionOf(visits)), byDate(retentionOf(excess))];
+  const excessResponses = byDate(responsesOf(excess));
   const dayBy = new Map(before.map(({ taping }) => [isoDay(taping.takenAt), shortDay(taping.takenAt)]));
   const responses = responsesOf(visits).map((one): CourseResponse => {
     const held = kept.get(one.date);
@@ -138,14 +145,18 @@ function responsesIn(all: readonly Point[], before: readonly Point[]) {
       retentionPercent: held?.retentionPercent ?? null,
       days: held?.days ?? null,
       reboundMlPerDay: held?.reboundMlPerDay ?? null,
+      excessResponseMl: excessResponses.get(one.date)?.responseMl ?? null,
+      excessRetentionPercent: excessKept.get(one.date)?.retentionPercent ?? null,
     };
   });
   const retentions = responses.flatMap(({ retentionPercent }) => retentionPercent ?? []);
+  const medianOf = (values: readonly number[]) => (values.length > 0 ? median(values) : null);
   return {
     responses,
-    medianResponseMl: responses.length > 0 ? median(responses.map(({ responseMl }) => responseMl)) : null,
-    medianRetentionPercent: retentions.length > 0 ? median(retentions) : null,
+    medianResponseMl: medianOf(responses.map(({ responseMl }) => responseMl)),
+    medianRetentionPercent: medianOf(retentions),
     retentions: retentions.length,
+    medianExcessRetentionPercent: medianOf(responses.flatMap((one) => one.excessRetentionPercent ?? [])),
   };
 }
 
@@ -155,15 +166,14 @@ const dayOf = (value: DatedValue, points: readonly CoursePoint[]) => ({
 });
 
 /** Changes since the visit before and since the start, each with what it has to exceed. */
-function changesIn(before: readonly Point[], baseline: Point | undefined, house: MeasuringSettings) {
+function changesIn(before: readonly Point[], baseline: Point | undefined, limits: ChangeLimits) {
   const newest = before.at(-1);
   const previous = before.at(-2);
   const valueOf = ({ volume }: Point) => volume.excessMl ?? volume.affectedMl;
   const sdOf = ({ volume }: Point) => volume.excessSdMl ?? volume.affectedSdMl;
   const judge = (from: Point, to: Point) => {
-    const isSame = from.taping.therapistId === to.taping.therapistId;
     const ml = valueOf(to) - valueOf(from);
-    const { limit, beyond } = judgeChange(ml, sdOf(from), sdOf(to), detectableMl(house)(to.taping.limb, isSame));
+    const { limit, beyond } = judgeChange(ml, sdOf(from), sdOf(to), limits(from.taping, to.taping));
     return { ml, limitMl: limit, isBeyond: beyond };
   };
   const last = newest && previous ? judge(previous, newest) : null;

@@ -3,7 +3,7 @@ import { sql } from 'kysely';
 import { anatomy } from '../../catalogue/anatomy';
 import type { DayView, DayVisit, StageOrEnd, TherapistView } from '../../contracts/views';
 import type { Purpose } from '../../core/drainage/case';
-import { formatNumber } from '../../core/units';
+import { volumesIn } from '../../core/volume-units';
 import { workInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
 import type { TapingRow } from '../db/schema';
@@ -16,6 +16,7 @@ import { prepareVisit } from './prepare-visit';
 import { briefOf, therapistOf } from './read-visit';
 import { countOutbox } from './reminders';
 import { readVolumeSettings, withVolume } from './taping-volume';
+import { findMeasuring } from '../repositories/measures';
 
 const reached: Readonly<Record<StageOrEnd, number>> = {
   ask: 0,
@@ -132,7 +133,8 @@ async function lineOf(
   const number = earlierVisits === 0 ? 'first visit' : `visit ${earlierVisits + 1}`;
   const excess = last ? withVolume(last, await readVolumeSettings(db, last.client_id)).volume?.excessMl : null;
   if (!last || excess === null || excess === undefined) return number;
-  return `${number} · last time ${formatNumber(excess)} mL over the ${last.side === 'left' ? 'right' : 'left'} ${last.limb}`;
+  const volumes = volumesIn((await findMeasuring(db)).volumeUnit);
+  return `${number} · last time ${volumes.text(excess)} over the ${last.side === 'left' ? 'right' : 'left'} ${last.limb}`;
 }
 
 async function looseEndsOf(db: Db, now: Date): Promise<DayView['looseEnds']> {

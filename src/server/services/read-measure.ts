@@ -1,10 +1,8 @@
 import { shippedProtocols } from '../../catalogue/swelling/protocols.data';
-import type { MeasureView, ObservationView, OwnErrors, PhotoView } from '../../contracts/measure-views';
+import type { MeasureView, ObservationView, PhotoView } from '../../contracts/measure-views';
 import type { TapingView } from '../../contracts/views';
 import { judgeRedness } from '../../core/skin/redness';
-import { isShifted, measurementError } from '../../core/swelling/measurement-error';
-import { type VolumeSettings, volumeSettings } from '../../core/swelling/settings';
-import { duplicateVolumes } from '../../core/swelling/taping';
+import { volumeSettings } from '../../core/swelling/settings';
 import type { Db } from '../db/connection';
 import {
   findClientMeasuring,
@@ -13,7 +11,8 @@ import {
   listOwnProtocols,
   listPhotos,
 } from '../repositories/measures';
-import { listTapingsOfClient, toTaping } from '../repositories/tapings';
+import { listTapingsOfClient } from '../repositories/tapings';
+import { readOwnErrors } from './change-limits';
 import { isoDay, shortDay } from './house-clock';
 import { readFlags } from './raise-flags';
 import { readVisit } from './read-visit';
@@ -86,31 +85,6 @@ function lastOfEach(observations: readonly ObservationView[]): readonly Observat
 function lastWeightOf(tapings: readonly TapingView[]): MeasureView['lastWeight'] {
   const last = tapings.findLast((one) => one.context.weightKg !== null);
   return last?.context.weightKg == null ? null : { kg: last.context.weightKg, date: isoDay(last.takenAt) };
-}
-
-/** As many of the newest as tell how somebody tapes now. */
-const newestPairs = 60;
-
-/** What a therapist's own pairs of readings say of their error, by limb. */
-export async function readOwnErrors(db: Db, therapistId: number, settings: VolumeSettings): Promise<OwnErrors> {
-  const rows = await db
-    .selectFrom('taping')
-    .selectAll()
-    .where('recorded_by', '=', therapistId)
-    .where('again_json', 'is not', null)
-    .where('is_latest', '=', 1)
-    .orderBy('id', 'desc')
-    .limit(newestPairs)
-    .execute();
-  const errors: Partial<Record<'arm' | 'leg', NonNullable<OwnErrors['arm']>>> = {};
-  for (const limb of ['arm', 'leg'] as const) {
-    const pairs = rows
-      .filter((row) => row.limb === limb)
-      .flatMap((row) => duplicateVolumes(toTaping(row, null), settings));
-    const error = measurementError(pairs);
-    if (error) errors[limb] = { pairs: pairs.length, mdc95: error.mdc95, isShifted: isShifted(pairs) };
-  }
-  return errors;
 }
 
 const notYet = -1;

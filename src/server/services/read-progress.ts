@@ -14,8 +14,10 @@ import { findClientMeasuring, findMeasuring, listObservationsOfClient } from '..
 import { findHouse, listTherapists } from '../repositories/people';
 import { listTapingsOfClient } from '../repositories/tapings';
 import { countStepsOfClient, listClosingsOfClient, listVisitsOfClient } from '../repositories/visits';
+import { readChangeLimits } from './change-limits';
 import { isoDay, shortDay } from './house-clock';
 import { coursesOf } from './read-course';
+import { seenTable } from './read-seen';
 import { briefOf, therapistOf } from './read-visit';
 import { withVolume } from './taping-volume';
 
@@ -36,6 +38,7 @@ export async function readProgress(db: Db, clientId: number, now: Date): Promise
     listClosingsOfClient(db, clientId),
   ]);
   const settings = volumeSettings(measuring, own);
+  const limits = await readChangeLimits(db, measuring, settings, rows);
   const tapings = rows.map((row) => withVolume(row, settings));
   const measured = new Set([...rows.map((row) => row.visit_id), ...observations.map((one) => one.visitId)]);
   const shown = visits
@@ -56,8 +59,9 @@ export async function readProgress(db: Db, clientId: number, now: Date): Promise
     client: briefOf(client, findings, today),
     house: house?.name ?? '',
     today: shortDay(now.toISOString()),
-    courses: coursesOf(tapings, measuring, settings, own.baselineOn),
+    courses: coursesOf(tapings, measuring, settings, limits, own.baselineOn),
     visits: course,
+    seen: seenTable(course, observations),
     feedback: feedbackOf(course),
   };
 }

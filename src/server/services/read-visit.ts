@@ -11,6 +11,7 @@ import type { Db } from '../db/connection';
 import type { PlanRow, VisitRow } from '../db/schema';
 import { findClient } from '../repositories/clients';
 import { listFindings, type StoredFinding } from '../repositories/findings';
+import { findMeasuring } from '../repositories/measures';
 import { findHouse, listTherapists } from '../repositories/people';
 import { listOverrides, type StoredOverride } from '../repositories/screening';
 import {
@@ -161,8 +162,9 @@ export async function readVisit(db: Db, id: number): Promise<VisitView | undefin
 export async function completeVisit(db: Db, record: VisitRecord): Promise<VisitView> {
   const { stored, overrides, medicines, dueOn, ...frame } = record;
   const { id } = frame;
-  const [settings, tapings, last, plan, events, closing] = await Promise.all([
+  const [settings, measuring, tapings, last, plan, events, closing] = await Promise.all([
     readVolumeSettings(db, frame.client.id),
+    findMeasuring(db),
     listTapingsOfVisit(db, id),
     lastTapingBefore(db, frame.client.id, frame.startsAt, id),
     latestPlan(db, id),
@@ -176,6 +178,7 @@ export async function completeVisit(db: Db, record: VisitRecord): Promise<VisitV
   return {
     ...frame,
     volumeSettings: settings,
+    volumeUnit: measuring.volumeUnit,
     before: newest('before'),
     after: newest('after'),
     lastTime: last ? { ...withVolume(last, settings), date: shortDay(last.taken_at) } : null,

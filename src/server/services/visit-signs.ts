@@ -11,6 +11,7 @@ import type { ClientMeasuring, VolumeSettings } from '../../core/swelling/settin
 import { isDoubt, warningKey } from '../../core/swelling/taping-context';
 import { trendOf } from '../../core/swelling/trend';
 import { toCm } from '../../core/units';
+import type { ChangeLimits } from './change-limits';
 import { isoDay } from './house-clock';
 import type { VisitRecord } from './read-visit';
 
@@ -20,7 +21,7 @@ export interface MeasuredClient {
   readonly observations: readonly ObservationView[];
   readonly measuring: ClientMeasuring;
   readonly settings: VolumeSettings;
-  readonly detectableMl: (limb: 'arm' | 'leg', isSameTherapist: boolean) => number;
+  readonly limits: ChangeLimits;
 }
 
 const neighbouringCm = 2;
@@ -68,7 +69,7 @@ function lastOf(tapings: readonly TapingView[], now: TapingView, visitId: number
 
 function increaseOf(last: TapingView, now: TapingView, client: MeasuredClient): Increase {
   const alone = (taping: TapingView) => ({ ...taping, reference: taping.positions.map(() => null) });
-  const limitMl = client.detectableMl(now.limb, last.therapistId === now.therapistId);
+  const limitMl = client.limits(last, now);
   const change = compareTapings(alone(last), alone(now), limitMl, client.settings);
   const rises = now.positions.map((x, i) => {
     const k = last.positions.findIndex((y) => Math.abs(toCm(y, last.unit) - toCm(x, now.unit)) < 0.01);

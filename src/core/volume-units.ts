@@ -1,0 +1,37 @@
+import { formatNumber, formatSigned } from './units';
+
+export const volumeUnits = ['ml', 'us-fl-oz', 'imp-fl-oz'] as const;
+export type VolumeUnit = (typeof volumeUnits)[number];
+
+/** How volumes are shown; computing and storing stay in mL. */
+export interface ShownVolumes {
+  /** Always says which ounce. */
+  readonly name: string;
+  readonly decimals: number;
+  /** Unrounded, in the unit. */
+  readonly from: (ml: number) => number;
+  readonly bare: (ml: number) => string;
+  readonly text: (ml: number) => string;
+  /** With a plus sign on what is above zero. */
+  readonly signed: (ml: number) => string;
+}
+
+/** Exact by definition: 231 in³ / 128, and 4.54609 L / 160. */
+const mlPer: Readonly<Record<VolumeUnit, number>> = { ml: 1, 'us-fl-oz': 29.5735295625, 'imp-fl-oz': 28.4130625 };
+const names: Readonly<Record<VolumeUnit, string>> = { ml: 'mL', 'us-fl-oz': 'US fl oz', 'imp-fl-oz': 'imp fl oz' };
+
+/** Whole mL, or tenths of a fluid ounce. */
+export function volumesIn(unit: VolumeUnit): ShownVolumes {
+  const [name, decimals] = [names[unit], unit === 'ml' ? 0 : 1];
+  const from = (ml: number) => ml / mlPer[unit];
+  return {
+    name,
+    decimals,
+    from,
+    bare: (ml) => formatNumber(from(ml), decimals),
+    text: (ml) => `${formatNumber(from(ml), decimals)} ${name}`,
+    signed: (ml) => `${formatSigned(from(ml), decimals)} ${name}`,
+  };
+}
+
+export const inMl = volumesIn('ml');

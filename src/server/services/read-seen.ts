@@ -1,0 +1,94 @@
+import type { ObservationView } from '../../contracts/measure-views';
+import type { SeenTable } from '../../contracts/progress-views';
+import { faceComposite } from '../../core/swelling/face';
+import { impedanceRatio } from '../../core/swelling/impedance';
+import { formatNumber, formatSigned } from '../../core/units';
+
+type Seen<K extends ObservationView['kind']> = Extract<ObservationView, { readonly kind: K }>['value'];
+
+interface Column<K extends ObservationView['kind']> {
+  readonly name: string;
+  readonly kind: K;
+  readonly tell: (value: Seen<K>) => string | null;
+  /** Of several places the one with the largest is told; without it, what was written down last. */
+  readonly size: ((value: Seen<K>) => number) | undefined;
+}
+
+type AnyColumn = Column<ObservationView['kind']>;
+
+const column = <K extends ObservationView['kind']>(
+  name: string,
+  kind: K,
+  tell: Column<K>['tell'],
+  size?: Column<K>['size'],
+) => ({ name, kind, tell, size }) as unknown as AnyColumn;
+
+const degrees = (value: number | null) => (value === null ? '–' : `${value}°`);
+const pair = (left: number | null, right: number | null) =>
+  left === null && right === null ? null : `${degrees(left)} / ${degrees(right)}`;
+const tenths = (value: number | null) => (value === null ? null : String(value));
+
+const columns = [
+  column('heavy', 'scores', ({ heaviness }) => tenths(heaviness)),
+  column('tight', 'scores', ({ tightness }) => tenths(tightness)),
+  column('pain', 'scores', ({ pain }) => tenths(pain)),
+  column('stage, as observed', 'stage', ({ stage }) => stage),
+  column('skin fold', 'skin-fold', ({ site, sign }) => `${site} ${sign}`),
+  column(
+    'pit, mm',
+    'pitting',
+    ({ depthMm }) => formatNumber(depthMm, Number.isInteger(depthMm) ? 0 : 1),
+    ({ depthMm }) => depthMm,
+  ),
+  column(
+    'warmer by, °C',
+    'temperature',
+    ({ hereC, mirrorC }) => formatSigned(hereC - mirrorC, 1),
+    ({ hereC, mirrorC }) => Math.abs(hereC - mirrorC),
+  ),
+  column('face, cm', 'face', (face) => inCm(faceComposite(face)?.faceCm)),
+  column('right over left, %', 'face', (face) => {
+    const composite = faceComposite(face);
+    return composite ? formatSigned(composite.signedAsymmetry, 1) : null;
+  }),
+  column('neck, cm', 'face', (face) => inCm(faceComposite(face)?.neckCm)),
+  column('neck bends forward / back', 'neck-range', (neck) => pair(neck.flexion, neck.extension)),
+  column('neck turns left / right', 'neck-range', (neck) => pair(neck.turnLeft, neck.turnRight)),
+  column('neck tilts left / right', 'neck-range', (neck) => pair(neck.bendLeft, neck.bendRight)),
+  column('navel, cm', 'abdomen', ({ girths }) => inCm(girths.find(({ heightCm }) => heightCm === 0)?.girthCm)),
+  column('impedance ratio', 'impedance', (reading) =>
+    formatNumber(impedanceRatio({ ...reading, affectedIsDominant: null }).ratio, 3),
+  ),
+  column('weight, kg', 'weight', ({ weightKg }) => formatNumber(weightKg, 1)),
+];
+
+function inCm(length: number | null | undefined): string | null {
+  return length === null || length === undefined ? null : formatNumber(length, 1);
+}
+
+/**
+ * What was felt, seen and asked before the work, visit by visit, the newest first; of several places the strongest is
+ * told. Columns and visits without anything are left out.
+ */
+export function seenTable(
+  visits: readonly { readonly visitId: number; readonly day: string }[],
+  observations: readonly ObservationView[],
+): SeenTable {
+  const rows = visits.toReversed().map(({ visitId, day }) => {
+    const here = observations.filter((one) => one.visitId === visitId && one.phase === 'before');
+    return { visitId, day, cells: columns.map((one) => toldBy(one, here)) };
+  });
+  const used = columns.map((_, i) => rows.some(({ cells }) => cells[i] != null));
+  return {
+    columns: columns.filter((_, i) => used[i]).map(({ name }) => name),
+    rows: rows
+      .filter(({ cells }) => cells.some((cell) => cell !== null))
+      .map((row) => ({ ...row, cells: row.cells.filter((_, i) => used[i]) })),
+  };
+}
+
+function toldBy({ kind, tell, size }: AnyColumn, here: readonly ObservationView[]): string | null {
+  const values = here.filter((one) => one.kind === kind).map(({ value }) => value);
+  const ordered = size ? values.toSorted((a, b) => size(a) - size(b)) : values;
+  return ordered.flatMap((value) => tell(value) ?? []).at(-1) ?? null;
+}
