@@ -8,8 +8,8 @@ declare namespace App {
     /** Who is signed in, and how; undefined before signing in. */
     readonly session: import('./server/auth/sessions').Session | undefined;
     /** The person signed in, as others see them; undefined before signing in. */
-    readonly therapist: import('./contracts/views').TherapistView | undefined;
-    readonly therapists: readonly import('./contracts/views').TherapistView[];
+    readonly therapist: import('./contracts/people-views').TherapistView | undefined;
+    readonly therapists: readonly import('./contracts/people-views').TherapistView[];
     readonly isDemo: boolean;
     readonly actor: import('./server/services/saving').Actor;
   }

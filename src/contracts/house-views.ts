@@ -1,5 +1,6 @@
 import type { MeasuringInput } from './measures';
-import type { AskView, MeView, TherapistView } from './views';
+import type { AskView } from './ask-views';
+import type { MeView, TherapistView } from './people-views';
 
 /** What the owner sees to, and the outbox: plain data for the pages of the house. */
 

@@ -2,7 +2,7 @@ import type { TapeProtocol } from '../core/swelling/protocol';
 import type { ReferralLevel } from '../core/swelling/referral';
 import type { ClientMeasuring, MeasuringSettings } from '../core/swelling/settings';
 import type { ObservationKind, ObservationValue } from './measures';
-import type { TapingView, VisitView } from './views';
+import type { TapingView, VisitView } from './visit-views';
 
 /** What pages of measuring and looking back hand to islands. */
 

@@ -1,6 +1,6 @@
 import type { Trend } from '../core/swelling/trend';
 import type { VolumeUnit } from '../core/volume-units';
-import type { ClientBrief } from './views';
+import type { ClientBrief } from './people-views';
 
 /** What the Progress view is drawn from; volumes in mL over one stretch, lengths in cm. */
 

@@ -1,5 +1,5 @@
 import type { LikesInput } from '../contracts/record';
-import type { TherapistView } from '../contracts/views';
+import type { TherapistView } from '../contracts/people-views';
 import type { Purpose } from '../core/drainage/case';
 import type { NewFinding } from '../server/repositories/findings';
 import type { Role } from '../server/repositories/people';

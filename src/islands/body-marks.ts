@@ -1,4 +1,4 @@
-import type { PlacedFinding } from '../contracts/views';
+import type { PlacedFinding } from '../contracts/people-views';
 import { anatomy } from '../catalogue/anatomy';
 import type { PlaceId } from '../core/anatomy/place';
 import { findHindrances } from '../core/drainage/hindrance';

@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import type { AskState } from '../../src/contracts/views';
+import type { AskState } from '../../src/contracts/ask-views';
 import { bookAnyTime, call, post } from '../api/client';
 import { answerCheck, choose, control, follow, go, launch, open, textOf, troubles, words } from './browser';
 

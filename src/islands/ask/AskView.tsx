@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
-import type { AskView as View } from '../../contracts/views';
+import type { AskView as View } from '../../contracts/ask-views';
 import { expandArea } from '../../core/anatomy/areas';
 import { judgeVisitCheck } from '../../core/visit/visit-check';
 import type { RegionMark } from '../../ui/body-map/BodyMap';

@@ -1,4 +1,4 @@
-import type { AskView } from '../../contracts/views';
+import type { AskView } from '../../contracts/ask-views';
 import { AnswerRow } from './AnswerRow';
 import styles from './AskView.module.css';
 import { Found } from './Intake';

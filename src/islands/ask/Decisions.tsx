@@ -1,5 +1,6 @@
 import { type FormEvent, useState } from 'react';
-import type { AskState, DecisionView, LimitView } from '../../contracts/views';
+import type { AskState } from '../../contracts/ask-views';
+import type { DecisionView, LimitView } from '../../contracts/screening-views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Select, TextArea } from '../../ui/field/Field';

@@ -1,6 +1,8 @@
 import { type FormEvent, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
-import type { AskState, ConditionView, DecisionView, PlacedFinding } from '../../contracts/views';
+import type { AskState } from '../../contracts/ask-views';
+import type { PlacedFinding } from '../../contracts/people-views';
+import type { ConditionView, DecisionView } from '../../contracts/screening-views';
 import { shortLabel } from '../../core/drainage/wording';
 import { dayInWords } from '../../core/visit/words';
 import { Button } from '../../ui/button/Button';

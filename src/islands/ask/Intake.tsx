@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import type { AskView, ConditionView } from '../../contracts/views';
+import type { AskView } from '../../contracts/ask-views';
+import type { ConditionView } from '../../contracts/screening-views';
 import { Button } from '../../ui/button/Button';
 import { Field, TextArea } from '../../ui/field/Field';
 import type { RequestError } from '../api';

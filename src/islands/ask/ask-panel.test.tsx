@@ -1,6 +1,6 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { beforeEach, describe, expect, it } from 'vitest';
-import type { AskState, AskView as View } from '../../contracts/views';
+import type { AskState, AskView as View } from '../../contracts/ask-views';
 import { answerIntake } from '../../server/services/answer-intake';
 import { addFinding } from '../../server/services/findings';
 import { actor, finding, openHouse, type TestHouse } from '../../server/services/fixtures';

@@ -1,4 +1,5 @@
-import type { AskState, AskView, ConditionView } from '../../contracts/views';
+import type { AskState, AskView } from '../../contracts/ask-views';
+import type { ConditionView } from '../../contracts/screening-views';
 
 /** One line of the intake: the gate of a group, or a question within an opened one. */
 export type IntakeRow =

@@ -1,5 +1,6 @@
 import { useCallback, useRef, useState } from 'react';
-import type { AskState, AskView, PlacedFinding } from '../../contracts/views';
+import type { AskState, AskView } from '../../contracts/ask-views';
+import type { PlacedFinding } from '../../contracts/people-views';
 import { RequestError, send, sentenceOf } from '../api';
 
 export type Answer = 'yes' | 'no' | 'unsure';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import type { DayView, FoundClient } from '../../contracts/views';
+import type { FoundClient } from '../../contracts/client-views';
+import type { DayView } from '../../contracts/day-views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field } from '../../ui/field/Field';

@@ -1,5 +1,6 @@
 import { type FormEvent, useEffect, useState } from 'react';
-import type { LastWork, ProposalView, TherapistView } from '../../contracts/views';
+import type { LastWork, ProposalView } from '../../contracts/client-views';
+import type { TherapistView } from '../../contracts/people-views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field, Select } from '../../ui/field/Field';

@@ -1,5 +1,5 @@
 import { type FormEvent, useState } from 'react';
-import type { ClientView } from '../../contracts/views';
+import type { ClientView } from '../../contracts/client-views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field } from '../../ui/field/Field';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import type { ClientView, PlacedFinding } from '../../contracts/views';
+import type { ClientView } from '../../contracts/client-views';
+import type { PlacedFinding } from '../../contracts/people-views';
 import { capitalise } from '../../core/drainage/wording';
 import { dayInWords } from '../../core/visit/words';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';

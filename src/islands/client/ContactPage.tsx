@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { ClientContactView } from '../../contracts/views';
+import type { ClientContactView } from '../../contracts/client-views';
 import { useToasts } from '../../ui/toast/useToasts';
 import { Booked } from './Booked';
 import styles from './ClientPage.module.css';

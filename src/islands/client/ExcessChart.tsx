@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { HistoryEntry } from '../../contracts/views';
+import type { HistoryEntry } from '../../contracts/client-views';
 import { formatNumber } from '../../core/units';
 import type { ShownVolumes } from '../../core/volume-units';
 import Chart, { token } from '../../ui/charts/Chart';

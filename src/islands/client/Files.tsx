@@ -1,5 +1,6 @@
 import { type ChangeEvent, useRef, useState } from 'react';
-import type { ConsentView, FileView } from '../../contracts/views';
+import type { ConsentView } from '../../contracts/ask-views';
+import type { FileView } from '../../contracts/client-views';
 import { Button } from '../../ui/button/Button';
 import { sentenceOf } from '../api';
 import { upload } from '../upload';

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
-import type { ConditionView, PlacedFinding } from '../../contracts/views';
+import type { PlacedFinding } from '../../contracts/people-views';
+import type { ConditionView } from '../../contracts/screening-views';
 import { getPlace, type PlaceId } from '../../core/anatomy/place';
 import { list } from '../../core/drainage/wording';
 import { Button } from '../../ui/button/Button';

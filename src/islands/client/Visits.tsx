@@ -1,5 +1,5 @@
 import { lazy } from 'react';
-import type { HistoryEntry } from '../../contracts/views';
+import type { HistoryEntry } from '../../contracts/client-views';
 import type { ShownVolumes } from '../../core/volume-units';
 import { Drawn } from '../../ui/charts/Drawn';
 import styles from './ClientPage.module.css';

@@ -1,5 +1,5 @@
 import { type FormEvent, useState } from 'react';
-import type { FoundClient } from '../../contracts/views';
+import type { FoundClient } from '../../contracts/client-views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field, TextArea } from '../../ui/field/Field';

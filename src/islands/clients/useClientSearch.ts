@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { FoundClient } from '../../contracts/views';
+import type { FoundClient } from '../../contracts/client-views';
 import { send, sentenceOf } from '../api';
 
 /** Clients that match what is typed; an answer that comes late does not overwrite a newer one. */

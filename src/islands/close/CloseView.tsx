@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import { warmthAnswers } from '../../catalogue/swelling/scales.data';
-import type { ClosingView, VisitView } from '../../contracts/views';
+import type { ClosingView, VisitView } from '../../contracts/visit-views';
 import { expandArea } from '../../core/anatomy/areas';
 import { needsAnswerNow } from '../../core/skin/feedback';
 import { replay } from '../../core/table/progress';

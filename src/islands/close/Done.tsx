@@ -1,5 +1,5 @@
 import { anatomy } from '../../catalogue/anatomy';
-import type { VisitView } from '../../contracts/views';
+import type { VisitView } from '../../contracts/visit-views';
 import { stepTitle } from '../../core/drainage/step-words';
 import { clocksAt, replay } from '../../core/table/progress';
 import { formatClock } from '../../core/units';

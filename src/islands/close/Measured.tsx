@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { TapingView, VisitView } from '../../contracts/views';
+import type { TapingView, VisitView } from '../../contracts/visit-views';
 import { compareTapings } from '../../core/swelling/compare-tapings';
 import type { VolumeSettings } from '../../core/swelling/settings';
 import { type ShownVolumes, volumesIn } from '../../core/volume-units';

@@ -1,5 +1,5 @@
 import { type KeyboardEvent, useState } from 'react';
-import type { TapingView, VisitView } from '../../contracts/views';
+import type { TapingView, VisitView } from '../../contracts/visit-views';
 import { formatNumber, formatSigned } from '../../core/units';
 import { send, sentenceOf } from '../api';
 import { numberIn, readGirth } from '../measure/tape-cells';

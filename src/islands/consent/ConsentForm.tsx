@@ -1,5 +1,5 @@
 import { type FormEvent, useState } from 'react';
-import type { AskView } from '../../contracts/views';
+import type { AskView } from '../../contracts/ask-views';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
 import { Field } from '../../ui/field/Field';

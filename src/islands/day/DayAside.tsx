@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { DayView } from '../../contracts/views';
+import type { DayView } from '../../contracts/day-views';
 import { Button } from '../../ui/button/Button';
 import { Calendar } from '../calendar/Calendar';
 import { BookFromDay } from '../booking/BookFromDay';

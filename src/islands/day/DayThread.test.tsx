@@ -1,6 +1,6 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
-import type { DayView, DayVisit } from '../../contracts/views';
+import type { DayView, DayVisit } from '../../contracts/day-views';
 import { countdownInWords } from './Countdown';
 import { DayThread } from './DayThread';
 

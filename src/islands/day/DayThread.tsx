@@ -1,4 +1,4 @@
-import type { DayView, DayVisit } from '../../contracts/views';
+import type { DayView, DayVisit } from '../../contracts/day-views';
 import { ButtonLink } from '../../ui/button/Button';
 import { Countdown } from './Countdown';
 import { DayAside } from './DayAside';

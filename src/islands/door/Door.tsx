@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
-import type { MeView } from '../../contracts/views';
+import type { MeView } from '../../contracts/people-views';
 import { openedEvent, send, type Shut, shutEvent } from '../api';
 import styles from './Door.module.css';
 import { PinForm } from './PinForm';

@@ -1,7 +1,7 @@
 import { ChevronDown, KeyRound, Lamp, Lock, LogOut, Sun } from 'lucide-react';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { Button, Menu, MenuItem, MenuTrigger, Popover, Separator } from 'react-aria-components';
-import type { MeView } from '../../contracts/views';
+import type { MeView } from '../../contracts/people-views';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { send, shutEvent } from '../api';
 import { Door } from '../door/Door';

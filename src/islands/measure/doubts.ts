@@ -1,5 +1,5 @@
 import { figuresOfEight } from '../../catalogue/swelling/protocols.data';
-import type { TapingView } from '../../contracts/views';
+import type { TapingView } from '../../contracts/visit-views';
 import type { LimbVolume } from '../../core/swelling/limb-volume';
 import { areSidesSwappedSinceLast, hasChangedALot } from '../../core/swelling/since-last';
 import type { SettledTaping } from '../../core/swelling/taping';

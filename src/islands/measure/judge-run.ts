@@ -1,7 +1,7 @@
 import { detectableChanges } from '../../catalogue/swelling/detectable.data';
 import { swellingDefinitions } from '../../catalogue/swelling/definitions.data';
 import type { MeasureView } from '../../contracts/measure-views';
-import type { TapingView } from '../../contracts/views';
+import type { TapingView } from '../../contracts/visit-views';
 import { compareTapings, type TapingChange } from '../../core/swelling/compare-tapings';
 import { type DefinitionVerdict, judgeByDefinition, largestGirthDifferenceCm } from '../../core/swelling/definitions';
 import { volumeLimitMl } from '../../core/swelling/detectable';

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { TapingInput } from '../../contracts/record';
 import type { FlagView, MeasureView } from '../../contracts/measure-views';
-import type { TapingView } from '../../contracts/views';
+import type { TapingView } from '../../contracts/visit-views';
 import type { TapeProtocol } from '../../core/swelling/protocol';
 import { volumeSettings } from '../../core/swelling/settings';
 import { settleTaping, tapingVolume } from '../../core/swelling/taping';

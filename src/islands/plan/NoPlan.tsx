@@ -1,4 +1,4 @@
-import type { VisitView } from '../../contracts/views';
+import type { VisitView } from '../../contracts/visit-views';
 import { ButtonLink } from '../../ui/button/Button';
 import { VisitHead } from '../visit-head/VisitHead';
 import styles from './NoPlan.module.css';

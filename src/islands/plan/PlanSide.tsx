@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
-import type { TherapistView, VisitView } from '../../contracts/views';
+import type { TherapistView } from '../../contracts/people-views';
+import type { VisitView } from '../../contracts/visit-views';
 import type { School } from '../../core/drainage/case';
 import { capitalise, formatCost, list, shortLabel } from '../../core/drainage/wording';
 import { formatClock } from '../../core/units';

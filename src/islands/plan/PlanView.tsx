@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
-import type { PlanView as Plan, TherapistView, VisitView } from '../../contracts/views';
+import type { TherapistView } from '../../contracts/people-views';
+import type { PlanView as Plan, VisitView } from '../../contracts/visit-views';
 import { phasesOf, stepTitle } from '../../core/drainage/step-words';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { bestDrawing } from '../../ui/body-map/views';

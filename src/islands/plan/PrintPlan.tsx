@@ -1,5 +1,5 @@
 import { anatomy } from '../../catalogue/anatomy';
-import type { PlanView, VisitView } from '../../contracts/views';
+import type { PlanView, VisitView } from '../../contracts/visit-views';
 import {
   phasesOf,
   pressureInWords,

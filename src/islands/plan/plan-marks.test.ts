@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { anatomy } from '../../catalogue/anatomy';
-import type { PlacedFinding } from '../../contracts/views';
+import type { PlacedFinding } from '../../contracts/people-views';
 import type { Finding } from '../../core/drainage/case';
 import { planOf } from '../../core/drainage/fixtures';
 import { marksOf } from '../body-marks';

@@ -1,5 +1,5 @@
 import { anatomy } from '../../catalogue/anatomy';
-import type { PlacedFinding } from '../../contracts/views';
+import type { PlacedFinding } from '../../contracts/people-views';
 import type { PlaceId } from '../../core/anatomy/place';
 import type { DrainagePlan } from '../../core/drainage/plan';
 import type { Step } from '../../core/drainage/step';

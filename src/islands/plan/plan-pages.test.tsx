@@ -1,7 +1,8 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import { anatomy } from '../../catalogue/anatomy';
-import type { PlanView, StageOrEnd, VisitView } from '../../contracts/views';
+import type { StageOrEnd } from '../../contracts/people-views';
+import type { PlanView, VisitView } from '../../contracts/visit-views';
 import { defaultSchool } from '../../core/drainage/case';
 import { makeCase, planOf, type Wish } from '../../core/drainage/fixtures';
 import { VisitHead } from '../visit-head/VisitHead';

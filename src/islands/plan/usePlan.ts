@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
-import type { PlanView, VisitView } from '../../contracts/views';
+import type { PlanView, VisitView } from '../../contracts/visit-views';
 import { type DrainageCase, readCase, type School } from '../../core/drainage/case';
 import { applyFix, checkCourse, type Fix, mendCourse, type Violation } from '../../core/drainage/check';
 import type { Step } from '../../core/drainage/step';

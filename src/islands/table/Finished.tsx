@@ -1,4 +1,4 @@
-import type { VisitView } from '../../contracts/views';
+import type { VisitView } from '../../contracts/visit-views';
 import { formatClock } from '../../core/units';
 import { keepingWords } from './keeping';
 import styles from './TableView.module.css';

@@ -1,5 +1,5 @@
 import { anatomy } from '../../catalogue/anatomy';
-import type { VisitView } from '../../contracts/views';
+import type { VisitView } from '../../contracts/visit-views';
 import type { Step } from '../../core/drainage/step';
 import { BodyMap, type RegionMark } from '../../ui/body-map/BodyMap';
 import { bestDrawing } from '../../ui/body-map/views';

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
-import type { PlanView, VisitView } from '../../contracts/views';
+import type { PlanView, VisitView } from '../../contracts/visit-views';
 import type { Step } from '../../core/drainage/step';
 import { phasesOf, pressureInWords, stepDirection, stepTitle } from '../../core/drainage/step-words';
 import { beatAt } from '../../core/table/progress';

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { VisitView } from '../../contracts/views';
+import type { VisitView } from '../../contracts/visit-views';
 import type { Step } from '../../core/drainage/step';
 import { clocksAt, replay, type TableEvent } from '../../core/table/progress';
 import { RequestError, send } from '../api';

@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import type { TabletView } from '../../contracts/views';
+import type { TabletView } from '../../contracts/ask-views';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
 import { RequestError, send, sentenceOf } from '../api';

@@ -1,5 +1,5 @@
 import type { QualificationId, School } from '../../core/drainage/case';
-import type { TherapistView } from '../../contracts/views';
+import type { TherapistView } from '../../contracts/people-views';
 import type { Db } from '../db/connection';
 import type { TherapistRow } from '../db/schema';
 

@@ -1,5 +1,5 @@
 import type { TapingInput } from '../../contracts/record';
-import type { TapingView } from '../../contracts/views';
+import type { TapingView } from '../../contracts/visit-views';
 import type { LimbVolume } from '../../core/swelling/limb-volume';
 import { type Pass, settleTaping } from '../../core/swelling/taping';
 import { plainContext, type TapingContext, type TapingPhase } from '../../core/swelling/taping-context';

@@ -1,6 +1,7 @@
 import { sql } from 'kysely';
 import type { ClosingInput, VisitInput } from '../../contracts/record';
-import type { ClosingView, StageOrEnd } from '../../contracts/views';
+import type { StageOrEnd } from '../../contracts/people-views';
+import type { ClosingView } from '../../contracts/visit-views';
 import type { TableEvent } from '../../core/table/progress';
 import type { CheckAnswers } from '../../core/visit/visit-check';
 import type { Db } from '../db/connection';

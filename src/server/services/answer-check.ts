@@ -1,5 +1,6 @@
 import type { VisitCheckInput } from '../../contracts/record';
-import type { AskState, StageOrEnd } from '../../contracts/views';
+import type { AskState } from '../../contracts/ask-views';
+import type { StageOrEnd } from '../../contracts/people-views';
 import { judgeVisitCheck } from '../../core/visit/visit-check';
 import type { Db } from '../db/connection';
 import { insertAnswers, insertAudit, setStage } from '../repositories/visits';

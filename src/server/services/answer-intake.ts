@@ -1,6 +1,6 @@
 import { screeningBook } from '../../catalogue/screening/screening';
 import type { ConsentInput, IntakeInput, OverrideInput } from '../../contracts/record';
-import type { AskState } from '../../contracts/views';
+import type { AskState } from '../../contracts/ask-views';
 import { type Override, overrideErrors } from '../../core/screening/override';
 import type { LimitKey } from '../../core/screening/tables';
 import type { FieldError } from '../../core/result';

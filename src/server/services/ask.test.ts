@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { allNo } from '../../../tests/api/answers';
-import type { AskState } from '../../contracts/views';
+import type { AskState } from '../../contracts/ask-views';
 import { listFindings } from '../repositories/findings';
 import { answerCheck } from './answer-check';
 import { answerIntake, makeOverride, signConsent, takeBackOverride } from './answer-intake';

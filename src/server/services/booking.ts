@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { addDays, addWeeks, differenceInMinutes, format, parseISO, set, startOfDay } from 'date-fns';
 import { anatomy } from '../../catalogue/anatomy';
 import type { BookingChangeInput, VisitInput } from '../../contracts/record';
-import type { ProposalView } from '../../contracts/views';
+import type { ProposalView } from '../../contracts/client-views';
 import { expandArea } from '../../core/anatomy/areas';
 import { isFree, type Proposal, proposeStarts, type Span } from '../../core/booking/propose';
 import type { FieldError } from '../../core/result';

@@ -1,6 +1,6 @@
 import { detectableChanges } from '../../catalogue/swelling/detectable.data';
 import type { OwnErrors } from '../../contracts/measure-views';
-import type { TapingView } from '../../contracts/views';
+import type { TapingView } from '../../contracts/visit-views';
 import { volumeLimitMl } from '../../core/swelling/detectable';
 import { isShifted, measurementError } from '../../core/swelling/measurement-error';
 import { type MeasuringSettings, usualMeasuring, type VolumeSettings } from '../../core/swelling/settings';

@@ -1,5 +1,5 @@
 import type { ClosingInput } from '../../contracts/record';
-import type { ClosingView } from '../../contracts/views';
+import type { ClosingView } from '../../contracts/visit-views';
 import type { Db } from '../db/connection';
 import { insertAudit, insertClosing, latestClosing, setStage } from '../repositories/visits';
 import { readVisitFrame } from './read-visit';

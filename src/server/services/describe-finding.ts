@@ -1,6 +1,7 @@
 import { anatomy } from '../../catalogue/anatomy';
 import { screeningBook, vocabulary } from '../../catalogue/screening/screening';
-import type { ClearanceView, ConditionView, PlacedFinding } from '../../contracts/views';
+import type { PlacedFinding } from '../../contracts/people-views';
+import type { ClearanceView, ConditionView } from '../../contracts/screening-views';
 import type { PlaceId } from '../../core/anatomy/place';
 import type { Finding } from '../../core/drainage/case';
 import { drainageFindings, type RecordedCondition } from '../../core/screening/hand-over';

@@ -1,7 +1,7 @@
 import { anatomy } from '../../catalogue/anatomy';
 import { screeningBook } from '../../catalogue/screening/screening';
 import type { ClearanceInput, FindingChangeInput, PlacedFindingInput } from '../../contracts/record';
-import type { PlacedFinding } from '../../contracts/views';
+import type { PlacedFinding } from '../../contracts/people-views';
 import { defaultSchool, readCase } from '../../core/drainage/case';
 import type { PlaceId } from '../../core/anatomy/place';
 import { eventDay } from '../../core/screening/time';

@@ -1,6 +1,6 @@
 import { anatomy } from '../../catalogue/anatomy';
 import type { CourseInput, PlanWishInput } from '../../contracts/record';
-import type { PlanView } from '../../contracts/views';
+import type { PlanView } from '../../contracts/visit-views';
 import { readCase } from '../../core/drainage/case';
 import { planDrainage } from '../../core/drainage/plan';
 import type { FieldError } from '../../core/result';

@@ -1,4 +1,4 @@
-import type { MeView } from '../../contracts/views';
+import type { MeView } from '../../contracts/people-views';
 import { listStaff } from '../repositories/people';
 
 /** Who is signed in, for the head of every view; in the demo also whom one may go in as. */

@@ -4,16 +4,14 @@ import { pressureAnswers, scentAnswers, warmthAnswers } from '../../catalogue/sw
 import { screeningBook } from '../../catalogue/screening/screening';
 import type {
   ClientContactView,
-  ClosingView,
   ClientView,
   FoundClient,
   HistoryEntry,
   LastWork,
   LedgerRow,
-  StageOrEnd,
-  TapingView,
-  TherapistView,
-} from '../../contracts/views';
+} from '../../contracts/client-views';
+import type { StageOrEnd, TherapistView } from '../../contracts/people-views';
+import type { ClosingView, TapingView } from '../../contracts/visit-views';
 import { type Purpose, qualificationIds } from '../../core/drainage/case';
 import { cautionsOf } from '../../core/screening/cautions';
 import type { Screening } from '../../core/screening/screen';

@@ -1,5 +1,5 @@
 import type { ClientInput } from '../../contracts/record';
-import type { CorrectionView } from '../../contracts/views';
+import type { CorrectionView } from '../../contracts/client-views';
 import type { Db } from '../db/connection';
 import { listClientVersions } from '../repositories/clients';
 import { listPastFindings } from '../repositories/findings';

@@ -1,6 +1,6 @@
 import { swellingDefinitions } from '../../catalogue/swelling/definitions.data';
 import type { CoursePoint, CourseResponse, LimbCourse } from '../../contracts/progress-views';
-import type { TapingView } from '../../contracts/views';
+import type { TapingView } from '../../contracts/visit-views';
 import { median } from '../../core/statistics';
 import { judgeChange } from '../../core/swelling/change';
 import { type LeftOut, type SeriesPoint, seriesOf } from '../../core/swelling/course';

@@ -1,7 +1,8 @@
 import { addDays, format, isSameDay } from 'date-fns';
 import { sql } from 'kysely';
 import { anatomy } from '../../catalogue/anatomy';
-import type { DayView, DayVisit, StageOrEnd, TherapistView } from '../../contracts/views';
+import type { DayView, DayVisit } from '../../contracts/day-views';
+import type { StageOrEnd, TherapistView } from '../../contracts/people-views';
 import type { Purpose } from '../../core/drainage/case';
 import { volumesIn } from '../../core/volume-units';
 import { workInWords } from '../../core/visit/words';

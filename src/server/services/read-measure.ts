@@ -1,6 +1,6 @@
 import { shippedProtocols } from '../../catalogue/swelling/protocols.data';
 import type { MeasureView, ObservationView, PhotoView } from '../../contracts/measure-views';
-import type { TapingView } from '../../contracts/views';
+import type { TapingView } from '../../contracts/visit-views';
 import { judgeRedness } from '../../core/skin/redness';
 import { volumeSettings } from '../../core/swelling/settings';
 import type { Db } from '../db/connection';

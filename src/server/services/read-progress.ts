@@ -1,7 +1,7 @@
 import { anatomy } from '../../catalogue/anatomy';
 import type { CourseVisit, FeedbackLine, ProgressView } from '../../contracts/progress-views';
 import type { ObservationView } from '../../contracts/measure-views';
-import type { ClosingView } from '../../contracts/views';
+import type { ClosingView } from '../../contracts/visit-views';
 import type { Purpose } from '../../core/drainage/case';
 import { relaxationGain, summariseFeedback } from '../../core/skin/feedback';
 import { judgeRedness } from '../../core/skin/redness';

@@ -1,5 +1,5 @@
 import { gateRows } from '../../catalogue/screening/intake.data';
-import type { AskView, TabletView } from '../../contracts/views';
+import type { AskView, TabletView } from '../../contracts/ask-views';
 import type { Db } from '../db/connection';
 import { findHouse } from '../repositories/people';
 import { listIntakeAnswers } from '../repositories/screening';

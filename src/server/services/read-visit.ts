@@ -1,6 +1,7 @@
 import { anatomy } from '../../catalogue/anatomy';
 import { screeningBook } from '../../catalogue/screening/screening';
-import type { ClientBrief, PlanView, StageOrEnd, TherapistView, VisitFrame, VisitView } from '../../contracts/views';
+import type { ClientBrief, StageOrEnd, TherapistView } from '../../contracts/people-views';
+import type { PlanView, VisitFrame, VisitView } from '../../contracts/visit-views';
 import { defaultSchool, type DrainageCase, type Purpose } from '../../core/drainage/case';
 import type { DrainagePlan } from '../../core/drainage/plan';
 import type { Step } from '../../core/drainage/step';

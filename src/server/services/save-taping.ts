@@ -1,6 +1,6 @@
 import type { TapingInput } from '../../contracts/record';
 import type { FlagView } from '../../contracts/measure-views';
-import type { TapingView } from '../../contracts/views';
+import type { TapingView } from '../../contracts/visit-views';
 import type { FieldError } from '../../core/result';
 import { settleTaping } from '../../core/swelling/taping';
 import { toCm } from '../../core/units';

@@ -1,4 +1,4 @@
-import type { StageOrEnd } from '../../contracts/views';
+import type { StageOrEnd } from '../../contracts/people-views';
 import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
 import { setStage } from '../repositories/visits';

@@ -1,5 +1,5 @@
 import { screeningBook, vocabulary } from '../../catalogue/screening/screening';
-import type { DecisionView, LimitView, OverrideView, ReasonView, ScreeningView } from '../../contracts/views';
+import type { DecisionView, LimitView, OverrideView, ReasonView, ScreeningView } from '../../contracts/screening-views';
 import { shortLabel } from '../../core/drainage/wording';
 import type { ScreenedDrainage } from '../../core/drainage/screened';
 import { anatomy } from '../../catalogue/anatomy';

@@ -1,4 +1,4 @@
-import type { TapingView } from '../../contracts/views';
+import type { TapingView } from '../../contracts/visit-views';
 import type { LimbVolume } from '../../core/swelling/limb-volume';
 import { usualVolume, volumeSettings, type VolumeSettings } from '../../core/swelling/settings';
 import { type Pass, tapingVolume } from '../../core/swelling/taping';

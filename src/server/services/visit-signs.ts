@@ -1,6 +1,6 @@
 import { screeningBook } from '../../catalogue/screening/screening';
 import type { ObservationView } from '../../contracts/measure-views';
-import type { TapingView } from '../../contracts/views';
+import type { TapingView } from '../../contracts/visit-views';
 import { pregnancyOn } from '../../core/screening/pregnancy';
 import { daysBetween } from '../../core/statistics';
 import { compareTapings } from '../../core/swelling/compare-tapings';

@@ -1,0 +1,75 @@
+import type { PlaceId } from '../core/anatomy/place';
+import type { DrainageCase, Purpose, School } from '../core/drainage/case';
+import type { DrainagePlan } from '../core/drainage/plan';
+import type { Step } from '../core/drainage/step';
+import type { LimbVolume } from '../core/swelling/limb-volume';
+import type { RawTaping, SettledTaping } from '../core/swelling/taping';
+import type { TapingContext, TapingPhase } from '../core/swelling/taping-context';
+import type { VolumeSettings } from '../core/swelling/settings';
+import type { VolumeMethod } from '../core/swelling/volume';
+import type { VolumeUnit } from '../core/volume-units';
+import type { TableEvent } from '../core/table/progress';
+import type { ClosingInput } from './record';
+import type { CheckAnswers } from '../core/visit/visit-check';
+import type { ClientBrief, PlacedFinding, StageOrEnd, TherapistView } from './people-views';
+
+export interface TapingView extends RawTaping, SettledTaping {
+  readonly version: number;
+  readonly phase: TapingPhase;
+  readonly method: VolumeMethod;
+  /** Empty: taken before protocols were noted. */
+  readonly protocol: string;
+  readonly context: TapingContext;
+  readonly takenAt: string;
+  /** Null: taken apart from any visit, such as an import brings. */
+  readonly visitId: number | null;
+  readonly therapistId: number | null;
+  /** Computed from the girths; null while too few have been taken. */
+  readonly volume: LimbVolume | null;
+}
+
+export interface ClosingView extends Omit<ClosingInput, 'basedOn'> {
+  readonly version: number;
+}
+
+export interface PlanView {
+  readonly version: number;
+  readonly drainageCase: DrainageCase;
+  readonly plan: DrainagePlan;
+  readonly steps: readonly Step[];
+  readonly isRearranged: boolean;
+  readonly reason: string;
+  /** Findings or therapist have changed since it was made. */
+  readonly isStale: boolean;
+}
+
+export interface VisitFrame {
+  readonly id: number;
+  readonly startsAt: string;
+  readonly time: string;
+  readonly date: string;
+  readonly minutes: number;
+  readonly stage: StageOrEnd;
+  readonly focus: readonly PlaceId[];
+  readonly purpose: Purpose;
+  readonly work: string;
+  readonly client: ClientBrief;
+  readonly therapist: TherapistView;
+  readonly findings: readonly PlacedFinding[];
+  readonly school: School;
+  readonly isFirst: boolean;
+}
+
+export interface VisitView extends VisitFrame {
+  /** What this client's volumes are worked out with. */
+  readonly volumeSettings: VolumeSettings;
+  readonly volumeUnit: VolumeUnit;
+  readonly answers: CheckAnswers;
+  readonly before: TapingView | null;
+  readonly after: TapingView | null;
+  /** The last taping of an earlier visit, to compare with. */
+  readonly lastTime: (TapingView & { readonly date: string }) | null;
+  readonly plan: PlanView | null;
+  readonly events: readonly TableEvent[];
+  readonly closing: ClosingView | null;
+}
