@@ -170,17 +170,16 @@ async function readHistory(
     listClosingsOfClient(db, clientId),
   ]);
   const limits = await readChangeLimits(db, house, settings, tapings);
-  const byVisit = (visitId: number, phase: 'before' | 'after') => {
-    const row = tapings.findLast((t) => t.visit_id === visitId && t.phase === phase);
-    return row ? withVolume(row, settings) : undefined;
-  };
+  const newest = new Map(
+    tapings.filter(({ visit_id }) => visit_id !== null).map((row) => [`${row.visit_id} ${row.phase}`, row]),
+  );
+  const measured = new Map([...newest].map(([key, row]) => [key, withVolume(row, settings)]));
+  const byVisit = (visitId: number, phase: 'before' | 'after') => measured.get(`${visitId} ${phase}`);
   const history: HistoryEntry[] = [];
   for (const [index, visit] of visits.entries()) {
     const before = byVisit(visit.id, 'before');
-    const earlier = visits
-      .slice(index + 1)
-      .map((v) => byVisit(v.id, 'before'))
-      .find(Boolean);
+    const earlierVisit = visits.slice(index + 1).find(({ id }) => byVisit(id, 'before'));
+    const earlier = earlierVisit && byVisit(earlierVisit.id, 'before');
     history.push({
       visitId: visit.id,
       date: shortDay(visit.starts_at),

@@ -12,14 +12,13 @@ import { findClient } from '../repositories/clients';
 import { listFindings } from '../repositories/findings';
 import { findClientMeasuring, findMeasuring, listObservationsOfClient } from '../repositories/measures';
 import { findHouse, listTherapists } from '../repositories/people';
-import { listTapingsOfClient } from '../repositories/tapings';
+import { listTapingsOfClient, toTaping } from '../repositories/tapings';
 import { countStepsOfClient, listClosingsOfClient, listVisitsOfClient } from '../repositories/visits';
 import { readChangeLimits } from './change-limits';
 import { isoDay, shortDay } from './house-clock';
 import { coursesOf } from './read-course';
 import { seenTable } from './read-seen';
 import { briefOf, therapistOf } from './read-visit';
-import { withVolume } from './taping-volume';
 
 /** How a client's swelling, skin and liking have gone over the visits. @returns undefined for an unknown client */
 export async function readProgress(db: Db, clientId: number, now: Date): Promise<ProgressView | undefined> {
@@ -39,7 +38,7 @@ export async function readProgress(db: Db, clientId: number, now: Date): Promise
   ]);
   const settings = volumeSettings(measuring, own);
   const limits = await readChangeLimits(db, measuring, settings, rows);
-  const tapings = rows.map((row) => withVolume(row, settings));
+  const tapings = rows.map((row) => toTaping(row, null));
   const measured = new Set([...rows.map((row) => row.visit_id), ...observations.map((one) => one.visitId)]);
   const shown = visits
     .filter((visit) => visit.stage === 'done' || visit.closed_at !== null || measured.has(visit.id))
