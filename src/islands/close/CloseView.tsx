@@ -130,6 +130,7 @@ export function CloseView({ visit }: { readonly visit: VisitView }) {
             <span role="status">{status}</span>
           </div>
           <Choice
+            isRow
             label="Pressure"
             options={[
               { value: '-1', text: 'lighter next time' },
@@ -145,26 +146,28 @@ export function CloseView({ visit }: { readonly visit: VisitView }) {
             </p>
           )}
           <Choice
+            isRow
             label="Comfort, 0 to 10"
             options={tenths}
             value={textOf(answers.comfort)}
             onChange={(value) => answer({ comfort: Number(value) })}
           />
-          <div className={styles['pair']}>
-            <Choice
-              label="Relaxed before, 0 to 10"
-              options={tenths}
-              value={textOf(answers.relaxationBefore)}
-              onChange={(value) => answer({ relaxationBefore: Number(value) })}
-            />
-            <Choice
-              label="Relaxed now, 0 to 10"
-              options={tenths}
-              value={textOf(answers.relaxationAfter)}
-              onChange={(value) => answer({ relaxationAfter: Number(value) })}
-            />
-          </div>
           <Choice
+            isRow
+            label="Relaxed before, 0 to 10"
+            options={tenths}
+            value={textOf(answers.relaxationBefore)}
+            onChange={(value) => answer({ relaxationBefore: Number(value) })}
+          />
+          <Choice
+            isRow
+            label="Relaxed now, 0 to 10"
+            options={tenths}
+            value={textOf(answers.relaxationAfter)}
+            onChange={(value) => answer({ relaxationAfter: Number(value) })}
+          />
+          <Choice
+            isRow
             label="Warmth"
             options={warmthAnswers.map(({ value, text }) => ({ value: String(value), text }))}
             value={textOf(answers.warmth)}

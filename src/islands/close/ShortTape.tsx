@@ -1,4 +1,4 @@
-import { type KeyboardEvent, useState } from 'react';
+import { type KeyboardEvent, useRef, useState } from 'react';
 import type { TapingView, VisitView } from '../../contracts/visit-views';
 import { formatNumber, formatSigned } from '../../core/units';
 import { send, sentenceOf } from '../api';
@@ -27,18 +27,16 @@ export function shortMarks(before: TapingView): readonly number[] {
 export function ShortTape({ visit, before, after, onSaved }: Props) {
   const [texts, setTexts] = useState<Readonly<Record<number, string>>>({});
   const [trouble, setTrouble] = useState<string>();
+  const latest = useRef(after);
+  const queue = useRef(Promise.resolve());
+  /** What has been sent for each mark, also while it is still on its way. */
+  const asked = useRef(new Map<number, number | null>());
   const isWhole = after?.affected.every((girth) => girth !== null) ?? false;
   if (isWhole) return null;
   const held = (i: number) => after?.affected[i] ?? null;
-  const take = async (i: number): Promise<boolean> => {
-    const text = texts[i];
-    if (text === undefined) return true;
-    const read = readGirth(text, before.unit);
-    if (read && 'error' in read) {
-      setTrouble(read.error);
-      return false;
-    }
-    const affected = before.positions.map((_, k) => (k === i ? numberIn(read, before.unit) : held(k)));
+  const store = async (i: number, girth: number | null) => {
+    const known = latest.current;
+    const affected = before.positions.map((_, k) => (k === i ? girth : (known?.affected[k] ?? null)));
     try {
       const { taping } = await send<{ taping: TapingView }>('POST', `/api/visits/${visit.id}/taping`, {
         limb: before.limb,
@@ -49,24 +47,38 @@ export function ShortTape({ visit, before, after, onSaved }: Props) {
         phase: 'after',
         positions: before.positions,
         affected,
-        reference: after?.reference ?? before.positions.map(() => null),
+        reference: known?.reference ?? before.positions.map(() => null),
         context: { ...before.context, marks: 'left-on', confirmed: [], note: '' },
-        basedOn: after?.version ?? 0,
+        basedOn: known?.version ?? 0,
       });
+      latest.current = taping;
       onSaved(taping);
-      setTexts(({ [i]: _, ...rest }) => rest);
       setTrouble(undefined);
-      return true;
     } catch (error) {
+      asked.current.delete(i);
       setTrouble(sentenceOf(error));
-      return false;
     }
   };
-  const onKeyDown = async (event: KeyboardEvent<HTMLInputElement>, i: number) => {
+  /** Reads at once, so that the hand may go on; storing follows in the order of typing. @returns whether it reads */
+  const take = (i: number): boolean => {
+    const text = texts[i];
+    if (text === undefined) return true;
+    const read = readGirth(text, before.unit);
+    if (read && 'error' in read) {
+      setTrouble(read.error);
+      return false;
+    }
+    const girth = numberIn(read, before.unit);
+    setTrouble(undefined);
+    if (girth === (asked.current.has(i) ? asked.current.get(i) : held(i))) return true;
+    asked.current.set(i, girth);
+    queue.current = queue.current.then(() => store(i, girth));
+    return true;
+  };
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>, i: number) => {
     if (event.key !== 'Enter') return;
     event.preventDefault();
-    const next = event.currentTarget.closest('tr')?.nextElementSibling?.querySelector('input');
-    if (await take(i)) next?.focus();
+    if (take(i)) event.currentTarget.closest('tr')?.nextElementSibling?.querySelector('input')?.focus();
   };
   return (
     <table className={styles['short']}>
@@ -92,8 +104,8 @@ export function ShortTape({ visit, before, after, onSaved }: Props) {
                     autoComplete="off"
                     value={texts[i] ?? (is === null ? '' : formatNumber(is, decimals))}
                     onChange={(event) => setTexts({ ...texts, [i]: event.target.value })}
-                    onBlur={() => void take(i)}
-                    onKeyDown={(event) => void onKeyDown(event, i)}
+                    onBlur={() => take(i)}
+                    onKeyDown={(event) => onKeyDown(event, i)}
                   />
                 </td>
                 <td>{was !== null && is !== null ? formatSigned(is - was, decimals) : ''}</td>

@@ -35,12 +35,14 @@ export function SkinAfter({ answers, onAnswer }: Props) {
   return (
     <>
       <Choice
+        isRow
         label="Redness before the work"
         options={levels}
         value={textOf(rednessBefore)}
         onChange={(value) => onAnswer({ rednessBefore: Number(value) })}
       />
       <Choice
+        isRow
         label="Redness of the skin"
         options={levels}
         value={textOf(redness)}
@@ -48,6 +50,7 @@ export function SkinAfter({ answers, onAnswer }: Props) {
       />
       {hasRisen && (
         <Choice
+          isRow
           label="Back after"
           options={[
             ...looksAfterMinutes.map((minutes) => ({ value: String(minutes), text: `${minutes} minutes` })),
@@ -57,7 +60,7 @@ export function SkinAfter({ answers, onAnswer }: Props) {
           onChange={(value) => onAnswer({ fadeMinutes: Number(value) })}
         />
       )}
-      {verdictWords[verdict] && <p className={styles['soft']}>{verdictWords[verdict]}</p>}
+      {redness !== null && verdictWords[verdict] && <p className={styles['soft']}>{verdictWords[verdict]}</p>}
       {(redness ?? 0) >= 3 && (
         <p className={styles['caution']} role="alert">
           Strong redness after light work is a reaction: cool, look again in ten minutes, and ask a physician if it

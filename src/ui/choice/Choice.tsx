@@ -4,6 +4,8 @@ import styles from './Choice.module.css';
 interface Props<V extends string> {
   readonly label: string;
   readonly isLabelHidden?: boolean;
+  /** The label stands before the options, in a column that rows share. */
+  readonly isRow?: boolean;
   readonly options: readonly { readonly value: V; readonly text: string; readonly tone?: 'brick' | 'moss' }[];
   readonly value: V | null;
   readonly onChange: (value: V) => void;
@@ -14,6 +16,7 @@ interface Props<V extends string> {
 export function Choice<V extends string>({
   label,
   isLabelHidden = false,
+  isRow = false,
   options,
   value,
   onChange,
@@ -21,7 +24,13 @@ export function Choice<V extends string>({
 }: Props<V>) {
   const id = useId();
   return (
-    <div className={styles['group']} role="radiogroup" aria-labelledby={id} aria-disabled={isDisabled || undefined}>
+    <div
+      className={styles['group']}
+      role="radiogroup"
+      aria-labelledby={id}
+      aria-disabled={isDisabled || undefined}
+      data-row={isRow || undefined}
+    >
       <span id={id} className={isLabelHidden ? 'visually-hidden' : styles['label']}>
         {label}
       </span>

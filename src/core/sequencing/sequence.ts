@@ -1,0 +1,106 @@
+import type { FieldError, Result } from '../result';
+import { type Block, type Setting, type SetupCosts, startSetting, usualCosts } from './block';
+import { findCycle } from './cycle';
+import { findExactOrder, mostBits } from './exact-order';
+import { findLongOrder } from './long-order';
+import { changesOf, setupSeconds, type SetupChange } from './setup';
+import { leastVisit } from './setup-bound';
+
+export interface Sequence {
+  readonly order: readonly string[];
+  readonly setupSeconds: number;
+  /** No order costs less than this; the same as `setupSeconds` when the order is proven best. */
+  readonly lowerBound: number;
+  readonly optimal: boolean;
+  readonly changes: readonly SetupChange[];
+}
+
+/** Up to so many blocks the best order is always found; beyond, wherever the rules between them leave few enough sets. */
+export const exactBlocks = 16;
+const mostSets = 1 << exactBlocks;
+
+/**
+ * The order of blocks with the least setup time that obeys every `after`; ties go to the order whose ids come first.
+ * @returns errors for ids given twice, for unknown ids, and for a ring of `after`, which is named
+ */
+export function sequenceBlocks(
+  blocks: readonly Block[],
+  start: Setting = startSetting,
+  costs: SetupCosts = usualCosts,
+): Result<Sequence> {
+  const errors = errorsIn(blocks);
+  if (errors.length > 0) return { ok: false, errors };
+  const sorted = [...blocks].sort((a, b) => (a.id < b.id ? -1 : 1));
+  const classes = classesOf(sorted);
+  const between = betweenClasses(classes.settings, start, costs);
+  const index = new Map(sorted.map(({ id }, i) => [id, i]));
+  const before = sorted.map(({ after }) => new Set(after.map((id) => index.get(id) ?? -1)));
+  const problem = { size: sorted.length, classOf: classes.of, between };
+  const exact =
+    sorted.length > mostBits
+      ? undefined
+      : findExactOrder({ ...problem, before: before.map((set) => bitsOf(set)) }, mostSets);
+  const found = exact ?? findLongOrder({ ...problem, before });
+  const ordered = found.order.flatMap((i) => sorted[i] ?? []);
+  const lowerBound = exact ? found.seconds : boundOf(classes.settings, start, costs);
+  return {
+    ok: true,
+    value: {
+      order: ordered.map(({ id }) => id),
+      setupSeconds: found.seconds,
+      lowerBound,
+      optimal: found.seconds <= lowerBound + 1e-9,
+      changes: changesOf(start, ordered, costs),
+    },
+  };
+}
+
+const bitsOf = (set: ReadonlySet<number>) => [...set].reduce((bits, i) => bits | (1 << i), 0);
+
+function errorsIn(blocks: readonly Block[]): readonly FieldError[] {
+  const known = new Map<string, number>();
+  const errors: FieldError[] = [];
+  for (const [i, { id }] of blocks.entries()) {
+    if (known.has(id)) errors.push({ path: `blocks.${i}.id`, message: `“${id}” is given twice: each id once.` });
+    known.set(id, i);
+  }
+  for (const [i, { after }] of blocks.entries())
+    for (const [k, id] of after.entries())
+      if (!known.has(id))
+        errors.push({ path: `blocks.${i}.after.${k}`, message: `There is no block “${id}” to come after.` });
+  if (errors.length > 0) return errors;
+  const ring = findCycle(blocks);
+  const at = ring && known.get(ring[0] ?? '');
+  return ring ? [{ path: `blocks.${at ?? 0}.after`, message: ringWords(ring) }] : [];
+}
+
+export const ringWords = (ring: readonly string[]) =>
+  `These blocks wait for each other: ${ring.join(' → ')}. Take one of the rules away.`;
+
+function classesOf(blocks: readonly Block[]) {
+  const numbers = new Map<string, number>();
+  const settings: Setting[] = [];
+  const of = blocks.map((block) => {
+    const key = `${block.position} ${block.hands} ${block.therapist} ${block.side}`;
+    const known = numbers.get(key);
+    if (known !== undefined) return known;
+    numbers.set(key, settings.length);
+    settings.push(block);
+    return settings.length - 1;
+  });
+  return { of, settings };
+}
+
+const betweenClasses = (settings: readonly Setting[], start: Setting, costs: SetupCosts) =>
+  [...settings, start].map((from) => settings.map((to) => setupSeconds(from, to, costs))).map((row) => [...row, 0]);
+
+/** Every setting has to be seen; and so, taken alone, does every position, state of the hands and place. */
+function boundOf(settings: readonly Setting[], start: Setting, costs: SetupCosts): number {
+  const whole = leastVisit(betweenClasses(settings, start, costs)) ?? 0;
+  const by = <K extends keyof Setting>(key: K) => {
+    const kinds = [...new Map(settings.map((setting) => [setting[key], setting])).values()];
+    const alone = (setting: Setting): Setting => ({ ...start, [key]: setting[key] });
+    return leastVisit(betweenClasses(kinds.map(alone), start, costs)) ?? 0;
+  };
+  return Math.max(whole, by('position') + by('hands') + by('therapist'));
+}
