@@ -123,6 +123,24 @@ describe('measures, skin and progress', () => {
     expect(visit.before.first.reference[1]).toBe(23.5);
   });
 
+  it('takes units and comma decimals as they are typed, letter by letter', async () => {
+    const visit = await newVisit('Cosmo Thread', 'arm.left');
+    await go(page, `${server.url}/visits/${visit}/measure`);
+    await words(page, 'left is swollen');
+    await tape(page, ['16,2 cm', '6.5 in', '17.4cm', '18.9', '19.9']);
+    await page.waitForFunction(
+      () => document.querySelector<HTMLInputElement>('[aria-label="right arm, 16 cm"]')?.value === '19.9',
+    );
+    const shown = await page.$$eval('[aria-label^="right arm, "]', (cells) =>
+      cells.map((cell) => (cell as HTMLInputElement).value).filter(Boolean),
+    );
+    expect(shown.slice(0, 3)).toEqual(['16.2', '16.5', '17.4']);
+    expect(await page.$('[role="dialog"]')).toBeNull();
+    await page.keyboard.press('c');
+    await page.waitForSelector('[role="dialog"]');
+    await page.keyboard.press('Escape');
+  });
+
   it('catches a side that was typed in the wrong unit, and mends it with one press', async () => {
     const visit = await newVisit('Una Inch', 'arm.left');
     await go(page, `${server.url}/visits/${visit}/measure`);

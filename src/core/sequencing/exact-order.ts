@@ -32,25 +32,29 @@ export function findExactOrder(problem: OrderProblem, mostSets: number): FoundOr
   if (!levels) return undefined;
   const { sets, numberOf } = levels;
   const classes = between.length;
+  const seconds = Float64Array.from(between.flat());
+  const membersOf = between.map((_, c) => classOf.reduce((bits, of, j) => (of === c ? bits | (1 << j) : bits), 0));
   const rest = new Float64Array(sets.length * classes);
-  const next: number[] = [];
-  const cost: number[] = [];
+  const nextClass = new Int32Array(size);
+  const nextRest = new Float64Array(size);
   // From the full set backwards: what remains is known before it is needed.
   for (let s = sets.length - 2; s >= 0; s -= 1) {
-    const set = sets[s] ?? 0;
+    const set = sets[s] as number;
     let count = 0;
     for (let j = 0; j < size; j += 1) {
-      if ((set & (1 << j)) !== 0 || (before[j] ?? 0) & ~set) continue;
-      next[count] = classOf[j] ?? 0;
-      cost[count] = rest[numberOf(set | (1 << j)) * classes + (classOf[j] ?? 0)] ?? 0;
+      if ((set & (1 << j)) !== 0 || (before[j] as number) & ~set) continue;
+      const c = classOf[j] as number;
+      nextClass[count] = c;
+      nextRest[count] = rest[numberOf(set | (1 << j)) * classes + c] as number;
       count += 1;
     }
     for (let c = 0; c < classes; c += 1) {
-      const row = between[c] ?? [];
+      // A class without a block in the set cannot have come last; the start comes before all.
+      if (((membersOf[c] as number) & set) === 0 && set !== 0) continue;
       let least = Infinity;
       for (let k = 0; k < count; k += 1) {
-        const seconds = (row[next[k] ?? 0] ?? 0) + (cost[k] ?? 0);
-        if (seconds < least) least = seconds;
+        const sum = (seconds[c * classes + (nextClass[k] as number)] as number) + (nextRest[k] as number);
+        if (sum < least) least = sum;
       }
       rest[s * classes + c] = least;
     }

@@ -1,3 +1,5 @@
+import { cheapestWay, fullestWay } from './ways';
+
 /** A step whose repetitions may grow or shrink; seconds at any repetitions above none are overhead plus r times one. */
 export interface FitStep {
   readonly id: string;
@@ -36,24 +38,14 @@ export function secondsAt(step: FitStep, repetitions: number): number {
   return repetitions === 0 ? 0 : step.overheadSeconds + repetitions * step.secondsPerRepetition;
 }
 
-interface Option {
+export interface Option {
   readonly repetitions: number;
   readonly seconds: number;
   readonly penalty: number;
-}
-
-/** A way to have done the steps so far; `from` leads back to the way of the step before. */
-interface Way {
-  readonly seconds: number;
-  readonly penalty: number;
-  readonly repetitions: number;
-  readonly from: Way | undefined;
 }
 
 /**
- * Whole repetitions with the least total penalty within the time, exactly: all ways that no other way beats in both
- * time and penalty are kept from step to step (Nemhauser, Ullmann (1969), Management Science 15:494–505). Equal
- * penalties: the shorter one.
+ * Whole repetitions with the least total penalty within the time, exactly. Equal penalties: the shorter one.
  * @param fill spends what is left over on the stretchable steps, up to their most repetitions
  */
 export function fitTime(steps: readonly FitStep[], availableSeconds: number, fill = false): TimeFit {
@@ -66,7 +58,7 @@ export function fitTime(steps: readonly FitStep[], availableSeconds: number, fil
     ...Array.from({ length: step.max - step.min + 1 }, (_, i) => optionOf(step, step.min + i)),
   ]);
   const best = cheapestWay(options, availableSeconds);
-  return toFit(steps, fill ? stretched(steps, best, availableSeconds) : best);
+  return toFit(steps, fill ? stretch(steps, best, availableSeconds) : best);
 }
 
 const tolerance = 1e-9;
@@ -80,78 +72,19 @@ const optionOf = (step: FitStep, repetitions: number): Option => ({
 const totalSeconds = (steps: readonly FitStep[], repetitions: readonly number[]) =>
   steps.reduce((sum, step, i) => sum + secondsAt(step, repetitions[i] ?? 0), 0);
 
-function cheapestWay(options: readonly (readonly Option[])[], availableSeconds: number): readonly number[] {
-  // What the steps still to come take at least is not there to be spent.
-  const atLeast = options.map((list) => Math.min(...list.map(({ seconds }) => seconds)));
-  let toCome = atLeast.reduce((sum, seconds) => sum + seconds, 0);
-  let ways: readonly Way[] = [{ seconds: 0, penalty: 0, repetitions: 0, from: undefined }];
-  for (const [i, list] of options.entries()) {
-    toCome -= atLeast[i] ?? 0;
-    ways = extend(ways, list, availableSeconds - toCome + tolerance);
-  }
-  return trace(ways.at(-1), options.length);
-}
-
-/** Each way with each option, as far as none is beaten; ways are in order of growing time and falling penalty. */
-function extend(ways: readonly Way[], options: readonly Option[], mostSeconds: number): readonly Way[] {
-  const heads = options.map(() => 0);
-  const kept: Way[] = [];
-  for (;;) {
-    let chosen = -1;
-    let [seconds, penalty] = [Infinity, Infinity];
-    for (let k = 0; k < options.length; k += 1) {
-      const way = ways[heads[k] ?? 0];
-      const option = options[k];
-      if (!way || !option) continue;
-      const [s, p] = [way.seconds + option.seconds, way.penalty + option.penalty];
-      if (s < seconds || (s === seconds && p < penalty)) [chosen, seconds, penalty] = [k, s, p];
-    }
-    if (chosen < 0 || seconds > mostSeconds) return kept;
-    const from = ways[heads[chosen] ?? 0];
-    heads[chosen] = (heads[chosen] ?? 0) + 1;
-    if (penalty < (kept.at(-1)?.penalty ?? Infinity) - tolerance)
-      kept.push({ seconds, penalty, repetitions: options[chosen]?.repetitions ?? 0, from });
-  }
-}
-
-function trace(last: Way | undefined, count: number): readonly number[] {
-  const repetitions: number[] = [];
-  for (let way = last; way && repetitions.length < count; way = way.from) repetitions.unshift(way.repetitions);
-  return repetitions;
-}
-
 /** As much of what is left over as whole repetitions of the stretchable steps can take, with the least penalty. */
-function stretched(steps: readonly FitStep[], fitted: readonly number[], availableSeconds: number): readonly number[] {
-  const options = steps.map((step, i) => {
+function stretch(steps: readonly FitStep[], fitted: readonly number[], availableSeconds: number): readonly number[] {
+  const left = availableSeconds - totalSeconds(steps, fitted);
+  const more = steps.map((step, i) => {
     const now = fitted[i] ?? 0;
-    const most = step.stretchable && now > 0 ? step.max : now;
-    return Array.from({ length: most - now + 1 }, (_, k) => optionOf(step, now + k));
+    const most = step.stretchable && now > 0 ? step.max - now : 0;
+    return Array.from({ length: most + 1 }, (_, k) => ({
+      repetitions: k,
+      seconds: k * step.secondsPerRepetition,
+      penalty: penaltyOf(step, now + k) - penaltyOf(step, now),
+    }));
   });
-  return fullestWay(options, availableSeconds);
-}
-
-/** For each time that can be used exactly the least penalty; the most time wins. */
-function fullestWay(options: readonly (readonly Option[])[], availableSeconds: number): readonly number[] {
-  const atLeast = options.map((list) => list[0]?.seconds ?? 0);
-  let toCome = atLeast.reduce((sum, seconds) => sum + seconds, 0);
-  let ways = new Map<number, Way>([[0, { seconds: 0, penalty: 0, repetitions: 0, from: undefined }]]);
-  for (const [i, list] of options.entries()) {
-    toCome -= atLeast[i] ?? 0;
-    const next = new Map<number, Way>();
-    for (const way of ways.values())
-      for (const { repetitions, seconds: more, penalty: worse } of list) {
-        const [seconds, penalty] = [way.seconds + more, way.penalty + worse];
-        if (seconds > availableSeconds - toCome + tolerance) continue;
-        const key = Math.round(seconds * 1000);
-        if (penalty < (next.get(key)?.penalty ?? Infinity)) next.set(key, { seconds, penalty, repetitions, from: way });
-      }
-    ways = next;
-  }
-  const fullest = [...ways.entries()].reduce<[number, Way] | undefined>(
-    (best, entry) => (best && best[0] > entry[0] ? best : entry),
-    undefined,
-  );
-  return trace(fullest?.[1], options.length);
+  return fullestWay(more, left).map((extra, i) => extra + (fitted[i] ?? 0));
 }
 
 function toFit(steps: readonly FitStep[], repetitions: readonly number[]): TimeFit {

@@ -1,0 +1,72 @@
+import loadHighs from 'highs';
+import type { Block, Setting, SetupCosts } from './block';
+import { setupSeconds } from './setup';
+import { type FitStep, penaltyOf, secondsAt } from './time-fit';
+
+/** Integer programs for the same questions, to hold the own answers against. */
+
+const solver = loadHighs();
+
+async function solve(program: string): Promise<number> {
+  const solution = (await solver).solve(program, { mip_rel_gap: 0 });
+  if (solution.Status !== 'Optimal') throw new Error(`the program is ${solution.Status}`);
+  return solution.ObjectiveValue;
+}
+
+const sum = (terms: readonly string[]) => (terms.length > 0 ? terms.join(' + ') : '0 zero');
+
+/** Least setup seconds: one block follows another, and each has its number in the order (Miller, Tucker, Zemlin (1960), JACM 7:326). */
+export async function leastOrderByProgram(
+  blocks: readonly Block[],
+  start: Setting,
+  costs: SetupCosts,
+): Promise<number> {
+  const n = blocks.length;
+  const settings: readonly Setting[] = [...blocks, start];
+  const arcs = settings.flatMap((from, i) =>
+    blocks.flatMap((to, j) => (i === j ? [] : [{ i, j, name: `x${i}_${j}`, seconds: setupSeconds(from, to, costs) }])),
+  );
+  const index = new Map(blocks.map(({ id }, i) => [id, i]));
+  const rows = [
+    ...blocks.map((_, j) => `${sum(arcs.filter((arc) => arc.j === j).map(({ name }) => name))} = 1`),
+    ...settings.map((_, i) => `${sum(arcs.filter((arc) => arc.i === i).map(({ name }) => name))} <= 1`),
+    `${sum(arcs.filter((arc) => arc.i === n).map(({ name }) => name))} = 1`,
+    ...arcs.filter(({ i }) => i < n).map(({ i, j, name }) => `u${i} - u${j} + ${n} ${name} <= ${n - 1}`),
+    ...blocks.flatMap(({ after }, j) => after.map((id) => `u${j} - u${index.get(id) ?? 0} >= 1`)),
+  ];
+  return solve(
+    [
+      'Minimize',
+      ` obj: ${sum(arcs.map(({ seconds, name }) => `${seconds} ${name}`))} + 0 zero`,
+      'Subject To',
+      ...rows.map((row, k) => ` r${k}: ${row}`),
+      'Bounds',
+      ...blocks.map((_, i) => ` 1 <= u${i} <= ${n}`),
+      'Binary',
+      ` ${arcs.map(({ name }) => name).join(' ')}`,
+      'End',
+    ].join('\n'),
+  );
+}
+
+/** Least penalty of repetitions within the time: one choice a step. */
+export async function leastPenaltyByProgram(steps: readonly FitStep[], availableSeconds: number): Promise<number> {
+  const choices = steps.map((step, i) =>
+    [...(step.optional ? [0] : []), ...Array.from({ length: step.max - step.min + 1 }, (_, k) => step.min + k)].map(
+      (r) => ({ name: `x${i}_${r}`, seconds: secondsAt(step, r), penalty: penaltyOf(step, r) }),
+    ),
+  );
+  const all = choices.flat();
+  return solve(
+    [
+      'Minimize',
+      ` obj: ${sum(all.map(({ name, penalty }) => `${penalty.toFixed(9)} ${name}`))}`,
+      'Subject To',
+      ` time: ${sum(all.map(({ name, seconds }) => `${seconds} ${name}`))} <= ${availableSeconds}`,
+      ...choices.map((list, i) => ` c${i}: ${sum(list.map(({ name }) => name))} = 1`),
+      'Binary',
+      ` ${all.map(({ name }) => name).join(' ')}`,
+      'End',
+    ].join('\n'),
+  );
+}
