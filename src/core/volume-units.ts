@@ -14,6 +14,7 @@ export interface ShownVolumes {
   readonly text: (ml: number) => string;
   /** With a plus sign on what is above zero. */
   readonly signed: (ml: number) => string;
+  readonly signedBare: (ml: number) => string;
 }
 
 /** Exact by definition: 231 in³ / 128, and 4.54609 L / 160. */
@@ -30,6 +31,7 @@ export function volumesIn(unit: VolumeUnit): ShownVolumes {
     from,
     bare: (ml) => formatNumber(from(ml), decimals),
     text: (ml) => `${formatNumber(from(ml), decimals)} ${name}`,
+    signedBare: (ml) => formatSigned(from(ml), decimals),
     signed: (ml) => `${formatSigned(from(ml), decimals)} ${name}`,
   };
 }

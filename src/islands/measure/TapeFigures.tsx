@@ -60,7 +60,9 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
     <>
       <div className={styles['figures']}>
         <div>
-          <strong>{volumes.text(value.excessMl ?? value.affectedMl)}</strong>
+          <strong>
+            {volumes.bare(value.excessMl ?? value.affectedMl)} <small>{volumes.name}</small>
+          </strong>
           <span>
             {value.excessMl === null
               ? `the ${side} ${limb} so far`
@@ -75,7 +77,9 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
         )}
         {change && (
           <div>
-            <strong>{volumes.signed(change.ml)}</strong>
+            <strong>
+              {volumes.signedBare(change.ml)} <small>{volumes.name}</small>
+            </strong>
             <span>{phase === 'after' ? 'in this visit' : `since ${run.last?.date ?? 'last time'}`}</span>
           </div>
         )}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { CoursePoint, LimbCourse } from '../../contracts/progress-views';
-import { formatNumber, formatSigned } from '../../core/units';
+import { formatNumber } from '../../core/units';
 import { volumesIn } from '../../core/volume-units';
 import { Select } from '../../ui/field/Field';
 import { LimbMap } from '../measure/LimbMap';
@@ -50,7 +50,7 @@ export function CompareDates({ course }: { readonly course: LimbCourse }) {
               <span>
                 {formatNumber(one.from)}–{formatNumber(one.to)} cm
               </span>
-              <strong>{formatSigned(volumes.from(one.ml), volumes.decimals)}</strong>
+              <strong>{volumes.signedBare(one.ml)}</strong>
             </li>
           ))}
         </ol>
