@@ -1,48 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Block, blockSides, handStates, positions, startSetting, tablePlaces, usualCosts } from './block';
-import { leastOrderByProgram } from './fixtures';
+import { type Block, startSetting, usualCosts } from './block';
+import { anyBlocks, block } from '../../../tests/any-treatment';
 import { sequenceBlocks } from './sequence';
 import { setupSeconds } from './setup';
-
-const block = (id: string, given: Partial<Block> = {}): Block => ({
-  id,
-  minutes: 5,
-  position: 'supine',
-  hands: 'dry',
-  therapist: 'head',
-  side: 'both',
-  after: [],
-  ...given,
-});
 
 const best = (blocks: readonly Block[]) => {
   const result = sequenceBlocks(blocks);
   if (!result.ok) throw new Error(JSON.stringify(result.errors));
   return result.value;
 };
-
-/** Precedences that can never go round: only on blocks given earlier. */
-const anyBlocks = (most: number) =>
-  fc
-    .array(
-      fc.record({
-        position: fc.constantFrom(...positions.slice(0, 3)),
-        hands: fc.constantFrom(...handStates),
-        therapist: fc.constantFrom(...tablePlaces),
-        side: fc.constantFrom(...blockSides),
-        waits: fc.array(fc.nat(most), { maxLength: 2 }),
-      }),
-      { minLength: 1, maxLength: most },
-    )
-    .map((list) =>
-      list.map(({ waits, ...rest }, i) =>
-        block(`b${i}`, {
-          ...rest,
-          after: i === 0 ? [] : [...new Set(waits.map((wait) => `b${wait % i}`))],
-        }),
-      ),
-    );
 
 const secondsOf = (order: readonly Block[]) =>
   order.reduce((sum, one, i) => sum + setupSeconds(order[i - 1] ?? startSetting, one, usualCosts), 0);
@@ -147,11 +114,6 @@ describe('the best order of blocks', () => {
       }),
       { numRuns: 60 },
     );
-  });
-
-  it('is never worse than an integer program solved for it', async () => {
-    for (const blocks of fc.sample(anyBlocks(8), { numRuns: 6, seed: 11 }))
-      expect(best(blocks).setupSeconds).toBeCloseTo(await leastOrderByProgram(blocks, startSetting, usualCosts), 6);
   });
 
   it('finds a good order beyond that, and says how far it may be from the best', () => {

@@ -1,45 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { leastPenaltyByProgram } from './fixtures';
-import { type FitStep, fitTime, penaltyOf, secondsAt } from './time-fit';
-
-const step = (id: string, given: Partial<FitStep> = {}): FitStep => ({
-  id,
-  secondsPerRepetition: 10,
-  overheadSeconds: 8,
-  min: 3,
-  usual: 5,
-  max: 8,
-  weight: 1,
-  optional: false,
-  ...given,
-});
-
-const anySteps = (most: number) =>
-  fc.array(
-    fc
-      .record({
-        seconds: fc.integer({ min: 1, max: 24 }),
-        overhead: fc.integer({ min: 0, max: 12 }),
-        range: fc.tuple(fc.integer({ min: 1, max: 3 }), fc.nat(4), fc.nat(4)),
-        weight: fc.constantFrom(0.5, 1, 2, 3),
-        optional: fc.boolean(),
-        stretchable: fc.boolean(),
-      })
-      .map(({ seconds, overhead, range: [min, more, most], ...rest }) => ({
-        ...rest,
-        secondsPerRepetition: seconds,
-        overheadSeconds: overhead,
-        min,
-        usual: min + more,
-        max: min + more + most,
-      })),
-    { minLength: 1, maxLength: most },
-  );
-const named = (list: readonly Omit<FitStep, 'id'>[]): readonly FitStep[] =>
-  list.map((one, i) => ({ ...one, id: `s${i}` }));
-
-const usualSeconds = (steps: readonly FitStep[]) => steps.reduce((sum, one) => sum + secondsAt(one, one.usual), 0);
+import { anySteps, step } from '../../../tests/any-treatment';
+import { fitTime, penaltyOf } from './time-fit';
 
 describe('repetitions in the time there is', () => {
   it('are the usual ones when they fit, and no more', () => {
@@ -92,8 +54,7 @@ describe('repetitions in the time there is', () => {
 
   it('never take more than there is, nor leave their limits', () => {
     fc.assert(
-      fc.property(anySteps(12), fc.integer({ min: 0, max: 900 }), fc.boolean(), (list, available, fill) => {
-        const steps = named(list);
+      fc.property(anySteps(12), fc.integer({ min: 0, max: 900 }), fc.boolean(), (steps, available, fill) => {
         const fit = fitTime(steps, available, fill);
         if (fit.fits) expect(fit.usedSeconds).toBeLessThanOrEqual(available);
         else expect(fit.usedSeconds - fit.shortBySeconds).toBe(available);
@@ -116,20 +77,10 @@ describe('repetitions in the time there is', () => {
 
   it('do not get worse with more time', () => {
     fc.assert(
-      fc.property(anySteps(10), fc.integer({ min: 0, max: 600 }), fc.nat(60), (list, available, more) => {
-        const steps = named(list);
+      fc.property(anySteps(10), fc.integer({ min: 0, max: 600 }), fc.nat(60), (steps, available, more) => {
         const [less, most] = [fitTime(steps, available), fitTime(steps, available + more)];
         if (less.fits) expect(most.fits && most.penalty <= less.penalty + 1e-9).toBe(true);
       }),
     );
-  });
-
-  it('are as good as an integer program finds them', async () => {
-    for (const list of fc.sample(anySteps(14), { numRuns: 12, seed: 5 })) {
-      const steps = named(list);
-      const available = Math.round(usualSeconds(steps) * 0.8);
-      const fit = fitTime(steps, available);
-      if (fit.fits) expect(fit.penalty).toBeCloseTo(await leastPenaltyByProgram(steps, available), 6);
-    }
   });
 });

@@ -1,7 +1,7 @@
 import loadHighs from 'highs';
-import type { Block, Setting, SetupCosts } from './block';
-import { setupSeconds } from './setup';
-import { type FitStep, penaltyOf, secondsAt } from './time-fit';
+import type { Block, Setting, SetupCosts } from '../src/core/sequencing/block';
+import { setupSeconds } from '../src/core/sequencing/setup';
+import { type FitStep, penaltyOf, secondsAt } from '../src/core/sequencing/time-fit';
 
 /** Integer programs for the same questions, to hold the own answers against. */
 
