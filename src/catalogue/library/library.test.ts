@@ -1,0 +1,34 @@
+import { describe, expect, it } from 'vitest';
+import { LibraryFile } from '../../contracts/library';
+import { usualSeconds } from '../../core/library/protocol';
+import { problemsOfLibrary, shippedLibrary } from './library';
+
+const { techniques, protocols } = shippedLibrary;
+
+describe('the library that ships', () => {
+  it('has every technique and protocol, each once', () => {
+    expect([techniques.size, protocols.size]).toEqual([161, 32]);
+  });
+
+  it('keeps its own rules', () => {
+    expect(problemsOfLibrary(shippedLibrary)).toEqual([]);
+  });
+
+  it('can be written as a file and read back', () => {
+    const file = {
+      format: 'velvet-stone-library',
+      version: 1,
+      techniques: [...techniques.values()],
+      protocols: [...protocols.values()],
+    };
+    expect(LibraryFile.parse(JSON.parse(JSON.stringify(file)))).toEqual(file);
+  });
+
+  it.each([...protocols.values()].filter(({ source }) => source === 'steps').map((one) => [one.id, one] as const))(
+    '%s takes its usual minutes at the usual repetitions',
+    (_, protocol) => {
+      const minutes = usualSeconds(protocol, techniques) / 60;
+      expect(Math.abs(minutes - protocol.usualMinutes)).toBeLessThanOrEqual(2.5);
+    },
+  );
+});

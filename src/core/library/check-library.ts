@@ -1,0 +1,121 @@
+import type { FieldError } from '../result';
+import type { Protocol, ProtocolBlock, ProtocolStep } from './protocol';
+import { hasTrait, type Technique, touches } from './technique';
+
+/** What may be named in a library. */
+export interface Known {
+  readonly techniques: ReadonlyMap<string, Technique>;
+  /** Names of territories and node groups, without their side. */
+  readonly regions: ReadonlySet<string>;
+  readonly modalities: ReadonlySet<string>;
+}
+
+export const mostRepetitions = 100;
+
+/** What is wrong with a technique, in words; nothing when it may be used. */
+export function problemsOfTechnique(technique: Technique, path = ''): readonly FieldError[] {
+  const at = (field: string) => (path === '' ? field : `${path}.${field}`);
+  const { min, usual, max } = technique.repetitions;
+  const errors: FieldError[] = [];
+  if (min < 1) errors.push({ path: at('repetitions.min'), message: 'At least one repetition.' });
+  if (max > mostRepetitions)
+    errors.push({ path: at('repetitions.max'), message: `At most ${mostRepetitions} repetitions.` });
+  if (!(min <= usual && usual <= max))
+    errors.push({
+      path: at('repetitions.usual'),
+      message: `The usual number, ${usual}, lies outside ${min} to ${max}.`,
+    });
+  if (!(technique.secondsPerRepetition > 0))
+    errors.push({ path: at('secondsPerRepetition'), message: 'A repetition takes more than no time.' });
+  if (hasTrait(technique, 'intense') && hasTrait(technique, 'soothing'))
+    errors.push({ path: at('traits'), message: 'Nothing is intense and soothing at once: choose one.' });
+  if (technique.family.startsWith('lymph') && touches.indexOf(technique.pressure) > touches.indexOf('light'))
+    errors.push({ path: at('pressure'), message: 'Drainage is never firmer than light.' });
+  if (technique.cues.length === 0)
+    errors.push({ path: at('cues'), message: 'Write one short sentence for the table.' });
+  return errors;
+}
+
+/** What is wrong with a protocol, in words. */
+export function problemsOfProtocol(protocol: Protocol, known: Known, path = ''): readonly FieldError[] {
+  const at = (field: string) => (path === '' ? field : `${path}.${field}`);
+  const errors: FieldError[] = [];
+  if (!known.modalities.has(protocol.modality))
+    errors.push({ path: at('modality'), message: `There is no kind of work “${protocol.modality}”.` });
+  if (protocol.source === 'steps' && protocol.blocks.length === 0)
+    errors.push({ path: at('blocks'), message: 'A protocol needs at least one block with one step.' });
+  const seen = new Set<string>();
+  for (const [i, block] of protocol.blocks.entries()) {
+    if (seen.has(block.id))
+      errors.push({ path: at(`blocks.${i}.id`), message: `“${block.id}” names two blocks: each needs its own name.` });
+    seen.add(block.id);
+    errors.push(...problemsOfBlock(block, known, at(`blocks.${i}`)));
+  }
+  return errors;
+}
+
+function problemsOfBlock(block: ProtocolBlock, known: Known, path: string): readonly FieldError[] {
+  if (block.steps.length === 0)
+    return [{ path: `${path}.steps`, message: `The block “${block.id}” has no steps: add one, or take it out.` }];
+  const errors = block.steps.flatMap((step, i) => problemsOfStep(step, block, known, `${path}.steps.${i}`));
+  return [...errors, ...withoutFlush(block, known, path)];
+}
+
+function problemsOfStep(step: ProtocolStep, block: ProtocolBlock, known: Known, path: string): readonly FieldError[] {
+  const errors: FieldError[] = [];
+  const technique = known.techniques.get(step.technique);
+  if (!technique) errors.push({ path: `${path}.technique`, message: `There is no technique “${step.technique}”.` });
+  if (step.regions.length === 0) errors.push({ path: `${path}.regions`, message: 'Say where: at least one region.' });
+  for (const [i, region] of step.regions.entries())
+    if (!known.regions.has(region))
+      errors.push({ path: `${path}.regions.${i}`, message: `There is no region “${region}” on the body.` });
+  if (step.repetitions !== undefined && !(step.repetitions >= 1 && step.repetitions <= mostRepetitions))
+    errors.push({
+      path: `${path}.repetitions`,
+      message: `Between 1 and ${mostRepetitions} repetitions, not ${step.repetitions}.`,
+    });
+  if (technique && !agree(technique, block))
+    errors.push({
+      path: `${path}.technique`,
+      message: `${technique.name} is done with ${technique.hands} hands, but the block is worked with ${block.hands} ones.`,
+    });
+  return errors;
+}
+
+/** Oil and stones are held in bare hands; cloth lies between. */
+function agree({ hands }: Technique, block: ProtocolBlock): boolean {
+  switch (hands) {
+    case 'gloved':
+    case 'brush':
+    case 'stone':
+      return block.hands === hands;
+    default:
+      return true;
+  }
+}
+
+/** Intense steps that nothing soothing follows on the same region within the block. */
+function withoutFlush(block: ProtocolBlock, known: Known, path: string): readonly FieldError[] {
+  return unflushedSteps(block, known.techniques).map((i) => ({
+    path: `${path}.steps.${i}`,
+    message: `${known.techniques.get(block.steps[i]?.technique ?? '')?.name ?? 'This step'} is intense: follow it, in this block, by something soothing on the same region.`,
+  }));
+}
+
+/** Numbers of the intense steps that no soothing one follows on one of the same regions. */
+export function unflushedSteps(
+  { steps }: Pick<ProtocolBlock, 'steps'>,
+  techniques: ReadonlyMap<string, Technique>,
+): readonly number[] {
+  const has = (step: ProtocolStep, trait: 'intense' | 'soothing') => {
+    const technique = techniques.get(step.technique);
+    return technique !== undefined && hasTrait(technique, trait);
+  };
+  return steps.flatMap((step, i) => {
+    if (!has(step, 'intense')) return [];
+    const isFlushed = steps
+      .slice(i + 1)
+      .some((later) => has(later, 'soothing') && later.regions.some((region) => step.regions.includes(region)));
+    return isFlushed ? [] : [i];
+  });
+}

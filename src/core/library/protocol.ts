@@ -1,0 +1,65 @@
+import type { HandState, Position, TablePlace } from '../sequencing/block';
+import { repetitionSeconds, stepOverheadSeconds, type Technique } from './technique';
+
+/** `each`: one side after the other; `sound` and `affected` come from the client's case. */
+export const stepSides = ['both', 'each', 'left', 'right', 'sound', 'affected'] as const;
+export type StepSide = (typeof stepSides)[number];
+
+export interface ProtocolStep {
+  readonly technique: string;
+  /** Names of territories and node groups, without their side. */
+  readonly regions: readonly string[];
+  readonly side: StepSide;
+  /** The technique's usual ones when not said. */
+  readonly repetitions?: number | undefined;
+  readonly note?: string | undefined;
+}
+
+export interface ProtocolBlock {
+  readonly id: string;
+  readonly position: Position;
+  readonly hands: HandState;
+  readonly therapist: TablePlace;
+  /** Kept when the protocol is given in its short form. */
+  readonly isShortForm?: boolean | undefined;
+  readonly isOptional?: boolean | undefined;
+  readonly steps: readonly ProtocolStep[];
+}
+
+export interface Protocol {
+  readonly id: string;
+  readonly name: string;
+  readonly modality: string;
+  readonly school: string;
+  readonly usualMinutes: number;
+  readonly about: string;
+  /** `planner`: worked out from the case, so it has no blocks of its own. */
+  readonly source: 'steps' | 'planner';
+  readonly blocks: readonly ProtocolBlock[];
+}
+
+export interface Library {
+  readonly techniques: ReadonlyMap<string, Technique>;
+  readonly protocols: ReadonlyMap<string, Protocol>;
+}
+
+/** Seconds of a step at so many repetitions. */
+export function protocolStepSeconds(
+  technique: Technique,
+  step: Pick<ProtocolStep, 'regions' | 'side'>,
+  repetitions: number,
+): number {
+  return stepOverheadSeconds + repetitions * repetitionSeconds(technique, step.regions.length, step.side === 'each');
+}
+
+/** Seconds of a whole protocol at its usual repetitions, without the changes between its blocks. */
+export function usualSeconds(protocol: Protocol, techniques: ReadonlyMap<string, Technique>): number {
+  return protocol.blocks
+    .flatMap(({ steps }) => steps)
+    .reduce((sum, step) => {
+      const technique = techniques.get(step.technique);
+      return technique
+        ? sum + protocolStepSeconds(technique, step, step.repetitions ?? technique.repetitions.usual)
+        : sum;
+    }, 0);
+}

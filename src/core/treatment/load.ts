@@ -1,0 +1,31 @@
+import type { PlannedBlock } from './plan-treatment';
+
+/** What a treatment asks of the therapist's own body, and where its minutes go. */
+export interface TreatmentLoad {
+  readonly thumbSeconds: number;
+  readonly standingSeconds: number;
+  readonly firmSeconds: number;
+  readonly byRegion: readonly { readonly region: string; readonly seconds: number }[];
+}
+
+const usesThumbs = /thumb|pinch|strip|friction|between-bones|toe-work|sole-lines/;
+
+export function loadOf(blocks: readonly PlannedBlock[]): TreatmentLoad {
+  const byRegion = new Map<string, number>();
+  let [thumbSeconds, standingSeconds, firmSeconds] = [0, 0, 0];
+  for (const block of blocks) {
+    if (block.therapist !== 'head') standingSeconds += block.seconds;
+    for (const step of block.steps) {
+      if (usesThumbs.test(step.technique.id) || step.technique.family === 'friction') thumbSeconds += step.seconds;
+      if (step.pressure === 'firm') firmSeconds += step.seconds;
+      for (const region of step.regions)
+        byRegion.set(region, (byRegion.get(region) ?? 0) + step.seconds / step.regions.length);
+    }
+  }
+  return {
+    thumbSeconds,
+    standingSeconds,
+    firmSeconds,
+    byRegion: [...byRegion].map(([region, seconds]) => ({ region, seconds })).sort((a, b) => b.seconds - a.seconds),
+  };
+}

@@ -1,0 +1,94 @@
+import { type Block, type Setting, startSetting } from '../sequencing/block';
+import { type Sequence, sequenceBlocks } from '../sequencing/sequence';
+import { changesOf, type SetupChange } from '../sequencing/setup';
+import { usualCosts } from '../sequencing/block';
+import type { TreatmentBlock } from './block';
+import { type BlockRule, treatmentRules } from './rules';
+
+/** A rule that an order of blocks breaks. */
+export interface OrderFault extends BlockRule {
+  readonly message: string;
+}
+
+/**
+ * How the client lies down: on the back for drainage and faces, face down where everything wants it so or where oil and
+ * stones come first.
+ */
+export function startFor(blocks: readonly TreatmentBlock[]): Setting {
+  const wants = new Set(blocks.map(({ position }) => position));
+  const isFaceOrDrainage = blocks.some(
+    ({ modality, position }) => position === 'supine' && /^(lymph|reroute|facial|neck)/.test(modality),
+  );
+  if (wants.size === 0 || (wants.has('supine') && (isFaceOrDrainage || !wants.has('prone')))) return startSetting;
+  const position = wants.has('prone') ? 'prone' : (blocks[0]?.position ?? 'supine');
+  return { ...startSetting, position };
+}
+
+/** The order that obeys every rule and takes the least setup time. */
+export function bestOrder(blocks: readonly TreatmentBlock[], rules: readonly BlockRule[], start: Setting): Sequence {
+  const sequence = sequenceBlocks(toSequence(blocks, rules), start);
+  if (!sequence.ok) throw new Error(sequence.errors[0]?.message ?? 'no order');
+  return sequence.value;
+}
+
+const toSequence = (blocks: readonly TreatmentBlock[], rules: readonly BlockRule[]): readonly Block[] =>
+  blocks.map(({ id, position, hands, therapist, side }) => ({
+    id,
+    minutes: 0,
+    position,
+    hands,
+    therapist,
+    side,
+    after: [...new Set(rules.filter(({ then }) => then === id).map(({ first }) => first))],
+  }));
+
+/** Changes of setting that an order asks for. */
+export const changesIn = (order: readonly TreatmentBlock[], start: Setting): readonly SetupChange[] =>
+  changesOf(start, order, usualCosts);
+
+const mostTurns = 1;
+
+/** Every rule that an order breaks, in the order in which it would be noticed; `one-turn` names the turn too many. */
+export function faultsOf(
+  order: readonly TreatmentBlock[],
+  rules: readonly BlockRule[],
+  start: Setting,
+): readonly OrderFault[] {
+  const at = new Map(order.map(({ id }, i) => [id, i]));
+  const broken = rules.filter(({ first, then }) => (at.get(first) ?? -1) > (at.get(then) ?? Infinity));
+  const turns = changesIn(order, start).filter(({ kind }) => kind === 'turn');
+  const tooMany = turns.slice(mostTurns).map(({ before }): OrderFault => {
+    const previous = order[(at.get(before) ?? 1) - 1]?.id ?? before;
+    return {
+      first: previous,
+      then: before,
+      rule: 'one-turn',
+      severity: 'warning',
+      message: treatmentRules['one-turn'],
+    };
+  });
+  return [...broken.map((rule) => ({ ...rule, message: treatmentRules[rule.rule] })), ...tooMany].sort(
+    (a, b) => (at.get(a.then) ?? 0) - (at.get(b.then) ?? 0),
+  );
+}
+
+/** The order closest to the one given that obeys every rule: each block moves only behind what it has to wait for. */
+export function mendOrder<B extends { readonly id: string }>(
+  order: readonly B[],
+  rules: readonly BlockRule[],
+): readonly B[] {
+  const waiting = [...order];
+  const mended: B[] = [];
+  const over = new Set<string>();
+  const ids = new Set(order.map(({ id }) => id));
+  while (waiting.length > 0) {
+    const next = waiting.findIndex(({ id }) =>
+      rules.every(({ first, then }) => then !== id || over.has(first) || !ids.has(first)),
+    );
+    const [block] = waiting.splice(Math.max(0, next), 1);
+    if (!block) break;
+    mended.push(block);
+    over.add(block.id);
+  }
+  return mended;
+}

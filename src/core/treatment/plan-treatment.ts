@@ -1,0 +1,189 @@
+import type { Setting } from '../sequencing/block';
+import type { Sequence } from '../sequencing/sequence';
+import type { SetupChange } from '../sequencing/setup';
+import { secondsAt, type TimeFit } from '../sequencing/time-fit';
+import type { Allowed, LeftOut } from './allow';
+import type { TreatmentBlock, TreatmentStep } from './block';
+import { rulesBetween } from './cross-block';
+import { fitBlocks, keepMostWorth, leastSecondsOf, toFitStep, trimSteps, usualSecondsOf } from './fit-blocks';
+import { bestOrder, changesIn, faultsOf, type OrderFault, startFor } from './order';
+import { type BlockRule, treatmentRules } from './rules';
+import { faultsWithin, type StepFault } from './within-block';
+
+export interface PlannedStep extends TreatmentStep {
+  readonly seconds: number;
+  /** Seconds from the beginning of the treatment. */
+  readonly startsAt: number;
+}
+
+export interface PlannedBlock extends Omit<TreatmentBlock, 'steps'> {
+  readonly steps: readonly PlannedStep[];
+  /** What changes before it. */
+  readonly changes: readonly SetupChange[];
+  readonly startsAt: number;
+  readonly seconds: number;
+  /** Why it stands here, a sentence for each rule. */
+  readonly why: readonly string[];
+}
+
+export interface TreatmentPlan {
+  readonly blocks: readonly PlannedBlock[];
+  readonly start: Setting;
+  readonly setupSeconds: number;
+  readonly isBestOrder: boolean;
+  readonly lowerBoundSeconds: number;
+  readonly totalSeconds: number;
+  readonly availableSeconds: number;
+  readonly usualSeconds: number;
+  readonly fits: boolean;
+  readonly shortBySeconds: number;
+  readonly penalty: number;
+  readonly leftOut: readonly LeftOut[];
+  readonly faults: readonly OrderFault[];
+  readonly stepFaults: readonly StepFault[];
+  readonly rules: readonly BlockRule[];
+  /** Pairs that no order allows. */
+  readonly conflicts: readonly OrderFault[];
+}
+
+export interface TreatmentWish {
+  readonly minutes: number;
+  /** Only what a protocol keeps in its short form, where it has one. */
+  readonly isShort: boolean;
+  readonly fill: boolean;
+  /** Ids of blocks in the order that the therapist wants; the best one when absent. */
+  readonly order?: readonly string[] | undefined;
+}
+
+/** Puts what may be given into the best order and fits it into the time, with a reason for every place and omission. */
+export function planTreatment(allowed: Allowed, wish: TreatmentWish): TreatmentPlan {
+  const availableSeconds = wish.minutes * 60;
+  const offered = wish.isShort ? shortForm(allowed.blocks) : allowed.blocks;
+  const held = withinLimits(offered, allowed.mostSeconds);
+  const kept = wish.order ? held.blocks : fitting(held.blocks, availableSeconds);
+  const start = startFor(kept);
+  const { rules, conflicts } = rulesBetween(kept);
+  const sequence = wish.order ? undefined : bestOrder(kept, rules, start);
+  const ordered = inOrder(kept, wish.order ?? sequence?.order ?? []);
+  const changes = changesIn(ordered, start);
+  const setupSeconds = changes.reduce((sum, { seconds }) => sum + seconds, 0);
+  const fit = fitBlocks(ordered, availableSeconds - setupSeconds, allowed.mostSeconds, wish.fill);
+  const blocks = schedule(ordered, fit, changes, rules);
+  return {
+    blocks,
+    start,
+    setupSeconds,
+    ...provenBy(sequence, setupSeconds, kept, rules, start),
+    totalSeconds: fit.usedSeconds + setupSeconds,
+    availableSeconds,
+    usualSeconds: usualSecondsOf(kept) + setupSeconds,
+    fits: fit.fits,
+    shortBySeconds: fit.shortBySeconds,
+    penalty: fit.penalty,
+    leftOut: [...allowed.leftOut, ...held.leftOut, ...missing(held.blocks, kept, 'Does not fit in the time.')],
+    faults: faultsOf(ordered, rules, start),
+    stepFaults: ordered.flatMap(faultsWithin),
+    rules,
+    conflicts: conflicts.map((rule) => ({ ...rule, message: treatmentRules[rule.rule] })),
+  };
+}
+
+/** Protocols that have a short form are given in it. */
+function shortForm(blocks: readonly TreatmentBlock[]): readonly TreatmentBlock[] {
+  const short = new Set(blocks.filter(({ isShortForm }) => isShortForm).map(({ choice }) => choice));
+  return blocks.filter(({ choice, isShortForm }) => isShortForm || !short.has(choice));
+}
+
+/** Work that screening limits to so many minutes keeps what is worth most within them. */
+function withinLimits(blocks: readonly TreatmentBlock[], mostSeconds: ReadonlyMap<string, number>) {
+  let kept = blocks;
+  const leftOut: LeftOut[] = [];
+  for (const [modality, most] of mostSeconds) {
+    const own = kept.filter((block) => block.modality === modality);
+    if (leastSecondsOf(own) <= most) continue;
+    const fewer = keepOrTrim(own, most);
+    leftOut.push(...missing(own, fewer, `Screening allows ${most / 60} minutes of this kind of work.`));
+    kept = kept.flatMap((block) => (block.modality === modality ? fewer.filter(({ id }) => id === block.id) : [block]));
+  }
+  return { blocks: kept, leftOut };
+}
+
+/** Whole blocks that fit; where not even one does, the first of them, cut down. */
+function keepOrTrim(blocks: readonly TreatmentBlock[], seconds: number): readonly TreatmentBlock[] {
+  const kept = keepMostWorth(blocks, seconds);
+  const [first] = blocks;
+  if (kept.length > 0 || !first) return kept;
+  const trimmed = trimSteps(first, seconds);
+  return trimmed.steps.length > 0 ? [trimmed] : [];
+}
+
+/** What of some blocks is gone, as whole blocks and single steps. */
+function missing(before: readonly TreatmentBlock[], after: readonly TreatmentBlock[], why: string): readonly LeftOut[] {
+  return before.flatMap((block) => {
+    const left = after.find(({ id }) => id === block.id);
+    const entry = (what: string): LeftOut => ({ choice: block.choice, block: block.id, what, why, instead: null });
+    if (!left) return [entry(block.name)];
+    return block.steps
+      .filter(({ id }) => !left.steps.some((step) => step.id === id))
+      .map(({ technique }) => entry(technique.name));
+  });
+}
+
+/** All blocks if their least repetitions fit with the changes between them, else those worth most. */
+function fitting(blocks: readonly TreatmentBlock[], availableSeconds: number): readonly TreatmentBlock[] {
+  let kept = blocks;
+  for (let round = 0; round <= blocks.length; round += 1) {
+    const { setupSeconds } = bestOrder(kept, rulesBetween(kept).rules, startFor(kept));
+    if (leastSecondsOf(kept) + setupSeconds <= availableSeconds) return kept;
+    const smaller = keepOrTrim(kept, availableSeconds - setupSeconds);
+    if (smaller.length === 0) return kept;
+    kept = smaller;
+  }
+  return kept;
+}
+
+function inOrder(blocks: readonly TreatmentBlock[], ids: readonly string[]): readonly TreatmentBlock[] {
+  const named = ids.flatMap((id) => blocks.find((block) => block.id === id) ?? []);
+  return [...named, ...blocks.filter((block) => !named.includes(block))];
+}
+
+function provenBy(
+  sequence: Sequence | undefined,
+  setupSeconds: number,
+  blocks: readonly TreatmentBlock[],
+  rules: readonly BlockRule[],
+  start: Setting,
+) {
+  const best = sequence ?? bestOrder(blocks, rules, start);
+  return {
+    isBestOrder: best.optimal && setupSeconds <= best.setupSeconds + 1e-9,
+    lowerBoundSeconds: best.lowerBound,
+  };
+}
+
+function schedule(
+  order: readonly TreatmentBlock[],
+  fit: TimeFit,
+  changes: readonly SetupChange[],
+  rules: readonly BlockRule[],
+): readonly PlannedBlock[] {
+  const repetitions = new Map(fit.repetitions.map((one) => [one.id, one.repetitions]));
+  const names = new Map(order.map(({ id, name }) => [id, name]));
+  let clock = 0;
+  return order.map((block) => {
+    const own = changes.filter(({ before }) => before === block.id);
+    const startsAt = clock;
+    clock += own.reduce((sum, { seconds }) => sum + seconds, 0);
+    const steps = block.steps.map((step): PlannedStep => {
+      const times = repetitions.get(step.id) ?? step.repetitions;
+      const seconds = secondsAt(toFitStep(block, step), times);
+      const begins = clock;
+      clock += seconds;
+      return { ...step, repetitions: times, seconds, startsAt: begins };
+    });
+    const why = rules
+      .filter(({ then, rule }) => then === block.id && rule !== 'protocol-order')
+      .map(({ first, rule }) => `After ${names.get(first) ?? first}: ${treatmentRules[rule]}`);
+    return { ...block, steps, changes: own, startsAt, seconds: clock - startsAt, why: [...new Set(why)] };
+  });
+}

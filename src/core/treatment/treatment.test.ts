@@ -1,0 +1,211 @@
+import { describe, expect, it } from 'vitest';
+import { anatomy } from '../../catalogue/anatomy';
+import { shippedLibrary } from '../../catalogue/library/library';
+import { screeningBook } from '../../catalogue/screening/screening';
+import { readScreening } from '../screening/read-request';
+import { screen } from '../screening/screen';
+import { type Allowed, allowOnly } from './allow';
+import { type Choice, expandChoices } from './expand';
+import { leastSecondsOf, usualSecondsOf } from './fit-blocks';
+import { loadOf } from './load';
+import { faultsOf, mendOrder } from './order';
+import { planTreatment, type TreatmentPlan } from './plan-treatment';
+import { waysToShorten } from './shorten';
+
+const everything = screeningBook.qualifications.map(({ id }) => id);
+const reactive = new Set(['rosacea', 'sensitive-skin']);
+
+type Condition = Parameters<typeof readScreening>[1]['conditions'][number];
+
+function allow(
+  protocols: readonly (string | Choice)[],
+  conditions: readonly Condition[] = [],
+  held = everything,
+): Allowed {
+  const choices = protocols.map((one, i): Choice =>
+    typeof one === 'string' ? { id: `c${i + 1}`, protocol: one } : one,
+  );
+  const blocks = expandChoices(anatomy, shippedLibrary, choices, 'left');
+  const read = readScreening(screeningBook, { visitDate: '2026-11-25', age: 40, conditions, qualifications: held });
+  if (!read.ok) throw new Error(JSON.stringify(read.errors));
+  return allowOnly(shippedLibrary, blocks, {
+    screening: screen(screeningBook, read.value),
+    qualifications: new Set(held),
+    usualMinutes: new Map([...screeningBook.modalities].map(([id, one]) => [id, one.baseline.maxMinutes ?? Infinity])),
+    hasReactiveFace: conditions.some(({ id }) => reactive.has(id)),
+  });
+}
+
+const plan = (
+  allowed: Allowed,
+  minutes: number,
+  wish: Partial<Parameters<typeof planTreatment>[1]> = {},
+): TreatmentPlan => planTreatment(allowed, { minutes, isShort: false, fill: false, ...wish });
+const ids = ({ blocks }: TreatmentPlan) => blocks.map(({ id }) => id);
+const errorsOf = ({ faults, stepFaults, conflicts }: TreatmentPlan) =>
+  [...faults, ...stepFaults, ...conflicts].filter(({ severity }) => severity === 'error');
+
+const withSteps = [...shippedLibrary.protocols.values()].filter(({ source }) => source === 'steps');
+
+describe('every protocol that ships', () => {
+  it.each(withSteps.map((one) => [one.id, one] as const))('%s plans in its usual minutes', (id, protocol) => {
+    const allowed = allow([id]);
+    const minutes = Math.max(protocol.usualMinutes, Math.ceil(usualSecondsOf(allowed.blocks) / 60));
+    const result = plan(allowed, minutes);
+    expect(result.fits).toBe(true);
+    expect(result.leftOut).toEqual([]);
+    expect(errorsOf(result)).toEqual([]);
+    expect(result.isBestOrder).toBe(true);
+    expect(result.totalSeconds).toBeLessThanOrEqual(minutes * 60);
+  });
+
+  it.each(withSteps.flatMap(({ id }) => [30, 60, 90].map((minutes) => [id, minutes] as const)))(
+    '%s fits into %d minutes',
+    (id, minutes) => {
+      const result = plan(allow([id]), minutes);
+      expect(result.fits).toBe(true);
+      expect(result.blocks.length).toBeGreaterThan(0);
+      expect(errorsOf(result)).toEqual([]);
+      expect(result.totalSeconds).toBeLessThanOrEqual(minutes * 60);
+    },
+  );
+});
+
+const combinations = [
+  ['face-drainage', 'face-roller'],
+  ['lifting-facial', 'mouth-gloved'],
+  ['neck-release', 'stones-neck'],
+  ['dry-brush-body', 'aroma-whole-body'],
+  ['stones-back', 'stones-leg-back'],
+  ['scalp-shoulders', 'lifting-facial'],
+] as const;
+
+describe('combinations', () => {
+  it.each(combinations.flatMap((pair) => [30, 60, 90].map((minutes) => [pair.join(' + '), pair, minutes] as const)))(
+    '%s plans well (%#)',
+    (_, pair, minutes) => {
+      const result = plan(allow(pair), minutes);
+      expect(result.fits).toBe(true);
+      expect(errorsOf(result)).toEqual([]);
+      expect(result.totalSeconds).toBeLessThanOrEqual(minutes * 60);
+      expect(new Set(ids(result)).size).toBe(result.blocks.length);
+    },
+  );
+
+  it('opens the neck before the roller comes to the face, and brushes before oil', () => {
+    const face = plan(allow(['face-roller', 'face-drainage']), 60);
+    expect(ids(face).indexOf('c2/open')).toBeLessThan(ids(face).indexOf('c2/lower-face'));
+    const oil = plan(allow(['aroma-whole-body', 'dry-brush-body']), 180);
+    const at = ids(oil);
+    expect(at.indexOf('c2/back')).toBeLessThan(at.indexOf('c1/back'));
+    expect(at.indexOf('c2/belly')).toBeLessThan(at.indexOf('c1/belly'));
+    expect(at.at(-1)).toBe('c1/rest');
+    expect(oil.blocks.find(({ id }) => id === 'c1/back')?.why.join(' ')).toContain('Dry brushing is first');
+  });
+
+  it('does the dry work inside and round the mouth before oil reaches the face', () => {
+    const at = ids(plan(allow(['lifting-facial', 'mouth-gloved']), 90));
+    expect(at.indexOf('c2/dry-pinch')).toBeLessThan(at.indexOf('c1/chin'));
+  });
+});
+
+describe('what a client brings', () => {
+  it('takes pinching and firm work off a face with rosacea, and says what comes instead', () => {
+    const allowed = allow(['lifting-facial'], [{ id: 'rosacea' }]);
+    const lost = allowed.leftOut.find(({ what }) => what === shippedLibrary.techniques.get('full-circle-pinch')?.name);
+    expect(lost?.why).toContain('no pinching');
+    expect(lost?.instead).toBe(shippedLibrary.techniques.get('contour-strokes')?.name);
+    const result = plan(allowed, 60);
+    expect(result.totalSeconds).toBeLessThanOrEqual(15 * 60 + result.setupSeconds);
+    for (const step of result.blocks
+      .filter(({ modality }) => modality === 'facial-massage')
+      .flatMap(({ steps }) => steps))
+      expect(['none', 'feather']).toContain(step.pressure);
+    expect(errorsOf(result)).toEqual([]);
+  });
+
+  it('keeps work inside the mouth for those trained in it, and layered oils for clinical training', () => {
+    const mouth = allow(['mouth-gloved'], [], ['massage']);
+    expect(mouth.blocks).toEqual([]);
+    expect(mouth.leftOut[0]?.why.length).toBeGreaterThan(10);
+    expect(allow(['spine-oil-layers'], [], ['massage']).blocks).toEqual([]);
+    expect(allow(['chest-recoil'], [], ['massage']).blocks).toEqual([]);
+  });
+
+  it('puts no stone on a swollen leg', () => {
+    const allowed = allow(['stones-leg-back', 'stones-back'], [
+      { id: 'lymphoedema-one-limb', side: 'left', regions: ['calf-lower.left'] },
+    ] as never);
+    const onLeft = allowed.blocks
+      .flatMap(({ steps }) => steps)
+      .filter(({ places }) => places.some((place) => /^(thigh|calf|heel|sole|buttock).*left$/.test(place)));
+    expect(onLeft).toEqual([]);
+    expect(allowed.blocks.some(({ id }) => id.startsWith('c2'))).toBe(true);
+  });
+});
+
+describe('rearranging', () => {
+  it('shows what an order breaks, and mends it with the fewest moves', () => {
+    const allowed = allow(['dry-brush-body', 'oil-leg-foot-belly-arm']);
+    const best = plan(allowed, 150);
+    const backwards = plan(allowed, 150, { order: [...ids(best)].reverse() });
+    expect(backwards.faults.some(({ rule }) => rule === 'brush-before-oil')).toBe(true);
+    const mended = mendOrder(backwards.blocks, best.rules);
+    expect(faultsOf(mended as never, best.rules, best.start).filter(({ severity }) => severity === 'error')).toEqual(
+      [],
+    );
+    expect(mended).toHaveLength(best.blocks.length);
+  });
+
+  it('warns of a second turn', () => {
+    const allowed = allow(['stones-back', 'belly']);
+    const order = ['c1/back', 'c2/belly', 'c1/cool-finish'];
+    expect(plan(allowed, 60, { order }).faults.map(({ rule }) => rule)).toContain('one-turn');
+  });
+
+  it('costs no less than the best order', () => {
+    const allowed = allow(['aroma-whole-body', 'scalp-shoulders']);
+    const best = plan(allowed, 180);
+    const other = plan(allowed, 180, { order: [...ids(best)].reverse() });
+    expect(other.setupSeconds).toBeGreaterThanOrEqual(best.setupSeconds);
+    expect(best.lowerBoundSeconds).toBeLessThanOrEqual(best.setupSeconds);
+  });
+});
+
+describe('short of time', () => {
+  it('keeps whole blocks, twins together, and names what does not fit', () => {
+    const result = plan(allow(['aroma-whole-body']), 30);
+    const kept = new Set(ids(result).map((id) => id.replace(/-(left|right)$/, '')));
+    for (const name of kept) {
+      const twins = ids(result).filter((id) => id.startsWith(`${name}-`));
+      expect([0, 2]).toContain(twins.length);
+    }
+    expect(result.leftOut.some(({ why }) => why === 'Does not fit in the time.')).toBe(true);
+  });
+
+  it('offers ways to save time with what each saves', () => {
+    const { blocks } = allow(['lifting-facial', 'face-drainage']);
+    const ways = waysToShorten(blocks);
+    expect(ways.map(({ kind }) => kind)).toEqual(expect.arrayContaining(['evenly', 'short-form', 'both-hands']));
+    expect(ways.find(({ kind }) => kind === 'evenly')?.savesSeconds).toBeGreaterThan(0);
+    const short = plan(allow(['lifting-facial']), 60, { isShort: true });
+    expect(short.totalSeconds).toBeLessThan(plan(allow(['lifting-facial']), 60).totalSeconds);
+    expect(leastSecondsOf(blocks)).toBeGreaterThan(0);
+  });
+
+  it('fills what is left over with what soothes, never beyond the time', () => {
+    const usual = plan(allow(['relaxing-face']), 60);
+    const filled = plan(allow(['relaxing-face']), 60, { fill: true });
+    expect(filled.totalSeconds).toBeGreaterThanOrEqual(usual.totalSeconds);
+    expect(filled.totalSeconds).toBeLessThanOrEqual(3600);
+  });
+});
+
+describe('the load on the therapist', () => {
+  it('counts thumbs, standing and the minutes of each region', () => {
+    const load = loadOf(plan(allow(['oil-leg-foot-belly-arm']), 60).blocks);
+    expect(load.thumbSeconds).toBeGreaterThan(60);
+    expect(load.standingSeconds).toBeGreaterThan(600);
+    expect(load.byRegion[0]?.seconds).toBeGreaterThanOrEqual(load.byRegion.at(-1)?.seconds ?? 0);
+  });
+});
