@@ -34,6 +34,7 @@ import {
   TrendRequest,
   TrendResponse,
 } from './swelling';
+import { SequenceRequest, SequenceResponse, TimeFitRequest, TimeFitResponse } from './sequencing';
 import { DemoSignInInput, HandInput, NewPinInput, PinInput, SignInInput, StaffInput, WordingInput } from './sign-in';
 
 export interface Operation {
@@ -121,6 +122,22 @@ const computing: readonly Operation[] = [
     'What may be done, changed, kept off or referred, by modality and region. Stateless.',
     [],
     ScreeningResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/sequence',
+    SequenceRequest,
+    'The order of blocks with the least setup time, proven best up to 16. Stateless.',
+    [422],
+    SequenceResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/time-fit',
+    TimeFitRequest,
+    'Repetitions that cost the least quality within a time, exactly. Stateless.',
+    [],
+    TimeFitResponse,
   ),
 ];
 
