@@ -49,6 +49,7 @@ export const ProtocolBlockSchema = z.strictObject({
   therapist: z.enum(tablePlaces),
   isShortForm: z.boolean().optional(),
   isOptional: z.boolean().optional(),
+  after: z.array(id).max(40).optional(),
   steps: z.array(ProtocolStepSchema).min(1, 'A block needs at least one step.').max(60),
 });
 
@@ -80,3 +81,9 @@ export const LibraryFile = z.strictObject({
   protocols: z.array(ProtocolSchema).max(500),
 });
 export type LibraryFile = z.infer<typeof LibraryFile>;
+
+const basedOn = z.number().int().min(0);
+
+/** One entry with the version that it was changed from; 0: what ships, or nothing. */
+export const TechniqueInput = z.object({ value: TechniqueSchema, basedOn });
+export const ProtocolEntryInput = z.object({ value: ProtocolSchema, basedOn });

@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import { DrainageCheckRequest, DrainageCheckResponse, DrainagePlanRequest, DrainagePlanResponse } from './drainage';
 import { LimbVolumeRequest, LimbVolumeResponse } from './limb-volume';
 import { ImportStep } from './imports';
+import { LibraryFile, ProtocolEntryInput, TechniqueInput } from './library';
 import { ClientMeasuringInput, FlagNoteInput, MeasuringInput, ObservationInput, ProtocolInput } from './measures';
 import {
   BookingChangeInput,
@@ -227,6 +228,14 @@ const house: readonly Operation[] = [
   takes('post', '/api/protocols', ProtocolInput, 'Adds a protocol of taping.'),
   takes('put', '/api/protocols/{id}', ProtocolInput, 'Changes an own protocol that no taping was made by.'),
   row('delete', '/api/protocols/{id}', 'Takes an own protocol out of the choice.'),
+  row('get', '/api/library', 'The house’s own techniques and protocols as a file; with `?all` all it works with.'),
+  takes('post', '/api/library', LibraryFile, 'What a library file would bring; with `?keep` it is brought in.', [413]),
+  row('get', '/api/library/view', 'What the Library view shows.'),
+  row('get', '/api/library/schema', 'The shape of a library file as a JSON Schema.'),
+  takes('put', '/api/library/techniques/{key}', TechniqueInput, 'Keeps a technique as the house’s own.', [409]),
+  row('delete', '/api/library/techniques/{key}', 'Takes an own technique away; what ships comes back.', [400]),
+  takes('put', '/api/library/protocols/{key}', ProtocolEntryInput, 'Keeps a protocol as the house’s own.', [409]),
+  row('delete', '/api/library/protocols/{key}', 'Takes an own protocol away; what ships comes back.'),
   takes('post', '/api/wording', WordingInput, 'A new version of what clients consent to.', [409]),
 ];
 

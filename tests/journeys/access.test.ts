@@ -69,6 +69,7 @@ describe('every view', () => {
     ['progress', () => `/clients/${client}/progress`, 'All figures'],
     ['girths in and out', () => `/measures?client=${client}`, 'Bring in a table'],
     ['points of taping', () => '/protocols', 'Points of taping'],
+    ['the library', () => '/library?protocol=lifting-facial', 'Lifting facial'],
     ['house, measuring', () => '/house?part=measuring', 'What counts as swelling'],
     ['plan', () => `/visits/${visit}/plan`, 'The course'],
     ['print', () => `/visits/${visit}/print`, 'Ways out'],

@@ -1,4 +1,5 @@
 import type { FieldError } from '../result';
+import { findCycle, ringWords } from '../sequencing/cycle';
 import type { Protocol, ProtocolBlock, ProtocolStep } from './protocol';
 import { hasTrait, type Technique, touches } from './technique';
 
@@ -51,7 +52,22 @@ export function problemsOfProtocol(protocol: Protocol, known: Known, path = ''):
     seen.add(block.id);
     errors.push(...problemsOfBlock(block, known, at(`blocks.${i}`)));
   }
-  return errors;
+  return [...errors, ...problemsOfOrder(protocol, at)];
+}
+
+/** Blocks that wait for something that is not there, or for each other. */
+function problemsOfOrder({ blocks }: Protocol, at: (field: string) => string): readonly FieldError[] {
+  const ids = new Set(blocks.map(({ id }) => id));
+  const unknown = blocks.flatMap(({ after = [] }, i) =>
+    after.flatMap((id, k) =>
+      ids.has(id) ? [] : [{ path: at(`blocks.${i}.after.${k}`), message: `There is no block “${id}” to come after.` }],
+    ),
+  );
+  if (unknown.length > 0) return unknown;
+  const ring = findCycle(blocks.map(({ id, after = [] }) => ({ id, after })));
+  if (!ring) return [];
+  const first = blocks.findIndex(({ id }) => id === ring[0]);
+  return [{ path: at(`blocks.${first}.after`), message: ringWords(ring) }];
 }
 
 function problemsOfBlock(block: ProtocolBlock, known: Known, path: string): readonly FieldError[] {

@@ -23,6 +23,8 @@ export interface ProtocolBlock {
   /** Kept when the protocol is given in its short form. */
   readonly isShortForm?: boolean | undefined;
   readonly isOptional?: boolean | undefined;
+  /** Blocks of the protocol that have to be over before this one, besides what the rules ask for. */
+  readonly after?: readonly string[] | undefined;
   readonly steps: readonly ProtocolStep[];
 }
 

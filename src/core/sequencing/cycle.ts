@@ -27,3 +27,7 @@ export function findCycle(nodes: readonly Node[]): readonly string[] | undefined
   }
   return undefined;
 }
+
+/** The ring as a sentence that says what to do. */
+export const ringWords = (ring: readonly string[]) =>
+  `These blocks wait for each other: ${ring.join(' → ')}. Take one of the rules away.`;

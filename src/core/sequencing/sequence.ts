@@ -1,6 +1,6 @@
 import type { FieldError, Result } from '../result';
 import { type Block, type Setting, type SetupCosts, startSetting, usualCosts } from './block';
-import { findCycle } from './cycle';
+import { findCycle, ringWords } from './cycle';
 import { findExactOrder, mostBits } from './exact-order';
 import { findLongOrder } from './long-order';
 import { changesOf, setupSeconds, type SetupChange } from './setup';
@@ -73,9 +73,6 @@ function errorsIn(blocks: readonly Block[]): readonly FieldError[] {
   const at = ring && known.get(ring[0] ?? '');
   return ring ? [{ path: `blocks.${at ?? 0}.after`, message: ringWords(ring) }] : [];
 }
-
-export const ringWords = (ring: readonly string[]) =>
-  `These blocks wait for each other: ${ring.join(' → ')}. Take one of the rules away.`;
 
 function classesOf(blocks: readonly Block[]) {
   const numbers = new Map<string, number>();

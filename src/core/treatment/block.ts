@@ -30,6 +30,8 @@ export interface TreatmentBlock extends Setting {
   readonly isOptional: boolean;
   /** Blocks of the same choice that stand before it in the protocol. */
   readonly isOrdered: boolean;
+  /** Ids of blocks that the protocol itself wants over before. */
+  readonly after: readonly string[];
   readonly steps: readonly TreatmentStep[];
 }
 

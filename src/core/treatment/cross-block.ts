@@ -101,9 +101,12 @@ function opensLimb(first: TreatmentBlock, then: TreatmentBlock): boolean {
 /** The order that a protocol gives its own parts. */
 function orderWithin(blocks: readonly TreatmentBlock[]): readonly BlockRule[] {
   return blocks.flatMap((then, i): BlockRule[] => {
-    const first = blocks[i - 1];
-    if (!first || first.choice !== then.choice || !then.isOrdered) return [];
-    return [{ first: first.id, then: then.id, rule: 'protocol-order', severity: 'error' }];
+    const previous = blocks[i - 1];
+    const isNext = previous !== undefined && previous.choice === then.choice && then.isOrdered;
+    const firsts = new Set([...then.after, ...(isNext ? [previous.id] : [])]);
+    return blocks
+      .filter(({ id }) => firsts.has(id))
+      .map((first) => ({ first: first.id, then: then.id, rule: 'protocol-order', severity: 'error' }));
   });
 }
 

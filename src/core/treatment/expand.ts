@@ -69,6 +69,7 @@ function expandBlock(
     isShortForm: block.isShortForm ?? false,
     isOptional: block.isOptional ?? false,
     isOrdered: !freeModalities.has(protocol.modality),
+    after: (block.after ?? []).map((earlier) => `${choice}/${earlier}`),
     steps,
   };
 }

@@ -55,6 +55,12 @@ export const policy: readonly Rule[] = [
 
   { path: '/measures', least: 'therapist' },
   { path: '/protocols', least: 'therapist' },
+  { path: '/library', least: 'therapist' },
+  { path: '/api/library', methods: ['GET', 'POST'], least: 'therapist' },
+  { path: '/api/library/schema', methods: ['GET'], least: 'therapist' },
+  { path: '/api/library/view', methods: ['GET'], least: 'therapist' },
+  { path: '/api/library/techniques/:key', methods: ['PUT', 'DELETE'], least: 'therapist' },
+  { path: '/api/library/protocols/:key', methods: ['PUT', 'DELETE'], least: 'therapist' },
   { path: '/clients/:id/progress', least: 'therapist' },
   { path: '/visits/:id/:view', least: 'therapist' },
   { path: '/api/visits/:id', methods: ['GET'], least: 'therapist' },

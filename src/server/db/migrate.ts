@@ -4,6 +4,7 @@ import { createTheHouse } from './migrations/0001_create_the_house';
 import { openTheRecord } from './migrations/0002_open_the_record';
 import { measureAndLookBack } from './migrations/0003_measure_and_look_back';
 import { findPairs } from './migrations/0004_find_pairs';
+import { keepALibrary } from './migrations/0005_keep_a_library';
 
 export interface Migration {
   /** `NNNN_verb_noun`: applied in this order. */
@@ -12,7 +13,7 @@ export interface Migration {
 }
 
 /** Listed by hand: a bundle carries no folder. */
-const migrations: readonly Migration[] = [createTheHouse, openTheRecord, measureAndLookBack, findPairs];
+const migrations: readonly Migration[] = [createTheHouse, openTheRecord, measureAndLookBack, findPairs, keepALibrary];
 
 /**
  * Brings a database up to date, each migration in a transaction of its own, with its checksum recorded.

@@ -271,6 +271,19 @@ export interface TapeProtocolTable {
   archived_at: string | null;
 }
 
+/** Own techniques and protocols; `document_json` has the shape of the exchange format. */
+export interface LibraryEntryTable {
+  id: Generated<number>;
+  kind: 'technique' | 'protocol';
+  key: string;
+  version: number;
+  document_json: string;
+  is_latest: Generated<number>;
+  made_at: string;
+  made_by: number | null;
+  removed_at: string | null;
+}
+
 export interface PlanTable {
   id: Generated<number>;
   visit_id: number;
@@ -334,6 +347,7 @@ export interface Database {
   photo: PhotoTable;
   referral_flag: ReferralFlagTable;
   tape_protocol: TapeProtocolTable;
+  library_entry: LibraryEntryTable;
   plan: PlanTable;
   table_event: TableEventTable;
   closing: ClosingTable;
@@ -349,6 +363,7 @@ export interface Database {
 }
 
 export type TherapistRow = Selectable<TherapistTable>;
+export type LibraryEntryRow = Selectable<LibraryEntryTable>;
 export type ConsentRow = Selectable<ConsentTable>;
 export type SessionRow = Selectable<SessionTable>;
 export type ReminderRow = Selectable<ReminderTable>;

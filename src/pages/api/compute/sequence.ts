@@ -1,6 +1,6 @@
 import { costsFrom, SequenceRequest } from '../../../contracts/sequencing';
-import { findCycle } from '../../../core/sequencing/cycle';
-import { ringWords, sequenceBlocks } from '../../../core/sequencing/sequence';
+import { findCycle, ringWords } from '../../../core/sequencing/cycle';
+import { sequenceBlocks } from '../../../core/sequencing/sequence';
 import { endpoint, readBody, unwrap } from '../../../server/http/endpoint';
 import { problem } from '../../../server/http/problem';
 

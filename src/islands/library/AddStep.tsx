@@ -1,0 +1,56 @@
+import { useState } from 'react';
+import type { LibraryView } from '../../contracts/library-views';
+import type { ProtocolStep } from '../../core/library/protocol';
+import { Button } from '../../ui/button/Button';
+import { Select } from '../../ui/field/Field';
+import styles from './LibraryView.module.css';
+
+interface Props {
+  readonly view: LibraryView;
+  readonly part: string;
+  readonly onAdd: (step: ProtocolStep) => void;
+}
+
+/** A new step at the end of a part: what, and where. */
+export function AddStep({ view, part, onAdd }: Props) {
+  const [isOpen, setIsOpen] = useState(false);
+  const [technique, setTechnique] = useState(view.techniques[0]?.value.id ?? '');
+  const [region, setRegion] = useState('');
+  if (!isOpen)
+    return (
+      <Button look="link" onClick={() => setIsOpen(true)}>
+        Add a step to “{part}”
+      </Button>
+    );
+  return (
+    <div className={styles['adding']}>
+      <Select label="Technique" value={technique} onChange={(event) => setTechnique(event.target.value)}>
+        {view.techniques.map(({ value }) => (
+          <option key={value.id} value={value.id}>
+            {value.name}
+          </option>
+        ))}
+      </Select>
+      <Select label="Region" value={region} onChange={(event) => setRegion(event.target.value)}>
+        <option value="">choose</option>
+        {view.regions.map(({ name, label }) => (
+          <option key={name} value={name}>
+            {label}
+          </option>
+        ))}
+      </Select>
+      <div className={styles['buttons']}>
+        <Button onClick={() => setIsOpen(false)}>Leave it</Button>
+        <Button
+          disabled={region === ''}
+          onClick={() => {
+            onAdd({ technique, regions: [region], side: 'both' });
+            setIsOpen(false);
+          }}
+        >
+          Add
+        </Button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,28 @@
+import type { Difference } from '../../contracts/library-views';
+import styles from './LibraryView.module.css';
+
+/** What the house has changed, beside what ships. */
+export function Differences({ list }: { readonly list: readonly Difference[] }) {
+  if (list.length === 0) return null;
+  return (
+    <table className={styles['differences']}>
+      <caption>Changed here</caption>
+      <thead>
+        <tr>
+          <th scope="col">what</th>
+          <th scope="col">ships as</th>
+          <th scope="col">ours</th>
+        </tr>
+      </thead>
+      <tbody>
+        {list.map(({ field, shipped, own }) => (
+          <tr key={field}>
+            <th scope="row">{field.replaceAll('.', ' ')}</th>
+            <td>{shipped}</td>
+            <td>{own}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

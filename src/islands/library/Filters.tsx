@@ -1,0 +1,120 @@
+import { useEffect, useRef } from 'react';
+import type { LibraryView } from '../../contracts/library-views';
+import { families, handNeeds } from '../../core/library/technique';
+import { Button } from '../../ui/button/Button';
+import { Field, Select } from '../../ui/field/Field';
+import type { Filter } from './filter-library';
+import styles from './LibraryView.module.css';
+import { familyWords, handWords, plainWords } from './words';
+
+interface Props {
+  readonly of: 'technique' | 'protocol';
+  readonly view: LibraryView;
+  readonly filter: Filter;
+  readonly onFilter: (filter: Filter) => void;
+}
+
+const minuteSteps = [10, 15, 30, 45, 60];
+
+/** By word, hands, kind, school and minutes; a region comes from the body. */
+export function Filters({ of, view, filter, onFilter }: Props) {
+  const search = useRef<HTMLInputElement>(null);
+  const set = (change: Partial<Filter>) => onFilter({ ...filter, ...change });
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const isTyping = /^(INPUT|TEXTAREA|SELECT)$/.test((event.target as HTMLElement).tagName);
+      if (event.key === 'Escape' && !document.querySelector('[role="dialog"]'))
+        onFilter({ ...filter, region: undefined });
+      if (event.key.toLowerCase() !== 'f' || isTyping || event.ctrlKey || event.metaKey || event.altKey) return;
+      event.preventDefault();
+      search.current?.focus();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [filter, onFilter]);
+  const schools = [...new Set(view.protocols.map(({ value }) => value.school))].sort();
+  const label = view.regions.find(({ name }) => name === filter.region)?.label;
+  return (
+    <div className={styles['filters']}>
+      <Field
+        ref={search}
+        className={styles['search'] ?? ''}
+        label="Search"
+        type="search"
+        value={filter.text}
+        onChange={(event) => set({ text: event.target.value })}
+      />
+      <Select
+        label="Hands"
+        value={filter.hands}
+        onChange={(event) => set({ hands: event.target.value as Filter['hands'] })}
+      >
+        <option value="">any</option>
+        {handNeeds.map((one) => (
+          <option key={one} value={one}>
+            {handWords[one]}
+          </option>
+        ))}
+      </Select>
+      {of === 'technique' ? (
+        <Select
+          label="Family"
+          value={filter.family}
+          onChange={(event) => set({ family: event.target.value as Filter['family'] })}
+        >
+          <option value="">all</option>
+          {families.map((one) => (
+            <option key={one} value={one}>
+              {familyWords[one]}
+            </option>
+          ))}
+        </Select>
+      ) : (
+        <>
+          <Select
+            label="Kind of work"
+            value={filter.modality}
+            onChange={(event) => set({ modality: event.target.value })}
+          >
+            <option value="">all</option>
+            {view.modalities.map(({ id, label: text }) => (
+              <option key={id} value={id}>
+                {text}
+              </option>
+            ))}
+          </Select>
+          <Select label="School" value={filter.school} onChange={(event) => set({ school: event.target.value })}>
+            <option value="">all</option>
+            {schools.map((one) => (
+              <option key={one} value={one}>
+                {plainWords(one)}
+              </option>
+            ))}
+          </Select>
+          <Select
+            label="Minutes"
+            value={filter.mostMinutes ?? ''}
+            onChange={(event) =>
+              set({ mostMinutes: event.target.value === '' ? undefined : Number(event.target.value) })
+            }
+          >
+            <option value="">any</option>
+            {minuteSteps.map((minutes) => (
+              <option key={minutes} value={minutes}>
+                up to {minutes}
+              </option>
+            ))}
+          </Select>
+        </>
+      )}
+      {label && (
+        <p className={styles['region']}>
+          Only the {label}
+          <Button look="link" onClick={() => set({ region: undefined })}>
+            every region
+          </Button>
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,120 @@
+import { useState } from 'react';
+import type { Entry, LibraryView } from '../../contracts/library-views';
+import type { Technique } from '../../core/library/technique';
+import { formatNumber } from '../../core/units';
+import { Button } from '../../ui/button/Button';
+import { send, sentenceOf } from '../api';
+import { Differences } from './Differences';
+import styles from './LibraryView.module.css';
+import { TechniqueForm } from './TechniqueForm';
+import { directionWords, familyWords, handWords, standingWords, touchWords, traitWords } from './words';
+
+interface Props {
+  readonly entry: Entry<Technique>;
+  readonly view: LibraryView;
+  readonly onOpenProtocol: (id: string) => void;
+  readonly onChanged: (words: string) => Promise<void>;
+  readonly say: (words: string, tone?: 'error') => void;
+}
+
+/** One way of moving: what the hands do, how often, and where it is used. */
+export function TechniqueDetail({ entry, view, onOpenProtocol, onChanged, say }: Props) {
+  const { value, origin, version, differences } = entry;
+  const [edited, setEdited] = useState<{ readonly value: Technique; readonly basedOn: number }>();
+  const users = view.protocols.filter(({ value: protocol }) =>
+    protocol.blocks.some(({ steps }) => steps.some(({ technique }) => technique === value.id)),
+  );
+  const restore = async () => {
+    try {
+      await send('DELETE', `/api/library/techniques/${value.id}`);
+      await onChanged(origin === 'own' ? `“${value.name}” is gone from the list.` : 'As it ships again.');
+    } catch (error) {
+      say(sentenceOf(error), 'error');
+    }
+  };
+  if (edited)
+    return (
+      <TechniqueForm
+        first={edited.value}
+        basedOn={edited.basedOn}
+        taken={new Set(view.techniques.map((one) => one.value.id))}
+        onClose={() => setEdited(undefined)}
+        onSaved={onChanged}
+      />
+    );
+  const { min, usual, max } = value.repetitions;
+  const seconds = value.secondsPerRepetition * value.placements;
+  return (
+    <>
+      <h2>{value.name}</h2>
+      {value.cues.map((cue) => (
+        <p key={cue} className={styles['cue']}>
+          {cue}
+        </p>
+      ))}
+      <dl className={styles['facts']}>
+        <Fact name="family">{familyWords[value.family]}</Fact>
+        <Fact name="hands">{handWords[value.hands]}</Fact>
+        <Fact name="pressure">{touchWords[value.pressure]}</Fact>
+        <Fact name="way">{directionWords[value.direction]}</Fact>
+        <Fact name="therapist">{standingWords[value.therapist]}</Fact>
+        <Fact name="repetitions">
+          {usual}, from {min} to {max}
+        </Fact>
+        <Fact name="places">
+          {value.placements} a region{value.isPerRegion ? ', each region anew' : ''}
+        </Fact>
+        <Fact name="time">
+          {formatNumber(seconds, Number.isInteger(seconds) ? 0 : 1)} s a repetition, {Math.round(seconds * usual)} s in
+          all
+        </Fact>
+      </dl>
+      {value.traits.length > 0 && (
+        <ul className={styles['traits']}>
+          {value.traits.map((trait) => (
+            <li key={trait}>{traitWords[trait]}</li>
+          ))}
+        </ul>
+      )}
+      <Differences list={differences} />
+      {users.length > 0 && (
+        <>
+          <h3>Used in</h3>
+          <ul className={styles['users']}>
+            {users.map(({ value: protocol }) => (
+              <li key={protocol.id}>
+                <Button look="link" onClick={() => onOpenProtocol(protocol.id)}>
+                  {protocol.name}
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      <div className={styles['buttons']}>
+        {origin !== 'shipped' && (
+          <Button onClick={() => void restore()}>{origin === 'own' ? 'Take away' : 'As it ships'}</Button>
+        )}
+        <Button
+          onClick={() =>
+            setEdited({ value: { ...value, id: `${value.id}-own`, name: `${value.name}, ours` }, basedOn: 0 })
+          }
+        >
+          Copy
+        </Button>
+        <Button look="filled" onClick={() => setEdited({ value, basedOn: version })}>
+          Change
+        </Button>
+      </div>
+    </>
+  );
+}
+
+function Fact({ name, children }: { readonly name: string; readonly children: React.ReactNode }) {
+  return (
+    <div>
+      <dt>{name}</dt>
+      <dd>{children}</dd>
+    </div>
+  );
+}

@@ -1,0 +1,162 @@
+import { useState } from 'react';
+import {
+  directions,
+  families,
+  handNeeds,
+  standings,
+  type Technique,
+  touches,
+  type Trait,
+  traits,
+} from '../../core/library/technique';
+import { Button } from '../../ui/button/Button';
+import { Field, Select, TextArea } from '../../ui/field/Field';
+import { RequestError, send, sentenceOf } from '../api';
+import styles from './LibraryView.module.css';
+import { directionWords, familyWords, handWords, standingWords, touchWords, traitWords } from './words';
+
+interface Props {
+  readonly first: Technique;
+  readonly basedOn: number;
+  /** Ids that are in use. */
+  readonly taken: ReadonlySet<string>;
+  readonly onClose: () => void;
+  readonly onSaved: (words: string) => Promise<void>;
+}
+
+/** An id that nothing has yet: the wish, or the wish with a number. */
+export function freeId(wish: string, taken: ReadonlySet<string>): string {
+  if (!taken.has(wish)) return wish;
+  let number = 2;
+  while (taken.has(`${wish}-${number}`)) number += 1;
+  return `${wish}-${number}`;
+}
+
+/** Changes a technique, or a copy of one; what ships stays as it is underneath. */
+export function TechniqueForm({ first, basedOn, taken, onClose, onSaved }: Props) {
+  const [draft, setDraft] = useState(first);
+  const [error, setError] = useState<unknown>();
+  const isNew = !taken.has(first.id) || first.id.endsWith('-own');
+  const set = (change: Partial<Technique>) => setDraft((now) => ({ ...now, ...change }));
+  const at = (path: string) =>
+    error instanceof RequestError ? (error.fieldError(`value.${path}`) ?? error.fieldError(path)) : undefined;
+  const save = async () => {
+    const value = isNew && basedOn === 0 ? { ...draft, id: freeId(draft.id, taken) } : draft;
+    try {
+      await send('PUT', `/api/library/techniques/${value.id}`, { value, basedOn });
+      onClose();
+      await onSaved(`“${value.name}” is kept as our own.`);
+    } catch (caught) {
+      setError(caught);
+    }
+  };
+  const number = (label: string, value: number, path: string, onValue: (value: number) => void, step = 1) => (
+    <Field
+      label={label}
+      type="number"
+      min={step}
+      step={step}
+      value={value}
+      onChange={(event) => onValue(Number(event.target.value))}
+      error={at(path)}
+    />
+  );
+  const repetitions = (key: keyof Technique['repetitions'], label: string) =>
+    number(label, draft.repetitions[key], `repetitions.${key}`, (value) =>
+      set({ repetitions: { ...draft.repetitions, [key]: value } }),
+    );
+  const choose = <K extends 'family' | 'hands' | 'pressure' | 'direction' | 'therapist'>(
+    label: string,
+    key: K,
+    values: readonly Technique[K][],
+    words: Readonly<Record<Technique[K], string>>,
+  ) => (
+    <Select
+      label={label}
+      value={draft[key]}
+      onChange={(event) => set({ [key]: event.target.value } as Partial<Technique>)}
+      error={at(key)}
+    >
+      {values.map((one) => (
+        <option key={one} value={one}>
+          {words[one]}
+        </option>
+      ))}
+    </Select>
+  );
+  const toggle = (trait: Trait, isOn: boolean) =>
+    set({ traits: isOn ? [...draft.traits, trait] : draft.traits.filter((one) => one !== trait) });
+  return (
+    <form
+      className={styles['form']}
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      <h2>{basedOn === 0 && isNew ? 'A technique of our own' : `Change ${first.name}`}</h2>
+      <Field
+        label="Name"
+        value={draft.name}
+        onChange={(event) => set({ name: event.target.value })}
+        error={at('name')}
+      />
+      <div className={styles['pairs']}>
+        {choose('Family', 'family', families, familyWords)}
+        {choose('Hands', 'hands', handNeeds, handWords)}
+        {choose('Pressure', 'pressure', touches, touchWords)}
+        {choose('Way', 'direction', directions, directionWords)}
+        {choose('Therapist', 'therapist', standings, standingWords)}
+        {number(
+          'Seconds a repetition',
+          draft.secondsPerRepetition,
+          'secondsPerRepetition',
+          (value) => set({ secondsPerRepetition: value }),
+          0.5,
+        )}
+        {repetitions('min', 'Repetitions, least')}
+        {repetitions('usual', 'usual')}
+        {repetitions('max', 'most')}
+        {number('Places in a region', draft.placements, 'placements', (value) => set({ placements: value }))}
+      </div>
+      <label className={styles['tick']}>
+        <input
+          type="checkbox"
+          checked={draft.isPerRegion}
+          onChange={(event) => set({ isPerRegion: event.target.checked })}
+        />
+        repeated in each region of a step
+      </label>
+      <TextArea
+        label="Sentences for the table, one a line"
+        value={draft.cues.join('\n')}
+        onChange={(event) => set({ cues: event.target.value.split('\n') })}
+        error={at('cues')}
+      />
+      <fieldset className={styles['ticks']}>
+        <legend>What it is like</legend>
+        {traits.map((trait) => (
+          <label key={trait} className={styles['tick']}>
+            <input
+              type="checkbox"
+              checked={draft.traits.includes(trait)}
+              onChange={(event) => toggle(trait, event.target.checked)}
+            />
+            {traitWords[trait]}
+          </label>
+        ))}
+      </fieldset>
+      {error !== undefined && (
+        <p role="alert" className={styles['alert']}>
+          {at('traits') ?? sentenceOf(error)}
+        </p>
+      )}
+      <div className={styles['buttons']}>
+        <Button onClick={onClose}>Leave it</Button>
+        <Button look="filled" type="submit">
+          Keep as ours
+        </Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,7 @@
+import { endpoint } from '../../../server/http/endpoint';
+import { readLibrary } from '../../../server/services/read-library';
+
+/** What the Library view shows, read anew. */
+export const GET = endpoint(async ({ locals }) =>
+  Response.json(await readLibrary(locals.db, locals.session?.staff.qualifications ?? [])),
+);

@@ -1,0 +1,131 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import type { Browser, ElementHandle, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { type Served, startServer } from '../../scripts/served.mjs';
+import { call } from '../api/client';
+import { choose, control, go, launch, open, settled, textOf, troubles, words } from './browser';
+
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** Finding, reading, changing and exchanging techniques and protocols. */
+describe('the library', () => {
+  let browser: Browser;
+  let server: Served;
+  let page: Page;
+  const folder = mkdtempSync(path.join(tmpdir(), 'velvet-stone-library-'));
+
+  beforeAll(async () => {
+    server = await startServer({ data: path.join(folder, 'data') });
+    browser = await launch();
+    page = await open(browser, server.url);
+  }, 60_000);
+  afterAll(async () => {
+    expect(troubles(page)).toEqual([]);
+    await browser.close();
+    await server.stop();
+    rmSync(folder, { recursive: true, force: true });
+  });
+
+  const listed = () => page.$$eval('[aria-label="Found"] strong', (names) => names.map((name) => name.textContent));
+
+  it('finds by word, by school, and by a touch on the body', async () => {
+    await go(page, `${server.url}/library`);
+    await words(page, 'protocols, 32');
+    await page.keyboard.press('f');
+    await page.keyboard.type('mouth smile');
+    await page.waitForFunction(() => document.querySelectorAll('[aria-label="Found"] li').length === 1);
+    expect(await listed()).toEqual(['Mouth and smile line, gloved']);
+    await page.keyboard.down('Control');
+    await page.keyboard.press('a');
+    await page.keyboard.up('Control');
+    await page.keyboard.press('Backspace');
+    await choose(page, 'What to look at', 'techniques, 160');
+    await choose(page, 'Drawing', 'Face');
+    await page.locator('[aria-label^="left cheek"]').click();
+    await words(page, 'every region');
+    const found = (await listed()).length;
+    expect(found > 5 && found < 100).toBe(true);
+    await page.keyboard.press('Escape');
+    await page.waitForFunction(() => !document.body.innerText.includes('every region'));
+  });
+
+  it('keeps an own version of a technique, shows what differs, and gives back what ships', async () => {
+    await go(page, `${server.url}/library?technique=jaw-knead`);
+    await control(page, 'button', 'Change').click();
+    await control(page, 'spinbutton', 'usual').fill('9');
+    await control(page, 'button', 'Keep as ours').click();
+    await words(page, 'The usual number, 9, lies outside');
+    await control(page, 'spinbutton', 'most').fill('12');
+    await control(page, 'button', 'Keep as ours').click();
+    await words(page, 'Changed here');
+    expect(await textOf(page)).toContain('repetitions usual');
+    await control(page, 'button', 'As it ships').click();
+    await page.waitForFunction(() => !document.body.innerText.includes('Changed here'));
+  });
+
+  it('rearranges a copy of a protocol by keyboard, and says what is wrong with it', async () => {
+    await go(page, `${server.url}/library?protocol=neck-release`);
+    await control(page, 'button', 'Copy').click();
+    await words(page, 'A protocol of our own');
+    await page.waitForSelector('[data-key="work-left 0"]');
+    const order = () =>
+      page.$$eval('[aria-label="Steps of work left"] [data-key]', (steps) =>
+        steps.map((step) => (step as HTMLElement).dataset['key']),
+      );
+    const before = await order();
+    await page.focus('[data-key="work-left 0"]');
+    await page.keyboard.down('Alt');
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.up('Alt');
+    await page.waitForFunction(
+      (first) =>
+        document.querySelector<HTMLElement>('[aria-label="Steps of work left"] [data-key]')?.dataset['key'] !== first,
+      {},
+      before[0],
+    );
+    expect(await order()).toEqual([before[1], before[0], ...before.slice(2)]);
+    for (const key of before.slice(1)) {
+      await page.focus(`[data-key="${key}"]`);
+      await page.$eval(`[data-key="${key}"]`, (step) =>
+        step.parentElement?.querySelector<HTMLElement>(':scope > button')?.click(),
+      );
+    }
+    await words(page, 'is intense: follow it');
+    await control(page, 'button', 'Keep as ours').click();
+    await words(page, 'to put right first');
+    await control(page, 'button', 'Leave it').click();
+    await words(page, 'Neck release');
+    await control(page, 'button', 'Copy').click();
+    await control(page, 'textbox', 'Name').fill('Neck, our way');
+    await control(page, 'button', 'Keep as ours').click();
+    await words(page, '“Neck, our way” is kept as our own.');
+    expect(await listed()).toContain('Neck, our way');
+  });
+
+  it('takes the library out, and brings a file in after showing what it would do', async () => {
+    const out = await call('GET', '/api/library', undefined, server.url);
+    expect(out.body).toMatchObject({ format: 'velvet-stone-library', version: 1 });
+    const [own] = out.body.protocols;
+    const bad = path.join(folder, 'bad.json');
+    writeFileSync(bad, JSON.stringify({ ...out.body, version: 9 }));
+    const good = path.join(folder, 'good.json');
+    writeFileSync(
+      good,
+      JSON.stringify({ ...out.body, protocols: [{ ...own, id: 'neck-two', name: 'Neck, second way' }] }),
+    );
+    await go(page, `${server.url}/library`);
+    await control(page, 'button', 'Files in and out').click();
+    const input = await page.waitForSelector('input[type="file"]');
+    await (input as ElementHandle<HTMLInputElement>).uploadFile(bad);
+    await words(page, 'written by a newer program');
+    await (input as ElementHandle<HTMLInputElement>).uploadFile(good);
+    await words(page, '1 of 1 entries would be brought in');
+    await control(page, 'button', 'Bring in').click();
+    await words(page, '1 entries brought in.');
+    await pause(200);
+    expect(await listed()).toContain('Neck, second way');
+    await settled(page);
+  });
+});
