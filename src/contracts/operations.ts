@@ -35,6 +35,7 @@ import {
   TrendRequest,
   TrendResponse,
 } from './swelling';
+import { TreatmentInput } from './treatment';
 import { SequenceRequest, SequenceResponse, TimeFitRequest, TimeFitResponse } from './sequencing';
 import { DemoSignInInput, HandInput, NewPinInput, PinInput, SignInInput, StaffInput, WordingInput } from './sign-in';
 
@@ -190,6 +191,7 @@ const visits: readonly Operation[] = [
   row('delete', '/api/visits/{id}/observations/{key}', 'Takes an observation back; it stays in the history.'),
   row('post', '/api/visits/{id}/photos', 'Keeps a photograph, the body being the picture.', [400, 413]),
   takes('post', '/api/visits/{id}/plan', PlanWishInput, 'Plans the visit from what is known now.', [409]),
+  takes('post', '/api/visits/{id}/treatment', TreatmentInput, 'Plans all that a visit is to hold.', [404, 409]),
   takes('post', '/api/visits/{id}/course', CourseInput, 'Stores a rearranged course.', [409]),
   takes('post', '/api/visits/{id}/events', TableEventsInput, 'Keeps what happens at the table; again is harmless.'),
   takes('post', '/api/visits/{id}/closing', ClosingInput, 'Stores what is asked at the end.', [409]),

@@ -1,7 +1,8 @@
 import type { PlaceId } from '../core/anatomy/place';
 import type { DrainageCase, Purpose, School } from '../core/drainage/case';
 import type { DrainagePlan } from '../core/drainage/plan';
-import type { Step } from '../core/drainage/step';
+import type { TableStep } from '../core/table/table-step';
+import type { TreatmentView } from './treatment-views';
 import type { LimbVolume } from '../core/swelling/limb-volume';
 import type { RawTaping, SettledTaping } from '../core/swelling/taping';
 import type { TapingContext, TapingPhase } from '../core/swelling/taping-context';
@@ -36,7 +37,9 @@ export interface PlanView {
   readonly version: number;
   readonly drainageCase: DrainageCase;
   readonly plan: DrainagePlan;
-  readonly steps: readonly Step[];
+  readonly steps: readonly TableStep[];
+  /** More than drainage alone: what was chosen, and how it was put together. */
+  readonly treatment: TreatmentView | null;
   readonly isRearranged: boolean;
   readonly reason: string;
   /** Findings or therapist have changed since it was made. */

@@ -36,7 +36,7 @@ export const demoStaff: readonly DemoPerson[] = [
     room: 'Room 2',
     role: 'therapist',
     login: 'bram',
-    qualifications: ['massage', 'lymph-basic', 'stone', 'esthetics'],
+    qualifications: ['massage', 'lymph-basic', 'stone', 'esthetics', 'intraoral'],
   },
   {
     name: 'Merle Okon',

@@ -101,6 +101,8 @@ export interface BeatStep {
   readonly repetitions: number;
   readonly placements: number;
   readonly seconds: number;
+  /** Steps of the library keep their own pace. */
+  readonly told?: { readonly count: string } | undefined;
 }
 
 const findPlaceMs = 6000;
@@ -109,7 +111,7 @@ const moveOnMs = 2000;
 /** Which repetition of which placement the pace is at, after `stepMs` of a step. */
 export function beatAt(step: BeatStep, stepMs: number): Beat {
   const working = stepMs - findPlaceMs;
-  const isHandWork = !['breathe', 'carry', 'return'].includes(step.kind);
+  const isHandWork = !step.told && !['breathe', 'carry', 'return'].includes(step.kind);
   const placements = isHandWork ? step.placements : 1;
   const pause = isHandWork ? moveOnMs : 0;
   const repetitionMs = isHandWork ? 1000 : Math.max(1000, (step.seconds * 1000 - findPlaceMs) / step.repetitions);

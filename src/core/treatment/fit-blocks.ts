@@ -1,6 +1,7 @@
 import { stepOverheadSeconds } from '../library/technique';
 import { type FitStep, fitTime, secondsAt, type TimeFit } from '../sequencing/time-fit';
 import { repetitionSecondsOf, type TreatmentBlock, type TreatmentStep } from './block';
+import { isDrainageCourse } from './drainage-block';
 
 /** What the steps of a treatment weigh against each other when time is short. */
 const weights = { short: 2, usual: 1, optional: 0.5 } as const;
@@ -79,10 +80,10 @@ const groupOf = ({ choice, name }: TreatmentBlock) => `${choice} ${name.replace(
 const isOpening = ({ steps }: TreatmentBlock) =>
   steps.some(({ technique, regions }) => technique.id === 'node-clear' && regions.includes('terminus'));
 
-/** What a block is worth keeping for: its usual minutes, more if it is the heart of the protocol or opens the way. */
+/** What a block is worth keeping for: its usual minutes; far more if it opens the way, or is drainage for the case. */
 function worthOf(block: TreatmentBlock): number {
   const seconds = usualSecondsOf([block]);
-  return seconds * (isOpening(block) ? 10 : weightOf(block));
+  return seconds * (isOpening(block) || block.steps.some(isDrainageCourse) ? 10 : weightOf(block));
 }
 
 /**

@@ -51,7 +51,7 @@ export interface TreatmentWish {
   /** Only what a protocol keeps in its short form, where it has one. */
   readonly isShort: boolean;
   readonly fill: boolean;
-  /** Ids of blocks in the order that the therapist wants; the best one when absent. */
+  /** Ids of the blocks that the therapist wants, in that order; the best one when absent. */
   readonly order?: readonly string[] | undefined;
 }
 
@@ -60,7 +60,9 @@ export function planTreatment(allowed: Allowed, wish: TreatmentWish): TreatmentP
   const availableSeconds = wish.minutes * 60;
   const offered = wish.isShort ? shortForm(allowed.blocks) : allowed.blocks;
   const held = withinLimits(offered, allowed.mostSeconds);
-  const kept = wish.order ? held.blocks : fitting(held.blocks, availableSeconds);
+  const kept = wish.order
+    ? held.blocks.filter(({ id }) => wish.order?.includes(id))
+    : fitting(held.blocks, availableSeconds);
   const start = startFor(kept);
   const { rules, conflicts } = rulesBetween(kept);
   const sequence = wish.order ? undefined : bestOrder(kept, rules, start);

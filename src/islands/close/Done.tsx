@@ -1,6 +1,6 @@
 import { anatomy } from '../../catalogue/anatomy';
 import type { VisitView } from '../../contracts/visit-views';
-import { stepTitle } from '../../core/drainage/step-words';
+import { titleOf } from '../../core/table/table-step';
 import { clocksAt, replay } from '../../core/table/progress';
 import { formatClock } from '../../core/units';
 import styles from './CloseView.module.css';
@@ -19,7 +19,7 @@ export function Done({ visit }: { readonly visit: VisitView }) {
         {done} of {steps.length} steps in {formatClock(clocksAt(state, lastAt).visitMs / 1000)} min.
       </p>
       {skipped.length > 0 && (
-        <p className={styles['soft']}>Skipped: {skipped.map((step) => stepTitle(anatomy, step)).join(', ')}.</p>
+        <p className={styles['soft']}>Skipped: {skipped.map((step) => titleOf(anatomy, step)).join(', ')}.</p>
       )}
       {state.status !== 'finished' && (
         <p>

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TherapistView } from '../../contracts/people-views';
+import type { OfferedProtocol } from '../../contracts/treatment-views';
 import type { PlanView as Plan, VisitView } from '../../contracts/visit-views';
 import { phasesOf, stepTitle } from '../../core/drainage/step-words';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
@@ -11,6 +12,8 @@ import { TextArea } from '../../ui/field/Field';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { TimeRibbon } from '../../ui/time-ribbon/TimeRibbon';
 import { useToasts } from '../../ui/toast/useToasts';
+import { sentenceOf } from '../api';
+import { Chooser, choicesOf } from '../treatment/Chooser';
 import { VisitHead } from '../visit-head/VisitHead';
 import { Course } from './Course';
 import { planMarks } from './plan-marks';
@@ -22,13 +25,15 @@ interface Props {
   readonly visit: VisitView;
   readonly first: Plan;
   readonly therapists: readonly TherapistView[];
+  readonly offered: readonly OfferedProtocol[];
 }
 
 /** The plan: body with ways and numbers, the course, the ways out compared, the time. */
-export function PlanView({ visit, first, therapists }: Props) {
+export function PlanView({ visit, first, therapists, offered }: Props) {
   const plan = usePlan(visit, first);
   const [selectedId, setSelectedId] = useState<string>();
   const [reason, setReason] = useState<string>();
+  const [isChoosing, setIsChoosing] = useState(false);
   const { say, toasts } = useToasts();
   const selected = plan.steps.find((step) => step.id === selectedId);
   const errors = plan.violations.filter((v) => v.severity === 'error');
@@ -95,6 +100,9 @@ export function PlanView({ visit, first, therapists }: Props) {
         <main id="main" className={styles['main']}>
           <div className={styles['heading']}>
             <h2>The course</h2>
+            <Button look="link" onClick={() => setIsChoosing(true)}>
+              More than drainage
+            </Button>
             <span>
               {plan.steps.length} steps · drag, or <Kbd>Alt</Kbd> <Kbd>↑</Kbd>
             </span>
@@ -173,6 +181,20 @@ export function PlanView({ visit, first, therapists }: Props) {
           )}
         </div>
       </footer>
+      {isChoosing && (
+        <Chooser
+          offered={offered}
+          chosen={[drainageOf(visit)]}
+          onClose={() => setIsChoosing(false)}
+          onChoose={(protocols) => {
+            setIsChoosing(false);
+            void plan
+              .combine(choicesOf(protocols, []))
+              .then(() => window.location.reload())
+              .catch((error: unknown) => say(sentenceOf(error), 'error'));
+          }}
+        />
+      )}
       <Dialog title="The course breaks a rule" isOpen={reason !== undefined} onClose={() => setReason(undefined)}>
         <form
           className={styles['wish']}
@@ -212,4 +234,11 @@ export function PlanView({ visit, first, therapists }: Props) {
       {toasts}
     </>
   );
+}
+
+/** The drainage protocol that fits what the visit is about. */
+function drainageOf({ focus }: VisitView): string {
+  if (focus.some((id) => id.startsWith('leg'))) return 'leg-drainage';
+  if (focus.some((id) => id.startsWith('arm'))) return 'arm-drainage';
+  return focus.includes('face') ? 'face-drainage' : 'breast-chest-after-surgery';
 }

@@ -1,13 +1,8 @@
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlanView, VisitView } from '../../contracts/visit-views';
-import {
-  phasesOf,
-  pressureInWords,
-  repetitionsInWords,
-  stepDirection,
-  stepTitle,
-} from '../../core/drainage/step-words';
+import { phasesOf, pressureInWords } from '../../core/drainage/step-words';
 import { capitalise, list, shortLabel } from '../../core/drainage/wording';
+import { howOf, timesOf, titleOf } from '../../core/table/table-step';
 import { formatClock } from '../../core/units';
 import { BodyMap } from '../../ui/body-map/BodyMap';
 import { Button } from '../../ui/button/Button';
@@ -17,8 +12,11 @@ import styles from './PrintPlan.module.css';
 /** The plan on paper: ways, steps with why, cautions. Names the client, not a diagnosis. */
 export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly plan: PlanView }) {
   const marks = planMarks(visit.findings, plan.plan, plan.steps, undefined, new Set());
-  const phases = phasesOf(plan.steps);
-  const total = plan.steps.reduce((sum, step) => sum + step.seconds, 0);
+  const { treatment } = plan;
+  const drainagePhases = phasesOf(plan.steps);
+  const phases = plan.steps.map((step, i) => step.told?.block ?? drainagePhases[i]);
+  const total = treatment?.totalSeconds ?? plan.steps.reduce((sum, step) => sum + step.seconds, 0);
+  const isDrained = plan.steps.some((step) => !step.told);
   return (
     <main id="main" className={styles['sheet']}>
       <p className={styles['tools']}>
@@ -34,7 +32,7 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
           {plan.drainageCase.minutes} min
         </p>
       </header>
-      {(plan.plan.decision === 'refer' || plan.plan.decision === 'stop') && (
+      {isDrained && (plan.plan.decision === 'refer' || plan.plan.decision === 'stop') && (
         <p className={styles['forbidden']}>Not to be carried out: {plan.plan.reasons[0]?.text}</p>
       )}
       <div className={styles['top']}>
@@ -53,7 +51,20 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
           ))}
         </div>
         <section>
-          <h2>Ways out</h2>
+          {treatment && (
+            <>
+              <h2>This visit</h2>
+              <p>{treatment.choices.map(({ name }) => name).join(' · ')}</p>
+              {treatment.leftOut.length > 0 && <h2>Left out</h2>}
+              {treatment.leftOut.map(({ what, why, instead }, i) => (
+                <p key={`${what} ${i}`}>
+                  <strong>{what}.</strong> {why}
+                  {instead && ` Instead: ${instead}.`}
+                </p>
+              ))}
+            </>
+          )}
+          {isDrained && <h2>Ways out</h2>}
           {plan.plan.exits.map((exit) => (
             <p key={exit.to}>
               <strong>
@@ -92,11 +103,14 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
           {plan.steps.map((step, i) => (
             <tr key={step.id} data-first={phases[i] === phases[i - 1] ? undefined : true}>
               <td>{i + 1}</td>
-              <th scope="row">{stepTitle(anatomy, step)}</th>
+              <th scope="row">{titleOf(anatomy, step)}</th>
               <td>
-                {stepDirection(anatomy, step)}. {pressureInWords(step.pressure)} {step.cautions.join(' ')}
+                {step.changes?.length ? <strong>{step.changes.join(' ')} </strong> : null}
+                {howOf(anatomy, step)}.{' '}
+                {step.told ? `${step.told.cue} ${step.told.note}` : pressureInWords(step.pressure)}{' '}
+                {step.cautions.join(' ')}
               </td>
-              <td>{repetitionsInWords(step)}</td>
+              <td>{timesOf(step)}</td>
               <td>{formatClock(step.seconds)}</td>
             </tr>
           ))}

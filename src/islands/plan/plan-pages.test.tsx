@@ -53,6 +53,7 @@ const planView = (wish: Wish): PlanView => {
     steps: plan.steps,
     isRearranged: false,
     reason: '',
+    treatment: null,
     isStale: false,
   };
 };

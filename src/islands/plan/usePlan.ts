@@ -111,6 +111,15 @@ export function usePlan(visit: VisitView, first: PlanView) {
         setMovedId(undefined);
         setPast([]);
       }),
+    /** Puts other work beside the drainage; the page then shows the whole treatment. */
+    combine: async (choices: readonly { readonly id: string; readonly protocol: string }[]) => {
+      await queue.current;
+      await send('POST', `/api/visits/${visit.id}/treatment`, {
+        choices,
+        minutes: view.drainageCase.minutes,
+        basedOn: version.current,
+      });
+    },
     retry: () =>
       post('course', { order: steps.map((step) => step.id), reason: view.reason }, (plan) =>
         setView((old) => ({ ...plan, plan: old.plan })),

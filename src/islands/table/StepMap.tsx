@@ -1,12 +1,14 @@
 import { anatomy } from '../../catalogue/anatomy';
 import type { VisitView } from '../../contracts/visit-views';
-import type { Step } from '../../core/drainage/step';
+import type { PlaceId } from '../../core/anatomy/place';
+import type { TableStep } from '../../core/table/table-step';
 import { BodyMap, type RegionMark } from '../../ui/body-map/BodyMap';
 import { bestDrawing } from '../../ui/body-map/views';
 import { marksOf } from '../body-marks';
 
 /** Where on the body and which way; what may not be touched stays marked. */
-export function StepMap({ visit, step }: { readonly visit: VisitView; readonly step: Step }) {
+export function StepMap({ visit, step }: { readonly visit: VisitView; readonly step: TableStep }) {
+  if (step.told) return <ToldMap visit={visit} places={step.told.places} />;
   const marks = marksOf(visit.findings);
   const places = [step.place, ...step.via, ...(step.toward ? [step.toward] : [])];
   const drawing =
@@ -36,6 +38,27 @@ export function StepMap({ visit, step }: { readonly visit: VisitView; readonly s
       zoomTo={zoomTo}
       selected={anatomy.basins.has(step.place) ? step.place : undefined}
       routes={step.toward ? [{ key: step.id, path: places, tone: 'moss', isActive: true }] : []}
+    />
+  );
+}
+
+/** Where a step of the library is worked; both sides where it takes both. */
+function ToldMap({ visit, places }: { readonly visit: VisitView; readonly places: readonly PlaceId[] }) {
+  const marks = marksOf(visit.findings);
+  const drawing = bestDrawing(places);
+  const regions = new Map<string, RegionMark>(marks.regions);
+  for (const place of places) if (anatomy.territories.has(place)) regions.set(place, { tone: 'active', words: 'here' });
+  const nodes = new Map(marks.nodes);
+  for (const place of places) if (anatomy.basins.has(place)) nodes.set(place, 'to clear');
+  return (
+    <BodyMap
+      view={drawing.view}
+      side={drawing.side}
+      label="Where the hands are"
+      regions={regions}
+      nodes={nodes}
+      signs={marks.signs}
+      zoomTo={places}
     />
   );
 }

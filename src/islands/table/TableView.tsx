@@ -2,8 +2,9 @@ import { useEffect, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlanView, VisitView } from '../../contracts/visit-views';
 import type { Step } from '../../core/drainage/step';
-import { phasesOf, pressureInWords, stepDirection, stepTitle } from '../../core/drainage/step-words';
+import { phasesOf, pressureInWords } from '../../core/drainage/step-words';
 import { beatAt } from '../../core/table/progress';
+import { howOf, type TableStep, titleOf } from '../../core/table/table-step';
 import { formatClock } from '../../core/units';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { type Shortcut, Shortcuts } from '../../ui/shortcuts/Shortcuts';
@@ -89,8 +90,8 @@ export function TableView({ visit, plan }: Props) {
     <div className={styles['view']}>
       <header className={styles['head']}>
         <strong>{visit.client.name.split(' ')[0]}</strong>
-        <span>{plan.drainageCase.school.hand === 'roller' ? 'stone roller' : 'dry hands'}</span>
-        <span>{phasesOf(steps)[Math.max(0, index)]?.toLowerCase()}</span>
+        <span>{handsOf(plan, step)}</span>
+        <span>{step.told ? step.told.block : phasesOf(steps)[Math.max(0, index)]?.toLowerCase()}</span>
         <Drift steps={steps} index={index} visitMs={table.visitMs} stepMs={table.stepMs} />
         <span className={styles['clock']}>
           visit <strong>{formatClock(table.visitMs / 1000)}</strong> of {formatClock(total)}
@@ -102,20 +103,26 @@ export function TableView({ visit, plan }: Props) {
         </div>
         <main id="main" className={styles['main']} aria-live="polite">
           <p className={styles['kind']}>
-            {kindWords[step.kind]} · step {Math.max(0, index) + 1} of {steps.length}
+            {step.told ? step.told.block : kindWords[step.kind]} · step {Math.max(0, index) + 1} of {steps.length}
             {isReady && ' · not begun'}
           </p>
-          <h1>{stepTitle(anatomy, step)}</h1>
-          <p className={styles['direction']}>{stepDirection(anatomy, step)}</p>
+          {step.changes && step.changes.length > 0 && (
+            <p className={styles['change']} role="status">
+              {step.changes.join(' ')}
+            </p>
+          )}
+          <h1>{titleOf(anatomy, step)}</h1>
+          <p className={styles['direction']}>{howOf(anatomy, step)}</p>
           <p className={styles['pressure']}>
-            {pressureInWords(step.pressure)} {step.cautions.join(' ')}
+            {step.told ? `${step.told.cue} ${step.told.note}` : pressureInWords(step.pressure)}{' '}
+            {step.cautions.join(' ')}
           </p>
         </main>
       </div>
       <section className={styles['pace']} aria-label="Pace">
         <Ring step={step} beat={beat} isPaused={state.status === 'paused'} />
         <div className={styles['count']}>
-          <span>of {step.repetitions}</span>
+          <span>{step.told?.count === 'hold' ? 'hold' : `of ${step.repetitions}`}</span>
           {step.placements > 1 && (
             <span>
               place {beat.placement} of {step.placements}
@@ -132,8 +139,8 @@ export function TableView({ visit, plan }: Props) {
         </div>
         <div className={styles['next']}>
           <span>then</span>
-          <strong>{next ? stepTitle(anatomy, next) : 'the visit is done'}</strong>
-          <span>{next ? stepDirection(anatomy, next) : 'let the client rest'}</span>
+          <strong>{next ? titleOf(anatomy, next) : 'the visit is done'}</strong>
+          <span>{next ? (next.changes?.[0] ?? howOf(anatomy, next)) : 'let the client rest'}</span>
         </div>
       </section>
       <footer className={styles['foot']}>
@@ -162,6 +169,13 @@ export function TableView({ visit, plan }: Props) {
       )}
     </div>
   );
+}
+
+/** What is on the hands for a step: of the treatment's part, or as drainage is given. */
+function handsOf(plan: PlanView, step: TableStep): string {
+  const block = plan.treatment?.blocks.find(({ steps }) => steps.includes(step.id));
+  if (block) return block.hands === 'tool' ? 'tool' : block.hands === 'brush' ? 'dry brush' : `${block.hands} hands`;
+  return plan.drainageCase.school.hand === 'roller' ? 'stone roller' : 'dry hands';
 }
 
 const kindWords: Readonly<Record<Step['kind'], string>> = {

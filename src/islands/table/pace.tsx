@@ -1,4 +1,4 @@
-import type { Step } from '../../core/drainage/step';
+import type { TableStep } from '../../core/table/table-step';
 import type { Beat } from '../../core/table/progress';
 import { pebbleOutlines } from '../../ui/pebbles';
 import styles from './TableView.module.css';
@@ -6,12 +6,15 @@ import styles from './TableView.module.css';
 const driftSeconds = 60;
 
 /** What the pace asks for right now. */
-export function paceWords(step: Step, beat: Beat, status: string): string {
+export function paceWords(step: TableStep, beat: Beat, status: string): string {
   if (status === 'ready') return 'press Space to begin';
   if (status === 'paused') return 'paused';
   if (beat.isOver) return 'done: go on when ready';
   if (beat.repetition === 0) return 'find the place';
+  if (step.told?.count === 'hold')
+    return `hold, ${Math.max(0, Math.ceil((1 - beat.phase) * (step.seconds / step.repetitions)))} s left`;
   if (step.kind === 'breathe') return beat.phase < 0.5 ? 'breathe in' : 'breathe out';
+  if (step.told) return 'slowly, one at a time';
   if (step.kind === 'carry' || step.kind === 'return') return 'one slow stroke';
   if (beat.phase >= 1) return 'move on';
   return 'one a second';
@@ -24,7 +27,7 @@ export function Drift({
   visitMs,
   stepMs,
 }: {
-  readonly steps: readonly Step[];
+  readonly steps: readonly TableStep[];
   readonly index: number;
   readonly visitMs: number;
   readonly stepMs: number;
@@ -49,7 +52,7 @@ export function Ring({
   beat,
   isPaused,
 }: {
-  readonly step: Step;
+  readonly step: TableStep;
   readonly beat: Beat;
   readonly isPaused: boolean;
 }) {
@@ -83,7 +86,7 @@ export function Beads({
   index,
   outcomes,
 }: {
-  readonly steps: readonly Step[];
+  readonly steps: readonly TableStep[];
   readonly index: number;
   readonly outcomes: ReadonlyMap<string, { readonly state: string }>;
 }) {

@@ -76,6 +76,7 @@ export const policy: readonly Rule[] = [
   { path: '/api/visits/:id/observations/:key', methods: ['DELETE'], least: 'therapist' },
   { path: '/api/visits/:id/photos', methods: ['POST'], least: 'therapist' },
   { path: '/api/visits/:id/plan', methods: ['POST'], least: 'therapist' },
+  { path: '/api/visits/:id/treatment', methods: ['POST'], least: 'therapist' },
   { path: '/api/visits/:id/course', methods: ['POST'], least: 'therapist' },
   { path: '/api/visits/:id/events', methods: ['POST'], least: 'therapist' },
   { path: '/api/visits/:id/closing', methods: ['POST'], least: 'therapist' },

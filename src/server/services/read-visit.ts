@@ -1,10 +1,12 @@
+import { createHash } from 'node:crypto';
 import { anatomy } from '../../catalogue/anatomy';
 import { screeningBook } from '../../catalogue/screening/screening';
 import type { ClientBrief, StageOrEnd, TherapistView } from '../../contracts/people-views';
+import type { TreatmentView } from '../../contracts/treatment-views';
 import type { PlanView, VisitFrame, VisitView } from '../../contracts/visit-views';
 import { defaultSchool, type DrainageCase, type Purpose } from '../../core/drainage/case';
 import type { DrainagePlan } from '../../core/drainage/plan';
-import type { Step } from '../../core/drainage/step';
+import type { TableStep } from '../../core/table/table-step';
 import { pregnancyOn, trimesters } from '../../core/screening/pregnancy';
 import type { CheckAnswers } from '../../core/visit/visit-check';
 import { ageOn, findingsInWords, workInWords } from '../../core/visit/words';
@@ -26,7 +28,7 @@ import {
 import { lastTapingBefore, listTapingsOfVisit } from '../repositories/tapings';
 import { describeFinding, drainageOf } from './describe-finding';
 import { clockTime, isoDay, longDay, shortDay } from './house-clock';
-import { type ScreeningCase, screenDrainage } from './screen-visit';
+import { screenCase, type ScreeningCase, screenDrainage } from './screen-visit';
 import { readVolumeSettings, withVolume } from './taping-volume';
 
 /** Who a client is, in words that the next client may read: what limits the work, never a disease. */
@@ -90,16 +92,34 @@ export function caseOf(
 
 export function toPlanView(row: PlanRow, visit: VisitRecord): PlanView {
   const drainageCase = JSON.parse(row.case_json) as DrainageCase;
+  const { treatment = null, ...plan } = JSON.parse(row.plan_json) as DrainagePlan & { treatment?: TreatmentView };
   const now = caseOf(visit, drainageCase);
+  const isStale = treatment
+    ? treatment.screened !== screenedOf(visit)
+    : JSON.stringify(now) !== JSON.stringify(drainageCase);
   return {
     version: row.version,
     drainageCase,
-    plan: JSON.parse(row.plan_json) as DrainagePlan,
-    steps: JSON.parse(row.steps_json) as Step[],
+    plan,
+    treatment,
+    steps: JSON.parse(row.steps_json) as TableStep[],
     isRearranged: row.is_rearranged === 1,
     reason: row.reason,
-    isStale: JSON.stringify(now) !== JSON.stringify(drainageCase),
+    isStale,
   };
+}
+
+/** What screening says of a visit, to be compared later: any change makes a treatment stale. */
+export function screenedOf(visit: VisitRecord): string {
+  const { byModality, regions } = screenCase(screeningCaseOf(visit));
+  const rows = [...byModality, ...regions].map((row) => [
+    row.modality,
+    'region' in row ? row.region : '',
+    row.decision,
+    row.limits,
+  ]);
+  const text = JSON.stringify([rows, visit.focus, visit.purpose, visit.therapist.qualifications]);
+  return createHash('sha256').update(text).digest('base64url').slice(0, 22);
 }
 
 /** A visit with what screening needs of it; findings as stored, not only as shown. */

@@ -2,6 +2,7 @@ import { anatomy } from '../../catalogue/anatomy';
 import { referralWords } from '../../catalogue/swelling/scales.data';
 import { readCase } from '../../core/drainage/case';
 import { checkCourse } from '../../core/drainage/check';
+import type { TreatmentView } from '../../contracts/treatment-views';
 import type { FieldError } from '../../core/result';
 import { rankOf } from '../../core/screening/tables';
 import { stopsTreatment } from '../../core/swelling/referral';
@@ -30,6 +31,7 @@ export async function readyForTable(db: Db, visitId: number): Promise<readonly F
     ];
   if (view.isStale)
     return [{ path: 'plan', message: 'Findings or therapist have changed since this plan was made: plan again.' }];
+  if (view.treatment) return readyTreatment(view.treatment, view.reason);
   if (rankOf(view.plan.decision) >= rankOf('clear-first'))
     return [{ path: 'plan', message: view.plan.reasons[0]?.text ?? 'This plan is not to be carried out.' }];
   const read = readCase(anatomy, view.drainageCase);
@@ -37,6 +39,21 @@ export async function readyForTable(db: Db, visitId: number): Promise<readonly F
   if (errors.length > 0 && view.reason === '')
     return [{ path: 'reason', message: 'The course breaks a rule: mend it, or write why you keep it.' }];
   return [];
+}
+
+/** The same of a treatment of several parts: nothing broken, or a reason why it is kept; in the time there is. */
+function readyTreatment(treatment: TreatmentView, reason: string): readonly FieldError[] {
+  if (treatment.blocks.length === 0) return [{ path: 'plan', message: 'Nothing of what was chosen may be given.' }];
+  if (!treatment.fits)
+    return [
+      { path: 'minutes', message: `The least of it takes ${treatment.shortBySeconds} seconds more than there are.` },
+    ];
+  const broken = [...treatment.faults, ...treatment.stepFaults, ...treatment.conflicts].find(
+    ({ severity }) => severity === 'error',
+  );
+  return broken && reason === ''
+    ? [{ path: 'reason', message: `${broken.message} Mend it, or write why you keep it.` }]
+    : [];
 }
 
 /** Keeps events of the table as they come; sending again is harmless. @returns all that is stored, in order */

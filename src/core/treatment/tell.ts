@@ -1,0 +1,118 @@
+import type { PlaceId } from '../anatomy/place';
+import type { StepKind } from '../drainage/step';
+import type { Family, Technique } from '../library/technique';
+import type { Setting } from '../sequencing/block';
+import type { SetupChange } from '../sequencing/setup';
+import type { TableStep, ToldStep } from '../table/table-step';
+import type { PlannedBlock, PlannedStep } from './plan-treatment';
+
+/** The pebble that stands for a family. */
+const kinds: Readonly<Partial<Record<Family, StepKind>>> = {
+  breath: 'breathe',
+  'lymph-stretch': 'drain',
+  'lymph-sweep': 'drain',
+  effleurage: 'carry',
+  'stone-glide': 'carry',
+  roll: 'carry',
+  brush: 'return',
+  hold: 'close',
+  ritual: 'close',
+  'stone-rest': 'close',
+  'stone-cool': 'close',
+};
+
+const sides = {
+  both: 'both sides together',
+  each: 'one side, then the other',
+  left: 'left',
+  right: 'right',
+} as const;
+
+const ways: Readonly<Record<Technique['direction'], string>> = {
+  'towards-node': 'towards the node group',
+  'towards-heart': 'towards the heart',
+  'across-line': 'across the line',
+  'along-muscle': 'along the muscle',
+  'bowel-clockwise': 'up the right, across, down the left',
+  'node-outward': 'beside the node first, then further out',
+  none: '',
+};
+
+const holdSeconds = 12;
+
+/** A library step as the table shows it. @param regionLabel what therapists call a region */
+export function tellStep(
+  block: PlannedBlock,
+  step: PlannedStep,
+  changes: readonly string[],
+  regionLabel: (name: string) => string,
+): TableStep {
+  const { technique } = step;
+  const regions = step.regions.map(regionLabel).join(', ');
+  const told: ToldStep = {
+    title: technique.name,
+    how: [`${regions}, ${sides[step.side]}`, ways[technique.direction]].filter(Boolean).join('; '),
+    cue: technique.cues[0] ?? '',
+    note: step.note,
+    block: block.name,
+    count: technique.family === 'breath' ? 'breaths' : isHeld(technique) ? 'hold' : 'repetitions',
+    places: step.places,
+  };
+  return {
+    id: step.id,
+    kind: kinds[technique.family] ?? 'soften',
+    place: step.places[0] ?? 'abdomen-deep.mid',
+    toward: null,
+    via: [],
+    pressure: step.pressure === 'none' ? 'feather' : step.pressure,
+    repetitions: step.repetitions,
+    placements: 1,
+    seconds: step.seconds,
+    rules: [],
+    why: block.why[0] ?? '',
+    cautions: step.cautions,
+    told,
+    changes,
+  };
+}
+
+const isHeld = ({ secondsPerRepetition, family }: Technique) =>
+  secondsPerRepetition >= holdSeconds && ['hold', 'stretch', 'assessment', 'stone-rest', 'ritual'].includes(family);
+
+const positionWords = {
+  supine: 'on the back',
+  prone: 'face down',
+  'side-left': 'on the left side',
+  'side-right': 'on the right side',
+  seated: 'sitting',
+} as const;
+
+const handWords = {
+  dry: 'Wash and dry the hands.',
+  oiled: 'Oil on the hands.',
+  gloved: 'New gloves; wash the hands before any other skin.',
+  stone: 'Take up the stones; try them on your own arm.',
+  brush: 'Take the brush.',
+  tool: 'Take the tool.',
+} as const;
+
+/** What to do before a block, with the cue for draping. */
+export function changeWords(changes: readonly SetupChange[], to: Setting): readonly string[] {
+  return changes.map(({ kind }) => {
+    switch (kind) {
+      case 'turn':
+        return `Turn the client ${positionWords[to.position]}: sheet held high, bolster moved.`;
+      case 'hands':
+        return handWords[to.hands];
+      case 'walk':
+        return to.therapist === 'head'
+          ? 'Sit at the head.'
+          : `Go to the ${to.therapist}${to.therapist === 'feet' ? '' : ' side'}.`;
+      case 'drape':
+        return to.side === 'both' ? 'Drape anew.' : `Cover the other side, open the ${to.side} one.`;
+    }
+  });
+}
+
+/** Places of a told step, for the map. */
+export const toldPlaces = (step: TableStep): readonly PlaceId[] => step.told?.places ?? [step.place];

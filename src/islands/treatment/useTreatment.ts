@@ -1,0 +1,110 @@
+import { useCallback, useRef, useState } from 'react';
+import type { PlanView } from '../../contracts/visit-views';
+import type { TreatmentView } from '../../contracts/treatment-views';
+import { mendOrder } from '../../core/treatment/order';
+import { RequestError, send, sentenceOf } from '../api';
+
+type Wish = TreatmentView['wish'];
+
+export type TreatmentStatus =
+  | { readonly kind: 'kept' | 'saving' }
+  | { readonly kind: 'trouble'; readonly text: string }
+  | { readonly kind: 'conflict' };
+
+/** A treatment while it is put together: every change is planned and stored at once, the last ones can be undone. */
+export function useTreatment(visitId: number, first: PlanView, firstTreatment: TreatmentView) {
+  const [plan, setPlan] = useState(first);
+  const [status, setStatus] = useState<TreatmentStatus>({ kind: 'kept' });
+  const [past, setPast] = useState<readonly Wish[]>([]);
+  const version = useRef(first.version);
+  const queue = useRef(Promise.resolve());
+  const treatment = plan.treatment ?? firstTreatment;
+  const latest = useRef(treatment.wish);
+  /** The order as the hand has it, while the server still plans. */
+  const [ahead, setAhead] = useState<readonly string[]>();
+  const pending = useRef(0);
+  const post = useCallback(
+    (wish: Wish, reason = '') => {
+      setStatus({ kind: 'saving' });
+      latest.current = wish;
+      pending.current += 1;
+      queue.current = queue.current.then(async () => {
+        try {
+          const saved = await send<{ plan: PlanView }>('POST', `/api/visits/${visitId}/treatment`, {
+            ...wish,
+            reason,
+            basedOn: version.current,
+          });
+          version.current = saved.plan.version;
+          pending.current -= 1;
+          setPlan(saved.plan);
+          if (pending.current > 0) return;
+          setAhead(undefined);
+          setStatus({ kind: 'kept' });
+        } catch (error) {
+          pending.current -= 1;
+          const isConflict = error instanceof RequestError && error.status === 409;
+          setStatus(isConflict ? { kind: 'conflict' } : { kind: 'trouble', text: sentenceOf(error) });
+        }
+      });
+    },
+    [visitId],
+  );
+  const change = (wish: Wish) => {
+    if (!wish.order) setAhead(undefined);
+    setPast((all) => [...all.slice(-30), latest.current]);
+    post(wish);
+  };
+  const blocks = ahead
+    ? treatment.blocks.toSorted((a, b) => ahead.indexOf(a.id) - ahead.indexOf(b.id))
+    : treatment.blocks;
+  const ids = blocks.map(({ id }) => id);
+  return {
+    plan,
+    treatment,
+    /** In the order as the hand has it. */
+    blocks,
+    status,
+    canUndo: past.length > 0,
+    undo: () => {
+      const previous = past.at(-1);
+      if (!previous) return;
+      setAhead(undefined);
+      setPast((all) => all.slice(0, -1));
+      post(previous);
+    },
+    /** Other choices, minutes or form: the best order is found anew. */
+    set: (part: Partial<Wish>) => {
+      const { order: _, ...wish } = { ...latest.current, ...part };
+      change(wish);
+    },
+    /** Puts the block at `from` to position `to`. */
+    move: (from: number, to: number) => {
+      const id = ids[from];
+      if (id === undefined || from === to || to < 0 || to >= ids.length) return;
+      const others = ids.filter((_, i) => i !== from);
+      const order = [...others.slice(0, to), id, ...others.slice(to)];
+      setAhead(order);
+      change({ ...latest.current, order });
+    },
+    /** Moves what waits behind what it waits for; a turn too many only goes away with the best order. */
+    mendAll: () => {
+      if (treatment.faults.some(({ rule }) => rule === 'one-turn')) {
+        const { order: _, ...wish } = latest.current;
+        change(wish);
+        return;
+      }
+      const mended = mendOrder(blocks, treatment.rules);
+      setAhead(mended.map(({ id }) => id));
+      change({ ...latest.current, order: mended.map(({ id }) => id) });
+    },
+    bestOrder: () => {
+      const { order: _, ...wish } = latest.current;
+      change(wish);
+    },
+    keepWithReason: (reason: string) => post(latest.current, reason),
+    retry: () => post(latest.current, plan.reason),
+  };
+}
+
+export type TreatmentHandle = ReturnType<typeof useTreatment>;
