@@ -113,6 +113,29 @@ try {
   await shoot('progress');
   await go('/house?part=measuring');
   await shoot('house-measuring');
+  await go('/library?protocol=face-drainage');
+  await page.evaluate(() => document.querySelectorAll('[aria-label="What it is"] ol ol button')[3]?.focus());
+  await wait(800);
+  await shoot('library');
+  const ottilie = await visitOf('Ottilie Fenwick');
+  await answerNo(ottilie);
+  await go(`/visits/${ottilie}/plan`);
+  const click = (name) =>
+    page.evaluate(
+      (text) => [...document.querySelectorAll('button')].find((b) => b.textContent === text)?.click(),
+      name,
+    );
+  await click('More than drainage');
+  await page.waitForSelector('[role="dialog"] label');
+  await page.evaluate(() => {
+    for (const label of document.querySelectorAll('[role="dialog"] label'))
+      if (/^(Hot stones, back$|Dry brushing whole body$)/.test(label.querySelector('span')?.textContent ?? ''))
+        label.click();
+  });
+  await click('Plan these');
+  await page.waitForSelector('[data-block]');
+  await wait(900);
+  await shoot('treatment');
   await go(`/visits/${marit}/plan`);
   await page.click('[data-step="s5"]');
   await wait(300);
