@@ -46,13 +46,17 @@ const toSequence = (blocks: readonly TreatmentBlock[], rules: readonly BlockRule
 export const changesIn = (order: readonly TreatmentBlock[], start: Setting): readonly SetupChange[] =>
   changesOf(start, order, usualCosts);
 
-const mostTurns = 1;
+export const usualTurns = 1;
 
-/** Every rule that an order breaks, in the order in which it would be noticed; `one-turn` names the turn too many. */
+/**
+ * Every rule that an order breaks, in the order in which it would be noticed; `one-turn` names the turn too many.
+ * @param mostTurns as many as the rules between the blocks ask for, where that is more than one
+ */
 export function faultsOf(
   order: readonly TreatmentBlock[],
   rules: readonly BlockRule[],
   start: Setting,
+  mostTurns = usualTurns,
 ): readonly OrderFault[] {
   const at = new Map(order.map(({ id }, i) => [id, i]));
   const broken = rules.filter(({ first, then }) => (at.get(first) ?? -1) > (at.get(then) ?? Infinity));

@@ -1,12 +1,11 @@
 import type { Setting } from '../sequencing/block';
-import type { Sequence } from '../sequencing/sequence';
 import type { SetupChange } from '../sequencing/setup';
 import { secondsAt, type TimeFit } from '../sequencing/time-fit';
 import type { Allowed, LeftOut } from './allow';
 import type { TreatmentBlock, TreatmentStep } from './block';
 import { rulesBetween } from './cross-block';
 import { fitBlocks, keepMostWorth, leastSecondsOf, toFitStep, trimSteps, usualSecondsOf } from './fit-blocks';
-import { bestOrder, changesIn, faultsOf, type OrderFault, startFor } from './order';
+import { bestOrder, changesIn, faultsOf, type OrderFault, startFor, usualTurns } from './order';
 import { type BlockRule, treatmentRules } from './rules';
 import { faultsWithin, type StepFault } from './within-block';
 
@@ -65,8 +64,9 @@ export function planTreatment(allowed: Allowed, wish: TreatmentWish): TreatmentP
     : fitting(held.blocks, availableSeconds);
   const start = startFor(kept);
   const { rules, conflicts } = rulesBetween(kept);
-  const sequence = wish.order ? undefined : bestOrder(kept, rules, start);
-  const ordered = inOrder(kept, wish.order ?? sequence?.order ?? []);
+  const best = bestOrder(kept, rules, start);
+  const turns = Math.max(usualTurns, best.changes.filter(({ kind }) => kind === 'turn').length);
+  const ordered = inOrder(kept, wish.order ?? best.order);
   const changes = changesIn(ordered, start);
   const setupSeconds = changes.reduce((sum, { seconds }) => sum + seconds, 0);
   const fit = fitBlocks(ordered, availableSeconds - setupSeconds, allowed.mostSeconds, wish.fill);
@@ -75,7 +75,8 @@ export function planTreatment(allowed: Allowed, wish: TreatmentWish): TreatmentP
     blocks,
     start,
     setupSeconds,
-    ...provenBy(sequence, setupSeconds, kept, rules, start),
+    isBestOrder: best.optimal && setupSeconds <= best.setupSeconds + 1e-9,
+    lowerBoundSeconds: best.lowerBound,
     totalSeconds: fit.usedSeconds + setupSeconds,
     availableSeconds,
     usualSeconds: usualSecondsOf(kept) + setupSeconds,
@@ -83,7 +84,7 @@ export function planTreatment(allowed: Allowed, wish: TreatmentWish): TreatmentP
     shortBySeconds: fit.shortBySeconds,
     penalty: fit.penalty,
     leftOut: [...allowed.leftOut, ...held.leftOut, ...missing(held.blocks, kept, 'Does not fit in the time.')],
-    faults: faultsOf(ordered, rules, start),
+    faults: faultsOf(ordered, rules, start, turns),
     stepFaults: ordered.flatMap(faultsWithin),
     rules,
     conflicts: conflicts.map((rule) => ({ ...rule, message: treatmentRules[rule.rule] })),
@@ -149,20 +150,6 @@ function inOrder(blocks: readonly TreatmentBlock[], ids: readonly string[]): rea
   return [...named, ...blocks.filter((block) => !named.includes(block))];
 }
 
-function provenBy(
-  sequence: Sequence | undefined,
-  setupSeconds: number,
-  blocks: readonly TreatmentBlock[],
-  rules: readonly BlockRule[],
-  start: Setting,
-) {
-  const best = sequence ?? bestOrder(blocks, rules, start);
-  return {
-    isBestOrder: best.optimal && setupSeconds <= best.setupSeconds + 1e-9,
-    lowerBoundSeconds: best.lowerBound,
-  };
-}
-
 function schedule(
   order: readonly TreatmentBlock[],
   fit: TimeFit,
@@ -171,6 +158,12 @@ function schedule(
 ): readonly PlannedBlock[] {
   const repetitions = new Map(fit.repetitions.map((one) => [one.id, one.repetitions]));
   const names = new Map(order.map(({ id, name }) => [id, name]));
+  const secondTurns = new Set(
+    changes
+      .filter(({ kind }) => kind === 'turn')
+      .slice(usualTurns)
+      .map(({ before }) => before),
+  );
   let clock = 0;
   return order.map((block) => {
     const own = changes.filter(({ before }) => before === block.id);
@@ -186,6 +179,7 @@ function schedule(
     const why = rules
       .filter(({ then, rule }) => then === block.id && rule !== 'protocol-order')
       .map(({ first, rule }) => `After ${names.get(first) ?? first}: ${treatmentRules[rule]}`);
-    return { ...block, steps, changes: own, startsAt, seconds: clock - startsAt, why: [...new Set(why)] };
+    const turn = secondTurns.has(block.id) ? ['Another turn: what has to come first lies on both sides.'] : [];
+    return { ...block, steps, changes: own, startsAt, seconds: clock - startsAt, why: [...new Set([...turn, ...why])] };
   });
 }

@@ -163,6 +163,14 @@ describe('rearranging', () => {
     expect(plan(allowed, 60, { order }).faults.map(({ rule }) => rule)).toContain('one-turn');
   });
 
+  it('does not blame an order for a turn that the rules themselves ask for', () => {
+    const result = plan(allow(['dry-brush-body', 'upper-body-drainage']), 120);
+    const turns = result.blocks.flatMap(({ changes }) => changes).filter(({ kind }) => kind === 'turn');
+    expect(turns.length).toBeGreaterThan(1);
+    expect(result.faults).toEqual([]);
+    expect(result.blocks.some(({ why }) => why.some((one) => one.startsWith('Another turn')))).toBe(true);
+  });
+
   it('costs no less than the best order', () => {
     const allowed = allow(['aroma-whole-body', 'scalp-shoulders']);
     const best = plan(allowed, 180);

@@ -9,7 +9,7 @@ import { type Shortcut, Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import { useToasts } from '../../ui/toast/useToasts';
 import { Filters } from './Filters';
 import { type Filter, filterProtocols, filterTechniques, noFilter, regionsByTechnique } from './filter-library';
-import { directionRoutes, placesOfStep, regionMarks, regionOf } from './library-marks';
+import { directionRoutes, nodeMarks, placesOfStep, regionMarks, regionOf } from './library-marks';
 import { LibraryFiles } from './LibraryFiles';
 import { LibraryList } from './LibraryList';
 import styles from './LibraryView.module.css';
@@ -78,6 +78,7 @@ export function LibraryView({ first, opened }: Props) {
             label="Touch a region to see what is done there"
             initial={drawing}
             regions={regionMarks(places, 'worked on')}
+            nodes={nodeMarks(places)}
             routes={shown ? directionRoutes(places, shown.direction) : []}
             onPick={(place) => setFilter((now) => ({ ...now, region: regionOf(place) }))}
           />

@@ -12,6 +12,10 @@ export function placesOfStep({ regions, side }: Pick<ProtocolStep, 'regions' | '
   );
 }
 
+/** Node groups among the places, to be cleared. */
+export const nodeMarks = (places: readonly PlaceId[]): ReadonlyMap<PlaceId, 'to clear'> =>
+  new Map(places.filter((place) => anatomy.basins.has(place)).map((place) => [place, 'to clear']));
+
 export const regionMarks = (places: readonly PlaceId[], words: string): ReadonlyMap<PlaceId, RegionMark> =>
   new Map(places.map((place) => [place, { tone: 'drain', words }]));
 

@@ -61,6 +61,8 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment, o
     places.map((place) => [place, { tone: 'drain', words: block ? block.name : 'worked on' }]),
   );
   for (const [id, mark] of marks.regions) regions.set(id, mark);
+  const nodes = new Map(marks.nodes);
+  for (const place of places) if (anatomy.basins.has(place) && !nodes.has(place)) nodes.set(place, 'to clear');
   const drawing = bestDrawing(places);
   const isEmpty = treatment.blocks.length === 0;
   return (
@@ -73,7 +75,7 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment, o
             label={`Treatment of ${visit.client.name}`}
             initial={drawing}
             regions={regions}
-            nodes={marks.nodes}
+            nodes={nodes}
             signs={marks.signs}
             onPick={(place) =>
               setSelected(
