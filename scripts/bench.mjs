@@ -90,11 +90,68 @@ async function benchCore() {
     );
     await benchScreening(vite);
     await benchTrend(vite);
+    await benchSequencing(vite);
     const { visitCheck } = await vite.ssrLoadModule('/src/server/services/visit-check.ts');
     return [...visitCheck.flags, ...visitCheck.today, ...visitCheck.others];
   } finally {
     await vite.close();
   }
+}
+
+/** Sixteen blocks that all differ, beside an integer program solved for the same question; sixty steps in 90 minutes. */
+async function benchSequencing(vite) {
+  const { sequenceBlocks } = await vite.ssrLoadModule('/src/core/sequencing/sequence.ts');
+  const { fitTime } = await vite.ssrLoadModule('/src/core/sequencing/time-fit.ts');
+  const { handStates, positions, blockSides, startSetting, tablePlaces, usualCosts } = await vite.ssrLoadModule(
+    '/src/core/sequencing/block.ts',
+  );
+  const { leastOrderByProgram } = await vite.ssrLoadModule('/tests/integer-programs.ts');
+  const blocksOf = (count) =>
+    Array.from({ length: count }, (_, i) => ({
+      id: `b${i}`,
+      minutes: 5,
+      position: positions[i % 3],
+      hands: handStates[(i * 7) % 6],
+      therapist: tablePlaces[(i * 5) % 4],
+      side: blockSides[(i * 11) % 3],
+      after: [],
+    }));
+  const time = (run) => {
+    const start = performance.now();
+    run();
+    return performance.now() - start;
+  };
+  const blocks = blocksOf(16);
+  sequenceBlocks(blocks);
+  report(
+    'exact order of 16 blocks, none alike',
+    Array.from({ length: 20 }, () => time(() => sequenceBlocks(blocks))),
+    'under 60 ms',
+  );
+  const few = blocksOf(9);
+  const own = time(() => sequenceBlocks(few));
+  const start = performance.now();
+  const program = await leastOrderByProgram(few, startSetting, usualCosts);
+  const { value } = sequenceBlocks(few);
+  console.log(
+    `order of 9 blocks: ours ${own.toFixed(1)} ms, an integer program ${(performance.now() - start).toFixed(0)} ms, ${value.setupSeconds} and ${Math.round(program)} s`,
+  );
+  const steps = Array.from({ length: 60 }, (_, i) => ({
+    id: `s${i}`,
+    secondsPerRepetition: 3 + ((i * 7) % 17),
+    overheadSeconds: 8,
+    min: 2 + (i % 2),
+    usual: 12 + (i % 3),
+    max: 18 + (i % 4),
+    weight: 1 + (i % 5) / 3,
+    optional: i % 4 === 0,
+    stretchable: i % 3 === 0,
+  }));
+  report(
+    'exact time fit of 60 steps, 90 min',
+    Array.from({ length: 40 }, () => time(() => fitTime(steps, 5400))),
+    'under 30 ms',
+  );
 }
 
 /** 20,000 clients, 300,000 visits and 2 million tape points beside the demo house. */
