@@ -51,7 +51,7 @@ function priceTime(choices: Choices, availableSeconds: number) {
       }),
     );
     const sum = (pick: (one: Option) => number) => taken.reduce((total, one) => total + pick(one), 0);
-    return { seconds: sum(({ seconds }) => seconds), penalty: sum(({ penalty }) => penalty) };
+    return { taken, seconds: sum(({ seconds }) => seconds), penalty: sum(({ penalty }) => penalty) };
   };
   let [low, high] = [0, 1];
   while (at(high).seconds > availableSeconds + tolerance && high < 1e12) high *= 4;
@@ -62,8 +62,29 @@ function priceTime(choices: Choices, availableSeconds: number) {
     else low = middle;
   }
   const fitting = at(high);
-  const reached = fitting.seconds <= availableSeconds + tolerance ? fitting.penalty : Infinity;
+  const isWithin = fitting.seconds <= availableSeconds + tolerance;
+  const reached = isWithin ? improved(choices, fitting.taken, availableSeconds - fitting.seconds) : Infinity;
   return { perSecond: high, reached };
+}
+
+/** The penalty after what time is left has been spent, each time on whatever gains most. */
+function improved(choices: Choices, taken: readonly Option[], seconds: number): number {
+  const now = [...taken];
+  let left = seconds;
+  for (;;) {
+    let [at, gain] = [-1, tolerance];
+    let chosen: Option | undefined;
+    for (const [i, list] of choices.entries()) {
+      const own = now[i];
+      for (const option of list) {
+        if (!own || option.seconds - own.seconds > left + tolerance || own.penalty - option.penalty <= gain) continue;
+        [at, gain, chosen] = [i, own.penalty - option.penalty, option];
+      }
+    }
+    if (!chosen) return now.reduce((sum, { penalty }) => sum + penalty, 0);
+    left -= chosen.seconds - (now[at]?.seconds ?? 0);
+    now[at] = chosen;
+  }
 }
 
 /** Each way with each option, as far as none is beaten; ways are in order of growing time and falling penalty. */
