@@ -96,3 +96,11 @@ export function isInFront(anatomy: Anatomy, id: PlaceId): boolean {
 export function limbOf(territory: Territory): PlaceId | undefined {
   return territory.part === 'leg' || territory.part === 'arm' ? `${territory.part}.${territory.side}` : undefined;
 }
+
+/** A region by its name alone, as therapists call it: `calf-lower` is “lower calf and heel cord”. */
+export function regionLabel(anatomy: Anatomy, name: string): string {
+  const place = ['left', 'mid'].flatMap(
+    (side) => anatomy.territories.get(`${name}.${side}`) ?? anatomy.basins.get(`${name}.${side}`) ?? [],
+  )[0];
+  return place?.label.replace(/^left /, '') ?? name;
+}

@@ -1,5 +1,5 @@
 import type { PlaceId } from '../anatomy/place';
-import type { Technique, Touch } from '../library/technique';
+import { repetitionSeconds, type Technique, type Touch } from '../library/technique';
 import type { Setting } from '../sequencing/block';
 
 /** One technique on its places, as it would be given to this client. */
@@ -37,10 +37,7 @@ export interface TreatmentBlock extends Setting {
 
 /** Seconds of a step at so many repetitions; the same rule as in the library. */
 export const repetitionSecondsOf = ({ technique, regions, side }: TreatmentStep): number =>
-  technique.secondsPerRepetition *
-  technique.placements *
-  (side === 'each' ? 2 : 1) *
-  (technique.isPerRegion ? regions.length : 1);
+  repetitionSeconds(technique, regions.length, side === 'each');
 
 /** Regions that a block touches, each once, in the order of its steps. */
 export const regionsOf = ({ steps }: Pick<TreatmentBlock, 'steps'>): ReadonlySet<string> =>

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { OfferedProtocol, TreatmentView } from '../../contracts/treatment-views';
 import type { PlanView, VisitView } from '../../contracts/visit-views';
+import { regionLabel } from '../../core/anatomy/place';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import type { RegionMark } from '../../ui/body-map/BodyMap';
 import { bestDrawing } from '../../ui/body-map/views';
@@ -138,7 +139,7 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment, o
           )}
           <BlockList handle={handle} selected={selected} onSelect={setSelected} />
         </main>
-        <TreatmentSide handle={handle} offered={offered} regionLabel={regionLabel} />
+        <TreatmentSide handle={handle} offered={offered} regionLabel={(name) => regionLabel(anatomy, name)} />
       </div>
       <footer className={styles['foot']}>
         <Bands treatment={treatment} selected={selected} onSelect={setSelected} />
@@ -201,12 +202,4 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment, o
       </Dialog>
     </>
   );
-}
-
-/** A region without its side, as therapists call it. */
-function regionLabel(name: string): string {
-  const place = ['left', 'mid'].flatMap(
-    (side) => anatomy.territories.get(`${name}.${side}`) ?? anatomy.basins.get(`${name}.${side}`) ?? [],
-  )[0];
-  return place?.label.replace(/^left /, '') ?? name;
 }

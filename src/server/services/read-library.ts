@@ -3,6 +3,7 @@ import { knownWith, regionNames, shippedLibrary } from '../../catalogue/library/
 import { screeningBook } from '../../catalogue/screening/screening';
 import type { LibraryFile } from '../../contracts/library';
 import type { Difference, Entry, LibraryView, Origin } from '../../contracts/library-views';
+import { regionLabel } from '../../core/anatomy/place';
 import type { Known } from '../../core/library/check-library';
 import { differencesBetween } from '../../core/library/differences';
 import { type Library, type Protocol, usualSeconds } from '../../core/library/protocol';
@@ -59,12 +60,7 @@ export async function readLibrary(db: Db, qualifications: readonly string[]): Pr
 }
 
 /** A region without its side, as therapists call it. */
-export function labelOfRegion(name: string): string {
-  const place = ['left', 'mid'].flatMap(
-    (side) => anatomy.territories.get(`${name}.${side}`) ?? anatomy.basins.get(`${name}.${side}`) ?? [],
-  )[0];
-  return place?.label.replace(/^left /, '') ?? name;
-}
+export const labelOfRegion = (name: string) => regionLabel(anatomy, name);
 
 function entryOf<T extends { readonly id: string }>(
   kind: LibraryEntryRow['kind'],
