@@ -177,6 +177,8 @@ describe('every view', () => {
     const inside = await page.evaluate(() => document.activeElement?.closest('[role="dialog"]') !== null);
     await page.keyboard.press('Escape');
     await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    // The focus returns a frame after the dialog has gone.
+    await page.waitForFunction(() => document.activeElement !== document.body);
     const back = await page.evaluate(() => document.activeElement?.textContent);
     expect([inside, back]).toEqual([true, 'Book a visit']);
     await page.close();
