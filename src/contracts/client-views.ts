@@ -5,6 +5,7 @@ import type { VolumeUnit } from '../core/volume-units';
 import type { ClientInput } from './record';
 import type { ClientBrief, PlacedFinding, StageOrEnd, TherapistView } from './people-views';
 import type { ConditionView } from './screening-views';
+import type { TreatmentHolds } from './treatment';
 import type { ClosingView } from './visit-views';
 import type { ConsentView } from './ask-views';
 
@@ -83,6 +84,8 @@ export interface LastWork {
   readonly focus: readonly PlaceId[];
   readonly purpose: Purpose;
   readonly minutes: number;
+  /** What it held beside or instead of drainage. */
+  readonly holds: TreatmentHolds | null;
 }
 
 /** What the front desk may see and change. */

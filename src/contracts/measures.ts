@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { faceDrawings, lineKinds } from '../core/facial/line';
 import { definitionIds } from '../core/swelling/definitions';
 import { measuredQuantities } from '../core/swelling/detectable';
 import { confidences } from '../core/swelling/trend';
@@ -99,6 +100,23 @@ export const observationValues = {
     affectedOhm: z.number().gt(0, 'More than 0.').max(5000, 'At most 5000 ohm.'),
   }),
   weight: z.object({ weightKg: between(25, 350, 'kg') }),
+  lines: z.object({
+    lines: z
+      .array(
+        z.object({
+          id: z.string().min(1).max(40),
+          kind: z.enum(lineKinds),
+          side: z.enum(['left', 'right', 'mid']),
+          drawing: z.enum(faceDrawings),
+          profile: z.enum(['left', 'right']),
+          points: z
+            .array(z.tuple([z.number().min(0).max(600), z.number().min(0).max(720)]))
+            .min(2, 'Draw the line a little longer.')
+            .max(60, 'At most 60 points a line.'),
+        }),
+      )
+      .max(40, 'At most 40 lines.'),
+  }),
 } as const;
 
 export type ObservationKind = keyof typeof observationValues;

@@ -35,7 +35,7 @@ import {
   TrendRequest,
   TrendResponse,
 } from './swelling';
-import { TreatmentInput } from './treatment';
+import { ReadyInput, TemplateInput, TreatmentInput } from './treatment';
 import { SequenceRequest, SequenceResponse, TimeFitRequest, TimeFitResponse } from './sequencing';
 import { DemoSignInInput, HandInput, NewPinInput, PinInput, SignInInput, StaffInput, WordingInput } from './sign-in';
 
@@ -192,6 +192,7 @@ const visits: readonly Operation[] = [
   row('post', '/api/visits/{id}/photos', 'Keeps a photograph, the body being the picture.', [400, 413]),
   takes('post', '/api/visits/{id}/plan', PlanWishInput, 'Plans the visit from what is known now.', [409]),
   takes('post', '/api/visits/{id}/treatment', TreatmentInput, 'Plans all that a visit is to hold.', [404, 409]),
+  takes('put', '/api/visits/{id}/ready', ReadyInput, 'What of the room list is ready.', [404]),
   takes('post', '/api/visits/{id}/course', CourseInput, 'Stores a rearranged course.', [409]),
   takes('post', '/api/visits/{id}/events', TableEventsInput, 'Keeps what happens at the table; again is harmless.'),
   takes('post', '/api/visits/{id}/closing', ClosingInput, 'Stores what is asked at the end.', [409]),
@@ -238,6 +239,9 @@ const house: readonly Operation[] = [
   row('delete', '/api/library/techniques/{key}', 'Takes an own technique away; what ships comes back.', [400]),
   takes('put', '/api/library/protocols/{key}', ProtocolEntryInput, 'Keeps a protocol as the house’s own.', [409]),
   row('delete', '/api/library/protocols/{key}', 'Takes an own protocol away; what ships comes back.'),
+  row('get', '/api/treatments', 'What may be chosen for a visit; `client` adds what is usual for that client.'),
+  takes('post', '/api/treatments', TemplateInput, 'Keeps a treatment to be taken again.'),
+  row('delete', '/api/treatments/{key}', 'Takes a kept treatment away.'),
   takes('post', '/api/wording', WordingInput, 'A new version of what clients consent to.', [409]),
 ];
 

@@ -3,6 +3,7 @@ import { longestVisitMinutes, purposes, qualificationIds } from '../core/drainag
 import { pressures } from '../core/screening/tables';
 import { isDate } from '../core/screening/time';
 import { plainContext, tapingPhases, tapingTicks } from '../core/swelling/taping-context';
+import { TreatmentHolds } from './treatment';
 import { ArrangedStepSchema, SchoolSchema, StepSchema } from './drainage';
 import { LimbVolumeRequest } from './limb-volume';
 
@@ -85,6 +86,8 @@ export const VisitInput = z.object({
     .max(longestVisitMinutes, `A visit lasts at most ${longestVisitMinutes} minutes.`),
   focus: z.array(place).min(1, 'Choose what is to be drained.').max(20),
   purpose: z.enum(purposes),
+  /** More than drainage, or something else. */
+  holds: TreatmentHolds.optional(),
   /** A row of visits: so many times, so many weeks apart. */
   repeat: z
     .object({
@@ -251,14 +254,23 @@ export const CourseInput = z.object({
 });
 export type CourseInput = z.infer<typeof CourseInput>;
 
-export const tableEventKinds = ['start', 'end', 'skip', 'back', 'pause', 'resume', 'finish'] as const;
+export const tableEventKinds = ['start', 'end', 'skip', 'back', 'pause', 'resume', 'refit', 'finish'] as const;
+const stepName = z.string().min(1).max(120);
 export const TableEventInput = z.object({
   /** Made by the device, so that sending twice stores once. */
   id: z.string().min(8).max(60),
   kind: z.enum(tableEventKinds),
-  stepId: z.string().min(1).max(60).nullable(),
+  stepId: stepName.nullable(),
   at: z.iso.datetime(),
   planVersion: z.number().int().positive(),
+  /** With a `refit`: all that differs from the plan from then on. */
+  change: z
+    .object({
+      repetitions: z.record(stepName, z.number().int().min(1, 'At least once.').max(400, 'At most 400 times.')),
+      leftOut: z.array(stepName).max(1000),
+      overSeconds: z.number().int().min(0).max(14_400, 'At most four hours over.'),
+    })
+    .optional(),
 });
 export type TableEventInput = z.infer<typeof TableEventInput>;
 export const TableEventsInput = z.object({ events: z.array(TableEventInput).min(1).max(500) });

@@ -1,3 +1,5 @@
+import type { FaceLine } from '../core/facial/line';
+import type { RoomItem } from '../core/room/room-list';
 import type { HandState, Position, TablePlace } from '../core/sequencing/block';
 import type { SetupChange } from '../core/sequencing/setup';
 import type { LeftOut } from '../core/treatment/allow';
@@ -6,12 +8,14 @@ import type { OrderFault } from '../core/treatment/order';
 import type { BlockRule } from '../core/treatment/rules';
 import type { Proposal } from '../core/treatment/shorten';
 import type { StepFault } from '../core/treatment/within-block';
-import type { TreatmentInput } from './treatment';
+import type { VisitView } from './visit-views';
+import type { TreatmentHolds, TreatmentInput } from './treatment';
 
 /** A stretch of the treatment as the plan shows it. */
 export interface BlockView {
   readonly id: string;
   readonly choice: string;
+  readonly protocol: string;
   readonly name: string;
   /** The protocol that it belongs to, in words. */
   readonly of: string;
@@ -53,15 +57,50 @@ export interface TreatmentView {
   readonly rules: readonly BlockRule[];
   readonly proposals: readonly Proposal[];
   readonly load: TreatmentLoad;
+  /** What to heat, blend and lay out, counted back from the appointment. */
+  readonly room: readonly RoomItem[];
+  /** The client's lines as they were drawn when it was planned. */
+  readonly lines: readonly FaceLine[];
+  /** Ids of those that nothing works, where the face is worked at all. */
+  readonly openLines: readonly string[];
+  /** How it differs from the last treatment that was given; null without one. */
+  readonly sinceLast: { readonly date: string; readonly words: readonly string[] } | null;
   /** What screening said when it was planned, to see whether it still says so. */
   readonly screened: string;
+}
+
+/** What may be chosen for a visit. */
+export interface TreatmentOffers {
+  /** Whole treatments: as last time, what is usual for the client, those of the house. */
+  readonly ready: readonly ReadyTreatment[];
+  readonly protocols: readonly OfferedProtocol[];
+}
+
+export interface ReadyTreatment {
+  readonly id: string;
+  readonly kind: 'last' | 'usual' | 'house';
+  readonly name: string;
+  readonly minutes: number;
+  readonly holds: TreatmentHolds;
 }
 
 /** A protocol that may be chosen. */
 export interface OfferedProtocol {
   readonly id: string;
   readonly name: string;
+  readonly about: string;
   readonly modality: string;
+  readonly school: string;
   readonly minutes: number;
+  /** Worked out from the case. */
   readonly isPlanned: boolean;
+  /** Stones have to be warmed for it. */
+  readonly hasHeat: boolean;
+  readonly parts: readonly { readonly id: string; readonly name: string; readonly minutes: number }[];
+}
+
+/** What has to be ready before a client comes, with the time of day for each. */
+export interface RoomView {
+  readonly visit: VisitView;
+  readonly items: readonly (RoomItem & { readonly at: string; readonly isReady: boolean })[];
 }

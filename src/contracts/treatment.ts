@@ -1,20 +1,31 @@
 import { z } from 'zod';
+import { SchoolSchema } from './drainage';
 
-/** What a visit is to hold; the planner finds the order and the repetitions. */
-export const TreatmentInput = z.object({
+/** What a treatment is made of, apart from how long it may take and in which order. */
+export const TreatmentHolds = z.object({
   choices: z
     .array(
       z.object({
         id: z.string().min(1).max(20),
         protocol: z.string().min(1).max(80),
+        /** Only these parts of it; all when left out. */
         blocks: z.array(z.string().min(1).max(80)).min(1, 'Keep at least one part.').max(40).optional(),
       }),
     )
     .min(1, 'Choose at least one thing to do.')
     .max(8, 'At most eight protocols in one visit.'),
-  minutes: z.number('Give minutes.').min(1, 'A visit lasts at least 1 minute.').max(480, 'At most eight hours.'),
   isShort: z.boolean().default(false),
   fill: z.boolean().default(false),
+  /** Both hands alike where nothing asks for one side after the other. */
+  bothSides: z.boolean().default(false),
+  /** Another school of drainage than the house's. */
+  school: SchoolSchema.optional(),
+});
+export type TreatmentHolds = z.infer<typeof TreatmentHolds>;
+
+/** What a visit is to hold; the planner finds the order and the repetitions. */
+export const TreatmentInput = TreatmentHolds.extend({
+  minutes: z.number('Give minutes.').min(1, 'A visit lasts at least 1 minute.').max(480, 'At most eight hours.'),
   /** Blocks in the therapist's own order; the best order when left out. */
   order: z.array(z.string().min(1).max(120)).max(120).optional(),
   /** Why a broken rule is kept. */
@@ -22,3 +33,16 @@ export const TreatmentInput = z.object({
   basedOn: z.number().int().min(0),
 });
 export type TreatmentInput = z.infer<typeof TreatmentInput>;
+
+/** A treatment kept to be taken again: for the house, or as what is usual for one client. */
+export const TemplateInput = z.object({
+  name: z.string().trim().min(1, 'Give it a name.').max(80, 'Keep the name within 80 characters.'),
+  clientId: z.number().int().positive().nullable().default(null),
+  minutes: z.number('Give minutes.').min(1, 'At least 1 minute.').max(480, 'At most eight hours.'),
+  holds: TreatmentHolds,
+});
+export type TemplateInput = z.infer<typeof TemplateInput>;
+
+/** What of the room list is ready, by its words. */
+export const ReadyInput = z.object({ ready: z.array(z.string().min(1).max(300)).max(60) });
+export type ReadyInput = z.infer<typeof ReadyInput>;

@@ -2,6 +2,7 @@ import type { PlaceId } from '../core/anatomy/place';
 import type { DrainageCase, Purpose, School } from '../core/drainage/case';
 import type { DrainagePlan } from '../core/drainage/plan';
 import type { TableStep } from '../core/table/table-step';
+import type { TreatmentHolds } from './treatment';
 import type { TreatmentView } from './treatment-views';
 import type { LimbVolume } from '../core/swelling/limb-volume';
 import type { RawTaping, SettledTaping } from '../core/swelling/taping';
@@ -56,6 +57,8 @@ export interface VisitFrame {
   readonly focus: readonly PlaceId[];
   readonly purpose: Purpose;
   readonly work: string;
+  /** What it holds beside or instead of drainage; null for drainage alone. */
+  readonly holds: TreatmentHolds | null;
   readonly client: ClientBrief;
   readonly therapist: TherapistView;
   readonly findings: readonly PlacedFinding[];

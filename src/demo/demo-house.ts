@@ -3,7 +3,14 @@ import { anatomy } from '../catalogue/anatomy';
 import { defaultSchool, type DrainageCase, readCase } from '../core/drainage/case';
 import { planDrainage } from '../core/drainage/plan';
 import type { CheckAnswers } from '../core/visit/visit-check';
+import { middleX, sideOfLine } from '../core/facial/line';
 import type { TableEvent } from '../core/table/progress';
+import { spanOf, type TableStep } from '../core/table/table-step';
+import { usualLines } from '../catalogue/facial/usual-lines';
+import { insertObservation } from '../server/repositories/measures';
+import { foreseeTreatment, storeTreatment } from '../server/services/make-treatment';
+import { readHouseLibrary } from '../server/services/read-library';
+import { readVisitFrame } from '../server/services/read-visit';
 import type { Db } from '../server/db/connection';
 import { insertFinding, listFindings, type NewFinding } from '../server/repositories/findings';
 import { insertClient, noLikes } from '../server/repositories/clients';
@@ -175,6 +182,7 @@ async function book(
     focus: [...client.focus],
     purpose: client.purpose,
   });
+  if (client.holds) await foreseeTreatment(db, id, wishOf(client));
   await queueReminder(db, id, addDays(now, -3));
 }
 
@@ -220,7 +228,10 @@ async function makePast(
       });
     }
     const isLeftOpen = past.isLeftOpen === true && k === 1;
-    await treat(db, client, clientId, id, therapistId, at, random, isLeftOpen);
+    if (client.lines && k === past.visits) await drawLines(db, client.lines, clientId, id, therapistId, at(6));
+    const planned = client.holds ? planTreatmentOf : planDrainageOf;
+    const steps = await planned(db, client, clientId, id, therapistId, at(9));
+    await treat(db, client, id, therapistId, steps, at, random, isLeftOpen);
     if (isLeftOpen) await setStage(db, id, 'close');
     else await setStage(db, id, 'done', at(client.minutes + 4));
   }
@@ -232,16 +243,15 @@ function noToAll(): CheckAnswers {
   return Object.fromEntries(questions.map(({ id }) => [id, 'no'] as const));
 }
 
-async function treat(
+/** Plans the client's drainage as it was then, and stores it. @returns its steps */
+async function planDrainageOf(
   db: Db,
   client: DemoClient,
   clientId: number,
   visitId: number,
   therapistId: number,
-  at: (minutes: number) => string,
-  random: () => number,
-  isLeftOpen: boolean,
-): Promise<void> {
+  recordedAt: string,
+): Promise<readonly TableStep[]> {
   const given: DrainageCase = {
     focus: client.focus,
     purpose: client.purpose,
@@ -262,15 +272,85 @@ async function treat(
     steps_json: JSON.stringify(plan.steps),
     is_rearranged: 0,
     reason: '',
-    recorded_at: at(9),
+    recorded_at: recordedAt,
     recorded_by: therapistId,
   });
+  return plan.steps;
+}
+
+/** The same for a treatment of several parts. */
+async function planTreatmentOf(
+  db: Db,
+  client: DemoClient,
+  _clientId: number,
+  visitId: number,
+  therapistId: number,
+  recordedAt: string,
+): Promise<readonly TableStep[]> {
+  const visit = await readVisitFrame(db, visitId);
+  if (!visit) throw new Error(`demo visit ${visitId} vanished`);
+  const input = { ...wishOf(client), reason: '', basedOn: 0 };
+  const actor = { therapistId, now: new Date(recordedAt) };
+  return (await storeTreatment(db, await readHouseLibrary(db), visit, input, actor)).steps;
+}
+
+/** What a client's visits hold, as it is chosen in the plan. */
+const wishOf = ({ holds = [], minutes }: DemoClient) => ({
+  choices: holds.map((protocol, i) => ({ id: `c${i + 1}`, protocol })),
+  minutes,
+  isShort: false,
+  fill: false,
+  bothSides: false,
+});
+
+/** Lines of the face as they usually run, a second one of a kind a little beside the first. */
+async function drawLines(
+  db: Db,
+  lines: NonNullable<DemoClient['lines']>,
+  clientId: number,
+  visitId: number,
+  therapistId: number,
+  at: string,
+): Promise<void> {
+  const drawn = lines.map(([kind, side], i) => {
+    const before = lines.slice(0, i).filter(([k, s]) => k === kind && s === side).length;
+    const shapes = usualLines[kind];
+    const shape = shapes[before % shapes.length] ?? [];
+    const points = shape.map(([x, y]): [number, number] => [side === 'left' ? x : 2 * middleX - x, y]);
+    return {
+      id: `l${i + 1}`,
+      kind,
+      side: sideOfLine('face-front', 'left', points),
+      drawing: 'face-front' as const,
+      profile: 'left' as const,
+      points,
+    };
+  });
+  await insertObservation(
+    db,
+    { clientId, visitId, takenAt: at },
+    { kind: 'lines', phase: 'before', place: null, value: { lines: drawn }, replaces: null },
+    therapistId,
+    at,
+  );
+}
+
+async function treat(
+  db: Db,
+  client: DemoClient,
+  visitId: number,
+  therapistId: number,
+  steps: readonly TableStep[],
+  at: (minutes: number) => string,
+  random: () => number,
+  isLeftOpen: boolean,
+): Promise<void> {
   const events: TableEvent[] = [];
   let minute = 11;
-  for (const step of plan.steps) {
+  for (const step of steps) {
     const common = { stepId: step.id, planVersion: 1 };
     events.push({ id: `demo-${visitId}-${step.id}-start`, kind: 'start', at: at(minute), ...common });
-    minute += step.seconds / 60;
+    minute += spanOf(step) / 60;
     events.push({ id: `demo-${visitId}-${step.id}-end`, kind: 'end', at: at(minute), ...common });
   }
   events.push({ id: `demo-${visitId}-finish`, kind: 'finish', stepId: null, at: at(minute), planVersion: 1 });

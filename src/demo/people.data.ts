@@ -1,3 +1,4 @@
+import type { LineKind } from '../core/facial/line';
 import type { LikesInput } from '../contracts/record';
 import type { TherapistView } from '../contracts/people-views';
 import type { Purpose } from '../core/drainage/case';
@@ -89,6 +90,10 @@ export interface DemoClient {
     /** The last one was never closed: a loose end. */
     readonly isLeftOpen?: boolean;
   };
+  /** What the visits hold instead of drainage: protocols of the library. */
+  readonly holds?: readonly string[];
+  /** Kinds of line that were drawn on the face at the first visit, with their side. */
+  readonly lines?: readonly (readonly [LineKind, 'left' | 'right'])[];
   /** Start of today's visit, local time. */
   readonly today?: string;
   /** A visit booked for a later day: days from today and start. */
@@ -314,6 +319,7 @@ export const demoClients: readonly DemoClient[] = [
     purpose: 'wellness',
     minutes: 90,
     therapist: 1,
+    holds: ['aroma-whole-body', 'stones-back'],
     past: { visits: 1, everyDays: 40 },
     ahead: [3, '11:30'],
   },
@@ -513,5 +519,48 @@ export const demoClients: readonly DemoClient[] = [
     purpose: 'puffy-face',
     minutes: 40,
     therapist: 1,
+  },
+  {
+    name: 'Evander Pell',
+    bornOn: '1971-06-19',
+    phone: '0700 900 431',
+    note: 'Carries a tuba for a living; shoulders like boards.',
+    likes: { pressure: 'firmer', warmth: 'warmer', music: 'on' },
+    hasIntake: true,
+    findings: [],
+    focus: ['whole-body'],
+    purpose: 'wellness',
+    minutes: 60,
+    therapist: 1,
+    holds: ['stones-back', 'stones-neck', 'scalp-shoulders'],
+    past: { visits: 2, everyDays: 21 },
+    today: '11:45',
+  },
+  {
+    name: 'Sunniva Harrow',
+    bornOn: '1968-01-30',
+    phone: '0700 900 452',
+    note: 'Grinds her teeth at night.',
+    likes: { scentsLiked: 'rose, sandalwood', music: 'off' },
+    hasIntake: true,
+    findings: [],
+    focus: ['whole-body'],
+    purpose: 'wellness',
+    minutes: 75,
+    therapist: 1,
+    holds: ['lifting-facial', 'mouth-gloved'],
+    lines: [
+      ['forehead', 'left'],
+      ['frown', 'left'],
+      ['frown', 'right'],
+      ['crow', 'left'],
+      ['crow', 'left'],
+      ['crow', 'right'],
+      ['smile', 'left'],
+      ['smile', 'right'],
+      ['mouth-corner', 'left'],
+    ],
+    past: { visits: 2, everyDays: 14 },
+    today: '13:00',
   },
 ];

@@ -46,7 +46,7 @@ describe('the plan', () => {
     const two = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
     const nudge = async (page: typeof one) => {
       await page.bringToFront();
-      await page.evaluate(() => document.querySelector<HTMLElement>('[data-step="s12"]')?.focus());
+      await page.evaluate(() => document.querySelector<HTMLElement>('[data-row="s12"]')?.focus());
       await page.keyboard.down('Alt');
       await page.keyboard.press('ArrowDown');
       await page.keyboard.up('Alt');
@@ -62,8 +62,8 @@ describe('the plan', () => {
   it('is dragged with the mouse, too', async () => {
     const id = await preparedVisit('Zieh Mich', 1);
     const page = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
-    const box = await (await page.$('[data-step="s5"]'))?.boundingBox();
-    const goal = await (await page.$('[data-step="s1"]'))?.boundingBox();
+    const box = await (await page.$('[data-row="s5"]'))?.boundingBox();
+    const goal = await (await page.$('[data-row="s1"]'))?.boundingBox();
     if (!box || !goal) throw new Error('no steps to drag');
     await page.mouse.move(box.x + 120, box.y + 20);
     await page.mouse.down();
@@ -94,7 +94,7 @@ describe('the plan', () => {
   it('keeps a broken rule only with a written reason', async () => {
     const id = await preparedVisit('Mit Grund', 1);
     const page = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
-    await page.evaluate(() => document.querySelector<HTMLElement>('[data-step="s11"]')?.focus());
+    await page.evaluate(() => document.querySelector<HTMLElement>('[data-row="s11"]')?.focus());
     await page.keyboard.down('Alt');
     for (let i = 0; i < 4; i += 1) await page.keyboard.press('ArrowUp');
     await page.keyboard.up('Alt');

@@ -51,7 +51,7 @@ describe('a whole treatment', () => {
     }, names);
     await control(page, 'button', 'Plan these').click();
     await words(page, 'The treatment');
-    await page.waitForSelector('[data-block]');
+    await page.waitForSelector('[data-row]');
   };
   const combine = async (visit: number, names: readonly string[]) => {
     await go(page, `${server.url}/visits/${visit}/plan`);
@@ -64,7 +64,7 @@ describe('a whole treatment', () => {
     await words(page, `of ${minutes}:00 min`);
   };
   const parts = () =>
-    page.$$eval('[data-block]', (blocks) => blocks.map((block) => (block as HTMLElement).dataset['block']));
+    page.$$eval('[data-row]', (blocks) => blocks.map((block) => (block as HTMLElement).dataset['row']));
 
   it('plans a lifting facial with mouth work for a client with rosacea, and says what is left out', async () => {
     const visit = await visitOf('Rosa Blush', 'face', 2, [{ id: 'rosacea' }]);
@@ -83,12 +83,12 @@ describe('a whole treatment', () => {
     await combine(visit, ['Aromatherapy whole body']);
     await setMinutes(60);
     const before = await parts();
-    await page.focus(`[data-block="${before[0]}"]`);
+    await page.focus(`[data-row="${before[0]}"]`);
     await page.keyboard.down('Alt');
     await page.keyboard.press('ArrowDown');
     await page.keyboard.up('Alt');
     await page.waitForFunction(
-      (first) => document.querySelector<HTMLElement>('[data-block]')?.dataset['block'] !== first,
+      (first) => document.querySelector<HTMLElement>('[data-row]')?.dataset['row'] !== first,
       {},
       before[0],
     );
@@ -97,7 +97,7 @@ describe('a whole treatment', () => {
     // What is given face down goes to the very end: a second turn, shown, and mended with one key.
     const prone = (await parts()).find((id) => id?.endsWith('/back'));
     for (let i = 0; i < before.length - 1; i += 1) {
-      await page.focus(`[data-block="${prone}"]`);
+      await page.focus(`[data-row="${prone}"]`);
       await page.keyboard.down('Alt');
       await page.keyboard.press('ArrowDown');
       await page.keyboard.up('Alt');

@@ -1,10 +1,23 @@
+/** What the therapist changed of the plan while it ran, all of it: each change takes the place of the one before. */
+export interface TableChange {
+  /** Step → repetitions, where they are others than planned. */
+  readonly repetitions: Readonly<Record<string, number>>;
+  readonly leftOut: readonly string[];
+  /** Seconds that the visit may run over. */
+  readonly overSeconds: number;
+}
+
+export const noChange: TableChange = { repetitions: {}, leftOut: [], overSeconds: 0 };
+
 /** What happened at the table, as it was stored. `at` is an ISO time. */
 export interface TableEvent {
   readonly id: string;
-  readonly kind: 'start' | 'end' | 'skip' | 'back' | 'pause' | 'resume' | 'finish';
+  readonly kind: 'start' | 'end' | 'skip' | 'back' | 'pause' | 'resume' | 'refit' | 'finish';
   readonly stepId: string | null;
   readonly at: string;
   readonly planVersion: number;
+  /** With a `refit`. */
+  readonly change?: TableChange | undefined;
 }
 
 export interface StepOutcome {
@@ -23,6 +36,7 @@ export interface TableState {
   readonly stepMs: number;
   readonly since: string | null;
   readonly stepStartedAt: string | null;
+  readonly change: TableChange;
 }
 
 export const beforeTheFirstStep: TableState = {
@@ -33,6 +47,7 @@ export const beforeTheFirstStep: TableState = {
   stepMs: 0,
   since: null,
   stepStartedAt: null,
+  change: noChange,
 };
 
 /**
@@ -71,6 +86,8 @@ export function afterEvent(state: TableState, event: TableEvent): TableState {
       return state.status === 'running' ? { ...state, ...banked, status: 'paused', since: null } : state;
     case 'resume':
       return state.status === 'paused' ? { ...state, status: 'running', since: event.at } : state;
+    case 'refit':
+      return event.change ? { ...state, change: event.change } : state;
     case 'finish':
       return { ...state, ...banked, status: 'finished', stepId: null, since: null };
   }
@@ -101,6 +118,8 @@ export interface BeatStep {
   readonly repetitions: number;
   readonly placements: number;
   readonly seconds: number;
+  /** Turning, draping, changing hands: before the place is found. */
+  readonly setupSeconds?: number | undefined;
   /** Steps of the library keep their own pace. */
   readonly told?: { readonly count: string } | undefined;
 }
@@ -110,7 +129,7 @@ const moveOnMs = 2000;
 
 /** Which repetition of which placement the pace is at, after `stepMs` of a step. */
 export function beatAt(step: BeatStep, stepMs: number): Beat {
-  const working = stepMs - findPlaceMs;
+  const working = stepMs - findPlaceMs - (step.setupSeconds ?? 0) * 1000;
   const isHandWork = !step.told && !['breathe', 'carry', 'return'].includes(step.kind);
   const placements = isHandWork ? step.placements : 1;
   const pause = isHandWork ? moveOnMs : 0;

@@ -12,6 +12,12 @@ export interface ToldStep {
   readonly block: string;
   readonly count: 'repetitions' | 'breaths' | 'hold';
   readonly places: readonly PlaceId[];
+  /** Opens a way for others: never proposed to be left out. */
+  readonly isOpening?: boolean | undefined;
+  /** What to take up for it, where a tool does it. */
+  readonly tool?: string | undefined;
+  /** Ids of the client's lines that it runs across. */
+  readonly lines?: readonly string[] | undefined;
 }
 
 /** A step as the table view, the print and the record take it. */
@@ -19,7 +25,22 @@ export interface TableStep extends Step {
   readonly told?: ToldStep | undefined;
   /** What changes before it: turning, draping, washing hands, walking round. */
   readonly changes?: readonly string[] | undefined;
+  /** What those changes take (s), before the step itself. */
+  readonly setupSeconds?: number | undefined;
+  /** How far its repetitions may go when time runs short or is left over; drainage steps have theirs by kind. */
+  readonly fit?:
+    | {
+        readonly min: number;
+        readonly max: number;
+        readonly secondsPerRepetition: number;
+        readonly isStretchable: boolean;
+      }
+    | undefined;
 }
+
+/** Seconds from the end of the step before to the end of this one. */
+export const spanOf = ({ seconds, setupSeconds = 0 }: Pick<TableStep, 'seconds' | 'setupSeconds'>): number =>
+  seconds + setupSeconds;
 
 export const titleOf = (anatomy: Anatomy, step: TableStep): string => step.told?.title ?? stepTitle(anatomy, step);
 

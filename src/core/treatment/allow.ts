@@ -29,7 +29,14 @@ export interface Allowance {
   readonly usualMinutes: ReadonlyMap<string, number>;
   /** Skin that reacts to much: nothing stimulating on the face. */
   readonly hasReactiveFace: boolean;
+  /** Places whose skin is red or irritated today, with why: nothing stimulating there. */
+  readonly irritated?: ReadonlyMap<PlaceId, string> | undefined;
+  /** How often each kind of work was given in the seven days before. */
+  readonly timesThisWeek?: ReadonlyMap<string, number> | undefined;
 }
+
+const oftenEnough = (times: number) =>
+  `Given ${times === 1 ? 'once' : times === 2 ? 'twice' : `${times} times`} in the last seven days: not more often.`;
 
 const isOff = ({ decision }: Pick<ModalityAnswer, 'decision'>) => rankOf(decision) >= rankOf('clear-first');
 const heatFamilies = /^stone-(glide|press|rest)$/;
@@ -49,6 +56,8 @@ export function allowOnly(library: Library, blocks: readonly TreatmentBlock[], a
     if (!answer) return [block];
     if (isOff(answer)) return refuse(answer.reasons[0]?.text ?? 'Screening does not allow it.');
     const { limits } = answer;
+    const times = allowance.timesThisWeek?.get(block.modality) ?? 0;
+    if (limits.maxPerWeek !== undefined && times >= limits.maxPerWeek) return refuse(oftenEnough(times));
     const usualMinutes = allowance.usualMinutes.get(block.modality) ?? Infinity;
     if (limits.maxMinutes !== undefined && limits.maxMinutes < usualMinutes)
       mostSeconds.set(block.modality, limits.maxMinutes * 60);
@@ -103,7 +112,7 @@ function allowStep(
   if (places.length === 0 && off.length > 0) return { steps: [], leftOut: [lost(block, step.technique.name, reason)] };
   const limits: readonly Limits[] = [answer.limits, ...rows.filter((row) => !isOff(row)).map((row) => row.limits)];
   const why = whyLimit(rows.find((row) => !isOff(row) && Object.keys(row.limits).length > 0) ?? answer);
-  const instead = refusedTechnique(step, limits, allowance.hasReactiveFace);
+  const instead = refusedTechnique(step, limits, allowance);
   const here = withPlaces(step, places);
   if (instead) {
     const calm = calmTechnique(library, block, step.technique, limits);
@@ -131,13 +140,17 @@ function needsTraining(technique: Technique, held: ReadonlySet<string>): string 
 
 /** @returns why a technique is not given here, `limit` when a limit names it, undefined when it may be given */
 function refusedTechnique(
-  { technique, regions }: TreatmentStep,
+  { technique, regions, places }: TreatmentStep,
   limits: readonly Limits[],
-  hasReactiveFace: boolean,
+  { hasReactiveFace, irritated }: Pick<Allowance, 'hasReactiveFace' | 'irritated'>,
 ): string | undefined {
   if (limits.some(({ skipTechniques }) => skipTechniques?.includes(technique.id))) return 'limit';
   if (limits.some(({ noHeat }) => noHeat) && heatFamilies.test(technique.family)) return 'No heat here.';
   if (limits.some(({ noCold }) => noCold) && technique.family === 'stone-cool') return 'No cold here.';
+  if (hasTrait(technique, 'stimulating')) {
+    const why = places.flatMap((place) => irritated?.get(place) ?? [])[0];
+    if (why) return why;
+  }
   if (hasReactiveFace && hasTrait(technique, 'stimulating') && regions.some((region) => headParts.test(region)))
     return 'Skin that reacts: nothing that stimulates it on the face.';
   return undefined;

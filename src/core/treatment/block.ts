@@ -15,6 +15,8 @@ export interface TreatmentStep {
   readonly pressure: Touch;
   readonly note: string;
   readonly cautions: readonly string[];
+  /** Ids of the client's lines that it was made for. */
+  readonly lines?: readonly string[] | undefined;
 }
 
 /** A block of a protocol, made out for this client. */

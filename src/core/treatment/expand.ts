@@ -1,6 +1,6 @@
 import type { Anatomy, PlaceId } from '../anatomy/place';
 import type { Library, Protocol, ProtocolBlock, ProtocolStep } from '../library/protocol';
-import type { Technique } from '../library/technique';
+import { hasTrait, type Technique } from '../library/technique';
 import type { BlockSide } from '../sequencing/block';
 import type { TreatmentBlock, TreatmentStep } from './block';
 
@@ -24,19 +24,21 @@ const opposite = { left: 'right', right: 'left' } as const;
 /**
  * The blocks of what was chosen, in the order of the protocols.
  * @param affected the side that was operated on, or is swollen; without one, both sides are taken one after the other
+ * @param bothSides both hands alike, where a technique does not ask for both of them on one side
  */
 export function expandChoices(
   anatomy: Anatomy,
   library: Library,
   choices: readonly Choice[],
   affected: 'left' | 'right' | null,
+  bothSides = false,
 ): readonly TreatmentBlock[] {
   return choices.flatMap((choice) => {
     const protocol = library.protocols.get(choice.protocol);
     if (!protocol) return [];
     return protocol.blocks
       .filter(({ id }) => choice.blocks?.includes(id) ?? true)
-      .map((block) => expandBlock(anatomy, library, choice.id, protocol, block, affected))
+      .map((block) => expandBlock(anatomy, library, choice.id, protocol, block, affected, bothSides))
       .filter(({ steps }) => steps.length > 0);
   });
 }
@@ -48,12 +50,13 @@ function expandBlock(
   protocol: Protocol,
   block: ProtocolBlock,
   affected: 'left' | 'right' | null,
+  bothSides: boolean,
 ): TreatmentBlock {
   const id = `${choice}/${block.id}`;
   const steps = block.steps.flatMap((step, i): TreatmentStep[] => {
     const technique = library.techniques.get(step.technique);
     if (!technique || changeTechniques.has(technique.id)) return [];
-    return [expandStep(anatomy, `${id}/${i + 1}`, technique, step, affected)];
+    return [expandStep(anatomy, `${id}/${i + 1}`, technique, step, affected, bothSides)];
   });
   return {
     id,
@@ -80,8 +83,10 @@ function expandStep(
   technique: Technique,
   step: ProtocolStep,
   affected: 'left' | 'right' | null,
+  bothSides: boolean,
 ): TreatmentStep {
-  const side = sideFor(step.side, affected);
+  const asked = sideFor(step.side, affected);
+  const side = bothSides && asked === 'each' && !hasTrait(technique, 'both-hands-one-side') ? 'both' : asked;
   return {
     id,
     technique,

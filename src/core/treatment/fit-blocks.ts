@@ -10,7 +10,7 @@ const weightOf = ({ isShortForm, isOptional }: TreatmentBlock) =>
   isOptional ? weights.optional : isShortForm ? weights.short : weights.usual;
 
 /** Whether a step can take up time that is left over: what soothes, and what is breathed. */
-const isStretchable = ({ technique }: TreatmentStep) =>
+export const isStretchable = ({ technique }: TreatmentStep) =>
   technique.traits.includes('soothing') || technique.family === 'breath' || technique.family === 'stone-rest';
 
 /** A step as the time fit sees it; the protocol's own repetitions are the usual ones. */

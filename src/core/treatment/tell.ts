@@ -1,9 +1,12 @@
 import type { PlaceId } from '../anatomy/place';
 import type { StepKind } from '../drainage/step';
 import type { Family, Technique } from '../library/technique';
+import { toolFor } from '../facial/tool';
 import type { Setting } from '../sequencing/block';
 import type { SetupChange } from '../sequencing/setup';
 import type { TableStep, ToldStep } from '../table/table-step';
+import { repetitionSecondsOf } from './block';
+import { isStretchable } from './fit-blocks';
 import type { PlannedBlock, PlannedStep } from './plan-treatment';
 
 /** The pebble that stands for a family. */
@@ -46,6 +49,7 @@ export function tellStep(
   step: PlannedStep,
   changes: readonly string[],
   regionLabel: (name: string) => string,
+  lines: readonly string[] = [],
 ): TableStep {
   const { technique } = step;
   const regions = step.regions.map(regionLabel).join(', ');
@@ -57,6 +61,9 @@ export function tellStep(
     block: block.name,
     count: technique.family === 'breath' ? 'breaths' : isHeld(technique) ? 'hold' : 'repetitions',
     places: step.places,
+    isOpening: technique.id === 'node-clear' || technique.family === 'breath' || undefined,
+    tool: toolWords(step),
+    ...(lines.length > 0 ? { lines } : {}),
   };
   return {
     id: step.id,
@@ -73,7 +80,19 @@ export function tellStep(
     cautions: step.cautions,
     told,
     changes,
+    setupSeconds: changes.length > 0 ? block.changes.reduce((sum, { seconds }) => sum + seconds, 0) : undefined,
+    fit: {
+      min: technique.repetitions.min,
+      max: technique.repetitions.max,
+      secondsPerRepetition: repetitionSecondsOf(step),
+      isStretchable: isStretchable(step),
+    },
   };
+}
+
+function toolWords({ technique, regions }: PlannedStep): string | undefined {
+  const chosen = toolFor(technique, regions);
+  return chosen && `${chosen.tool}${chosen.needsSlip ? ', over something to glide on' : ''}`;
 }
 
 const isHeld = ({ secondsPerRepetition, family }: Technique) =>

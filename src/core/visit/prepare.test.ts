@@ -7,6 +7,8 @@ const facts = (given: Partial<VisitFacts> = {}): VisitFacts => ({
   endingNotes: [],
   isConsentDue: false,
   focus: ['leg.left'],
+  isDrained: true,
+  hasRoomList: false,
   isTaped: true,
   ...given,
 });

@@ -13,6 +13,10 @@ export interface VisitFacts {
   readonly endingNotes: readonly { readonly label: string; readonly until: string }[];
   readonly isConsentDue: boolean;
   readonly focus: readonly PlaceId[];
+  /** Drainage is part of it; otherwise nothing is taped. */
+  readonly isDrained: boolean;
+  /** What to lay out is listed already, from the treatment. */
+  readonly hasRoomList: boolean;
   /** The limb has been taped at an earlier visit, so the same points are used again. */
   readonly isTaped: boolean;
 }
@@ -51,11 +55,12 @@ export function preparationFor(facts: VisitFacts): readonly Preparation[] {
           text: `Full intake (${facts.intakeDue}): allow ten minutes more`,
         },
     facts.isConsentDue && { ...pressing('both', 'ask', 'at the door'), text: 'Consent to read and sign' },
-    limb !== undefined && {
-      ...usual('therapist', 'measure', 'before'),
-      text: `Tape both ${limb}s${facts.isTaped ? ' at the same points as last time' : ''}`,
-    },
-    {
+    facts.isDrained &&
+      limb !== undefined && {
+        ...usual('therapist', 'measure', 'before'),
+        text: `Tape both ${limb}s${facts.isTaped ? ' at the same points as last time' : ''}`,
+      },
+    !facts.hasRoomList && {
       ...usual('both', 'plan', 'set out'),
       text: limb ? 'Lay out: tape measure, bolster, warm cover, no oil' : 'Lay out: head rest, warm cover, no oil',
     },

@@ -1,10 +1,13 @@
 import { type FormEvent, useEffect, useState } from 'react';
 import type { LastWork, ProposalView } from '../../contracts/client-views';
+import type { TreatmentOffers } from '../../contracts/treatment-views';
 import type { TherapistView } from '../../contracts/people-views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field, Select } from '../../ui/field/Field';
 import { RequestError, send } from '../api';
+import { useOffers } from '../treatment/useOffers';
+import { type Kind, kindOf } from './booked-kind';
 import styles from './Booking.module.css';
 
 const areas = [
@@ -60,6 +63,16 @@ export function BookVisit(props: Props) {
   const [therapist, setTherapist] = useState(String(moving?.therapistId ?? therapists[0]?.id ?? ''));
   const [from, setFrom] = useState(today);
   const [withStones, setWithStones] = useState(false);
+  const { state } = useOffers(clientId, isOpen && !moving);
+  const offers = state.kind === 'here' ? state.offers : undefined;
+  const [kind, setKind] = useState<Kind>('drainage');
+  const booked = kindOf(offers, kind);
+  const choose = (next: Kind) => {
+    const { minutes: usual, hasHeat } = kindOf(offers, next);
+    setKind(next);
+    if (usual !== undefined) setMinutes(String(usual));
+    setWithStones(hasHeat);
+  };
   const [chosen, setChosen] = useState<{ readonly date: string; readonly time: string }>();
   const proposals = useProposals({ isOpen, minutes, therapist, from, withStones, visit: moving?.id });
   // Until a time is chosen, the best free one is.
@@ -84,8 +97,9 @@ export function BookVisit(props: Props) {
         therapistId: Number(therapist),
         startsAt,
         minutes: Number(minutes),
-        focus: text('focus').split(' '),
-        purpose: text('purpose'),
+        focus: booked.isDrained ? text('focus').split(' ') : ['whole-body'],
+        purpose: booked.isDrained ? text('purpose') : 'wellness',
+        ...(booked.holds ? { holds: booked.holds } : {}),
         ...(times > 1 ? { repeat: { everyWeeks: Number(text('everyWeeks') || '1'), times } } : {}),
       });
       onBooked(id);
@@ -101,8 +115,14 @@ export function BookVisit(props: Props) {
       onClose={onClose}
     >
       <form className={styles['form']} onSubmit={(event) => void save(event)} noValidate>
-        {lastWork && !moving && <p>Last time: {lastWork.words}. The same is set for this one.</p>}
-        {!moving && (
+        {lastWork && !moving && (
+          <p>
+            Last time: {lastWork.words}.{lastWork.holds === null && ' The same is set for this one.'}
+          </p>
+        )}
+        {!moving && <KindSelect offers={offers} kind={kind} onChange={choose} error={error?.fieldError('holds')} />}
+        {state.kind === 'trouble' && !moving && <p className={styles['error']}>{state.text}</p>}
+        {!moving && booked.isDrained && (
           <div className={styles['row']}>
             <Select
               label="What is to be drained"
@@ -213,6 +233,43 @@ export function BookVisit(props: Props) {
         </div>
       </form>
     </Dialog>
+  );
+}
+
+interface KindProps {
+  readonly offers: TreatmentOffers | undefined;
+  readonly kind: Kind;
+  readonly onChange: (kind: Kind) => void;
+  readonly error: string | undefined;
+}
+
+/** What the visit is for: a drainage, something ready-made, or any protocol of the house. */
+function KindSelect({ offers, kind, onChange, error }: KindProps) {
+  const protocols = offers?.protocols ?? [];
+  return (
+    <Select label="What for" value={kind} onChange={(event) => onChange(event.target.value as Kind)} error={error}>
+      <option value="drainage">Drainage</option>
+      {offers && offers.ready.length > 0 && (
+        <optgroup label="Ready-made">
+          {offers.ready.map((one) => (
+            <option key={one.id} value={`ready:${one.id}`}>
+              {one.kind === 'usual' ? `Usual: ${one.name}` : one.name}
+            </option>
+          ))}
+        </optgroup>
+      )}
+      {[...new Set(protocols.map(({ modality }) => modality))].map((group) => (
+        <optgroup key={group} label={group}>
+          {protocols
+            .filter(({ modality }) => modality === group)
+            .map(({ id, name }) => (
+              <option key={id} value={`protocol:${id}`}>
+                {name}
+              </option>
+            ))}
+        </optgroup>
+      ))}
+    </Select>
   );
 }
 

@@ -53,9 +53,7 @@ function scoreWords(name: string, score: number | null | undefined, most: number
 
 function Entry({ entry, volumes }: { readonly entry: HistoryEntry; readonly volumes: ShownVolumes }) {
   const open = entry.stage !== 'done' && entry.stage !== 'stopped';
-  const href = open
-    ? `/visits/${entry.visitId}/${entry.stage === 'prepare' ? 'plan' : entry.stage}`
-    : `/visits/${entry.visitId}/close`;
+  const href = open ? `/visits/${entry.visitId}/${entry.stage}` : `/visits/${entry.visitId}/close`;
   return (
     <li data-open={open ? true : undefined}>
       <div className={styles['when']}>

@@ -48,7 +48,7 @@ describe('the day as a thread', () => {
 
   it('leads each visit to where it stands', () => {
     expect(shown([visit(1, 'ask')])).toContain('href="/visits/1/ask"');
-    expect(shown([visit(1, 'prepare')])).toContain('href="/visits/1/plan"');
+    expect(shown([visit(1, 'prepare')])).toContain('href="/visits/1/prepare"');
     expect(shown([visit(1, 'table')])).toContain('Back to the table');
     expect(shown([visit(1, 'stopped')])).toContain('See why');
     expect(shown([visit(1, 'done')])).toContain('href="/clients/1"');

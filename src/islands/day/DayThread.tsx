@@ -9,7 +9,7 @@ const pebbleShape = 'M-15 2C-16 -6 -9 -12 -1 -12C8 -12 15 -7 15.5 0C16 7 9 12 1 
 /** Where a visit is picked up again; the front desk goes to the client. */
 function nextHref(visit: DayVisit, mayTreat: boolean): string {
   if (visit.stage === 'done' || !mayTreat) return `/clients/${visit.client.id}`;
-  const view = visit.stage === 'prepare' ? 'plan' : visit.stage === 'stopped' ? 'ask' : visit.stage;
+  const view = visit.stage === 'stopped' ? 'ask' : visit.stage;
   return `/visits/${visit.id}/${view}`;
 }
 
@@ -17,7 +17,7 @@ const goOn: Readonly<Record<DayVisit['stage'], string>> = {
   ask: 'Begin',
   measure: 'Go on: measure',
   plan: 'Go on: plan',
-  prepare: 'Go on: plan',
+  prepare: 'Go on: prepare',
   table: 'Back to the table',
   close: 'Close the record',
   done: 'Open',

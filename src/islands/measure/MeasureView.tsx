@@ -17,6 +17,7 @@ import { useObservations } from './useObservations';
 
 const TouchSheet = lazy(() => import('./TouchSheet'));
 const FaceSheet = lazy(() => import('./FaceSheet'));
+const LinesSheet = lazy(() => import('./LinesSheet'));
 const BellySheet = lazy(() => import('./BellySheet'));
 const FeelSheet = lazy(() => import('./FeelSheet'));
 const PictureSheet = lazy(() => import('./PictureSheet'));
@@ -26,6 +27,7 @@ const sheets = [
   { value: 'skin', text: 'skin', key: 'k' },
   { value: 'feel', text: 'feeling', key: 'f' },
   { value: 'face', text: 'face', key: 'n' },
+  { value: 'lines', text: 'lines', key: 'l' },
   { value: 'belly', text: 'belly', key: 'g' },
   { value: 'pictures', text: 'pictures', key: 'p' },
 ] as const;
@@ -128,6 +130,7 @@ export function MeasureView({ view: given, phase, sheet: first }: Props) {
           {sheet === 'skin' && <TouchSheet {...common} limb={limb} side={side} />}
           {sheet === 'feel' && <FeelSheet {...common} limb={limb} side={side} />}
           {sheet === 'face' && <FaceSheet {...common} />}
+          {sheet === 'lines' && <LinesSheet {...common} />}
           {sheet === 'belly' && <BellySheet {...common} />}
           {sheet === 'pictures' && <PictureSheet {...common} />}
         </Suspense>

@@ -1,8 +1,5 @@
-import { closestCenter, DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
-import { restrictToVerticalAxis } from '@dnd-kit/modifiers';
-import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { type KeyboardEvent, useEffect, useRef } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { Violation } from '../../core/drainage/check';
 import { ruleBook } from '../../core/drainage/rules';
@@ -18,6 +15,7 @@ import { formatClock } from '../../core/units';
 import { Button } from '../../ui/button/Button';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { Pebble } from '../../ui/pebble/Pebble';
+import { SortableList } from '../../ui/sortable/SortableList';
 import styles from './Course.module.css';
 import type { PlanHandle } from './usePlan';
 
@@ -30,67 +28,30 @@ interface Props {
 /** The course as a list: drag a step, or move it with Alt and the arrow keys; broken rules stand where they are broken. */
 export function Course({ plan, selected, onSelect }: Props) {
   const { steps, violations, move } = plan;
-  const list = useRef<HTMLOListElement>(null);
-  const focusAfterMove = useRef<string>(undefined);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const phases = phasesOf(steps);
 
-  useEffect(() => {
-    if (!focusAfterMove.current) return;
-    list.current?.querySelector<HTMLElement>(`[data-step="${focusAfterMove.current}"]`)?.focus();
-    focusAfterMove.current = undefined;
-  }, [steps]);
-
-  const onDragEnd = ({ active, over }: DragEndEvent) => {
-    if (!over) return;
-    move(
-      steps.findIndex((step) => step.id === active.id),
-      steps.findIndex((step) => step.id === over.id),
-    );
-  };
-  const onKeyDown = (event: KeyboardEvent, index: number) => {
-    const by = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0;
-    if (by === 0) return;
-    event.preventDefault();
-    const step = steps[index];
-    if (event.altKey && step) {
-      focusAfterMove.current = step.id;
-      move(index, index + by);
-    } else {
-      const next = steps[index + by];
-      if (next) list.current?.querySelector<HTMLElement>(`[data-step="${next.id}"]`)?.focus();
-    }
-  };
-
   return (
-    <DndContext
-      sensors={sensors}
-      collisionDetection={closestCenter}
-      modifiers={[restrictToVerticalAxis]}
-      onDragEnd={onDragEnd}
-      accessibility={{
-        screenReaderInstructions: { draggable: 'Press Alt with the up or down arrow key to move this step.' },
-      }}
+    <SortableList
+      ids={steps.map(({ id }) => id)}
+      label="The course"
+      what="step"
+      className={styles['course']}
+      onMove={move}
     >
-      <SortableContext items={steps.map((step) => step.id)} strategy={verticalListSortingStrategy}>
-        <ol className={styles['course']} ref={list} aria-label="The course">
-          {steps.map((step, index) => (
-            <Row
-              key={step.id}
-              step={step}
-              number={index + 1}
-              heading={phases[index] === phases[index - 1] ? undefined : phases[index]}
-              violations={violations.filter((v) => v.step === step.id)}
-              isSelected={selected === step.id}
-              isMoved={plan.movedId === step.id}
-              onSelect={() => onSelect(selected === step.id ? undefined : step.id)}
-              onKeyDown={(event) => onKeyDown(event, index)}
-              onMend={plan.mend}
-            />
-          ))}
-        </ol>
-      </SortableContext>
-    </DndContext>
+      {steps.map((step, index) => (
+        <Row
+          key={step.id}
+          step={step}
+          number={index + 1}
+          heading={phases[index] === phases[index - 1] ? undefined : phases[index]}
+          violations={violations.filter((v) => v.step === step.id)}
+          isSelected={selected === step.id}
+          isMoved={plan.movedId === step.id}
+          onSelect={() => onSelect(selected === step.id ? undefined : step.id)}
+          onMend={plan.mend}
+        />
+      ))}
+    </SortableList>
   );
 }
 
@@ -102,11 +63,10 @@ interface RowProps {
   readonly isSelected: boolean;
   readonly isMoved: boolean;
   readonly onSelect: () => void;
-  readonly onKeyDown: (event: KeyboardEvent) => void;
   readonly onMend: PlanHandle['mend'];
 }
 
-function Row({ step, number, heading, violations, isSelected, isMoved, onSelect, onKeyDown, onMend }: RowProps) {
+function Row({ step, number, heading, violations, isSelected, isMoved, onSelect, onMend }: RowProps) {
   const { listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: step.id });
   const [worst] = violations;
   const fixable = violations.find((v) => v.fix)?.fix;
@@ -127,11 +87,10 @@ function Row({ step, number, heading, violations, isSelected, isMoved, onSelect,
         <button
           type="button"
           className={styles['step']}
-          data-step={step.id}
+          data-row={step.id}
           aria-expanded={isSelected}
           aria-describedby={worst ? `fault-${step.id}` : undefined}
           onClick={onSelect}
-          onKeyDown={onKeyDown}
           {...listeners}
         >
           <Pebble kind={step.kind} number={number} size={38} pressure={step.pressure} state={worst ? 'fault' : 'due'} />

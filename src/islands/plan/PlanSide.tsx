@@ -2,7 +2,6 @@ import { useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TherapistView } from '../../contracts/people-views';
 import type { VisitView } from '../../contracts/visit-views';
-import type { School } from '../../core/drainage/case';
 import { capitalise, formatCost, list, shortLabel } from '../../core/drainage/wording';
 import { formatClock } from '../../core/units';
 import { Button } from '../../ui/button/Button';
@@ -11,6 +10,7 @@ import { Dialog } from '../../ui/dialog/Dialog';
 import { Field } from '../../ui/field/Field';
 import { send, sentenceOf } from '../api';
 import styles from './PlanView.module.css';
+import { schoolInWords, SchoolFields } from './SchoolFields';
 import { type PlanHandle, wishOf } from './usePlan';
 
 interface Props {
@@ -19,13 +19,6 @@ interface Props {
   readonly therapists: readonly TherapistView[];
   readonly say: (text: string, tone?: 'note' | 'error') => void;
 }
-
-const schoolWords = {
-  start: { 'neck-first': 'neck first', 'breath-first': 'breath first' },
-  hand: { stretch: 'skin stretch, dry hands', sweep: 'light one-way sweeps', roller: 'stone roller by its own weight' },
-  removedSide: { 'reroute-only': 'reroute only', 'reroute-and-stimulate': 'reroute, then touch what is left' },
-  exits: { 1: 'one way out', 2: 'two ways out' },
-} as const;
 
 /** Beside the course: ways out compared, what is rejected, time, school, and what the decision is. */
 export function PlanSide({ visit, plan, therapists, say }: Props) {
@@ -106,8 +99,7 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
       <section>
         <h2>School</h2>
         <p className={styles['soft']}>
-          {capitalise(schoolWords.start[school.start])} · {schoolWords.hand[school.hand]} ·{' '}
-          {schoolWords.removedSide[school.removedSide]} · {schoolWords.exits[school.exits]}{' '}
+          {capitalise(schoolInWords(school))}{' '}
           <Button look="link" onClick={() => setIsChanging(true)}>
             Change time or school
           </Button>
@@ -161,7 +153,6 @@ function ChangeWish({
   const [wish, setWish] = useState(wishOf(plan.view.drainageCase));
   const [minutes, setMinutes] = useState(String(wish.minutes));
   const [error, setError] = useState<string>();
-  const set = (school: Partial<School>) => setWish((old) => ({ ...old, school: { ...old.school, ...school } }));
   return (
     <Dialog title="Time and school of this plan" isOpen={isOpen} onClose={onClose}>
       <form
@@ -194,43 +185,7 @@ function ChangeWish({
           value={wish.fill ? 'fill' : 'early'}
           onChange={(value) => setWish((old) => ({ ...old, fill: value === 'fill' }))}
         />
-        <Choice
-          label="Start"
-          options={[
-            { value: 'neck-first', text: 'neck first' },
-            { value: 'breath-first', text: 'breath first' },
-          ]}
-          value={wish.school.start}
-          onChange={(start) => set({ start })}
-        />
-        <Choice
-          label="Hand"
-          options={[
-            { value: 'stretch', text: 'skin stretch' },
-            { value: 'sweep', text: 'sweep' },
-            { value: 'roller', text: 'roller' },
-          ]}
-          value={wish.school.hand}
-          onChange={(hand) => set({ hand })}
-        />
-        <Choice
-          label="Removed nodes"
-          options={[
-            { value: 'reroute-only', text: 'keep away' },
-            { value: 'reroute-and-stimulate', text: 'touch what is left, last' },
-          ]}
-          value={wish.school.removedSide}
-          onChange={(removedSide) => set({ removedSide })}
-        />
-        <Choice
-          label="Ways out"
-          options={[
-            { value: '1', text: 'the nearest' },
-            { value: '2', text: 'two, if near enough' },
-          ]}
-          value={wish.school.exits === 1 ? '1' : '2'}
-          onChange={(exits) => set({ exits: exits === '1' ? 1 : 2 })}
-        />
+        <SchoolFields school={wish.school} onChange={(school) => setWish((old) => ({ ...old, school }))} />
         <p className={styles['soft']}>Planning again puts the steps back into the planned order.</p>
         <div className={styles['buttons']}>
           <Button onClick={onClose}>Cancel</Button>

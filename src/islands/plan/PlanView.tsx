@@ -1,38 +1,36 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TherapistView } from '../../contracts/people-views';
-import type { OfferedProtocol } from '../../contracts/treatment-views';
 import type { PlanView as Plan, VisitView } from '../../contracts/visit-views';
 import { phasesOf, stepTitle } from '../../core/drainage/step-words';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { bestDrawing } from '../../ui/body-map/views';
 import { Button, ButtonLink } from '../../ui/button/Button';
-import { Dialog } from '../../ui/dialog/Dialog';
-import { TextArea } from '../../ui/field/Field';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { TimeRibbon } from '../../ui/time-ribbon/TimeRibbon';
 import { useToasts } from '../../ui/toast/useToasts';
 import { sentenceOf } from '../api';
-import { Chooser, choicesOf } from '../treatment/Chooser';
+import { Chooser } from '../treatment/Chooser';
 import { VisitHead } from '../visit-head/VisitHead';
 import { Course } from './Course';
 import { planMarks } from './plan-marks';
 import { PlanSide } from './PlanSide';
 import styles from './PlanView.module.css';
+import { ReasonDialog } from './ReasonDialog';
 import { usePlan, wishOf } from './usePlan';
+import { usePlanKeys } from './usePlanKeys';
 
 interface Props {
   readonly visit: VisitView;
   readonly first: Plan;
   readonly therapists: readonly TherapistView[];
-  readonly offered: readonly OfferedProtocol[];
 }
 
 /** The plan: body with ways and numbers, the course, the ways out compared, the time. */
-export function PlanView({ visit, first, therapists, offered }: Props) {
+export function PlanView({ visit, first, therapists }: Props) {
   const plan = usePlan(visit, first);
   const [selectedId, setSelectedId] = useState<string>();
-  const [reason, setReason] = useState<string>();
+  const [isReasonAsked, setIsReasonAsked] = useState(false);
   const [isChoosing, setIsChoosing] = useState(false);
   const { say, toasts } = useToasts();
   const selected = plan.steps.find((step) => step.id === selectedId);
@@ -43,24 +41,13 @@ export function PlanView({ visit, first, therapists, offered }: Props) {
   const focusPlaces = plan.steps.filter((step) => step.kind === 'drain').map((step) => step.place);
   const isForbidden = plan.view.plan.decision === 'refer' || plan.view.plan.decision === 'stop';
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      if (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || event.altKey || document.querySelector('[role="dialog"]'))
-        return;
-      const key = event.key.toLowerCase();
-      if ((event.ctrlKey || event.metaKey) && key === 'z') {
-        event.preventDefault();
-        plan.undo();
-      } else if (!event.ctrlKey && !event.metaKey && key === 'm') {
-        event.preventDefault();
-        const fix = (plan.violations.find((v) => v.step === selectedId && v.fix) ?? plan.violations.find((v) => v.fix))
-          ?.fix;
-        if (fix) plan.mend(fix);
-      }
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+  usePlanKeys({
+    undo: plan.undo,
+    mend: () => {
+      const ofSelected = plan.violations.find((v) => v.step === selectedId && v.fix);
+      const fix = (ofSelected ?? plan.violations.find((v) => v.fix))?.fix;
+      if (fix) plan.mend(fix);
+    },
   });
 
   const select = (id: string | undefined) => {
@@ -68,7 +55,7 @@ export function PlanView({ visit, first, therapists, offered }: Props) {
     if (id)
       requestAnimationFrame(() =>
         document
-          .querySelector(`[data-step="${id}"]`)
+          .querySelector(`[data-row="${id}"]`)
           ?.closest('li')
           ?.scrollIntoView({ block: 'nearest', behavior: 'smooth' }),
       );
@@ -171,7 +158,7 @@ export function PlanView({ visit, first, therapists, offered }: Props) {
           {isForbidden || plan.view.isStale || plan.steps.length === 0 ? (
             <Button disabled>To the table</Button>
           ) : errors.length > 0 && plan.view.reason === '' ? (
-            <Button look="filled" onClick={() => setReason('')}>
+            <Button look="filled" onClick={() => setIsReasonAsked(true)}>
               To the table …
             </Button>
           ) : (
@@ -183,54 +170,26 @@ export function PlanView({ visit, first, therapists, offered }: Props) {
       </footer>
       {isChoosing && (
         <Chooser
-          offered={offered}
-          chosen={[drainageOf(visit)]}
+          clientId={visit.client.id}
+          chosen={[{ id: 'c1', protocol: drainageOf(visit) }]}
           onClose={() => setIsChoosing(false)}
-          onChoose={(protocols) => {
+          onChoose={(chosen) => {
             setIsChoosing(false);
             void plan
-              .combine(choicesOf(protocols, []))
+              .combine(chosen)
               .then(() => window.location.reload())
               .catch((error: unknown) => say(sentenceOf(error), 'error'));
           }}
         />
       )}
-      <Dialog title="The course breaks a rule" isOpen={reason !== undefined} onClose={() => setReason(undefined)}>
-        <form
-          className={styles['wish']}
-          onSubmit={(event) => {
-            event.preventDefault();
-            if ((reason ?? '').trim() === '') return;
-            plan.keepWithReason((reason ?? '').trim());
-            setReason(undefined);
-          }}
-        >
-          <ul className={styles['reasons']}>
-            {errors.slice(0, 5).map((error) => (
-              <li key={`${error.step} ${error.rule}`}>{error.text}</li>
-            ))}
-          </ul>
-          <TextArea
-            label="Why do you keep it this way? It stays in the record."
-            value={reason ?? ''}
-            maxLength={400}
-            onChange={(event) => setReason(event.target.value)}
-          />
-          <div className={styles['buttons']}>
-            <Button
-              onClick={() => {
-                plan.mendAll();
-                setReason(undefined);
-              }}
-            >
-              Mend all instead
-            </Button>
-            <Button look="filled" type="submit" disabled={(reason ?? '').trim() === ''}>
-              Keep it
-            </Button>
-          </div>
-        </form>
-      </Dialog>
+      <ReasonDialog
+        title="The course breaks a rule"
+        faults={errors.map(({ text }) => text)}
+        isOpen={isReasonAsked}
+        onClose={() => setIsReasonAsked(false)}
+        onMendAll={plan.mendAll}
+        onKeep={plan.keepWithReason}
+      />
       {toasts}
     </>
   );

@@ -20,6 +20,7 @@ const visitAt = (stage: StageOrEnd, change: Partial<VisitView> = {}): VisitView 
   focus: ['leg.left'],
   purpose: 'swelling',
   work: 'drainage, left leg · swelling',
+  holds: null,
   client: { id: 3, name: 'Zoë Ahorn', age: 56, about: '' },
   therapist: {
     id: 1,
@@ -66,13 +67,13 @@ describe('the head of a visit', () => {
     ].map(([, state]) => state);
 
   it('shows where the visit stands', () => {
-    expect(states('ask', 'ask')).toEqual(['here', 'ahead', 'ahead', 'ahead', 'ahead']);
-    expect(states('table', 'plan')).toEqual(['done', 'ahead', 'here', 'ahead', 'ahead']);
+    expect(states('ask', 'ask')).toEqual(['here', 'ahead', 'ahead', 'ahead', 'ahead', 'ahead']);
+    expect(states('table', 'plan')).toEqual(['done', 'ahead', 'here', 'done', 'ahead', 'ahead']);
   });
 
   it('counts measuring as done only when there is a taping', () => {
     const taping = { version: 1 } as VisitView['before'];
-    expect(states('close', 'close', { before: taping })).toEqual(['done', 'done', 'done', 'done', 'here']);
+    expect(states('close', 'close', { before: taping })).toEqual(['done', 'done', 'done', 'done', 'done', 'here']);
     expect(states('close', 'close')[1]).toBe('ahead');
   });
 

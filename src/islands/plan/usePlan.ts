@@ -5,6 +5,7 @@ import { type DrainageCase, readCase, type School } from '../../core/drainage/ca
 import { applyFix, checkCourse, type Fix, mendCourse, type Violation } from '../../core/drainage/check';
 import type { Step } from '../../core/drainage/step';
 import { RequestError, send } from '../api';
+import type { Chosen } from '../treatment/Chooser';
 
 export interface PlanWish {
   readonly school: School;
@@ -112,11 +113,12 @@ export function usePlan(visit: VisitView, first: PlanView) {
         setPast([]);
       }),
     /** Puts other work beside the drainage; the page then shows the whole treatment. */
-    combine: async (choices: readonly { readonly id: string; readonly protocol: string }[]) => {
+    /** Plans more than this drainage, or something else. */
+    combine: async ({ holds, minutes }: Chosen) => {
       await queue.current;
       await send('POST', `/api/visits/${visit.id}/treatment`, {
-        choices,
-        minutes: view.drainageCase.minutes,
+        ...holds,
+        minutes: minutes ?? view.drainageCase.minutes,
         basedOn: version.current,
       });
     },

@@ -1,14 +1,22 @@
 import { anatomy } from '../../catalogue/anatomy';
 import type { VisitView } from '../../contracts/visit-views';
-import type { PlaceId } from '../../core/anatomy/place';
-import type { TableStep } from '../../core/table/table-step';
+import type { FaceLine } from '../../core/facial/line';
+import type { TableStep, ToldStep } from '../../core/table/table-step';
 import { BodyMap, type RegionMark } from '../../ui/body-map/BodyMap';
+import { MapLines } from '../../ui/body-map/MapLines';
 import { bestDrawing } from '../../ui/body-map/views';
 import { marksOf } from '../body-marks';
 
+interface Props {
+  readonly visit: VisitView;
+  readonly step: TableStep;
+  /** The client's lines, for steps that run across them. */
+  readonly lines?: readonly FaceLine[] | undefined;
+}
+
 /** Where on the body and which way; what may not be touched stays marked. */
-export function StepMap({ visit, step }: { readonly visit: VisitView; readonly step: TableStep }) {
-  if (step.told) return <ToldMap visit={visit} places={step.told.places} />;
+export function StepMap({ visit, step, lines = [] }: Props) {
+  if (step.told) return <ToldMap visit={visit} told={step.told} lines={lines} />;
   const marks = marksOf(visit.findings);
   const places = [step.place, ...step.via, ...(step.toward ? [step.toward] : [])];
   const drawing =
@@ -43,9 +51,19 @@ export function StepMap({ visit, step }: { readonly visit: VisitView; readonly s
 }
 
 /** Where a step of the library is worked; both sides where it takes both. */
-function ToldMap({ visit, places }: { readonly visit: VisitView; readonly places: readonly PlaceId[] }) {
+function ToldMap({
+  visit,
+  told: { places, lines: worked = [] },
+  lines,
+}: {
+  readonly visit: VisitView;
+  readonly told: ToldStep;
+  readonly lines: readonly FaceLine[];
+}) {
   const marks = marksOf(visit.findings);
-  const drawing = bestDrawing(places);
+  const own = lines.filter(({ id }) => worked.includes(id));
+  const [line] = own;
+  const drawing = line ? { view: line.drawing, side: line.profile } : bestDrawing(places);
   const regions = new Map<string, RegionMark>(marks.regions);
   for (const place of places) if (anatomy.territories.has(place)) regions.set(place, { tone: 'active', words: 'here' });
   const nodes = new Map(marks.nodes);
@@ -59,6 +77,8 @@ function ToldMap({ visit, places }: { readonly visit: VisitView; readonly places
       nodes={nodes}
       signs={marks.signs}
       zoomTo={places}
-    />
+    >
+      {(figure) => <MapLines figure={figure} lines={own} worked={new Set(worked)} />}
+    </BodyMap>
   );
 }

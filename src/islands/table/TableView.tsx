@@ -3,11 +3,12 @@ import { anatomy } from '../../catalogue/anatomy';
 import type { PlanView, VisitView } from '../../contracts/visit-views';
 import type { Step } from '../../core/drainage/step';
 import { phasesOf, pressureInWords } from '../../core/drainage/step-words';
-import { beatAt } from '../../core/table/progress';
-import { howOf, type TableStep, titleOf } from '../../core/table/table-step';
+import { beatAt, noChange } from '../../core/table/progress';
+import { howOf, spanOf, type TableStep, titleOf } from '../../core/table/table-step';
 import { formatClock } from '../../core/units';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { type Shortcut, Shortcuts } from '../../ui/shortcuts/Shortcuts';
+import { CatchUpBar, catchUpKeys } from './CatchUpBar';
 import { Finished } from './Finished';
 import { keepingWords } from './keeping';
 import { Beads, Drift, paceWords, Ring } from './pace';
@@ -28,13 +29,18 @@ const keys: readonly Shortcut[] = [
   [['P'], 'pause, and go on'],
   [['S'], 'skip this step'],
   [['B'], 'sound of the beat on or off'],
+  [['E'], 'time runs short: shorten evenly'],
+  [['L'], 'time runs short: leave out what is named'],
+  [['O'], 'time runs short: run over'],
+  [['F'], 'time is left: use it for what soothes'],
+  [['U'], 'as planned again'],
 ];
 
 /** The treatment as it runs: one step, readable at arm's length and more, by foot switch, space bar or a touch. */
 export function TableView({ visit, plan }: Props) {
-  const { steps } = plan;
-  const table = useTable(visit, steps, plan.version);
-  const { state, index, goOn, goBack, pause } = table;
+  const availableSeconds = plan.treatment?.availableSeconds ?? plan.drainageCase.minutes * 60;
+  const table = useTable(visit, plan.steps, plan.version, availableSeconds);
+  const { state, steps, index, goOn, goBack, pause, ways, refit } = table;
   const [isSoundOn, setIsSoundOn] = useState(false);
   const step = steps[Math.max(0, index)];
   const beat = step ? beatAt(step, table.stepMs) : undefined;
@@ -62,14 +68,16 @@ export function TableView({ visit, plan }: Props) {
         b: () => setIsSoundOn((on) => !on),
         B: () => setIsSoundOn((on) => !on),
       };
-      const act = acts[event.key];
+      const letter = event.key.toUpperCase();
+      const way = ways.find(({ kind }) => catchUpKeys[kind] === letter);
+      const act = way ? () => refit(way.change) : letter === 'U' ? () => refit(noChange) : acts[event.key];
       if (!act || (isOnControl && (event.key === ' ' || event.key === 'Enter'))) return;
       event.preventDefault();
       act();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [goOn, goBack, pause]);
+  }, [goOn, goBack, pause, refit, ways]);
 
   if (!step || !beat) return null;
   if (state.status === 'finished')
@@ -84,7 +92,7 @@ export function TableView({ visit, plan }: Props) {
     );
 
   const next = steps[Math.max(0, index) + 1];
-  const total = steps.reduce((sum, s) => sum + s.seconds, 0);
+  const total = steps.reduce((sum, s) => sum + spanOf(s), 0);
   const isReady = state.status === 'ready';
   return (
     <div className={styles['view']}>
@@ -99,7 +107,7 @@ export function TableView({ visit, plan }: Props) {
       </header>
       <div className={styles['middle']}>
         <div className={styles['body']}>
-          <StepMap visit={visit} step={step} />
+          <StepMap visit={visit} step={step} lines={plan.treatment?.lines} />
         </div>
         <main id="main" className={styles['main']} aria-live="polite">
           <p className={styles['kind']}>
@@ -117,8 +125,15 @@ export function TableView({ visit, plan }: Props) {
             {step.told ? `${step.told.cue} ${step.told.note}` : pressureInWords(step.pressure)}{' '}
             {step.cautions.join(' ')}
           </p>
+          {step.told?.tool && <p className={styles['tool']}>With the {step.told.tool}</p>}
         </main>
       </div>
+      <CatchUpBar
+        ways={ways}
+        isChanged={table.isChanged}
+        onTake={({ change }) => refit(change)}
+        onUndo={() => refit(noChange)}
+      />
       <section className={styles['pace']} aria-label="Pace">
         <Ring step={step} beat={beat} isPaused={state.status === 'paused'} />
         <div className={styles['count']}>
@@ -132,10 +147,10 @@ export function TableView({ visit, plan }: Props) {
         </div>
         <div className={styles['step-clock']}>
           <span>step</span>
-          <strong data-over={table.stepMs / 1000 > step.seconds + 5 ? true : undefined}>
+          <strong data-over={table.stepMs / 1000 > spanOf(step) + 5 ? true : undefined}>
             {formatClock(table.stepMs / 1000)}
           </strong>
-          <span>of {formatClock(step.seconds)}</span>
+          <span>of {formatClock(spanOf(step))}</span>
         </div>
         <div className={styles['next']}>
           <span>then</span>

@@ -1,4 +1,4 @@
-import type { TableStep } from '../../core/table/table-step';
+import { spanOf, type TableStep } from '../../core/table/table-step';
 import type { Beat } from '../../core/table/progress';
 import { pebbleOutlines } from '../../ui/pebbles';
 import styles from './TableView.module.css';
@@ -10,7 +10,7 @@ export function paceWords(step: TableStep, beat: Beat, status: string): string {
   if (status === 'ready') return 'press Space to begin';
   if (status === 'paused') return 'paused';
   if (beat.isOver) return 'done: go on when ready';
-  if (beat.repetition === 0) return 'find the place';
+  if (beat.repetition === 0) return step.setupSeconds ? 'make the change, then find the place' : 'find the place';
   if (step.told?.count === 'hold')
     return `hold, ${Math.max(0, Math.ceil((1 - beat.phase) * (step.seconds / step.repetitions)))} s left`;
   if (step.kind === 'breathe') return beat.phase < 0.5 ? 'breathe in' : 'breathe out';
@@ -35,7 +35,7 @@ export function Drift({
   if (index < 0) return <span className={styles['drift']} />;
   const step = steps[index];
   const planned =
-    steps.slice(0, index).reduce((sum, s) => sum + s.seconds, 0) + Math.min(stepMs / 1000, step?.seconds ?? 0);
+    steps.slice(0, index).reduce((sum, s) => sum + spanOf(s), 0) + Math.min(stepMs / 1000, step ? spanOf(step) : 0);
   const drift = visitMs / 1000 - planned;
   if (Math.abs(drift) < driftSeconds) return <span className={styles['drift']}>on time</span>;
   const minutes = Math.floor(Math.abs(drift) / 60);

@@ -1,11 +1,13 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { VisitView } from '../../contracts/visit-views';
-import type { Step } from '../../core/drainage/step';
-import { clocksAt, replay, type TableEvent } from '../../core/table/progress';
+import { clocksAt, noChange, replay, type TableChange, type TableEvent } from '../../core/table/progress';
+import { stepsAfter, waysToCatchUp } from '../../core/table/refit';
+import type { TableStep } from '../../core/table/table-step';
 import { RequestError, send } from '../api';
 
 const retryMs = 3000;
 const tickMs = 100;
+const lookMs = 10_000;
 
 export type Keeping =
   | { readonly kind: 'kept' }
@@ -27,13 +29,19 @@ function writeUnsent(visitId: number, events: readonly TableEvent[]): void {
 }
 
 /** The running treatment: every press becomes an event that is kept here first and then sent; the state is replayed from them. */
-export function useTable(visit: VisitView, steps: readonly Step[], planVersion: number) {
+export function useTable(
+  visit: VisitView,
+  planned: readonly TableStep[],
+  planVersion: number,
+  availableSeconds: number,
+) {
   const [events, setEvents] = useState<readonly TableEvent[]>(visit.events);
   const [keeping, setKeeping] = useState<Keeping>({ kind: 'kept' });
   const [nowMs, setNowMs] = useState(() => Date.parse(visit.events.at(-1)?.at ?? visit.startsAt));
   const unsent = useRef<readonly TableEvent[]>([]);
   const isSending = useRef(false);
   const state = useMemo(() => replay(events), [events]);
+  const steps = useMemo(() => stepsAfter(planned, state.change), [planned, state.change]);
 
   /** Sends batch after batch until nothing is left or nobody answers; then tries again a little later. */
   const flush = useCallback(async (): Promise<void> => {
@@ -74,14 +82,15 @@ export function useTable(visit: VisitView, steps: readonly Step[], planVersion: 
   }, [flush, visit.events, visit.id]);
 
   const emit = useCallback(
-    (...made: readonly (readonly [TableEvent['kind'], string | null])[]) => {
+    (...made: readonly (readonly [TableEvent['kind'], string | null, TableChange?])[]) => {
       const at = new Date().toISOString();
-      const fresh = made.map(([kind, stepId]): TableEvent => ({
+      const fresh = made.map(([kind, stepId, change]): TableEvent => ({
         id: crypto.randomUUID(),
         kind,
         stepId,
         at,
         planVersion,
+        ...(change ? { change } : {}),
       }));
       unsent.current = [...unsent.current, ...fresh];
       writeUnsent(visit.id, unsent.current);
@@ -116,5 +125,25 @@ export function useTable(visit: VisitView, steps: readonly Step[], planVersion: 
     else if (state.status === 'paused') emit(['resume', state.stepId]);
   }, [emit, state.status, state.stepId]);
 
-  return { state, index, keeping, goOn, goBack, pause, ...clocksAt(state, nowMs) };
+  const clocks = clocksAt(state, nowMs);
+  const looked = (ms: number) => Math.floor(ms / lookMs) * (lookMs / 1000);
+  const seconds = looked(clocks.visitMs);
+  const stepSeconds = looked(clocks.stepMs);
+  /** What may be done about a drift; looked at a few times a minute. */
+  const ways = useMemo(
+    () =>
+      state.status === 'running' && index >= 0
+        ? waysToCatchUp(planned, { index, stepSeconds, visitSeconds: seconds, availableSeconds }, state.change)
+        : [],
+    [availableSeconds, index, planned, seconds, state.change, state.status, stepSeconds],
+  );
+  const isChanged = state.change !== noChange && JSON.stringify(state.change) !== JSON.stringify(noChange);
+  const refit = useCallback(
+    (change: TableChange) => {
+      if (state.status === 'running') emit(['refit', state.stepId, change]);
+    },
+    [emit, state.status, state.stepId],
+  );
+
+  return { state, steps, index, keeping, goOn, goBack, pause, ways, refit, isChanged, ...clocks };
 }

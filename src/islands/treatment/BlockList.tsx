@@ -1,12 +1,10 @@
-import { closestCenter, DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
-import { restrictToVerticalAxis } from '@dnd-kit/modifiers';
-import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { type KeyboardEvent, useEffect, useRef } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { BlockView } from '../../contracts/treatment-views';
 import { type TableStep, timesOf, titleOf } from '../../core/table/table-step';
 import { formatClock } from '../../core/units';
+import { SortableList } from '../../ui/sortable/SortableList';
 import type { TreatmentHandle } from './useTreatment';
 import styles from './Treatment.module.css';
 
@@ -19,63 +17,30 @@ interface Props {
 /** The parts of the treatment in their order: drag one, or move it with Alt and the arrow keys. */
 export function BlockList({ handle, selected, onSelect }: Props) {
   const { treatment, plan, move, blocks } = handle;
-  const list = useRef<HTMLOListElement>(null);
-  const focusAfter = useRef<string>(undefined);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const steps = new Map(plan.steps.map((step) => [step.id, step]));
-  useEffect(() => {
-    if (!focusAfter.current) return;
-    list.current?.querySelector<HTMLElement>(`[data-block="${focusAfter.current}"]`)?.focus();
-    focusAfter.current = undefined;
-  }, [blocks]);
-  const onDragEnd = ({ active, over }: DragEndEvent) => {
-    if (!over) return;
-    const at = (id: unknown) => blocks.findIndex((block) => block.id === id);
-    move(at(active.id), at(over.id));
-  };
-  const onKeyDown = (event: KeyboardEvent, index: number) => {
-    const by = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0;
-    const block = blocks[index];
-    if (by === 0 || !block) return;
-    event.preventDefault();
-    if (event.altKey) {
-      focusAfter.current = block.id;
-      move(index, index + by);
-      return;
-    }
-    const next = blocks[index + by];
-    if (next) list.current?.querySelector<HTMLElement>(`[data-block="${next.id}"]`)?.focus();
-  };
   return (
-    <DndContext
-      sensors={sensors}
-      collisionDetection={closestCenter}
-      modifiers={[restrictToVerticalAxis]}
-      onDragEnd={onDragEnd}
-      accessibility={{
-        screenReaderInstructions: { draggable: 'Press Alt with the up or down arrow key to move this part.' },
-      }}
+    <SortableList
+      ids={blocks.map(({ id }) => id)}
+      label="The treatment"
+      what="part"
+      className={styles['blocks']}
+      onMove={move}
     >
-      <SortableContext items={blocks.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-        <ol className={styles['blocks']} ref={list} aria-label="The treatment">
-          {blocks.map((block, index) => (
-            <Block
-              key={block.id}
-              block={block}
-              number={index + 1}
-              steps={block.steps.flatMap((id) => steps.get(id) ?? [])}
-              faults={[...treatment.faults, ...treatment.conflicts]
-                .filter(({ then }) => then === block.id)
-                .map(({ message, severity }) => ({ message, severity }))
-                .concat(treatment.stepFaults.filter((fault) => fault.block === block.id))}
-              isOpen={selected === block.id}
-              onToggle={() => onSelect(selected === block.id ? undefined : block.id)}
-              onKeyDown={(event) => onKeyDown(event, index)}
-            />
-          ))}
-        </ol>
-      </SortableContext>
-    </DndContext>
+      {blocks.map((block, index) => (
+        <Block
+          key={block.id}
+          block={block}
+          number={index + 1}
+          steps={block.steps.flatMap((id) => steps.get(id) ?? [])}
+          faults={[...treatment.faults, ...treatment.conflicts]
+            .filter(({ then }) => then === block.id)
+            .map(({ message, severity }) => ({ message, severity }))
+            .concat(treatment.stepFaults.filter((fault) => fault.block === block.id))}
+          isOpen={selected === block.id}
+          onToggle={() => onSelect(selected === block.id ? undefined : block.id)}
+        />
+      ))}
+    </SortableList>
   );
 }
 
@@ -86,10 +51,9 @@ interface BlockProps {
   readonly faults: readonly { readonly message: string; readonly severity: string }[];
   readonly isOpen: boolean;
   readonly onToggle: () => void;
-  readonly onKeyDown: (event: KeyboardEvent) => void;
 }
 
-function Block({ block, number, steps, faults, isOpen, onToggle, onKeyDown }: BlockProps) {
+function Block({ block, number, steps, faults, isOpen, onToggle }: BlockProps) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: block.id });
   const setup = block.changes.reduce((sum, { seconds }) => sum + seconds, 0);
   return (
@@ -105,12 +69,11 @@ function Block({ block, number, steps, faults, isOpen, onToggle, onKeyDown }: Bl
         {...attributes}
         {...listeners}
         role="button"
-        data-block={block.id}
+        data-row={block.id}
         aria-expanded={isOpen}
         className={styles['block']}
         data-fault={faults.some(({ severity }) => severity === 'error') || undefined}
         onClick={onToggle}
-        onKeyDown={onKeyDown}
       >
         <span className={styles['number']}>{number}</span>
         <span className={styles['name']}>

@@ -1,96 +1,209 @@
 import { useState } from 'react';
-import type { OfferedProtocol } from '../../contracts/treatment-views';
+import { purposes } from '../../catalogue/library/purposes';
+import type { TreatmentHolds } from '../../contracts/treatment';
+import type { OfferedProtocol, ReadyTreatment, TreatmentOffers } from '../../contracts/treatment-views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
-import { Field } from '../../ui/field/Field';
-import styles from './Treatment.module.css';
+import { Field, Select } from '../../ui/field/Field';
+import styles from './Chooser.module.css';
+import { type Choices, minutesOf, withoutProtocol, withPart, withProtocol } from './chosen';
+import { useOffers } from './useOffers';
+
+export interface Chosen {
+  readonly holds: Partial<TreatmentHolds> & Pick<TreatmentHolds, 'choices'>;
+  /** Of a ready-made treatment that was taken. */
+  readonly minutes?: number | undefined;
+}
 
 interface Props {
-  readonly offered: readonly OfferedProtocol[];
+  readonly clientId: number;
   /** What is chosen already. */
-  readonly chosen: readonly string[];
-  readonly onChoose: (protocols: readonly string[]) => void;
+  readonly chosen: Choices;
+  readonly onChoose: (chosen: Chosen) => void;
   readonly onClose: () => void;
 }
 
 const mostChoices = 8;
 
-/** What a visit is to hold: any of the protocols, several together. */
-export function Chooser({ offered, chosen, onChoose, onClose }: Props) {
-  const [ticked, setTicked] = useState<readonly string[]>(chosen);
-  const [text, setText] = useState('');
-  const shown = offered.filter(({ name, modality }) =>
-    `${name} ${modality}`.toLowerCase().includes(text.trim().toLowerCase()),
-  );
-  const groups = [...new Set(shown.map(({ modality }) => modality))];
-  const minutes = offered.filter(({ id }) => ticked.includes(id)).reduce((sum, one) => sum + one.minutes, 0);
-  const toggle = (id: string, isOn: boolean) =>
-    setTicked((list) => (isOn ? [...list, id] : list.filter((one) => one !== id)));
+/** What a visit is to hold: something ready-made, or any of the protocols, several together, whole or in parts. */
+export function Chooser({ clientId, chosen, onChoose, onClose }: Props) {
+  const { state, reload } = useOffers(clientId);
   return (
-    <Dialog title="What this visit holds" isOpen onClose={onClose}>
-      <form
-        className={styles['chooser']}
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (ticked.length > 0) onChoose(ticked);
-        }}
-      >
-        <Field label="Search" type="search" value={text} onChange={(event) => setText(event.target.value)} />
-        <div className={styles['offered']}>
-          {groups.map((group) => (
-            <fieldset key={group}>
-              <legend>{group}</legend>
-              {shown
-                .filter(({ modality }) => modality === group)
-                .map(({ id, name, minutes: usual, isPlanned }) => (
-                  <label key={id}>
-                    <input
-                      type="checkbox"
-                      checked={ticked.includes(id)}
-                      disabled={!ticked.includes(id) && ticked.length >= mostChoices}
-                      onChange={(event) => toggle(id, event.target.checked)}
-                    />
-                    <span>{name}</span>
-                    <small>{isPlanned ? 'from the case' : `${usual} min`}</small>
-                  </label>
-                ))}
-            </fieldset>
-          ))}
-          {shown.length === 0 && <p>Nothing is called that.</p>}
-        </div>
-        <div className={styles['buttons']}>
-          <span className={styles['soft']}>
-            {ticked.length === 0 ? 'Choose at least one.' : `${ticked.length} chosen, ${minutes} usual minutes`}
-          </span>
-          <Button onClick={onClose}>Leave it</Button>
-          <Button look="filled" type="submit" disabled={ticked.length === 0}>
-            Plan these
+    <Dialog title="What this visit holds" isOpen onClose={onClose} size="wide">
+      {state.kind === 'waiting' && <p aria-busy="true">Looking up what the house has …</p>}
+      {state.kind === 'trouble' && (
+        <p role="alert">
+          {state.text}{' '}
+          <Button look="link" onClick={reload}>
+            Try again
           </Button>
-        </div>
-      </form>
+        </p>
+      )}
+      {state.kind === 'here' && <Choosing offers={state.offers} first={chosen} onChoose={onChoose} onClose={onClose} />}
     </Dialog>
   );
 }
 
-/** Choices of these protocols; those that stood before keep their id, so that an order still names them. */
-export function choicesOf(
-  protocols: readonly string[],
-  before: readonly {
-    readonly id: string;
-    readonly protocol: string;
-    readonly blocks?: readonly string[] | undefined;
-  }[],
-) {
-  let number = 0;
-  const free = () => {
-    do number += 1;
-    while (before.some(({ id }) => id === `c${number}`));
-    return `c${number}`;
+interface ChoosingProps {
+  readonly offers: TreatmentOffers;
+  readonly first: Choices;
+  readonly onChoose: (chosen: Chosen) => void;
+  readonly onClose: () => void;
+}
+
+function Choosing({ offers, first, onChoose, onClose }: ChoosingProps) {
+  const [choices, setChoices] = useState(first);
+  const [taken, setTaken] = useState<ReadyTreatment>();
+  const [text, setText] = useState('');
+  const [purpose, setPurpose] = useState('');
+  const ofPurpose = purposes.find(({ id }) => id === purpose)?.protocols;
+  const wanted = text.trim().toLowerCase();
+  const shown = offers.protocols.filter(
+    ({ id, name, modality, about, school }) =>
+      (ofPurpose?.includes(id) ?? true) && `${name} ${modality} ${about} ${school}`.toLowerCase().includes(wanted),
+  );
+  const isOn = (id: string) => choices.some(({ protocol }) => protocol === id);
+  const minutes = minutesOf(choices, offers.protocols);
+  const take = (ready: ReadyTreatment) => {
+    setTaken(ready);
+    setChoices(ready.holds.choices);
   };
-  return protocols.map((protocol) => {
-    const known = before.find((one) => one.protocol === protocol);
-    return known
-      ? { id: known.id, protocol, ...(known.blocks ? { blocks: [...known.blocks] } : {}) }
-      : { id: free(), protocol };
-  });
+  return (
+    <form
+      className={styles['chooser']}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (choices.length === 0) return;
+        onChoose({ holds: taken ? { ...taken.holds, choices } : { choices }, minutes: taken?.minutes });
+      }}
+    >
+      <div className={styles['search']}>
+        <Field
+          label="Search"
+          type="search"
+          value={text}
+          maxLength={100}
+          onChange={(event) => setText(event.target.value)}
+        />
+        <Select label="What for" value={purpose} onChange={(event) => setPurpose(event.target.value)}>
+          <option value="">anything</option>
+          {purposes.map(({ id, label }) => (
+            <option key={id} value={id}>
+              {label}
+            </option>
+          ))}
+        </Select>
+      </div>
+      <div className={styles['offered']}>
+        {offers.ready.length > 0 && wanted === '' && purpose === '' && (
+          <fieldset>
+            <legend>Ready-made</legend>
+            {offers.ready.map((ready) => (
+              <button
+                key={ready.id}
+                type="button"
+                className={styles['ready']}
+                aria-pressed={taken?.id === ready.id}
+                onClick={() => take(ready)}
+              >
+                <strong>{ready.kind === 'usual' ? `Usual: ${ready.name}` : ready.name}</strong>
+                <small>{ready.minutes} min</small>
+              </button>
+            ))}
+          </fieldset>
+        )}
+        {[...new Set(shown.map(({ modality }) => modality))].map((group) => (
+          <fieldset key={group}>
+            <legend>{group}</legend>
+            {shown
+              .filter(({ modality }) => modality === group)
+              .map((one) => (
+                <label key={one.id} title={one.about}>
+                  <input
+                    type="checkbox"
+                    checked={isOn(one.id)}
+                    disabled={!isOn(one.id) && choices.length >= mostChoices}
+                    onChange={(event) =>
+                      setChoices((now) =>
+                        event.target.checked ? withProtocol(now, one.id) : withoutProtocol(now, one.id),
+                      )
+                    }
+                  />
+                  <span>{one.name}</span>
+                  <small>{one.isPlanned ? 'from the case' : `${one.minutes} min`}</small>
+                </label>
+              ))}
+          </fieldset>
+        ))}
+        {shown.length === 0 && <p>Nothing of that kind. Search for less, or look under “anything”.</p>}
+      </div>
+      <div className={styles['chosen']} aria-label="Chosen" role="group">
+        <h3>Chosen</h3>
+        {choices.length === 0 && <p className={styles['soft']}>Nothing yet. Tick what the visit is to hold.</p>}
+        {choices.map(({ id, protocol, blocks }) => {
+          const offered = offers.protocols.find((one) => one.id === protocol);
+          return (
+            <ChosenProtocol
+              key={id}
+              name={offered?.name ?? protocol}
+              offered={offered}
+              blocks={blocks}
+              onPart={(part, isIn) => offered && setChoices((now) => withPart(now, offered, part, isIn))}
+              onDrop={() => setChoices((now) => withoutProtocol(now, protocol))}
+            />
+          );
+        })}
+      </div>
+      <div className={styles['buttons']}>
+        <span className={styles['soft']}>
+          {choices.length === 0 ? 'Choose at least one.' : `${choices.length} chosen, ${minutes} usual minutes`}
+        </span>
+        <Button onClick={onClose}>Leave it</Button>
+        <Button look="filled" type="submit" disabled={choices.length === 0}>
+          Plan these
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+interface ChosenProps {
+  readonly name: string;
+  readonly offered: OfferedProtocol | undefined;
+  readonly blocks: readonly string[] | undefined;
+  readonly onPart: (part: string, isIn: boolean) => void;
+  readonly onDrop: () => void;
+}
+
+function ChosenProtocol({ name, offered, blocks, onPart, onDrop }: ChosenProps) {
+  const parts = offered?.parts ?? [];
+  const isIn = (id: string) => blocks?.includes(id) ?? true;
+  const count = parts.filter(({ id }) => isIn(id)).length;
+  return (
+    <section>
+      <div className={styles['one']}>
+        <strong>{name}</strong>
+        <Button look="link" aria-label={`Take out ${name}`} onClick={onDrop}>
+          take out
+        </Button>
+      </div>
+      {parts.length > 1 && (
+        <details>
+          <summary>{blocks ? `${count} of ${parts.length} parts` : `all ${parts.length} parts`}</summary>
+          {parts.map((part) => (
+            <label key={part.id}>
+              <input
+                type="checkbox"
+                checked={isIn(part.id)}
+                disabled={count === 1 && isIn(part.id)}
+                onChange={(event) => onPart(part.id, event.target.checked)}
+              />
+              <span>{part.name}</span>
+              <small>{part.minutes} min</small>
+            </label>
+          ))}
+        </details>
+      )}
+    </section>
+  );
 }

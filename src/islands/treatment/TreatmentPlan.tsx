@@ -1,16 +1,17 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
-import type { OfferedProtocol, TreatmentView } from '../../contracts/treatment-views';
+import type { TreatmentView } from '../../contracts/treatment-views';
 import type { PlanView, VisitView } from '../../contracts/visit-views';
 import { regionLabel } from '../../core/anatomy/place';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
+import { MapLines } from '../../ui/body-map/MapLines';
 import type { RegionMark } from '../../ui/body-map/BodyMap';
 import { bestDrawing } from '../../ui/body-map/views';
 import { Button, ButtonLink } from '../../ui/button/Button';
-import { Dialog } from '../../ui/dialog/Dialog';
-import { TextArea } from '../../ui/field/Field';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { marksOf } from '../body-marks';
+import { ReasonDialog } from '../plan/ReasonDialog';
+import { usePlanKeys } from '../plan/usePlanKeys';
 import { VisitHead } from '../visit-head/VisitHead';
 import { Bands } from './Bands';
 import { BlockList } from './BlockList';
@@ -22,34 +23,22 @@ interface Props {
   readonly visit: VisitView;
   readonly plan: PlanView;
   readonly treatment: TreatmentView;
-  readonly offered: readonly OfferedProtocol[];
 }
 
 /** A whole treatment of several parts: put into the best order and the time, rearranged with what breaks shown at once. */
-export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment, offered }: Props) {
+export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }: Props) {
   const handle = useTreatment(visit.id, first, firstTreatment);
   const { plan, treatment, status } = handle;
   const [selected, setSelected] = useState<string>();
-  const [reason, setReason] = useState<string>();
+  const [isReasonAsked, setIsReasonAsked] = useState(false);
   const errors = [...treatment.faults, ...treatment.stepFaults, ...treatment.conflicts].filter(
     ({ severity }) => severity === 'error',
   );
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      if (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || event.altKey || document.querySelector('[role="dialog"]'))
-        return;
-      const key = event.key.toLowerCase();
-      if ((event.ctrlKey || event.metaKey) && key === 'z') {
-        event.preventDefault();
-        handle.undo();
-      } else if (!event.ctrlKey && !event.metaKey && key === 'm' && treatment.faults.length > 0) {
-        event.preventDefault();
-        handle.mendAll();
-      }
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+  usePlanKeys({
+    undo: handle.undo,
+    mend: () => {
+      if (treatment.faults.length > 0) handle.mendAll();
+    },
   });
 
   const block = treatment.blocks.find(({ id }) => id === selected);
@@ -65,6 +54,9 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment, o
   const nodes = new Map(marks.nodes);
   for (const place of places) if (anatomy.basins.has(place) && !nodes.has(place)) nodes.set(place, 'to clear');
   const drawing = bestDrawing(places);
+  const worked = new Set(
+    plan.steps.filter(({ id }) => !block || inBlock.has(id)).flatMap(({ told }) => told?.lines ?? []),
+  );
   const isEmpty = treatment.blocks.length === 0;
   return (
     <>
@@ -87,7 +79,9 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment, o
                 )?.id,
               )
             }
-          />
+          >
+            {(figure) => <MapLines figure={figure} lines={treatment.lines} worked={worked} />}
+          </BodyPanel>
         </section>
         <main id="main" className={styles['main']}>
           <div className={styles['heading']}>
@@ -134,16 +128,18 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment, o
               </Button>
             </div>
           )}
+          {treatment.sinceLast && <SinceLast {...treatment.sinceLast} />}
           {isEmpty && (
             <p className={styles['notice']}>Nothing of what was chosen may be given; the reasons stand at the right.</p>
           )}
           <BlockList handle={handle} selected={selected} onSelect={setSelected} />
         </main>
-        <TreatmentSide handle={handle} offered={offered} regionLabel={(name) => regionLabel(anatomy, name)} />
+        <TreatmentSide handle={handle} visit={visit} regionLabel={(name) => regionLabel(anatomy, name)} />
       </div>
       <footer className={styles['foot']}>
         <Bands treatment={treatment} selected={selected} onSelect={setSelected} />
         <div className={styles['actions']}>
+          <a href={`/visits/${visit.id}/prepare`}>Room list</a>
           <a href={`/visits/${visit.id}/print`}>Print</a>
           <Button look="link" onClick={handle.undo} disabled={!handle.canUndo}>
             Undo
@@ -154,7 +150,7 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment, o
           {isEmpty || plan.isStale || !treatment.fits ? (
             <Button disabled>To the table</Button>
           ) : errors.length > 0 && plan.reason === '' ? (
-            <Button look="filled" onClick={() => setReason('')}>
+            <Button look="filled" onClick={() => setIsReasonAsked(true)}>
               To the table …
             </Button>
           ) : (
@@ -164,42 +160,31 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment, o
           )}
         </div>
       </footer>
-      <Dialog title="The order breaks a rule" isOpen={reason !== undefined} onClose={() => setReason(undefined)}>
-        <form
-          className={styles['chooser']}
-          onSubmit={(event) => {
-            event.preventDefault();
-            if ((reason ?? '').trim() === '') return;
-            handle.keepWithReason((reason ?? '').trim());
-            setReason(undefined);
-          }}
-        >
-          <ul>
-            {errors.slice(0, 5).map(({ message }, i) => (
-              <li key={`${message} ${i}`}>{message}</li>
-            ))}
-          </ul>
-          <TextArea
-            label="Why do you keep it this way? It stays in the record."
-            value={reason ?? ''}
-            maxLength={400}
-            onChange={(event) => setReason(event.target.value)}
-          />
-          <div className={styles['buttons']}>
-            <Button
-              onClick={() => {
-                handle.mendAll();
-                setReason(undefined);
-              }}
-            >
-              Mend all instead
-            </Button>
-            <Button look="filled" type="submit" disabled={(reason ?? '').trim() === ''}>
-              Keep it
-            </Button>
-          </div>
-        </form>
-      </Dialog>
+      <ReasonDialog
+        title="The order breaks a rule"
+        faults={errors.map(({ message }) => message)}
+        isOpen={isReasonAsked}
+        onClose={() => setIsReasonAsked(false)}
+        onMendAll={handle.mendAll}
+        onKeep={handle.keepWithReason}
+      />
     </>
+  );
+}
+
+/** As last time, but: what differs from it. */
+function SinceLast({ date, words }: { readonly date: string; readonly words: readonly string[] }) {
+  if (words.length === 0) return <p className={styles['since']}>As on {date}.</p>;
+  return (
+    <details className={styles['since']} open={words.length <= 2}>
+      <summary>
+        As on {date}, but {words.length === 1 ? 'one thing is' : `${words.length} things are`} different
+      </summary>
+      <ul>
+        {words.map((one) => (
+          <li key={one}>{one}</li>
+        ))}
+      </ul>
+    </details>
   );
 }

@@ -1,101 +1,103 @@
 import { useState } from 'react';
-import type { OfferedProtocol } from '../../contracts/treatment-views';
+import { lineNames } from '../../catalogue/facial/usual-lines';
+import type { VisitView } from '../../contracts/visit-views';
+import { lineWorkId } from '../../core/facial/line-work';
+import type { Proposal } from '../../core/treatment/shorten';
 import { formatClock } from '../../core/units';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
+import { Dialog } from '../../ui/dialog/Dialog';
 import { Field } from '../../ui/field/Field';
-import { Chooser, choicesOf } from './Chooser';
+import { schoolInWords, SchoolFields } from '../plan/SchoolFields';
+import { Chooser } from './Chooser';
+import { type Choices, withoutBlocks, withProtocol } from './chosen';
+import { KeepTemplate } from './KeepTemplate';
 import styles from './Treatment.module.css';
 import type { TreatmentHandle } from './useTreatment';
 
 interface Props {
   readonly handle: TreatmentHandle;
-  readonly offered: readonly OfferedProtocol[];
+  readonly visit: VisitView;
   readonly regionLabel: (name: string) => string;
 }
 
 const mostRegions = 8;
 
 /** Beside the parts: what was chosen, the time, what is left out and why, what could be saved, and the load. */
-export function TreatmentSide({ handle, offered, regionLabel }: Props) {
+export function TreatmentSide({ handle, visit, regionLabel }: Props) {
   const { treatment } = handle;
   const { wish, load } = treatment;
-  const [isChoosing, setIsChoosing] = useState(false);
-  const [minutes, setMinutes] = useState(String(wish.minutes));
-  const takeMinutes = () => {
-    const value = Number(minutes.replace(',', '.'));
-    if (value >= 1 && value <= 480 && value !== wish.minutes) handle.set({ minutes: value });
-    else setMinutes(String(wish.minutes));
+  const [open, setOpen] = useState<'chooser' | 'keep' | 'school'>();
+  const close = () => setOpen(undefined);
+  const blocks = treatment.blocks.map(({ id }) => id);
+  const isOnlyDrainage = wish.choices.length === 1 && treatment.blocks.every(({ name }) => name === 'drainage');
+  const hasDrainage = treatment.blocks.some(({ name }) => name === 'drainage');
+  const setChoices = (choices: Choices) => handle.set({ choices });
+  const takes = (proposal: Proposal) => {
+    if (proposal.kind === 'short-form') handle.set({ isShort: true });
+    else if (proposal.kind === 'both-hands') handle.set({ bothSides: true });
+    else if (proposal.blocks.length > 0) setChoices(withoutBlocks(wish.choices, proposal.blocks, blocks));
   };
-  const remove = (id: string) => handle.set({ choices: wish.choices.filter((one) => one.id !== id) });
   return (
     <aside className={styles['side']} aria-label="What it holds, and the time">
       <section>
         <h2>This visit holds</h2>
         <ul className={styles['chosen']}>
-          {treatment.choices.map(({ id, name, isGiven }) => (
-            <li key={id}>
-              <span data-off={isGiven ? undefined : true}>{name}</span>
-              {treatment.choices.length > 1 && (
-                <Button look="link" aria-label={`Take out ${name}`} onClick={() => remove(id)}>
-                  take out
-                </Button>
-              )}
-            </li>
-          ))}
+          {treatment.choices.map(({ id, name, isGiven }) => {
+            const parts = wish.choices.find((one) => one.id === id)?.blocks?.length;
+            return (
+              <li key={id}>
+                <span data-off={isGiven ? undefined : true}>
+                  {name}
+                  {parts !== undefined && <small> {parts === 1 ? 'one part' : `${parts} parts`}</small>}
+                </span>
+                {treatment.choices.length > 1 && (
+                  <Button
+                    look="link"
+                    aria-label={`Take out ${name}`}
+                    onClick={() => setChoices(wish.choices.filter((one) => one.id !== id))}
+                  >
+                    take out
+                  </Button>
+                )}
+              </li>
+            );
+          })}
         </ul>
-        <Button onClick={() => setIsChoosing(true)}>Choose</Button>
+        <div className={styles['pair']}>
+          <Button onClick={() => setOpen('chooser')}>Choose</Button>
+          <Button look="link" onClick={() => setOpen('keep')}>
+            Keep for another time
+          </Button>
+        </div>
+        {isOnlyDrainage && (
+          <Button look="link" onClick={() => void handle.asDrainage()}>
+            Plan it as drainage alone, step by step
+          </Button>
+        )}
       </section>
-      <section>
-        <h2>Time</h2>
-        <p>
-          <strong>{formatClock(treatment.totalSeconds)}</strong> of {formatClock(treatment.availableSeconds)} min, of it{' '}
-          {formatClock(treatment.setupSeconds)} for turning, hands and walking.
-        </p>
-        <p className={styles['soft']}>
-          {treatment.fits
-            ? timeWords(treatment.totalSeconds, treatment.usualSeconds)
-            : `Even the least is ${formatClock(treatment.shortBySeconds)} too long.`}{' '}
-          {treatment.isBestOrder
-            ? 'No order needs less for changes.'
-            : `The best order would need ${formatClock(treatment.lowerBoundSeconds)} for changes.`}
-        </p>
-        <Field
-          label="Minutes"
-          inputMode="decimal"
-          value={minutes}
-          onChange={(event) => setMinutes(event.target.value)}
-          onBlur={takeMinutes}
-          onKeyDown={(event) => event.key === 'Enter' && takeMinutes()}
-        />
-        <Choice
-          label="Form"
-          options={[
-            { value: 'whole', text: 'whole' },
-            { value: 'short', text: 'short form' },
-          ]}
-          value={wish.isShort ? 'short' : 'whole'}
-          onChange={(value) => handle.set({ isShort: value === 'short' })}
-        />
-        <Choice
-          label="Time that is left"
-          options={[
-            { value: 'end', text: 'end early' },
-            { value: 'fill', text: 'fill it' },
-          ]}
-          value={wish.fill ? 'fill' : 'end'}
-          onChange={(value) => handle.set({ fill: value === 'fill' })}
-        />
-      </section>
+      <OpenLines handle={handle} onAdd={() => setChoices(withProtocol(wish.choices, lineWorkId))} />
+      <Time handle={handle} />
+      {hasDrainage && (
+        <section>
+          <h2>School of drainage</h2>
+          <p className={styles['soft']}>
+            {schoolInWords(wish.school ?? visit.school)}{' '}
+            <Button look="link" onClick={() => setOpen('school')}>
+              Change
+            </Button>
+          </p>
+        </section>
+      )}
       {treatment.proposals.length > 0 && (
         <section>
           <h2>Short of time</h2>
           <ul className={styles['plain']}>
-            {treatment.proposals.map(({ kind, words, savesSeconds }) => (
-              <li key={words}>
-                {words} <strong>{formatClock(savesSeconds)}</strong>
-                {kind === 'short-form' && !wish.isShort && (
-                  <Button look="link" onClick={() => handle.set({ isShort: true })}>
+            {treatment.proposals.map((proposal) => (
+              <li key={proposal.words} className={styles['proposal']}>
+                <span>{proposal.words}</span> <strong>{formatClock(proposal.savesSeconds)}</strong>
+                {proposal.kind !== 'evenly' && !isTaken(proposal, wish) && (
+                  <Button look="link" aria-label={`Take it: ${proposal.words}`} onClick={() => takes(proposal)}>
                     take it
                   </Button>
                 )}
@@ -135,18 +137,132 @@ export function TreatmentSide({ handle, offered, regionLabel }: Props) {
           </tbody>
         </table>
       </section>
-      {isChoosing && (
+      {open === 'chooser' && (
         <Chooser
-          offered={offered}
-          chosen={wish.choices.map(({ protocol }) => protocol)}
-          onClose={() => setIsChoosing(false)}
-          onChoose={(protocols) => {
-            setIsChoosing(false);
-            handle.set({ choices: choicesOf(protocols, wish.choices) });
+          clientId={visit.client.id}
+          chosen={wish.choices}
+          onClose={close}
+          onChoose={({ holds, minutes }) => {
+            close();
+            handle.set({ ...holds, ...(minutes ? { minutes } : {}) });
           }}
         />
       )}
+      {open === 'keep' && <KeepTemplate visit={visit} wish={wish} onClose={close} />}
+      <Dialog title="School of drainage in this plan" isOpen={open === 'school'} onClose={close}>
+        <SchoolFields school={wish.school ?? visit.school} onChange={(school) => handle.set({ school })} />
+        <Button look="filled" onClick={close}>
+          Done
+        </Button>
+      </Dialog>
     </aside>
+  );
+}
+
+const isTaken = ({ kind }: Proposal, { isShort, bothSides }: TreatmentHandle['treatment']['wish']) =>
+  (kind === 'short-form' && isShort) || (kind === 'both-hands' && bothSides);
+
+/** Lines that were drawn on the face and that nothing of the treatment works. */
+function OpenLines({ handle, onAdd }: { readonly handle: TreatmentHandle; readonly onAdd: () => void }) {
+  const { lines, openLines } = handle.treatment;
+  const names = lines
+    .filter(({ id }) => openLines.includes(id))
+    .map(({ kind, side }) => `${lineNames[kind].toLowerCase()}${side === 'mid' ? '' : `, ${side}`}`);
+  if (names.length === 0) return null;
+  return (
+    <section>
+      <h2>Lines not worked</h2>
+      <p className={styles['soft']}>
+        {[...new Set(names)].join('; ')}.{' '}
+        <Button look="link" onClick={onAdd}>
+          Add work on the client’s own lines
+        </Button>
+      </p>
+    </section>
+  );
+}
+
+const kindWords = {
+  turn: ['turn', 'turns'],
+  hands: ['change of hands', 'changes of hands'],
+  walk: ['walk', 'walks'],
+  drape: ['draping', 'drapings'],
+} as const;
+
+/** How long it takes and what costs time; minutes, form and filling may be changed. */
+function Time({ handle }: { readonly handle: TreatmentHandle }) {
+  const { treatment } = handle;
+  const { wish } = treatment;
+  const [minutes, setMinutes] = useState(String(wish.minutes));
+  const [shown, setShown] = useState(wish.minutes);
+  if (shown !== wish.minutes) {
+    setShown(wish.minutes);
+    setMinutes(String(wish.minutes));
+  }
+  const takeMinutes = () => {
+    const value = Number(minutes.replace(',', '.'));
+    if (value >= 1 && value <= 480 && value !== wish.minutes) handle.set({ minutes: value });
+    else setMinutes(String(wish.minutes));
+  };
+  const changes = treatment.blocks.flatMap((block) => block.changes);
+  const costs = (['turn', 'hands', 'walk', 'drape'] as const).flatMap((kind) => {
+    const own = changes.filter((change) => change.kind === kind);
+    const seconds = own.reduce((sum, change) => sum + change.seconds, 0);
+    return own.length === 0
+      ? []
+      : [`${own.length} ${kindWords[kind][own.length === 1 ? 0 : 1]} ${formatClock(seconds)}`];
+  });
+  return (
+    <section>
+      <h2>Time</h2>
+      <p>
+        <strong>{formatClock(treatment.totalSeconds)}</strong> of {formatClock(treatment.availableSeconds)} min
+        {costs.length > 0 && `, of it ${costs.join(', ')}`}.
+      </p>
+      <p className={styles['soft']}>
+        {treatment.fits
+          ? timeWords(treatment.totalSeconds, treatment.usualSeconds)
+          : `Even the least is ${formatClock(treatment.shortBySeconds)} too long.`}{' '}
+        {treatment.isBestOrder
+          ? 'No order needs less for changes.'
+          : `The best order would need ${formatClock(treatment.lowerBoundSeconds)} for changes.`}
+      </p>
+      <Field
+        label="Minutes"
+        inputMode="decimal"
+        value={minutes}
+        onChange={(event) => setMinutes(event.target.value)}
+        onBlur={takeMinutes}
+        onKeyDown={(event) => event.key === 'Enter' && takeMinutes()}
+      />
+      <Choice
+        label="Form"
+        options={[
+          { value: 'whole', text: 'whole' },
+          { value: 'short', text: 'short form' },
+        ]}
+        value={wish.isShort ? 'short' : 'whole'}
+        onChange={(value) => handle.set({ isShort: value === 'short' })}
+      />
+      <Choice
+        label="Left and right"
+        options={[
+          { value: 'one', text: 'one side first' },
+          { value: 'both', text: 'both hands alike' },
+        ]}
+        value={wish.bothSides ? 'both' : 'one'}
+        onChange={(value) => handle.set({ bothSides: value === 'both' })}
+      />
+      <Choice
+        label="Time that is left"
+        options={[
+          { value: 'end', text: 'end early' },
+          { value: 'fill', text: 'fill it' },
+        ]}
+        value={wish.fill ? 'fill' : 'end'}
+        onChange={(value) => handle.set({ fill: value === 'fill' })}
+      />
+    </section>
   );
 }
 

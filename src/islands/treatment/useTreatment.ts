@@ -102,6 +102,22 @@ export function useTreatment(visitId: number, first: PlanView, firstTreatment: T
       const { order: _, ...wish } = latest.current;
       change(wish);
     },
+    /** Goes back to the plan of a drainage by itself, which shows every step of the course. */
+    asDrainage: async () => {
+      await queue.current;
+      const { minutes, fill, school } = latest.current;
+      try {
+        await send('POST', `/api/visits/${visitId}/plan`, {
+          school: school ?? plan.drainageCase.school,
+          minutes,
+          fill,
+          basedOn: version.current,
+        });
+        window.location.reload();
+      } catch (error) {
+        setStatus({ kind: 'trouble', text: sentenceOf(error) });
+      }
+    },
     keepWithReason: (reason: string) => post(latest.current, reason),
     retry: () => post(latest.current, plan.reason),
   };

@@ -5,11 +5,12 @@ import { type Shortcut, Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import styles from './VisitHead.module.css';
 
 /** Stages that have a view of their own. */
-const walked = ['ask', 'measure', 'plan', 'table', 'close'] as const;
+const walked = ['ask', 'measure', 'plan', 'prepare', 'table', 'close'] as const;
 const names: Readonly<Record<(typeof walked)[number], string>> = {
   ask: 'Ask',
   measure: 'Measure',
   plan: 'Plan',
+  prepare: 'Prepare',
   table: 'Table',
   close: 'Close',
 };
@@ -45,6 +46,7 @@ const keysOf: Readonly<Record<(typeof walked)[number], readonly Shortcut[]>> = {
     [['K'], 'skin and tissue'],
     [['F'], 'how it feels'],
     [['N'], 'face and neck'],
+    [['L'], 'lines of the face'],
     [['G'], 'girths of the belly'],
     [['P'], 'pictures'],
   ],
@@ -55,6 +57,10 @@ const keysOf: Readonly<Record<(typeof walked)[number], readonly Shortcut[]>> = {
     [['Alt', '↓'], 'move the step down'],
     [['M'], 'mend what is broken'],
     [['Ctrl', 'Z'], 'undo the last move'],
+  ],
+  prepare: [
+    [['Tab'], 'next on the list'],
+    [['Space'], 'ready, or not yet'],
   ],
   table: [],
   close: [

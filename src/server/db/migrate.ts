@@ -5,6 +5,7 @@ import { openTheRecord } from './migrations/0002_open_the_record';
 import { measureAndLookBack } from './migrations/0003_measure_and_look_back';
 import { findPairs } from './migrations/0004_find_pairs';
 import { keepALibrary } from './migrations/0005_keep_a_library';
+import { holdMoreThanDrainage } from './migrations/0006_hold_more_than_drainage';
 
 export interface Migration {
   /** `NNNN_verb_noun`: applied in this order. */
@@ -13,7 +14,14 @@ export interface Migration {
 }
 
 /** Listed by hand: a bundle carries no folder. */
-const migrations: readonly Migration[] = [createTheHouse, openTheRecord, measureAndLookBack, findPairs, keepALibrary];
+const migrations: readonly Migration[] = [
+  createTheHouse,
+  openTheRecord,
+  measureAndLookBack,
+  findPairs,
+  keepALibrary,
+  holdMoreThanDrainage,
+];
 
 /**
  * Brings a database up to date, each migration in a transaction of its own, with its checksum recorded.

@@ -173,6 +173,8 @@ export interface VisitTable {
   series: string | null;
   moved_from: string | null;
   sequence: Generated<number>;
+  holds_json: Generated<string>;
+  ready_json: Generated<string>;
 }
 
 export interface VisitCheckTable {
@@ -306,6 +308,17 @@ export interface TableEventTable {
   plan_version: number;
   happened_at: string;
   received_at: string;
+  change_json: string | null;
+}
+
+export interface TreatmentTemplateTable {
+  id: Generated<number>;
+  client_id: number | null;
+  name: string;
+  holds_json: string;
+  made_at: string;
+  made_by: number | null;
+  removed_at: string | null;
 }
 
 export interface ClosingTable {
@@ -350,6 +363,7 @@ export interface Database {
   library_entry: LibraryEntryTable;
   plan: PlanTable;
   table_event: TableEventTable;
+  treatment_template: TreatmentTemplateTable;
   closing: ClosingTable;
   audit: AuditTable;
   client_version: ClientVersionTable;
@@ -373,6 +387,7 @@ export type ReferralFlagRow = Selectable<ReferralFlagTable>;
 export type TapeProtocolRow = Selectable<TapeProtocolTable>;
 export type PlanRow = Selectable<PlanTable>;
 export type VisitRow = Selectable<VisitTable>;
+export type TreatmentTemplateRow = Selectable<TreatmentTemplateTable>;
 export type ClientRow = Selectable<ClientTable>;
 export type FindingRow = Selectable<FindingTable>;
 export type ClosingRow = Selectable<ClosingTable>;

@@ -2,7 +2,7 @@ import { sql } from 'kysely';
 import type { ClosingInput, VisitInput } from '../../contracts/record';
 import type { StageOrEnd } from '../../contracts/people-views';
 import type { ClosingView } from '../../contracts/visit-views';
-import type { TableEvent } from '../../core/table/progress';
+import type { TableChange, TableEvent } from '../../core/table/progress';
 import type { CheckAnswers } from '../../core/visit/visit-check';
 import type { Db } from '../db/connection';
 import type { ClosingRow, PlanRow, VisitRow } from '../db/schema';
@@ -62,7 +62,11 @@ export async function countEarlierVisits(db: Db, visit: VisitRow): Promise<numbe
   return row.count;
 }
 
-export async function insertVisit(db: Db, given: VisitInput, series: string | null = null): Promise<number> {
+export async function insertVisit(
+  db: Db,
+  given: Omit<VisitInput, 'holds'>,
+  series: string | null = null,
+): Promise<number> {
   const row = await db
     .insertInto('visit')
     .values({
@@ -86,6 +90,24 @@ export async function setStage(db: Db, id: number, stage: StageOrEnd, closedAt: 
   await db
     .updateTable('visit')
     .set(closedAt ? { stage, closed_at: closedAt } : { stage })
+    .where('id', '=', id)
+    .execute();
+}
+
+/** What a visit holds, as it was booked or planned; null for drainage alone. */
+export async function setHolds(db: Db, id: number, holds: object | null): Promise<void> {
+  await db
+    .updateTable('visit')
+    .set({ holds_json: holds === null ? '' : JSON.stringify(holds) })
+    .where('id', '=', id)
+    .execute();
+}
+
+/** What of the room list is ready, by its words. */
+export async function setReady(db: Db, id: number, ready: readonly string[]): Promise<void> {
+  await db
+    .updateTable('visit')
+    .set({ ready_json: JSON.stringify(ready) })
     .where('id', '=', id)
     .execute();
 }
@@ -169,6 +191,7 @@ export async function insertEvents(db: Db, visitId: number, events: readonly Tab
         plan_version: event.planVersion,
         happened_at: event.at,
         received_at: now,
+        change_json: event.change ? JSON.stringify(event.change) : null,
       })),
     )
     .onConflict((oc) => oc.column('id').doNothing())
@@ -188,6 +211,7 @@ export async function listEvents(db: Db, visitId: number): Promise<readonly Tabl
     stepId: row.step_id,
     at: row.happened_at,
     planVersion: row.plan_version,
+    ...(row.change_json === null ? {} : { change: JSON.parse(row.change_json) as TableChange }),
   }));
 }
 

@@ -13,6 +13,7 @@ const ofClient = [
   'photo',
   'attachment',
   'client_version',
+  'treatment_template',
 ] as const;
 const ofVisit = ['visit_check', 'plan', 'table_event', 'closing', 'screening_override', 'reminder'] as const;
 

@@ -10,13 +10,14 @@ import type { Db } from '../db/connection';
 import { findClient } from '../repositories/clients';
 import { type StaffMember, findStaff } from '../repositories/people';
 import { findVisit, insertAudit, insertVisit, listVisits } from '../repositories/visits';
+import { foreseeTreatment, unknownChoices } from './make-treatment';
+import { readHouseLibrary } from './read-library';
+import { stoneWarmUpMinutes } from './room-habits';
 import { dayBounds, isoDay, longDay } from './house-clock';
 import { cancelReminders, queueReminder } from './reminders';
 import type { Actor, SaveRefusal } from './saving';
 
 export const tidyMinutes = 15;
-/** From cold water to the temperature of the bath. */
-export const stoneWarmUpMinutes = 40;
 
 const workday: readonly [string, string] = ['9:00', '18:00'];
 
@@ -110,20 +111,22 @@ export async function bookVisit(
   const staff = await findStaff(db, input.therapistId);
   if (!staff || staff.role === 'assistant' || staff.leftAt)
     errors.push({ path: 'therapistId', message: 'There is no such therapist.' });
+  if (input.holds) errors.push(...unknownChoices(await readHouseLibrary(db), input.holds).map(underHolds));
   if (errors.length > 0) return { kind: 'refused', errors };
   const repeats = input.repeat ?? { everyWeeks: 1, times: 1 };
   const starts = Array.from({ length: repeats.times }, (_, k) =>
     addWeeks(parseISO(input.startsAt), k * repeats.everyWeeks).toISOString(),
   );
   const series = starts.length > 1 ? randomUUID() : null;
-  return db.transaction().execute(async (trx) => {
+  const { holds, ...booked } = input;
+  const result = await db.transaction().execute(async (trx) => {
     for (const startsAt of starts) {
       const taken = await collision(trx, input.therapistId, startsAt, input.minutes);
       if (taken) return { kind: 'refused', errors: [{ path: 'startsAt', message: taken }] } as const;
     }
     const ids: number[] = [];
     for (const startsAt of starts) {
-      const id = await insertVisit(trx, { ...input, startsAt }, series);
+      const id = await insertVisit(trx, { ...booked, startsAt }, series);
       ids.push(id);
       await queueReminder(trx, id, actor.now);
       await insertAudit(trx, {
@@ -135,7 +138,12 @@ export async function bookVisit(
     }
     return { kind: 'saved', id: ids[0] ?? 0, ids } as const;
   });
+  if (result.kind === 'saved' && holds)
+    for (const id of result.ids) await foreseeTreatment(db, id, { ...holds, minutes: input.minutes });
+  return result;
 }
+
+const underHolds = ({ path, message }: FieldError): FieldError => ({ path: `holds.${path}`, message });
 
 /** Why a time cannot be had; undefined when it is free. Only being there twice at once is refused, a short pause is not. */
 async function collision(

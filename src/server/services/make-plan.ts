@@ -5,7 +5,7 @@ import { readCase } from '../../core/drainage/case';
 import { planDrainage } from '../../core/drainage/plan';
 import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
-import { insertPlan, latestPlan, listEvents } from '../repositories/visits';
+import { insertPlan, latestPlan, listEvents, setHolds } from '../repositories/visits';
 import { caseOf, readVisitFrame, toPlanView } from './read-visit';
 import { type Actor, type SaveRefusal, advance } from './saving';
 
@@ -44,6 +44,7 @@ export async function makePlan(
       recorded_at: actor.now.toISOString(),
       recorded_by: actor.therapistId,
     });
+    await setHolds(trx, visitId, null);
     await advance(trx, visitId, visit.stage, 'plan');
     const saved = await latestPlan(trx, visitId);
     if (!saved) throw new Error('a plan vanished inside its own transaction');
@@ -65,6 +66,11 @@ export async function rearrangeCourse(
     const known = await latestPlan(trx, visitId);
     if (!known || known.version !== input.basedOn) return { kind: 'edited-elsewhere' } as const;
     const view = toPlanView(known, visit);
+    if (view.treatment)
+      return {
+        kind: 'refused',
+        errors: [{ path: 'order', message: 'This plan is a treatment of several parts: rearrange its parts.' }],
+      } as const;
     const byId = new Map(view.plan.steps.map((step) => [step.id, step]));
     const steps = input.order.flatMap((id) => byId.get(id) ?? []);
     if (steps.length !== input.order.length || new Set(input.order).size !== input.order.length) {

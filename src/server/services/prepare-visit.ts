@@ -4,19 +4,24 @@ import { addDays } from '../../core/screening/time';
 import { ageOn } from '../../core/visit/words';
 import type { Db } from '../db/connection';
 import type { StoredFinding } from '../repositories/findings';
-import { bookedWork } from './booked-work';
 import { describeFinding } from './describe-finding';
 import { isoDay } from './house-clock';
 import { readConsent, readIntakeDue } from './read-ask';
 import { screenCase } from './screen-visit';
+import { drainageWork } from './visit-holds';
 
 interface Person {
   readonly bornOn: string | null;
   readonly findings: readonly StoredFinding[];
+  /** Kinds of work that the visit is for; those of a drainage when left out. */
+  readonly modalities?: readonly string[] | undefined;
 }
 
 /** Conditions whose written note is missing or has run out on a day, for the work of the house. */
-export function missingNotes({ bornOn, findings }: Person, onDate: string): readonly string[] {
+export function missingNotes(
+  { bornOn, findings, modalities = drainageWork }: Person,
+  onDate: string,
+): readonly string[] {
   const screening = screenCase(
     {
       visitDate: onDate,
@@ -27,7 +32,7 @@ export function missingNotes({ bornOn, findings }: Person, onDate: string): read
       qualifications: [...screeningBook.qualifications].map(({ id }) => id),
       overrides: [],
     },
-    bookedWork,
+    modalities,
   );
   return screening.questions.flatMap((question) =>
     question.kind === 'clearance' && question.condition !== undefined ? [question.condition] : [],
@@ -59,6 +64,8 @@ export async function prepareVisit(
     ),
     isConsentDue: consent === null || consent.isDue,
     focus: visit.focus,
+    isDrained: (visit.modalities ?? drainageWork).includes('lymph-drainage'),
+    hasRoomList: visit.modalities !== undefined,
     isTaped: visit.isTaped,
   });
 }

@@ -1,5 +1,4 @@
 import { subDays } from 'date-fns';
-import { anatomy } from '../../catalogue/anatomy';
 import { pressureAnswers, scentAnswers, warmthAnswers } from '../../catalogue/swelling/scales.data';
 import { screeningBook } from '../../catalogue/screening/screening';
 import type {
@@ -18,7 +17,7 @@ import type { Screening } from '../../core/screening/screen';
 import { summariseFeedback } from '../../core/skin/feedback';
 import { compareTapings } from '../../core/swelling/compare-tapings';
 import { usualVolume, type VolumeSettings } from '../../core/swelling/settings';
-import { ageOn, workInWords } from '../../core/visit/words';
+import { ageOn } from '../../core/visit/words';
 import type { Db } from '../db/connection';
 import type { ClientRow, VisitRow } from '../db/schema';
 import { contactOnly, findClient, searchClients, toClientData } from '../repositories/clients';
@@ -38,6 +37,7 @@ import { readCorrections } from './read-corrections';
 import { briefOf, therapistOf } from './read-visit';
 import { screenCase } from './screen-visit';
 import { readVolumeSettings, withVolume } from './taping-volume';
+import { holdsOf, modalitiesOf, workOf } from './visit-holds';
 
 /** What the front desk sees of a client. @returns undefined when there is no such client */
 export async function readContact(db: Db, id: number, now: Date): Promise<ClientContactView | undefined> {
@@ -63,21 +63,21 @@ export async function readContact(db: Db, id: number, now: Date): Promise<Client
         date: longDay(visit.starts_at),
         time: clockTime(visit.starts_at),
         minutes: visit.minutes,
-        work: workInWords(anatomy, JSON.parse(visit.focus_json) as string[], visit.purpose as Purpose),
+        work: workOf(visit),
         therapist: therapistOf(therapists, visit.therapist_id).name,
         therapistId: visit.therapist_id,
         isSeries: visit.series !== null,
       }))
       .reverse(),
-    lastWork: visits[0] ? workOf(visits[0]) : null,
+    lastWork: visits[0] ? lastWorkOf(visits[0]) : null,
     isNoteMissing: missingNotes({ bornOn: client.born_on, findings }, today).length > 0,
   };
 }
 
-function workOf(visit: VisitRow): LastWork {
+function lastWorkOf(visit: VisitRow): LastWork {
   const focus = JSON.parse(visit.focus_json) as string[];
   const purpose = visit.purpose as Purpose;
-  return { words: workInWords(anatomy, focus, purpose), focus, purpose, minutes: visit.minutes };
+  return { words: workOf(visit), focus, purpose, minutes: visit.minutes, holds: holdsOf(visit)?.holds ?? null };
 }
 
 /** A client's record as it stands, for somebody who holds every qualification: what the body allows. */
@@ -185,7 +185,7 @@ async function readHistory(
       date: shortDay(visit.starts_at),
       isoDate: isoDay(visit.starts_at),
       stage: visit.stage as StageOrEnd,
-      work: workInWords(anatomy, JSON.parse(visit.focus_json) as string[], visit.purpose as Purpose),
+      work: workOf(visit),
       therapist: therapistOf(therapists, visit.therapist_id).name,
       excessMl: before?.volume?.excessMl ?? null,
       excessSdMl: before?.volume?.excessSdMl ?? null,
@@ -199,23 +199,29 @@ async function readHistory(
   return history;
 }
 
-/** How often each kind of work was done. Until other work is planned, a closed visit is a drainage. */
+/** How often each kind of work was done; a drainage led round a closed group counts as a drainage. */
 function ledgerOf(visits: readonly VisitRow[], now: Date): readonly LedgerRow[] {
   const done = visits.filter((visit) => visit.stage === 'done');
-  const since = (days: number) => done.filter((v) => v.starts_at > subDays(now, days).toISOString()).length;
-  const drainage = screeningBook.modalities.get('lymph-drainage');
-  if (done.length === 0 || !drainage) return [];
-  return [
-    {
-      modality: drainage.id,
-      label: drainage.label,
-      inSevenDays: since(7),
-      inThirtyDays: since(30),
-      inAll: done.length,
-      last: done[0] ? shortDay(done[0].starts_at) : null,
-      mostPerWeek: drainage.baseline.maxPerWeek ?? null,
-    },
-  ];
+  const byWork = new Map<string, VisitRow[]>();
+  for (const visit of done)
+    for (const modality of modalitiesOf(visit))
+      if (modality !== 'reroute-drainage') byWork.set(modality, [...(byWork.get(modality) ?? []), visit]);
+  return [...byWork].flatMap(([id, own]): LedgerRow[] => {
+    const modality = screeningBook.modalities.get(id);
+    if (!modality) return [];
+    const since = (days: number) => own.filter((v) => v.starts_at > subDays(now, days).toISOString()).length;
+    return [
+      {
+        modality: id,
+        label: modality.label,
+        inSevenDays: since(7),
+        inThirtyDays: since(30),
+        inAll: own.length,
+        last: own[0] ? shortDay(own[0].starts_at) : null,
+        mostPerWeek: modality.baseline.maxPerWeek ?? null,
+      },
+    ];
+  });
 }
 
 /** Change of the excess between two tapings over the same positions of the same limb; null when they cannot be compared. */

@@ -1,11 +1,8 @@
-import { addDays, format, isSameDay } from 'date-fns';
+import { addDays, format, isSameDay, subMinutes } from 'date-fns';
 import { sql } from 'kysely';
-import { anatomy } from '../../catalogue/anatomy';
 import type { DayView, DayVisit } from '../../contracts/day-views';
 import type { StageOrEnd, TherapistView } from '../../contracts/people-views';
-import type { Purpose } from '../../core/drainage/case';
 import { volumesIn } from '../../core/volume-units';
-import { workInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
 import type { TapingRow } from '../db/schema';
 import { listFindings } from '../repositories/findings';
@@ -13,6 +10,7 @@ import { findHouse, listBookable, listTherapists } from '../repositories/people'
 import { countVisits, latestClosing, listVisits, listVisitsOfClient } from '../repositories/visits';
 import { lastTapingBefore } from '../repositories/tapings';
 import { clockTime, dayBounds, isoDay, longDay, workingWeek } from './house-clock';
+import { holdsOf, workOf } from './visit-holds';
 import { prepareVisit } from './prepare-visit';
 import { briefOf, therapistOf } from './read-visit';
 import { countOutbox } from './reminders';
@@ -95,6 +93,7 @@ async function dayVisit(
           isTaped: last !== undefined,
           bornOn: row.born_on,
           findings,
+          modalities: holdsOf(row)?.modalities,
         });
   return {
     id: row.id,
@@ -104,18 +103,36 @@ async function dayVisit(
     stage,
     client: mayTreat ? client : { ...client, about: '' },
     therapist: therapistOf(therapists, row.therapist_id),
-    work: workInWords(anatomy, focus, row.purpose as Purpose),
+    work: workOf(row),
     line: await lineOf(db, row.id, stage, earlier.length, mayTreat ? last : undefined, mayTreat),
-    tasks: preparations
-      .filter(({ seenBy }) => seenBy === 'both' || seenBy === (mayTreat ? 'therapist' : 'desk'))
-      .map(({ text, when, stage: until, isPressing }) => ({
-        text,
-        when,
-        stage: until,
-        isPressing,
-        done: reached[stage] > reached[until],
-      })),
+    tasks: [
+      ...roomTasks(row, reached[stage] > reached.plan),
+      ...preparations
+        .filter(({ seenBy }) => seenBy === 'both' || seenBy === (mayTreat ? 'therapist' : 'desk'))
+        .map(({ text, when, stage: until, isPressing }) => ({
+          text,
+          when,
+          stage: until,
+          isPressing,
+          done: reached[stage] > reached[until],
+        })),
+    ].sort((a, b) => Number(a.stage === 'plan') - Number(b.stage === 'plan')),
   };
+}
+
+/** What the room needs for the treatment that was booked or planned, with the time of day for each. */
+function roomTasks(row: VisitOfDay, isOver: boolean): DayVisit['tasks'] {
+  const ready = new Set(JSON.parse(row.ready_json) as string[]);
+  const room = holdsOf(row)?.room ?? [];
+  return room
+    .filter(({ kind }) => kind !== 'hands' && kind !== 'water')
+    .map(({ what, minutesBefore, kind }) => ({
+      text: what,
+      when: `at ${clockTime(subMinutes(new Date(row.starts_at), minutesBefore).toISOString())}`,
+      stage: 'plan',
+      isPressing: kind === 'heat',
+      done: isOver || ready.has(what),
+    }));
 }
 
 async function lineOf(

@@ -1,12 +1,9 @@
-import { anatomy } from '../../catalogue/anatomy';
 import type { CourseVisit, FeedbackLine, ProgressView } from '../../contracts/progress-views';
 import type { ObservationView } from '../../contracts/measure-views';
 import type { ClosingView } from '../../contracts/visit-views';
-import type { Purpose } from '../../core/drainage/case';
 import { relaxationGain, summariseFeedback } from '../../core/skin/feedback';
 import { judgeRedness } from '../../core/skin/redness';
 import { volumeSettings } from '../../core/swelling/settings';
-import { workInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
 import { findClient } from '../repositories/clients';
 import { listFindings } from '../repositories/findings';
@@ -19,6 +16,7 @@ import { isoDay, shortDay } from './house-clock';
 import { coursesOf } from './read-course';
 import { seenTable } from './read-seen';
 import { briefOf, therapistOf } from './read-visit';
+import { workOf } from './visit-holds';
 
 /** How a client's swelling, skin and liking have gone over the visits. @returns undefined for an unknown client */
 export async function readProgress(db: Db, clientId: number, now: Date): Promise<ProgressView | undefined> {
@@ -47,7 +45,7 @@ export async function readProgress(db: Db, clientId: number, now: Date): Promise
     visitId: visit.id,
     date: isoDay(visit.starts_at),
     day: shortDay(visit.starts_at),
-    work: workInWords(anatomy, JSON.parse(visit.focus_json) as string[], visit.purpose as Purpose),
+    work: workOf(visit),
     therapist: therapistOf(therapists, visit.therapist_id).name,
     steps: steps.get(visit.id) ?? null,
     ...ofClosing(closings.get(visit.id)),

@@ -9,7 +9,7 @@ import type { DrainagePlan } from '../../core/drainage/plan';
 import type { TableStep } from '../../core/table/table-step';
 import { pregnancyOn, trimesters } from '../../core/screening/pregnancy';
 import type { CheckAnswers } from '../../core/visit/visit-check';
-import { ageOn, findingsInWords, workInWords } from '../../core/visit/words';
+import { ageOn, findingsInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
 import type { PlanRow, VisitRow } from '../db/schema';
 import { findClient } from '../repositories/clients';
@@ -30,6 +30,7 @@ import { describeFinding, drainageOf } from './describe-finding';
 import { clockTime, isoDay, longDay, shortDay } from './house-clock';
 import { screenCase, type ScreeningCase, screenDrainage } from './screen-visit';
 import { readVolumeSettings, withVolume } from './taping-volume';
+import { holdsOf, modalitiesOf, workOf } from './visit-holds';
 
 /** Who a client is, in words that the next client may read: what limits the work, never a disease. */
 export function briefOf(
@@ -127,6 +128,8 @@ export interface VisitRecord extends VisitFrame {
   readonly stored: readonly StoredFinding[];
   readonly answers: CheckAnswers;
   readonly overrides: readonly StoredOverride[];
+  /** Kinds of work that it is for. */
+  readonly modalities: readonly string[];
   readonly medicines: string;
   readonly dueOn: string | null;
 }
@@ -153,13 +156,15 @@ async function frameOf(db: Db, row: VisitRow): Promise<VisitRecord> {
     stage: row.stage as StageOrEnd,
     focus,
     purpose,
-    work: workInWords(anatomy, focus, purpose),
+    work: workOf(row),
+    holds: holdsOf(row)?.holds ?? null,
     client: briefOf(client, findings, isoDay(row.starts_at)),
     therapist: therapistOf(therapists, row.therapist_id),
     findings: findings.map((finding) => describeFinding(finding, isoDay(row.starts_at))),
     stored: findings,
     answers,
     overrides,
+    modalities: modalitiesOf(row),
     medicines: client.medicines,
     dueOn: client.due_on,
     school: house?.school ?? defaultSchool,
@@ -181,7 +186,7 @@ export async function readVisit(db: Db, id: number): Promise<VisitView | undefin
 
 /** The rest of a visit whose frame has been read: measurements, plan, what happened, how it ended. */
 export async function completeVisit(db: Db, record: VisitRecord): Promise<VisitView> {
-  const { stored, overrides, medicines, dueOn, ...frame } = record;
+  const { stored, overrides, modalities, medicines, dueOn, ...frame } = record;
   const { id } = frame;
   const [settings, measuring, tapings, last, plan, events, closing] = await Promise.all([
     readVolumeSettings(db, frame.client.id),

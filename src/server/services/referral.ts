@@ -7,7 +7,6 @@ import type { Db } from '../db/connection';
 import { makePdf, runs } from '../exchange/pdf';
 import { findClient } from '../repositories/clients';
 import { findHouse } from '../repositories/people';
-import { bookedWork } from './booked-work';
 import { describeFinding } from './describe-finding';
 import { isoDay, longDay } from './house-clock';
 import { readVisit, readVisitFrame, screeningCaseOf } from './read-visit';
@@ -37,7 +36,7 @@ export async function readReferral(db: Db, visitId: number): Promise<Referral | 
   ]);
   if (!record || !visit) return undefined;
   const client = await findClient(db, record.client.id);
-  const screening = screenCase(screeningCaseOf(record), bookedWork);
+  const screening = screenCase(screeningCaseOf(record), record.modalities);
   const asked = screening.byModality.filter((row) =>
     row.reasons.some((reason) => rankOf(reason.decision) >= rankOf('clear-first') && reason.code !== 'scope'),
   );

@@ -2,7 +2,8 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { TreatmentInput } from '../../contracts/treatment';
 import { addFinding } from './findings';
 import { actor, book, finding, openHouse, type TestHouse } from './fixtures';
-import { makeTreatment, offeredProtocols } from './make-treatment';
+import { makeTreatment } from './make-treatment';
+import { offerTreatments } from './offer-treatments';
 import { readVisit } from './read-visit';
 import { readyForTable, recordEvents } from './record-table';
 
@@ -107,6 +108,6 @@ describe('a whole treatment', () => {
   });
 
   it('offers every protocol of the house', async () => {
-    expect(await offeredProtocols(house.db)).toHaveLength(32);
+    expect((await offerTreatments(house.db, house.client, actor.now)).protocols).toHaveLength(32);
   });
 });

@@ -6,11 +6,13 @@ interface Props {
   readonly title: string;
   readonly isOpen: boolean;
   readonly onClose: () => void;
+  /** `wide` where two columns are chosen from side by side. */
+  readonly size?: 'usual' | 'wide';
   readonly children: ReactNode;
 }
 
 /** A dialog that keeps the focus inside, closes with Escape and gives the focus back. */
-export function Dialog({ title, isOpen, onClose, children }: Props) {
+export function Dialog({ title, isOpen, onClose, size = 'usual', children }: Props) {
   return (
     <ModalOverlay
       isOpen={isOpen}
@@ -18,7 +20,7 @@ export function Dialog({ title, isOpen, onClose, children }: Props) {
       isDismissable
       className={styles['overlay'] ?? ''}
     >
-      <Modal className={styles['modal'] ?? ''}>
+      <Modal className={styles['modal'] ?? ''} data-size={size}>
         <AriaDialog className={styles['dialog'] ?? ''}>
           <Heading slot="title" className={styles['title'] ?? ''}>
             {title}

@@ -1,0 +1,126 @@
+import { type Anatomy, type PlaceId } from '../anatomy/place';
+import type { Library } from '../library/protocol';
+import type { TreatmentBlock, TreatmentStep } from '../treatment/block';
+import { placesFor } from '../treatment/expand';
+import type { FaceLine, LineKind } from './line';
+
+/** The choice of work on the client's own lines; it has no blocks of its own in the library. */
+export const lineWorkId = 'client-lines';
+
+/** How each kind of line is worked, with techniques of the library. */
+const work: Readonly<
+  Record<LineKind, { readonly across: string; readonly smooth: string; readonly regions: readonly string[] }>
+> = {
+  forehead: { across: 'forehead-wring', smooth: 'flush-three-levels', regions: ['forehead'] },
+  frown: { across: 'frown-cross', smooth: 'flush-three-levels', regions: ['forehead'] },
+  crow: { across: 'crow-line-cross', smooth: 'eye-flush', regions: ['temple'] },
+  smile: { across: 'smile-line-cross', smooth: 'sweep-to-ear', regions: ['lip-upper', 'cheek'] },
+  'mouth-corner': { across: 'press-and-release-out', smooth: 'sweep-to-ear', regions: ['lip-lower', 'chin'] },
+  neck: { across: 'neck-lift-sweep', smooth: 'drain-down-neck', regions: ['neck-front'] },
+};
+
+/** Low ones first, so that what is moved off the upper ones finds its way open. */
+const levels: readonly { readonly id: string; readonly name: string; readonly kinds: readonly LineKind[] }[] = [
+  { id: 'lines-neck', name: 'lines of the neck', kinds: ['neck'] },
+  { id: 'lines-mouth', name: 'lines round the mouth', kinds: ['mouth-corner', 'smile'] },
+  { id: 'lines-eyes', name: 'lines beside the eyes', kinds: ['crow'] },
+  { id: 'lines-brow', name: 'lines of brow and forehead', kinds: ['frown', 'forehead'] },
+];
+
+/** Blocks that work across each of the client's lines and smooth it towards its drain. */
+export function lineBlocks(
+  anatomy: Anatomy,
+  library: Library,
+  choice: string,
+  lines: readonly FaceLine[],
+): readonly TreatmentBlock[] {
+  return levels.flatMap((level): TreatmentBlock[] => {
+    const steps = level.kinds.flatMap((kind) =>
+      stepsFor(
+        anatomy,
+        library,
+        `${choice}/${level.id}/${kind}`,
+        kind,
+        lines.filter((line) => line.kind === kind),
+      ),
+    );
+    if (steps.length === 0) return [];
+    return [
+      {
+        id: `${choice}/${level.id}`,
+        choice,
+        protocol: lineWorkId,
+        name: level.name,
+        modality: 'facial-massage',
+        school: 'outlet-first',
+        position: 'supine',
+        hands: 'oiled',
+        therapist: 'head',
+        side: 'both',
+        isShortForm: false,
+        isOptional: false,
+        isOrdered: true,
+        after: [],
+        steps,
+      },
+    ];
+  });
+}
+
+function stepsFor(
+  anatomy: Anatomy,
+  library: Library,
+  id: string,
+  kind: LineKind,
+  lines: readonly FaceLine[],
+): readonly TreatmentStep[] {
+  if (lines.length === 0) return [];
+  const sides = new Set(lines.map(({ side }) => side));
+  const only = sides.size === 1 && !sides.has('mid') ? [...sides][0] : undefined;
+  const side = only === 'left' || only === 'right' ? only : sides.has('mid') ? 'both' : 'each';
+  const { across, smooth, regions } = work[kind];
+  return [across, smooth].flatMap((name, i): TreatmentStep[] => {
+    const technique = library.techniques.get(name);
+    if (!technique) return [];
+    const places: readonly PlaceId[] = regions.flatMap((region) => placesFor(anatomy, region, side));
+    return [
+      {
+        id: `${id}/${i + 1}`,
+        technique,
+        regions,
+        side,
+        places,
+        repetitions: technique.repetitions.usual,
+        pressure: technique.pressure,
+        note: i === 0 ? noteFor(kind, lines) : 'along the line, to its drain',
+        cautions: [],
+        lines: lines.map((line) => line.id),
+      },
+    ];
+  });
+}
+
+const noteFor = (kind: LineKind, lines: readonly FaceLine[]) =>
+  `${lines.length === 1 ? 'one line' : `${lines.length} lines`}, ${kind === 'frown' ? 'crossed sideways' : 'cut across'}`;
+
+/** The client's lines that a step of any protocol runs across: on its regions and its side. */
+export function linesOfStep(step: TreatmentStep, lines: readonly FaceLine[]): readonly string[] {
+  if (step.lines) return step.lines;
+  if (step.technique.direction !== 'across-line') return [];
+  return lines
+    .filter(({ kind, side }) => {
+      const isHere =
+        work[kind].across === step.technique.id || work[kind].regions.some((one) => step.regions.includes(one));
+      return isHere && (side === 'mid' || step.side === 'both' || step.side === 'each' || step.side === side);
+    })
+    .map(({ id }) => id);
+}
+
+/** Lines that no step of a treatment works. */
+export function openLines(
+  blocks: readonly Pick<TreatmentBlock, 'steps'>[],
+  lines: readonly FaceLine[],
+): readonly FaceLine[] {
+  const worked = new Set(blocks.flatMap(({ steps }) => steps.flatMap((step) => linesOfStep(step, lines))));
+  return lines.filter(({ id }) => !worked.has(id));
+}

@@ -1,0 +1,180 @@
+import type { PlaceId } from '../anatomy/place';
+import { nameOf } from '../anatomy/place';
+import { toolFor } from '../facial/tool';
+import type { Position } from '../sequencing/block';
+import type { PlannedBlock } from '../treatment/plan-treatment';
+import { mediumMl, skinAreaCm2, type SpreadKind, type SpreadTable } from './medium';
+
+/** Something to heat, blend or lay out before a client comes, counted back from the appointment. */
+export interface RoomItem {
+  readonly kind: 'heat' | 'cool' | 'blend' | 'lay-out' | 'hands' | 'water';
+  readonly what: string;
+  /** Whole minutes before the beginning; 0: at the door. */
+  readonly minutesBefore: number;
+  readonly why: string;
+}
+
+/** How the house gets its room ready. */
+export interface RoomHabits {
+  /** From cold water to the temperature of the bath. */
+  readonly stoneWarmUpMinutes: number;
+  /** A pair of palm stones that glide: how long it stays useful, and how long it needs to be warm again (s). */
+  readonly stoneUsefulSeconds: number;
+  readonly stoneReheatSeconds: number;
+  readonly spread: SpreadTable;
+}
+
+const coolMinutes = 15;
+const blendMinutes = 10;
+const layOutMinutes = 10;
+const smallThingsMinutes = 5;
+const minute = 60;
+
+/** What a treatment needs, the earliest first. */
+export function roomList(blocks: readonly PlannedBlock[], start: Position, habits: RoomHabits): readonly RoomItem[] {
+  if (blocks.length === 0) return [];
+  const items: RoomItem[] = [
+    ...stones(blocks, habits),
+    ...media(blocks, habits.spread),
+    ...bed(blocks, start),
+    ...smallThings(blocks),
+    { kind: 'hands', what: 'Nails short, no jewellery, hands warm', minutesBefore: 2, why: 'Before every client.' },
+    {
+      kind: 'water',
+      what: 'A glass of water for afterwards',
+      minutesBefore: 2,
+      why: 'The client drinks before getting up.',
+    },
+  ];
+  return items.sort((a, b) => b.minutesBefore - a.minutesBefore);
+}
+
+const isHotFamily = (family: string) => ['stone-glide', 'stone-press', 'stone-rest'].includes(family);
+
+const isCoolBlock = ({ steps }: PlannedBlock) => steps.some(({ technique }) => technique.family === 'stone-cool');
+const isHotBlock = ({ hands, steps }: PlannedBlock) =>
+  hands === 'stone' && steps.some(({ technique }) => isHotFamily(technique.family));
+
+function stones(blocks: readonly PlannedBlock[], habits: RoomHabits): readonly RoomItem[] {
+  const items: RoomItem[] = [];
+  const hot = blocks.filter(isHotBlock);
+  const [firstHot] = hot;
+  if (firstHot) {
+    const begins = Math.floor(firstHot.startsAt / minute);
+    items.push({
+      kind: 'heat',
+      what: `Fill the stone bath and switch it on: ${stonesInWords(hot, habits)}`,
+      minutesBefore: Math.max(0, habits.stoneWarmUpMinutes - begins),
+      why: `They need ${habits.stoneWarmUpMinutes} minutes, and the first hot stroke comes ${begins} minutes into the visit.`,
+    });
+  }
+  const firstCool = blocks.find(isCoolBlock);
+  if (firstCool) {
+    const begins = Math.floor(firstCool.startsAt / minute);
+    items.push({
+      kind: 'cool',
+      what: 'Lay the cool stones into cold water',
+      minutesBefore: Math.max(0, coolMinutes - begins),
+      why: `The first one is laid on ${begins} minutes into the visit.`,
+    });
+  }
+  return items;
+}
+
+/** A pair glides until it has cooled, while those before it are warming again. */
+function stonesInWords(hot: readonly PlannedBlock[], habits: RoomHabits): string {
+  const longest = Math.max(...hot.map(({ steps }) => steps.reduce((sum, { seconds }) => sum + seconds, 0)));
+  const swaps = Math.ceil(longest / habits.stoneUsefulSeconds);
+  const inTurn = 1 + Math.ceil(habits.stoneReheatSeconds / habits.stoneUsefulSeconds);
+  const palm = 2 * Math.min(swaps, inTurn);
+  const isOnSmallParts = (block: PlannedBlock) =>
+    block.steps.some(({ regions }) => regions.some((region) => /^(nape|neck|hand|fingers|foot|toes)/.test(region)));
+  const strips = hot.some(({ steps }) => steps.some(({ technique }) => technique.id === 'stone-strip'));
+  const rests = hot.some(({ steps }) => steps.some(({ technique }) => technique.family === 'stone-rest'));
+  return [
+    `${palm} palm stones`,
+    ...(strips ? ['2 edge stones'] : []),
+    ...(hot.some(isOnSmallParts) ? ['4 small ones'] : []),
+    ...(rests ? ['4 placement stones'] : []),
+  ].join(', ');
+}
+
+function media(blocks: readonly PlannedBlock[], spread: SpreadTable): readonly RoomItem[] {
+  const oiled = blocks.filter(({ hands }) => hands === 'oiled');
+  const isFace = ({ modality }: PlannedBlock) => modality.startsWith('facial');
+  const amount = (own: readonly PlannedBlock[], kind: SpreadKind, what: string): RoomItem[] => {
+    const places = new Set(own.flatMap(({ steps }) => steps.flatMap((step) => step.places)));
+    const skin = withoutLeftovers(places, own);
+    const ml = mediumMl(spread, skinAreaCm2(spread, skin), kind);
+    if (ml <= 0) return [];
+    return [
+      {
+        kind: 'blend',
+        what: `${what}: ${ml} mL, no more`,
+        minutesBefore: blendMinutes,
+        why: `For ${Math.round(skinAreaCm2(spread, skin))} cm² of skin.`,
+      },
+    ];
+  };
+  return [
+    ...amount(
+      oiled.filter((block) => !isFace(block)),
+      'massage',
+      'Body oil in the cup',
+    ),
+    ...amount(oiled.filter(isFace), 'facial', 'Face oil'),
+  ];
+}
+
+/** Face and scalp after a body massage are worked with what is left on the hands. */
+function withoutLeftovers(places: ReadonlySet<PlaceId>, own: readonly PlannedBlock[]): ReadonlySet<PlaceId> {
+  const isBody = own.some(({ modality }) => modality === 'aromatherapy' || modality === 'body-massage');
+  if (!isBody) return places;
+  const isHead = /^(forehead|temple|eyelid|nose|cheek|lip|chin|jaw|under-chin|ear|scalp)/;
+  return new Set([...places].filter((id) => !isHead.test(nameOf(id))));
+}
+
+const bolsters: Readonly<Partial<Record<Position, string>>> = {
+  supine: 'a bolster under the knees',
+  prone: 'a bolster under the ankles and the face rest',
+  'side-left': 'a cushion between the knees',
+  'side-right': 'a cushion between the knees',
+  seated: 'a chair with a low back',
+};
+
+function bed(blocks: readonly PlannedBlock[], start: Position): readonly RoomItem[] {
+  const later = [...new Set(blocks.map(({ position }) => position))].filter((position) => position !== start);
+  const seated = start === 'seated';
+  return [
+    {
+      kind: 'lay-out',
+      what: seated
+        ? `Set out ${bolsters.seated ?? ''}, a cloth for the shoulders`
+        : `Bed: sheet, cover, two towels, ${bolsters[start] ?? 'a cushion'}`,
+      minutesBefore: layOutMinutes,
+      why:
+        later.length > 0
+          ? `Then ${later.map((position) => bolsters[position] ?? position).join(', ')}.`
+          : 'No turn is planned.',
+    },
+  ];
+}
+
+function smallThings(blocks: readonly PlannedBlock[]): readonly RoomItem[] {
+  const gloved = blocks.filter(({ hands }) => hands === 'gloved').length;
+  const chosen = blocks.flatMap(({ steps }) =>
+    steps.flatMap(({ technique, regions }) => toolFor(technique, regions) ?? []),
+  );
+  const tools = [...new Set(chosen.map(({ tool }) => tool))];
+  const items: RoomItem[] = [];
+  const lay = (what: string, why: string) =>
+    items.push({ kind: 'lay-out', what, minutesBefore: smallThingsMinutes, why });
+  if (gloved > 0)
+    lay(`${gloved + 1} pairs of gloves, one to spare`, 'New ones for the mouth, and nothing else touched with them.');
+  if (blocks.some(({ hands }) => hands === 'brush'))
+    lay('A clean dry brush, soft side out', 'Its own for each client.');
+  if (tools.length > 0) lay(`Clean: ${tools.join(', ')}`, 'By zone, as the steps say.');
+  if (chosen.some(({ needsSlip }) => needsSlip))
+    lay('Something to glide on for the scraping tool', 'Never on dry skin.');
+  return items;
+}

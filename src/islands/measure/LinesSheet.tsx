@@ -1,0 +1,210 @@
+import { useState } from 'react';
+import { lineNames, usualLines } from '../../catalogue/facial/usual-lines';
+import {
+  type FaceLine,
+  kindOfLine,
+  type LineKind,
+  lineKinds,
+  middleX,
+  type Point,
+  sideOfLine,
+} from '../../core/facial/line';
+import { drainOf, strokesOf } from '../../core/facial/strokes';
+import { BodyPanel } from '../../ui/body-map/BodyPanel';
+import { LinePad } from '../../ui/body-map/LinePad';
+import { MapLines } from '../../ui/body-map/MapLines';
+import { Button } from '../../ui/button/Button';
+import { Frame } from './Frame';
+import styles from './LinesSheet.module.css';
+import type { SheetProps } from './sheet';
+
+const drainWords: Readonly<Record<string, string>> = {
+  preauricular: 'in front of the ear',
+  submandibular: 'under the jaw',
+  terminus: 'above the collarbone',
+};
+const sideWords = { left: 'left', right: 'right', mid: 'both sides' } as const;
+
+/** The client's own lines, drawn on the face: each is worked across, then smoothed towards its drain. */
+export default function LinesSheet({ head, onward, observations }: SheetProps) {
+  const { today, lastTime, save } = observations;
+  const [selected, setSelected] = useState<string>();
+  const [trouble, setTrouble] = useState('');
+  const known = today('lines') ?? lastTime('lines');
+  const lines: readonly FaceLine[] = known?.value.lines ?? [];
+  const keep = (next: readonly FaceLine[]) =>
+    save('lines', null, {
+      lines: next.map((line) => ({ ...line, points: line.points.map(([x, y]): [number, number] => [x, y]) })),
+    });
+  const add = (line: Omit<FaceLine, 'id'>) => {
+    const id = freeId(lines);
+    setTrouble('');
+    setSelected(id);
+    keep([...lines, { id, ...line }]);
+  };
+  const addUsual = (kind: LineKind, side: 'left' | 'right') => {
+    const shapes = usualLines[kind];
+    const before = lines.filter((line) => line.kind === kind && line.drawing === 'face-front');
+    const isOver = shapes[0] !== undefined && sideOfLine('face-front', 'left', shapes[0]) === 'mid';
+    const onSide = isOver ? before : before.filter((line) => line.side === side);
+    const shape = shapes[onSide.length % shapes.length] ?? [];
+    const points = side === 'right' && !isOver ? shape.map(([x, y]): Point => [2 * middleX - x, y]) : shape;
+    add({ kind, side: sideOfLine('face-front', 'left', points), drawing: 'face-front', profile: 'left', points });
+  };
+  const worked = new Set(selected === undefined ? lines.map(({ id }) => id) : [selected]);
+  return (
+    <Frame
+      bodyLabel="Draw the lines"
+      body={
+        <BodyPanel label="Lines of the face" initial={{ view: 'face-front', side: 'left' }} sheets={['face']}>
+          {(figure) => (
+            <>
+              <MapLines figure={figure} lines={lines} worked={worked} selected={selected} />
+              <LinePad
+                figure={figure}
+                onDrawn={(points, regions) => {
+                  const drawing = figure.view === 'face-side' ? 'face-side' : 'face-front';
+                  const profile =
+                    figure.nodes.some(({ id }) => id.endsWith('.right')) && drawing === 'face-side' ? 'right' : 'left';
+                  const kind = kindOfLine(drawing, points, regions);
+                  if (!kind) {
+                    setTrouble('That is beside the lines that are worked: forehead, brows, eyes, mouth and neck.');
+                    return;
+                  }
+                  add({ kind, side: sideOfLine(drawing, profile, points), drawing, profile, points });
+                }}
+              />
+            </>
+          )}
+        </BodyPanel>
+      }
+      main={
+        <>
+          {head}
+          <p className={styles['soft']}>
+            Draw along a line with pen, finger or mouse. What it is called follows from where it lies.
+          </p>
+          <p role="alert" className={styles['trouble']}>
+            {trouble}
+          </p>
+          {lines.length === 0 ? (
+            <p className={styles['empty']}>No lines yet. Draw the first on the face, or add one that is usual.</p>
+          ) : (
+            <ol className={styles['list']} aria-label="Lines">
+              {lines.map((line) => (
+                <li key={line.id} data-selected={line.id === selected || undefined}>
+                  <button
+                    type="button"
+                    aria-pressed={line.id === selected}
+                    onClick={() => setSelected(line.id === selected ? undefined : line.id)}
+                  >
+                    <strong>{lineNames[line.kind]}</strong>
+                    <span>
+                      {sideWords[line.side]} · {workWords(line)}
+                    </span>
+                  </button>
+                  <label>
+                    <span className="visually-hidden">What {lineNames[line.kind].toLowerCase()} is</span>
+                    <select
+                      value={line.kind}
+                      onChange={(event) =>
+                        keep(
+                          lines.map((one) =>
+                            one.id === line.id ? { ...one, kind: event.target.value as LineKind } : one,
+                          ),
+                        )
+                      }
+                    >
+                      {lineKinds.map((kind) => (
+                        <option key={kind} value={kind}>
+                          {lineNames[kind]}
+                        </option>
+                      ))}
+                    </select>
+                  </label>
+                  <Button
+                    look="link"
+                    aria-label={`Take away ${lineNames[line.kind].toLowerCase()}, ${sideWords[line.side]}`}
+                    onClick={() => {
+                      setSelected(undefined);
+                      keep(lines.filter((one) => one.id !== line.id));
+                    }}
+                  >
+                    take away
+                  </Button>
+                </li>
+              ))}
+            </ol>
+          )}
+        </>
+      }
+      asideLabel="Usual lines"
+      aside={
+        <>
+          <h2>Add a usual line</h2>
+          <table className={styles['usual']}>
+            <tbody>
+              {lineKinds.map((kind) => {
+                const isOver = sideOfLine('face-front', 'left', usualLines[kind][0] ?? []) === 'mid';
+                return (
+                  <tr key={kind}>
+                    <th scope="row">{lineNames[kind]}</th>
+                    <td>
+                      {isOver ? (
+                        <Button
+                          onClick={() => addUsual(kind, 'left')}
+                          aria-label={`Add ${lineNames[kind].toLowerCase()}`}
+                        >
+                          add
+                        </Button>
+                      ) : (
+                        (['right', 'left'] as const).map((side) => (
+                          <Button
+                            key={side}
+                            onClick={() => addUsual(kind, side)}
+                            aria-label={`Add ${lineNames[kind].toLowerCase()}, ${side}`}
+                          >
+                            {side}
+                          </Button>
+                        ))
+                      )}
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+          <h2>How they are worked</h2>
+          <p className={styles['key']} data-tone="across">
+            Little strokes cut across the line, with little pressure.
+          </p>
+          <p className={styles['key']} data-tone="smooth">
+            Then one long stroke along it, on to where it drains.
+          </p>
+          <p className={styles['soft']}>
+            The plan takes them up: choose “The client’s own lines”, or a facial that works them.
+          </p>
+        </>
+      }
+      foot={
+        <>
+          <span>{lines.length === 1 ? 'one line' : `${lines.length} lines`}</span>
+          <em role="status">{observations.status}</em>
+          {onward}
+        </>
+      }
+    />
+  );
+}
+
+function freeId(lines: readonly FaceLine[]): string {
+  let number = lines.length + 1;
+  while (lines.some(({ id }) => id === `l${number}`)) number += 1;
+  return `l${number}`;
+}
+
+function workWords(line: FaceLine): string {
+  const { across } = strokesOf(line, () => undefined);
+  const times = across.length === 1 ? 'one stroke across' : `${across.length} strokes across`;
+  return `${times}, then on to ${drainWords[drainOf[line.kind]] ?? 'its drain'}`;
+}

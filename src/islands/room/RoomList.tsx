@@ -1,0 +1,115 @@
+import { useState } from 'react';
+import type { RoomView } from '../../contracts/treatment-views';
+import { formatClock } from '../../core/units';
+import { Button, ButtonLink } from '../../ui/button/Button';
+import { send, sentenceOf } from '../api';
+import { Countdown } from '../day/Countdown';
+import { VisitHead } from '../visit-head/VisitHead';
+import styles from './RoomList.module.css';
+
+const kindWords = {
+  heat: 'heat',
+  cool: 'cool',
+  blend: 'blend',
+  'lay-out': 'lay out',
+  hands: 'yourself',
+  water: 'for the client',
+} as const;
+const minuteMs = 60_000;
+
+/** What to heat, blend and lay out before a client comes, in the order in which it is done; ticks are kept. */
+export function RoomList({ room, now }: { readonly room: RoomView; readonly now: string }) {
+  const { visit, items } = room;
+  const [ready, setReady] = useState<ReadonlySet<string>>(
+    () => new Set(items.filter(({ isReady }) => isReady).map(({ what }) => what)),
+  );
+  const [status, setStatus] = useState('ticks are kept as you set them');
+  const tick = (what: string, isReady: boolean) => {
+    const next = new Set(ready);
+    if (isReady) next.add(what);
+    else next.delete(what);
+    setReady(next);
+    setStatus('keeping …');
+    send('PUT', `/api/visits/${visit.id}/ready`, { ready: [...next] })
+      .then(() => setStatus('ticks are kept as you set them'))
+      .catch((error: unknown) => {
+        setStatus(sentenceOf(error));
+        setReady(ready);
+      });
+  };
+  const left = items.filter(({ what }) => !ready.has(what)).length;
+  const treatment = visit.plan?.treatment;
+  return (
+    <>
+      <VisitHead visit={visit} here="prepare" />
+      <div className={styles['view']}>
+        <main id="main" className={styles['main']}>
+          <div className={styles['heading']}>
+            <h2>The room before {visit.client.name.split(' ')[0]} comes</h2>
+            <span>{items.length === 0 ? '' : left === 0 ? 'all is ready' : `${left} of ${items.length} to do`}</span>
+          </div>
+          {items.length === 0 ? (
+            <p className={styles['empty']}>
+              Nothing is planned yet, so nothing is asked of the room.{' '}
+              <a href={`/visits/${visit.id}/plan`}>To the plan</a>
+            </p>
+          ) : (
+            <ol className={styles['items']}>
+              {items.map(({ what, why, kind, at, minutesBefore }) => (
+                <li key={what} data-kind={kind}>
+                  <label>
+                    <span className={styles['at']}>
+                      <strong>{at}</strong>
+                      <Countdown
+                        startsAt={new Date(Date.parse(visit.startsAt) - minutesBefore * minuteMs).toISOString()}
+                        now={now}
+                      />
+                    </span>
+                    <input
+                      type="checkbox"
+                      checked={ready.has(what)}
+                      onChange={(event) => tick(what, event.target.checked)}
+                    />
+                    <span className={styles['what']}>
+                      <strong>{what}</strong>
+                      <span>{why}</span>
+                    </span>
+                    <em>{kindWords[kind]}</em>
+                  </label>
+                </li>
+              ))}
+            </ol>
+          )}
+        </main>
+        <aside className={styles['aside']} aria-label="What it is for">
+          <h2>
+            {visit.time} · {visit.minutes} min
+          </h2>
+          {treatment ? (
+            <ol className={styles['parts']}>
+              {treatment.blocks.map((block) => (
+                <li key={block.id}>
+                  {block.changeWords.length > 0 && <span>{block.changeWords.join(' ')}</span>}
+                  <strong>{block.name}</strong>
+                  <em>{formatClock(block.seconds)}</em>
+                </li>
+              ))}
+            </ol>
+          ) : (
+            <p>{visit.work}</p>
+          )}
+        </aside>
+      </div>
+      <footer className={styles['foot']}>
+        <span role="status">{status}</span>
+        <Button look="link" onClick={() => window.print()}>
+          Print
+        </Button>
+        <ButtonLink href={`/visits/${visit.id}/plan`}>Back to the plan</ButtonLink>
+        <ButtonLink look="filled" href={`/visits/${visit.id}/table`}>
+          To the table
+        </ButtonLink>
+      </footer>
+    </>
+  );
+}

@@ -1,0 +1,52 @@
+import type { CatchUp } from '../../core/table/refit';
+import { Kbd } from '../../ui/kbd/Kbd';
+import styles from './TableView.module.css';
+
+export const catchUpKeys: Readonly<Record<CatchUp['kind'], string>> = {
+  evenly: 'E',
+  'leave-out': 'L',
+  over: 'O',
+  stretch: 'F',
+};
+
+interface Props {
+  readonly ways: readonly CatchUp[];
+  readonly isChanged: boolean;
+  readonly onTake: (way: CatchUp) => void;
+  readonly onUndo: () => void;
+}
+
+/** What can be done when clock and plan have drifted apart; nothing is changed unasked, and all of it can be put back. */
+export function CatchUpBar({ ways, isChanged, onTake, onUndo }: Props) {
+  if (ways.length === 0 && !isChanged) return null;
+  return (
+    <div className={styles['catchUp']} role="status" aria-label="Time">
+      {ways.length > 0 && <strong>{ways[0]?.kind === 'stretch' ? 'Time is left:' : 'Time runs short:'}</strong>}
+      {ways.map((way) => (
+        <button
+          key={way.kind}
+          type="button"
+          className={styles['key']}
+          onClick={(event) => {
+            onTake(way);
+            event.currentTarget.blur();
+          }}
+        >
+          <Kbd>{catchUpKeys[way.kind]}</Kbd> {way.words}
+        </button>
+      ))}
+      {isChanged && (
+        <button
+          type="button"
+          className={styles['key']}
+          onClick={(event) => {
+            onUndo();
+            event.currentTarget.blur();
+          }}
+        >
+          <Kbd>U</Kbd> as planned again
+        </button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,86 @@
+import { useState } from 'react';
+import type { TreatmentView } from '../../contracts/treatment-views';
+import type { VisitView } from '../../contracts/visit-views';
+import { Button } from '../../ui/button/Button';
+import { Choice } from '../../ui/choice/Choice';
+import { Dialog } from '../../ui/dialog/Dialog';
+import { Field } from '../../ui/field/Field';
+import { RequestError, send } from '../api';
+import styles from './Treatment.module.css';
+
+interface Props {
+  readonly visit: VisitView;
+  readonly wish: TreatmentView['wish'];
+  readonly onClose: () => void;
+}
+
+/** Keeps what was chosen to be taken again: as what is usual for this client, or for the whole house. */
+export function KeepTemplate({ visit, wish, onClose }: Props) {
+  const first = visit.client.name.split(' ')[0] ?? visit.client.name;
+  const [whose, setWhose] = useState<'client' | 'house'>('client');
+  const [name, setName] = useState(visit.work);
+  const [error, setError] = useState<RequestError>();
+  const [isKept, setIsKept] = useState(false);
+  const keep = async () => {
+    const { minutes, order: _, ...holds } = wish;
+    try {
+      await send('POST', '/api/treatments', {
+        name,
+        clientId: whose === 'client' ? visit.client.id : null,
+        minutes,
+        holds,
+      });
+      setIsKept(true);
+    } catch (caught) {
+      if (caught instanceof RequestError) setError(caught);
+    }
+  };
+  return (
+    <Dialog title="Keep this treatment" isOpen onClose={onClose}>
+      {isKept ? (
+        <div className={styles['chooser']}>
+          <p role="status">
+            Kept. It stands first among what may be chosen {whose === 'client' ? `for ${first}` : 'in this house'}.
+          </p>
+          <Button look="filled" onClick={onClose}>
+            Done
+          </Button>
+        </div>
+      ) : (
+        <form
+          className={styles['chooser']}
+          onSubmit={(event) => {
+            event.preventDefault();
+            void keep();
+          }}
+        >
+          <Choice
+            label="For whom"
+            options={[
+              { value: 'client', text: `usual for ${first}` },
+              { value: 'house', text: 'the whole house' },
+            ]}
+            value={whose}
+            onChange={setWhose}
+          />
+          <Field
+            label="Name"
+            value={name}
+            maxLength={80}
+            onChange={(event) => setName(event.target.value)}
+            error={error?.fieldError('name') ?? (error && !error.problem.errors ? error.message : undefined)}
+          />
+          <p className={styles['soft']}>
+            Parts, form and minutes are kept. Order and repetitions are found anew each time, from what is known then.
+          </p>
+          <div className={styles['buttons']}>
+            <Button onClick={onClose}>Leave it</Button>
+            <Button look="filled" type="submit">
+              Keep it
+            </Button>
+          </div>
+        </form>
+      )}
+    </Dialog>
+  );
+}

@@ -1,0 +1,11 @@
+import { ReadyInput } from '../../../../contracts/treatment';
+import { answer } from '../../../../server/http/answer';
+import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
+import { saveReady } from '../../../../server/services/read-room';
+
+export const PUT = endpoint(async (context) =>
+  answer(
+    await saveReady(context.locals.db, idOf(context, 'visit'), await readBody(context.request, ReadyInput)),
+    'visit',
+  ),
+);

@@ -1,0 +1,66 @@
+import type { TemplateInput, TreatmentHolds } from '../../contracts/treatment';
+import type { Db } from '../db/connection';
+
+export interface StoredTemplate {
+  readonly id: number;
+  readonly clientId: number | null;
+  readonly name: string;
+  readonly minutes: number;
+  readonly holds: TreatmentHolds;
+}
+
+/** Those of the house, and what is usual for a client, the newest first. */
+export async function listTemplates(db: Db, clientId: number | null): Promise<readonly StoredTemplate[]> {
+  const rows = await db
+    .selectFrom('treatment_template')
+    .selectAll()
+    .where('removed_at', 'is', null)
+    .where((eb) =>
+      clientId === null
+        ? eb('client_id', 'is', null)
+        : eb.or([eb('client_id', 'is', null), eb('client_id', '=', clientId)]),
+    )
+    .orderBy('id', 'desc')
+    .execute();
+  return rows.map(({ id, client_id, name, holds_json }) => ({
+    id,
+    clientId: client_id,
+    name,
+    ...(JSON.parse(holds_json) as { minutes: number; holds: TreatmentHolds }),
+  }));
+}
+
+/** Keeps a template; what was usual for the client before is taken away. */
+export async function insertTemplate(db: Db, given: TemplateInput, by: number | null, now: string): Promise<number> {
+  if (given.clientId !== null)
+    await db
+      .updateTable('treatment_template')
+      .set({ removed_at: now })
+      .where('client_id', '=', given.clientId)
+      .where('removed_at', 'is', null)
+      .execute();
+  const row = await db
+    .insertInto('treatment_template')
+    .values({
+      client_id: given.clientId,
+      name: given.name,
+      holds_json: JSON.stringify({ minutes: given.minutes, holds: given.holds }),
+      made_at: now,
+      made_by: by,
+      removed_at: null,
+    })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  return row.id;
+}
+
+/** @returns false when there is none */
+export async function removeTemplate(db: Db, id: number, now: string): Promise<boolean> {
+  const result = await db
+    .updateTable('treatment_template')
+    .set({ removed_at: now })
+    .where('id', '=', id)
+    .where('removed_at', 'is', null)
+    .executeTakeFirst();
+  return result.numUpdatedRows > 0n;
+}

@@ -1,0 +1,231 @@
+import { anatomy } from '../../catalogue/anatomy';
+import { screeningBook } from '../../catalogue/screening/screening';
+import type { TreatmentInput } from '../../contracts/treatment';
+import type { BlockView, TreatmentView } from '../../contracts/treatment-views';
+import { sideOf } from '../../core/anatomy/place';
+import { readCase } from '../../core/drainage/case';
+import { type DrainagePlan, planDrainage } from '../../core/drainage/plan';
+import type { FaceLine } from '../../core/facial/line';
+import { lineBlocks, linesOfStep, lineWorkId, openLines } from '../../core/facial/line-work';
+import { roomList } from '../../core/room/room-list';
+import type { TableStep } from '../../core/table/table-step';
+import { type LeftOut, allowOnly } from '../../core/treatment/allow';
+import type { TreatmentBlock } from '../../core/treatment/block';
+import { differencesFrom, type GivenTreatment } from '../../core/treatment/compare';
+import { drainageBlock, drainageMinutes, isDrainageCourse } from '../../core/treatment/drainage-block';
+import { expandChoices } from '../../core/treatment/expand';
+import { loadOf } from '../../core/treatment/load';
+import { planTreatment, type TreatmentPlan } from '../../core/treatment/plan-treatment';
+import { waysToShorten } from '../../core/treatment/shorten';
+import { changeWords, tellStep } from '../../core/treatment/tell';
+import { givenOf } from './given-treatment';
+import { type HouseLibrary, labelOfRegion } from './read-library';
+import { caseOf, screenedOf, screeningCaseOf, type VisitRecord } from './read-visit';
+import { roomHabits } from './room-habits';
+import { screenCase } from './screen-visit';
+
+/** What a treatment is composed from besides the wish: all that is known of the client that matters to it. */
+export interface TreatmentFacts {
+  readonly visit: VisitRecord;
+  readonly lines: readonly FaceLine[];
+  /** Places whose skin is red or irritated today, with why. */
+  readonly irritated: ReadonlyMap<string, string>;
+  /** How often each kind of work was given in the seven days before. */
+  readonly timesThisWeek: ReadonlyMap<string, number>;
+  /** The last treatment that was given, to compare with. */
+  readonly last: { readonly date: string; readonly given: GivenTreatment } | null;
+}
+
+type Wish = Omit<TreatmentInput, 'basedOn' | 'reason'>;
+
+/** Puts all that was chosen into the best order, or the therapist's own, and into the time. */
+export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, wish: Wish) {
+  const { visit, lines } = facts;
+  const drainage = drainageFor(library, visit, wish);
+  const chosen = blocksFor(library, facts, wish);
+  const allowed = allowOnly(library, chosen, {
+    screening: screenCase(screeningCaseOf(visit)),
+    qualifications: new Set(visit.therapist.qualifications),
+    usualMinutes: new Map(
+      [...screeningBook.modalities].map(([id, { baseline }]) => [id, baseline.maxMinutes ?? Infinity]),
+    ),
+    hasReactiveFace: visit.stored.some(({ id }) => screeningBook.conditions.get(id)?.tags.includes('face-reactive')),
+    irritated: facts.irritated,
+    timesThisWeek: facts.timesThisWeek,
+  });
+  const all = {
+    ...allowed,
+    blocks: [...drainage.blocks, ...allowed.blocks],
+    leftOut: [...drainage.refusal, ...allowed.leftOut],
+  };
+  const plan = planTreatment(all, wish);
+  const minutes = plan.blocks.flatMap(({ steps }) => steps).find(isDrainageCourse)?.repetitions;
+  const course = minutes === undefined ? undefined : drainage.planOf(minutes);
+  const nameOfChoice = (id: string) => {
+    const protocol = wish.choices.find((one) => one.id === id)?.protocol ?? '';
+    return protocol === lineWorkId ? 'The client’s own lines' : (library.protocols.get(protocol)?.name ?? id);
+  };
+  const { blocks, steps } = tellBlocks(plan, course, lines, nameOfChoice);
+  const treatment: TreatmentView = {
+    wish: {
+      choices: wish.choices,
+      minutes: wish.minutes,
+      isShort: wish.isShort,
+      fill: wish.fill,
+      bothSides: wish.bothSides,
+      ...(wish.school ? { school: wish.school } : {}),
+      ...(wish.order ? { order: wish.order } : {}),
+    },
+    blocks,
+    choices: wish.choices.map(({ id, protocol }) => ({
+      id,
+      protocol,
+      name: nameOfChoice(id),
+      isGiven: blocks.some(({ choice }) => choice === id),
+    })),
+    setupSeconds: plan.setupSeconds,
+    lowerBoundSeconds: plan.lowerBoundSeconds,
+    isBestOrder: plan.isBestOrder,
+    totalSeconds: plan.totalSeconds,
+    usualSeconds: plan.usualSeconds,
+    availableSeconds: plan.availableSeconds,
+    fits: plan.fits,
+    shortBySeconds: plan.shortBySeconds,
+    leftOut: withNames(plan.leftOut),
+    faults: plan.faults,
+    stepFaults: plan.stepFaults,
+    conflicts: plan.conflicts,
+    rules: plan.rules,
+    proposals: plan.totalSeconds < plan.usualSeconds || !plan.fits ? waysToShorten(all.blocks) : [],
+    load: loadOf(plan.blocks),
+    room: roomList(plan.blocks, plan.start.position, roomHabits),
+    lines,
+    openLines: hasFacial(plan) ? openLines(plan.blocks, lines).map(({ id }) => id) : [],
+    sinceLast: facts.last
+      ? { date: facts.last.date, words: differencesFrom(facts.last.given, givenOf(wish.minutes, blocks, steps)) }
+      : null,
+    screened: screenedOf(visit),
+  };
+  return {
+    treatment,
+    steps,
+    modalities: [...new Set(plan.blocks.map(({ modality }) => modality))],
+    drainage: course ?? drainage.full ?? drainage.planOf(wish.minutes),
+  };
+}
+
+const hasFacial = ({ blocks }: TreatmentPlan) => blocks.some(({ modality }) => modality === 'facial-massage');
+
+function blocksFor(library: HouseLibrary, { visit, lines }: TreatmentFacts, wish: Wish): readonly TreatmentBlock[] {
+  const affected = affectedSide(visit);
+  return wish.choices.flatMap((choice) =>
+    choice.protocol === lineWorkId
+      ? lineBlocks(anatomy, library, choice.id, lines)
+      : expandChoices(anatomy, library, [choice], affected, wish.bothSides),
+  );
+}
+
+/** The part of a treatment that the planner works out from the case, if it was chosen. */
+function drainageFor(library: HouseLibrary, visit: VisitRecord, wish: Wish) {
+  const planned = wish.choices.find(({ protocol }) => library.protocols.get(protocol)?.source === 'planner');
+  const focus = planned ? focusFor(planned.protocol, visit) : visit.focus;
+  const planOf = (minutes: number): DrainagePlan => {
+    const given = caseOf(
+      { ...visit, focus },
+      { minutes, fill: false, ...(wish.school ? { school: wish.school } : {}) },
+    );
+    const read = readCase(anatomy, given);
+    if (!read.ok) throw new Error(read.errors[0]?.message ?? 'the case cannot be read');
+    return planDrainage(anatomy, read.value);
+  };
+  if (!planned) return { blocks: [], refusal: [], full: undefined, planOf };
+  const full = planOf(wish.minutes);
+  if (full.steps.length === 0) return { blocks: [], refusal: refusedDrainage(planned.id, full), full, planOf };
+  const block = drainageBlock(planned.id, planned.protocol, full, drainageMinutes(full, planOf));
+  return { blocks: [block], refusal: [], full, planOf };
+}
+
+/** Blocks and steps in the words of the table. */
+function tellBlocks(
+  plan: TreatmentPlan,
+  course: DrainagePlan | undefined,
+  lines: readonly FaceLine[],
+  nameOfChoice: (id: string) => string,
+) {
+  const steps: TableStep[] = [];
+  const blocks = plan.blocks.map((block): BlockView => {
+    const words = changeWords(block.changes, block);
+    const setupSeconds = block.changes.reduce((sum, { seconds }) => sum + seconds, 0);
+    const own =
+      block.steps.some(isDrainageCourse) && course
+        ? course.steps.map((step, i): TableStep => ({ ...step, ...(i === 0 ? { changes: words, setupSeconds } : {}) }))
+        : block.steps.map((step, i) =>
+            tellStep(block, step, i === 0 ? words : [], labelOfRegion, linesOfStep(step, lines)),
+          );
+    steps.push(...own);
+    return {
+      id: block.id,
+      choice: block.choice,
+      protocol: block.protocol,
+      name: block.name,
+      of: nameOfChoice(block.choice),
+      position: block.position,
+      hands: block.hands,
+      therapist: block.therapist,
+      side: block.side,
+      changes: block.changes,
+      changeWords: words,
+      startsAt: block.startsAt,
+      seconds: block.seconds,
+      why: block.why,
+      steps: own.map(({ id }) => id),
+    };
+  });
+  return { blocks, steps };
+}
+
+/** What the planner is asked for: of the visit's own focus what the protocol is about, else all that it may be about. */
+const fields: Readonly<Record<string, { readonly own: RegExp; readonly usual: readonly string[] }>> = {
+  'leg-drainage': { own: /^leg/, usual: ['leg.left', 'leg.right'] },
+  'home-one-leg': { own: /^leg/, usual: ['leg.left', 'leg.right'] },
+  'arm-drainage': { own: /^arm/, usual: ['arm.left', 'arm.right'] },
+  'breast-chest-after-surgery': {
+    own: /^(trunk-upper|breast|chest)/,
+    usual: ['trunk-upper.left', 'trunk-upper.right'],
+  },
+};
+
+function focusFor(protocol: string, visit: VisitRecord): readonly string[] {
+  const field = fields[protocol];
+  if (!field) return visit.focus;
+  const own = visit.focus.filter((id) => field.own.test(id));
+  if (own.length > 0) return own;
+  const side = affectedSide(visit);
+  const oneSided = field.usual.filter((id) => side === null || sideOf(id) === side);
+  return protocol === 'home-one-leg' ? oneSided.slice(0, 1) : oneSided;
+}
+
+const refusedDrainage = (choice: string, plan: DrainagePlan): readonly LeftOut[] => [
+  {
+    choice,
+    block: null,
+    what: 'lymph-drainage',
+    why: plan.reasons[0]?.text ?? 'There is nothing to drain for this focus.',
+    instead: null,
+  },
+];
+
+/** Kinds of work by their name. */
+const withNames = (list: readonly LeftOut[]) =>
+  list.map((one) => ({ ...one, what: screeningBook.modalities.get(one.what)?.label ?? one.what }));
+
+/** The side that was operated on or is swollen, when it is one. */
+function affectedSide(visit: VisitRecord): 'left' | 'right' | null {
+  const sides = new Set(
+    [...visit.findings.flatMap(({ side }) => side ?? []), ...visit.focus.map(sideOf)].filter(
+      (side): side is 'left' | 'right' => side === 'left' || side === 'right',
+    ),
+  );
+  const [only] = sides;
+  return sides.size === 1 && only ? only : null;
+}

@@ -1,0 +1,65 @@
+import { subDays } from 'date-fns';
+import type { ObservationView } from '../../contracts/measure-views';
+import type { FaceLine } from '../../core/facial/line';
+import type { Db } from '../db/connection';
+import { listObservationsOfClient } from '../repositories/measures';
+import type { TreatmentFacts } from './compose-treatment';
+import { lastTreatment } from './given-treatment';
+import type { VisitRecord } from './read-visit';
+import { modalitiesOf } from './visit-holds';
+
+const redEnough = 2;
+const daysOfLedger = 7;
+
+/** All that a treatment of this visit is composed from. */
+export async function readTreatmentFacts(db: Db, visit: VisitRecord): Promise<TreatmentFacts> {
+  const [observations, timesThisWeek, last] = await Promise.all([
+    listObservationsOfClient(db, visit.client.id),
+    timesBefore(db, visit),
+    lastTreatment(db, visit.client.id, visit.startsAt),
+  ]);
+  return {
+    visit,
+    lines: linesFrom(observations, visit),
+    irritated: irritatedFrom(observations, visit.id),
+    timesThisWeek,
+    last: last && { date: last.date, given: last.given },
+  };
+}
+
+/** The client's lines as they were drawn last, at this visit or before. */
+function linesFrom(observations: readonly ObservationView[], visit: VisitRecord): readonly FaceLine[] {
+  const drawn = observations.findLast(
+    (one) => one.kind === 'lines' && (one.visitId === visit.id || one.takenAt <= visit.startsAt),
+  );
+  return drawn?.kind === 'lines' ? drawn.value.lines : [];
+}
+
+/** Places found red or bruised at this visit before the work. */
+function irritatedFrom(observations: readonly ObservationView[], visitId: number): ReadonlyMap<string, string> {
+  const places = new Map<string, string>();
+  for (const one of observations) {
+    if (one.visitId !== visitId || one.phase !== 'before' || one.place === null) continue;
+    if (one.kind === 'redness' && one.value.grade >= redEnough)
+      places.set(one.place, `Redness ${one.value.grade} of 4 there today: nothing that stimulates the skin.`);
+    if (one.kind === 'bruising' && one.value.grade > 0)
+      places.set(one.place, 'Bruised there today: nothing that stimulates the skin.');
+  }
+  return places;
+}
+
+/** How often each kind of work was given in the seven days before a visit. */
+async function timesBefore(db: Db, visit: VisitRecord): Promise<ReadonlyMap<string, number>> {
+  const rows = await db
+    .selectFrom('visit')
+    .select(['holds_json'])
+    .where('client_id', '=', visit.client.id)
+    .where('starts_at', '<', visit.startsAt)
+    .where('starts_at', '>', subDays(new Date(visit.startsAt), daysOfLedger).toISOString())
+    .where('stage', 'in', ['close', 'done'])
+    .where('cancelled_at', 'is', null)
+    .execute();
+  const times = new Map<string, number>();
+  for (const modality of rows.flatMap(modalitiesOf)) times.set(modality, (times.get(modality) ?? 0) + 1);
+  return times;
+}
