@@ -43,7 +43,7 @@ describe('a whole treatment', () => {
   const chooseOnly = async (names: readonly string[]) => {
     await page.waitForSelector('[role="dialog"] input[type="checkbox"]');
     await page.evaluate((wanted) => {
-      for (const label of document.querySelectorAll<HTMLElement>('[role="dialog"] label')) {
+      for (const label of document.querySelectorAll<HTMLElement>('[role="dialog"] fieldset label')) {
         const name = label.querySelector('span')?.textContent ?? '';
         const box = label.querySelector<HTMLInputElement>('input[type="checkbox"]');
         if (box && box.checked !== wanted.includes(name)) label.click();

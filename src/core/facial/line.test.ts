@@ -11,8 +11,12 @@ const nodes: Readonly<Record<string, Point>> = {
   'submandibular.right': [230, 460],
   'terminus.left': [361, 603],
   'terminus.right': [239, 603],
+  'temple.left': [416, 211],
+  'temple.right': [184, 211],
+  'forehead.left': [346, 154],
+  'forehead.right': [254, 154],
 };
-const nodeAt = (id: string) => nodes[id];
+const pointAt = (id: string) => nodes[id];
 const line = (kind: FaceLine['kind'], points: readonly Point[]): FaceLine => ({
   id: 'l1',
   kind,
@@ -116,13 +120,13 @@ describe('which line it is', () => {
 
 describe('how a line is worked', () => {
   it('crosses a level line upward and an upright one away from the middle', () => {
-    const [from, to] = strokesOf(forehead, nodeAt).across[1] ?? [];
+    const [from, to] = strokesOf(forehead, pointAt).across[1] ?? [];
     expect((to?.[1] ?? 0) < (from?.[1] ?? 0)).toBe(true);
     const frown = line('frown', [
       [312, 240],
       [312, 205],
     ]);
-    const [start, end] = strokesOf(frown, nodeAt).across[0] ?? [];
+    const [start, end] = strokesOf(frown, pointAt).across[0] ?? [];
     expect([(end?.[0] ?? 0) > (start?.[0] ?? 0), Math.abs((end?.[1] ?? 0) - (start?.[1] ?? 0)) < 1e-9]).toEqual([
       true,
       true,
@@ -130,13 +134,27 @@ describe('how a line is worked', () => {
   });
 
   it('smooths a line over the middle to both sides, each to its own drain', () => {
-    const { smoothing } = strokesOf(forehead, nodeAt);
+    const { smoothing } = strokesOf(forehead, pointAt);
     expect(smoothing.map(({ drain }) => drain)).toEqual(['preauricular.right', 'preauricular.left']);
     for (const { drain, points } of smoothing) expect(points.at(-1)).toEqual(nodes[drain]);
   });
 
+  it('leads what is between the brows up and round the eye', () => {
+    const frown = line('frown', [
+      [311, 214],
+      [311, 180],
+    ]);
+    const [stroke] = strokesOf(frown, pointAt).smoothing;
+    expect([stroke?.points[0], ...(stroke?.points.slice(-3) ?? [])]).toEqual([
+      [311, 214],
+      nodes['forehead.left'],
+      nodes['temple.left'],
+      nodes['preauricular.left'],
+    ]);
+  });
+
   it('begins smoothing at the end that is far from the drain', () => {
-    const [stroke] = strokesOf(crow, nodeAt).smoothing;
+    const [stroke] = strokesOf(crow, pointAt).smoothing;
     expect([stroke?.points[0], stroke?.points.at(-1)]).toEqual([crow.points[0], nodes['preauricular.left']]);
   });
 
@@ -165,7 +183,7 @@ describe('how a line is worked', () => {
       fc.property(straight, (points) => {
         const [a = [0, 0], b = [0, 0]] = points;
         const way: Point = [b[0] - a[0], b[1] - a[1]];
-        for (const [from, to] of strokesOf(line('smile', points), nodeAt).across) {
+        for (const [from, to] of strokesOf(line('smile', points), pointAt).across) {
           const square = (to[0] - from[0]) * way[0] + (to[1] - from[1]) * way[1];
           const middle: Point = [(from[0] + to[0]) / 2 - a[0], (from[1] + to[1]) / 2 - a[1]];
           expect(Math.abs(square)).toBeLessThan(1e-6);
@@ -175,7 +193,7 @@ describe('how a line is worked', () => {
     );
     fc.assert(
       fc.property(drawn, (points) => {
-        const { across } = strokesOf(line('smile', points), nodeAt);
+        const { across } = strokesOf(line('smile', points), pointAt);
         expect(across.length).toBeGreaterThanOrEqual(1);
         expect(across.length).toBeLessThanOrEqual(9);
       }),
@@ -187,8 +205,8 @@ describe('how a line is worked', () => {
     fc.assert(
       fc.property(drawn, fc.constantFrom(...(Object.keys(drainOf) as FaceLine['kind'][])), (points, kind) => {
         fc.pre(sideOfLine('face-front', 'left', points) === 'left' && points.every(([x]) => x > middleX));
-        const here = strokesOf(line(kind, points), nodeAt);
-        const there = strokesOf(line(kind, points.map(mirror)), nodeAt);
+        const here = strokesOf(line(kind, points), pointAt);
+        const there = strokesOf(line(kind, points.map(mirror)), pointAt);
         const far = (points: readonly Point[] = []) => points.map(([x, y]) => [x.toFixed(6), y.toFixed(6)]);
         expect(far(there.smoothing[0]?.points.map(mirror))).toEqual(far(here.smoothing[0]?.points));
         expect(there.across.length).toBe(here.across.length);

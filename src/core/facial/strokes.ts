@@ -10,6 +10,16 @@ export const drainOf: Readonly<Record<LineKind, string>> = {
   neck: 'terminus',
 };
 
+/** Regions that the long stroke passes on its way, so that it goes round the eye and not over it. */
+const wayOf: Readonly<Record<LineKind, readonly string[]>> = {
+  forehead: ['temple'],
+  frown: ['forehead', 'temple'],
+  crow: [],
+  smile: [],
+  'mouth-corner': [],
+  neck: [],
+};
+
 export interface LineStrokes {
   /** Short strokes that cut across the line, in the order from its start to its end. */
   readonly across: readonly (readonly [Point, Point])[];
@@ -24,9 +34,9 @@ const smoothPoints = 12;
 
 /**
  * How a line is worked: little strokes square to it, then along it towards its drain.
- * @param nodeAt where a node group lies in the drawing that the line was drawn on, by its id with side
+ * @param pointAt where a node group or region lies in the drawing that the line was drawn on, by its id with side
  */
-export function strokesOf(line: FaceLine, nodeAt: (id: string) => Point | undefined): LineStrokes {
+export function strokesOf(line: FaceLine, pointAt: (id: string) => Point | undefined): LineStrokes {
   const count = Math.min(mostStrokes, Math.max(1, Math.round(lengthOf(line.points) / betweenStrokes)));
   // The ends of a line are thin: strokes stand in the middle of equal parts of it.
   const marks = evenPoints(line.points, 2 * count + 1);
@@ -35,7 +45,7 @@ export function strokesOf(line: FaceLine, nodeAt: (id: string) => Point | undefi
     if (!before || !at || !behind) throw new Error('a line without length has no strokes');
     return acrossAt(at, before, behind);
   });
-  return { across, smoothing: smoothingOf(line, nodeAt) };
+  return { across, smoothing: smoothingOf(line, pointAt) };
 }
 
 /** A stroke square to the way from `before` to `behind`: upward, or away from the middle where the line stands upright. */
@@ -52,23 +62,35 @@ function acrossAt(at: Point, before: Point, behind: Point): readonly [Point, Poi
   ];
 }
 
-function smoothingOf(line: FaceLine, nodeAt: (id: string) => Point | undefined): LineStrokes['smoothing'] {
+function smoothingOf(line: FaceLine, pointAt: (id: string) => Point | undefined): LineStrokes['smoothing'] {
   const even = evenPoints(line.points, smoothPoints);
   if (line.side !== 'mid') {
-    const drain = `${drainOf[line.kind]}.${line.side}`;
-    return [{ drain, points: towards(even, nodeAt(drain)) }];
+    return [smoothed(line.kind, line.side, even, pointAt)];
   }
   return (['right', 'left'] as const).map((side) => {
-    const drain = `${drainOf[line.kind]}.${side}`;
     const half = even.filter(([x]) => (side === 'left' ? x >= middleX : x <= middleX));
-    return { drain, points: towards(half, nodeAt(drain)) };
+    return smoothed(line.kind, side, half, pointAt);
   });
 }
 
-/** The line from its end far from the drain to the near one, and on to the drain where it shows. */
-function towards(points: readonly Point[], drain: Point | undefined): readonly Point[] {
+function smoothed(
+  kind: LineKind,
+  side: 'left' | 'right',
+  points: readonly Point[],
+  pointAt: (id: string) => Point | undefined,
+): LineStrokes['smoothing'][number] {
+  const drain = `${drainOf[kind]}.${side}`;
+  const onward = [...wayOf[kind].map((region) => `${region}.${side}`), drain].flatMap((id) => {
+    const at = pointAt(id);
+    return at ? [at] : [];
+  });
+  return { drain, points: [...towards(points, onward[0]), ...onward] };
+}
+
+/** The line from its end that is far from where it goes to the near one. */
+function towards(points: readonly Point[], goal: Point | undefined): readonly Point[] {
   const [first, last] = [points[0], points.at(-1)];
-  if (!first || !last || !drain) return points;
-  const far = (point: Point) => Math.hypot(point[0] - drain[0], point[1] - drain[1]);
-  return [...(far(first) >= far(last) ? points : points.toReversed()), drain];
+  if (!first || !last || !goal) return points;
+  const far = (point: Point) => Math.hypot(point[0] - goal[0], point[1] - goal[1]);
+  return far(first) >= far(last) ? points : points.toReversed();
 }

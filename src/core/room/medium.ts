@@ -52,4 +52,4 @@ const isOn = (of: string | undefined, side: string | undefined) => of === side |
 
 /** Oil for an area (mL), rounded up to half a millilitre. */
 export const mediumMl = (table: SpreadTable, areaCm2: number, kind: SpreadKind): number =>
-  Math.ceil((areaCm2 / 100) * (table.mlPer100Cm2[kind] / stepMl) - 1e-9) * stepMl;
+  Math.max(0, Math.ceil((areaCm2 / 100) * (table.mlPer100Cm2[kind] / stepMl) - 1e-9)) * stepMl;

@@ -65,7 +65,7 @@ function stones(blocks: readonly PlannedBlock[], habits: RoomHabits): readonly R
       kind: 'heat',
       what: `Fill the stone bath and switch it on: ${stonesInWords(hot, habits)}`,
       minutesBefore: Math.max(0, habits.stoneWarmUpMinutes - begins),
-      why: `They need ${habits.stoneWarmUpMinutes} minutes, and the first hot stroke comes ${begins} minutes into the visit.`,
+      why: `They need ${habits.stoneWarmUpMinutes} minutes to be warm; ${comesWhen(begins)}.`,
     });
   }
   const firstCool = blocks.find(isCoolBlock);
@@ -75,11 +75,14 @@ function stones(blocks: readonly PlannedBlock[], habits: RoomHabits): readonly R
       kind: 'cool',
       what: 'Lay the cool stones into cold water',
       minutesBefore: Math.max(0, coolMinutes - begins),
-      why: `The first one is laid on ${begins} minutes into the visit.`,
+      why: `They need ${coolMinutes} minutes to be cool; ${comesWhen(begins)}.`,
     });
   }
   return items;
 }
+
+const comesWhen = (begins: number) =>
+  begins === 0 ? 'the visit begins with them' : `the first comes ${begins} minutes into the visit`;
 
 /** A pair glides until it has cooled, while those before it are warming again. */
 function stonesInWords(hot: readonly PlannedBlock[], habits: RoomHabits): string {

@@ -120,7 +120,9 @@ export function changeWords(changes: readonly SetupChange[], to: Setting): reado
   return changes.map(({ kind }) => {
     switch (kind) {
       case 'turn':
-        return `Turn the client ${positionWords[to.position]}: sheet held high, bolster moved.`;
+        return to.position === 'seated'
+          ? 'Help the client to sit up: a cover round the shoulders, time to steady.'
+          : `Turn the client ${positionWords[to.position]}: sheet held high, bolster moved.`;
       case 'hands':
         return handWords[to.hands];
       case 'walk':

@@ -8,13 +8,15 @@ interface Props {
   readonly asideLabel: string;
   readonly aside: ReactNode;
   readonly foot: ReactNode;
+  /** The body takes most of the room, to be drawn on. */
+  readonly isBodyLarge?: boolean;
 }
 
 /** The body at the left, what is entered in the middle, what it says at the right, keys at the foot. */
-export function Frame({ bodyLabel, body, main, asideLabel, aside, foot }: Props) {
+export function Frame({ bodyLabel, body, main, asideLabel, aside, foot, isBodyLarge = false }: Props) {
   return (
     <>
-      <div className={styles['view']}>
+      <div className={styles['view']} data-body={isBodyLarge ? 'large' : undefined}>
         <section className={styles['body']} aria-label={bodyLabel}>
           {body}
         </section>

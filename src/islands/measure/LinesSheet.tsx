@@ -54,9 +54,10 @@ export default function LinesSheet({ head, onward, observations }: SheetProps) {
   const worked = new Set(selected === undefined ? lines.map(({ id }) => id) : [selected]);
   return (
     <Frame
+      isBodyLarge
       bodyLabel="Draw the lines"
       body={
-        <BodyPanel label="Lines of the face" initial={{ view: 'face-front', side: 'left' }} sheets={['face']}>
+        <BodyPanel label="Lines of the face" initial={{ view: 'face-front', side: 'left' }} sheets={['face']} isWide>
           {(figure) => (
             <>
               <MapLines figure={figure} lines={lines} worked={worked} selected={selected} />
@@ -96,12 +97,10 @@ export default function LinesSheet({ head, onward, observations }: SheetProps) {
                   <button
                     type="button"
                     aria-pressed={line.id === selected}
+                    aria-label={`Show ${lineNames[line.kind].toLowerCase()}, ${sideWords[line.side]}`}
                     onClick={() => setSelected(line.id === selected ? undefined : line.id)}
                   >
-                    <strong>{lineNames[line.kind]}</strong>
-                    <span>
-                      {sideWords[line.side]} · {workWords(line)}
-                    </span>
+                    {sideWords[line.side]} · {workWords(line)}
                   </button>
                   <label>
                     <span className="visually-hidden">What {lineNames[line.kind].toLowerCase()} is</span>

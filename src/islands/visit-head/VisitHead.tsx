@@ -92,7 +92,7 @@ export function VisitHead({ visit, here, stage = visit.stage }: Props) {
         </h1>
         <p>
           {visit.client.age === null ? '' : `${visit.client.age} · `}
-          {visit.work} · {visit.time}, {visit.minutes} min with {visit.therapist.name}
+          {visit.time}, {visit.minutes} min with {visit.therapist.name} · {visit.work}
         </p>
       </div>
       <div className={styles['stones']}>

@@ -116,7 +116,7 @@ async function dayVisit(
           isPressing,
           done: reached[stage] > reached[until],
         })),
-    ].sort((a, b) => Number(a.stage === 'plan') - Number(b.stage === 'plan')),
+    ],
   };
 }
 

@@ -12,6 +12,8 @@ interface Props extends Omit<BodyMapProps, 'view' | 'side' | 'zoomTo' | 'onPoint
   readonly initial: DrawingChoice;
   /** Sheets that can be turned to; all when left out. */
   readonly sheets?: readonly Sheet[];
+  /** The large drawing has the companions beside it, also where it is a face. */
+  readonly isWide?: boolean;
 }
 
 const sheetOf: Readonly<Record<FigureView, Sheet>> = {
@@ -46,7 +48,13 @@ const drawings: Readonly<Record<Sheet, readonly (DrawingChoice & { readonly name
 };
 
 /** The body as it stands at the left of every view: one large drawing, its companions small, and a switch between sheets. */
-export function BodyPanel({ initial, sheets = ['body', 'face', 'hand', 'foot'], label, ...map }: Props) {
+export function BodyPanel({
+  initial,
+  sheets = ['body', 'face', 'hand', 'foot'],
+  label,
+  isWide = false,
+  ...map
+}: Props) {
   const [sheet, setSheet] = useState<Sheet>(sheetOf[initial.view]);
   const initialIndex = drawings[sheetOf[initial.view]].findIndex(
     (d) => d.view === initial.view && (d.view === 'front' || d.view === 'back' || d.side === initial.side),
@@ -59,7 +67,7 @@ export function BodyPanel({ initial, sheets = ['body', 'face', 'hand', 'foot'], 
     ...(typeof all)[number][],
   ];
   return (
-    <div className={styles['panel']} data-sheet={sheet}>
+    <div className={styles['panel']} data-sheet={sheet} data-wide={isWide || undefined}>
       {sheets.length > 1 && (
         <div className={styles['switch']}>
           <Choice

@@ -1,6 +1,6 @@
 import { type FaceLine, type Point } from '../../core/facial/line';
 import { strokesOf } from '../../core/facial/strokes';
-import type { Figure } from './figure';
+import { type Figure, pointOf } from './figure';
 import styles from './MapLines.module.css';
 
 interface Props {
@@ -14,10 +14,7 @@ interface Props {
 /** The client's lines on a drawing of the face, with the strokes across and along those that are worked. */
 export function MapLines({ figure, lines, worked, selected }: Props) {
   const side = figure.nodes.some(({ id }) => id.endsWith('.right')) ? 'right' : 'left';
-  const nodeAt = (id: string): Point | undefined => {
-    const node = figure.nodes.find((one) => one.id === id);
-    return node && [node.x, node.y];
-  };
+  const at = (id: string): Point | undefined => pointOf(figure, id);
   const shown = lines.filter(
     ({ drawing, profile }) => drawing === figure.view && (drawing === 'face-front' || profile === side),
   );
@@ -25,7 +22,7 @@ export function MapLines({ figure, lines, worked, selected }: Props) {
     <g className={styles['lines']}>
       {shown.map((line) => {
         const isWorked = worked?.has(line.id) ?? false;
-        const strokes = isWorked ? strokesOf(line, nodeAt) : undefined;
+        const strokes = isWorked ? strokesOf(line, at) : undefined;
         return (
           <g key={line.id} data-selected={line.id === selected || undefined} data-worked={isWorked || undefined}>
             {strokes?.smoothing.map(({ drain, points }) => (
