@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { LibraryFile } from '../../contracts/library';
+import { lineWorkId } from '../../core/facial/line-work';
 import { usualSeconds } from '../../core/library/protocol';
 import { problemsOfLibrary, shippedLibrary } from './library';
+import { purposes } from './purposes';
 
 const { techniques, protocols } = shippedLibrary;
 
@@ -31,4 +33,13 @@ describe('the library that ships', () => {
       expect(Math.abs(minutes - protocol.usualMinutes)).toBeLessThanOrEqual(2.5);
     },
   );
+});
+
+describe('what clients come for', () => {
+  it('leads to protocols that ship, and to each of them', () => {
+    const named = new Set(purposes.flatMap(({ protocols }) => protocols));
+    named.delete(lineWorkId);
+    expect([...named].filter((id) => !shippedLibrary.protocols.has(id))).toEqual([]);
+    expect([...shippedLibrary.protocols.keys()].filter((id) => !named.has(id))).toEqual([]);
+  });
 });

@@ -1,3 +1,4 @@
+import { unflushed } from './flush';
 import type { FieldError } from '../result';
 import { findCycle, ringWords } from '../sequencing/cycle';
 import type { Protocol, ProtocolBlock, ProtocolStep } from './protocol';
@@ -127,11 +128,5 @@ export function unflushedSteps(
     const technique = techniques.get(step.technique);
     return technique !== undefined && hasTrait(technique, trait);
   };
-  return steps.flatMap((step, i) => {
-    if (!has(step, 'intense')) return [];
-    const isFlushed = steps
-      .slice(i + 1)
-      .some((later) => has(later, 'soothing') && later.regions.some((region) => step.regions.includes(region)));
-    return isFlushed ? [] : [i];
-  });
+  return unflushed(steps, has);
 }

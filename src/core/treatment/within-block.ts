@@ -1,3 +1,4 @@
+import { unflushed } from '../library/flush';
 import { hasTrait, touches } from '../library/technique';
 import type { TreatmentBlock } from './block';
 import type { RuleSeverity, TreatmentRuleId } from './rules';
@@ -16,19 +17,13 @@ const bowel = ['abdomen-lower.right', 'abdomen-upper.right', 'abdomen-upper.left
 
 /** Every rule that the steps of a block break. */
 export function faultsWithin(block: TreatmentBlock): readonly StepFault[] {
-  return [...unflushed(block), ...againstTheClock(block), ...unlightEnd(block)];
+  return [...withoutFlush(block), ...againstTheClock(block), ...unlightEnd(block)];
 }
 
-function unflushed({ id, steps }: TreatmentBlock): readonly StepFault[] {
-  return steps.flatMap((step, i): StepFault[] => {
-    if (!hasTrait(step.technique, 'intense')) return [];
-    const isFlushed = steps
-      .slice(i + 1)
-      .some(
-        (later) =>
-          hasTrait(later.technique, 'soothing') && later.regions.some((region) => step.regions.includes(region)),
-      );
-    if (isFlushed) return [];
+function withoutFlush({ id, steps }: TreatmentBlock): readonly StepFault[] {
+  return unflushed(steps, ({ technique }, trait) => hasTrait(technique, trait)).flatMap((i): StepFault[] => {
+    const step = steps[i];
+    if (!step) return [];
     return [
       {
         block: id,

@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react';
+import { purposes } from '../../catalogue/library/purposes';
 import type { LibraryView } from '../../contracts/library-views';
 import { families, handNeeds } from '../../core/library/technique';
 import { Button } from '../../ui/button/Button';
@@ -71,6 +72,14 @@ export function Filters({ of, view, filter, onFilter }: Props) {
         </Select>
       ) : (
         <>
+          <Select label="What for" value={filter.purpose} onChange={(event) => set({ purpose: event.target.value })}>
+            <option value="">anything</option>
+            {purposes.map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.label}
+              </option>
+            ))}
+          </Select>
           <Select
             label="Kind of work"
             value={filter.modality}

@@ -1,3 +1,4 @@
+import { purposes } from '../../catalogue/library/purposes';
 import type { Entry, LibraryView } from '../../contracts/library-views';
 import type { Protocol } from '../../core/library/protocol';
 import type { Family, HandNeed, Technique } from '../../core/library/technique';
@@ -11,6 +12,8 @@ export interface Filter {
   readonly family: Family | '';
   /** Of protocols. */
   readonly modality: string;
+  /** What clients come for. */
+  readonly purpose: string;
   readonly school: string;
   readonly mostMinutes: number | undefined;
 }
@@ -21,6 +24,7 @@ export const noFilter: Filter = {
   hands: '',
   family: '',
   modality: '',
+  purpose: '',
   school: '',
   mostMinutes: undefined,
 };
@@ -64,8 +68,10 @@ export function filterTechniques(
 type ListedProtocol = LibraryView['protocols'][number];
 
 export function filterProtocols(list: readonly ListedProtocol[], filter: Filter): readonly ListedProtocol[] {
+  const forPurpose = purposes.find(({ id }) => id === filter.purpose)?.protocols;
   return list.filter(
     ({ value }) =>
+      (forPurpose?.includes(value.id) ?? true) &&
       (filter.hands === '' || value.blocks.some(({ hands }) => hands === filter.hands)) &&
       (filter.modality === '' || value.modality === filter.modality) &&
       (filter.school === '' || value.school === filter.school) &&

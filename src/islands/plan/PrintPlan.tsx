@@ -89,6 +89,18 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
           )}
         </section>
       </div>
+      {treatment && treatment.room.length > 0 && (
+        <section className={styles['room']}>
+          <h2>Before the client comes</h2>
+          <ul>
+            {treatment.room.map(({ what, minutesBefore }) => (
+              <li key={what}>
+                <strong>{minutesBefore === 0 ? 'at the door' : `${minutesBefore} min before`}</strong> {what}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       <table className={styles['steps']}>
         <thead>
           <tr>

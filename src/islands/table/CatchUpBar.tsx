@@ -20,7 +20,7 @@ interface Props {
 export function CatchUpBar({ ways, isChanged, onTake, onUndo }: Props) {
   if (ways.length === 0 && !isChanged) return null;
   return (
-    <div className={styles['catchUp']} role="status" aria-label="Time">
+    <div className={styles['catchUp']} data-quiet={ways.length === 0 || undefined} role="status" aria-label="Time">
       {ways.length > 0 && <strong>{ways[0]?.kind === 'stretch' ? 'Time is left:' : 'Time runs short:'}</strong>}
       {ways.map((way) => (
         <button

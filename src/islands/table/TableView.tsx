@@ -23,6 +23,10 @@ interface Props {
   readonly plan: PlanView;
 }
 
+/** Words that would fill the screen are set smaller, so that the cue still shows. */
+const longTitle = 18;
+const longWay = 70;
+
 const keys: readonly Shortcut[] = [
   [['Space', 'Enter', 'PgDn'], 'done, on to the next step (foot switch)'],
   [['PgUp'], 'back one step'],
@@ -100,7 +104,13 @@ export function TableView({ visit, plan }: Props) {
         <strong>{visit.client.name.split(' ')[0]}</strong>
         <span>{handsOf(plan, step)}</span>
         <span>{step.told ? step.told.block : phasesOf(steps)[Math.max(0, index)]?.toLowerCase()}</span>
-        <Drift steps={steps} index={index} visitMs={table.visitMs} stepMs={table.stepMs} />
+        <Drift
+          steps={steps}
+          index={index}
+          visitMs={table.visitMs}
+          stepMs={table.stepMs}
+          overSeconds={table.overSeconds}
+        />
         <span className={styles['clock']}>
           visit <strong>{formatClock(table.visitMs / 1000)}</strong> of {formatClock(total)}
         </span>
@@ -119,8 +129,10 @@ export function TableView({ visit, plan }: Props) {
               {step.changes.join(' ')}
             </p>
           )}
-          <h1>{titleOf(anatomy, step)}</h1>
-          <p className={styles['direction']}>{howOf(anatomy, step)}</p>
+          <h1 data-long={titleOf(anatomy, step).length > longTitle || undefined}>{titleOf(anatomy, step)}</h1>
+          <p className={styles['direction']} data-long={howOf(anatomy, step).length > longWay || undefined}>
+            {howOf(anatomy, step)}
+          </p>
           <p className={styles['pressure']}>
             {step.told ? `${step.told.cue} ${step.told.note}` : pressureInWords(step.pressure)}{' '}
             {step.cautions.join(' ')}

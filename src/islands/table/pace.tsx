@@ -26,13 +26,24 @@ export function Drift({
   index,
   visitMs,
   stepMs,
+  overSeconds,
 }: {
   readonly steps: readonly TableStep[];
   readonly index: number;
   readonly visitMs: number;
   readonly stepMs: number;
+  /** Once the plan was changed on the way: how far beyond the time it ends. */
+  readonly overSeconds: number | undefined;
 }) {
   if (index < 0) return <span className={styles['drift']} />;
+  if (overSeconds !== undefined) {
+    const late = Math.floor(overSeconds / 60);
+    return (
+      <span className={styles['drift']} data-late={late > 0 ? true : undefined}>
+        {late > 0 ? `ends ${late} min late` : 'ends in time'}
+      </span>
+    );
+  }
   const step = steps[index];
   const planned =
     steps.slice(0, index).reduce((sum, s) => sum + spanOf(s), 0) + Math.min(stepMs / 1000, step ? spanOf(step) : 0);

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { VisitView } from '../../contracts/visit-views';
 import { clocksAt, noChange, replay, type TableChange, type TableEvent } from '../../core/table/progress';
-import { stepsAfter, waysToCatchUp } from '../../core/table/refit';
+import { overrunSeconds, stepsAfter, waysToCatchUp } from '../../core/table/refit';
 import type { TableStep } from '../../core/table/table-step';
 import { RequestError, send } from '../api';
 
@@ -145,5 +145,12 @@ export function useTable(
     [emit, state.status, state.stepId],
   );
 
-  return { state, steps, index, keeping, goOn, goBack, pause, ways, refit, isChanged, ...clocks };
+  const overSeconds = isChanged
+    ? overrunSeconds(
+        steps,
+        { index, stepSeconds: clocks.stepMs / 1000, visitSeconds: clocks.visitMs / 1000, availableSeconds },
+        noChange,
+      )
+    : undefined;
+  return { state, steps, overSeconds, index, keeping, goOn, goBack, pause, ways, refit, isChanged, ...clocks };
 }

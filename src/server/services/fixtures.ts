@@ -5,6 +5,7 @@ import { insertTherapist } from '../repositories/people';
 import { bookVisit } from './booking';
 import { addFinding } from './findings';
 import { addClient } from './save-client';
+import { saveTaping } from './save-taping';
 import { setUpHouse } from './set-up-house';
 
 /** A small house for tests: an owner who is certified, a massage therapist, and one client with a finding. */
@@ -74,3 +75,34 @@ export async function book(
   if (booked.kind !== 'saved') throw new Error(JSON.stringify(booked));
   return booked.id;
 }
+
+/** Girths of two legs, the left one swollen, in cm. */
+export const legs = {
+  phase: 'before',
+  limb: 'leg',
+  side: 'left',
+  unit: 'cm',
+  method: 'frustum',
+  positions: [0, 4, 8, 12, 16],
+  affected: [23, 25, 28, 32, 35],
+  reference: [22, 24, 27, 30, 33],
+  basedOn: 0,
+} as const;
+
+/** Stores these girths for a visit, or others in their place. */
+export const tapeLegs = (db: Db, visit: number, change: Partial<z.input<typeof TapingInput>> = {}) =>
+  saveTaping(
+    db,
+    visit,
+    taping({
+      ...legs,
+      positions: [...legs.positions],
+      affected: [...legs.affected],
+      reference: [...legs.reference],
+      ...change,
+    }),
+    actor,
+  );
+
+/** The swollen leg, so much thicker everywhere. */
+export const larger = (byCm: number) => legs.affected.map((girth) => girth + byCm);
