@@ -50,7 +50,7 @@ const answerNo = async (id) => {
   );
   await wait(600);
 };
-const focusStep = (id) => page.evaluate((step) => document.querySelector(`[data-step="${step}"]`)?.focus(), id);
+const focusStep = (id) => page.evaluate((step) => document.querySelector(`[data-row="${step}"]`)?.focus(), id);
 
 const right = [
   21.7, 23.5, 26.8, 30.3, 33.3, 35.6, 36.2, 37.2, 38.8, 39.7, 41.1, 43.5, 45.9, 48.4, 51.0, 52.9, 55.1, 56.5,
@@ -67,12 +67,6 @@ try {
   await go(`/visits/${penn}/ask`);
   await press(['n', 'y', 'n', 'n'], 300);
   await shoot('intake');
-  await go('/clients/5');
-  await page.evaluate(() =>
-    [...document.querySelectorAll('button')].find((b) => b.textContent === 'Book a visit')?.click(),
-  );
-  await wait(1200);
-  await shoot('book');
   await go('/clients');
   await shoot('clients');
   await go('/clients/3');
@@ -94,50 +88,31 @@ try {
     await page.keyboard.press('Enter');
   }
   await wait(600);
-  await go(`/visits/${marit}/measure?sheet=skin`);
-  for (const [label, text] of [
-    ['Depth, mm', '3'],
-    ['Back after, seconds', '12'],
-  ]) {
-    const field = await page.$(`::-p-aria([name="${label}"])`);
-    await field.click();
-    await field.type(text);
-    await page.keyboard.press('Tab');
-  }
-  await page.evaluate(() => [...document.querySelectorAll('label')].find((l) => l.textContent === 'soft')?.click());
-  await wait(700);
-  await page.evaluate(() => document.querySelector('#main')?.scrollTo(0, 0));
-  await shoot('measure-skin');
   await go('/clients/3/progress');
   await wait(700);
   await shoot('progress');
-  await go('/house?part=measuring');
-  await shoot('house-measuring');
   await go('/library?protocol=face-drainage');
   await page.evaluate(() => document.querySelectorAll('[aria-label="What it is"] ol ol button')[3]?.focus());
   await wait(800);
   await shoot('library');
-  const ottilie = await visitOf('Ottilie Fenwick');
-  await answerNo(ottilie);
-  await go(`/visits/${ottilie}/plan`);
-  const click = (name) =>
-    page.evaluate(
-      (text) => [...document.querySelectorAll('button')].find((b) => b.textContent === text)?.click(),
-      name,
-    );
-  await click('More than drainage');
-  await page.waitForSelector('[role="dialog"] label');
-  await page.evaluate(() => {
-    for (const label of document.querySelectorAll('[role="dialog"] label'))
-      if (/^(Hot stones, back$|Dry brushing whole body$)/.test(label.querySelector('span')?.textContent ?? ''))
-        label.click();
-  });
-  await click('Plan these');
-  await page.waitForSelector('[data-block]');
+  const sunniva = await visitOf('Sunniva Harrow');
+  await answerNo(sunniva);
+  await go(`/visits/${sunniva}/measure?sheet=lines`);
+  await wait(600);
+  await shoot('lines');
+  await go(`/visits/${sunniva}/plan`);
+  await page.click('[data-row="c1/eye-corner-left"]');
   await wait(900);
   await shoot('treatment');
+  const evander = await visitOf('Evander Pell');
+  await answerNo(evander);
+  await go(`/visits/${evander}/plan`);
+  await go(`/visits/${evander}/prepare`);
+  await page.click('main li input');
+  await wait(500);
+  await shoot('prepare');
   await go(`/visits/${marit}/plan`);
-  await page.click('[data-step="s5"]');
+  await page.click('[data-row="s5"]');
   await wait(300);
   await focusStep('s20');
   await page.keyboard.down('Alt');
@@ -147,7 +122,7 @@ try {
   );
   await page.keyboard.up('Alt');
   await page.evaluate(() => document.activeElement?.blur());
-  await page.evaluate(() => document.querySelector('[data-step="s5"]')?.scrollIntoView({ block: 'start' }));
+  await page.evaluate(() => document.querySelector('[data-row="s5"]')?.scrollIntoView({ block: 'start' }));
   await wait(500);
   await shoot('plan');
   await press(['m'], 600);
@@ -188,19 +163,11 @@ try {
   await shoot('close');
   await go('/house?part=audit');
   await shoot('house');
-  const desk = await browser.createBrowserContext();
-  const deskPage = await desk.newPage();
-  await deskPage.setViewport({ width: 1280, height: 800 });
-  await deskPage.setCookie({ name: 'velvet-stone', value: await signInDemo(server.url, 3), url: server.url });
-  await deskPage.goto(`${server.url}/`, { waitUntil: 'networkidle0' });
-  await wait(500);
-  await deskPage.screenshot({ path: path.join(folder, 'day-desk.png') });
-  await desk.close();
   const liv = await visitOf('Liv Sandoval');
   await answerNo(liv);
   await page.evaluate(() => localStorage.setItem('theme', 'lamp'));
   await go(`/visits/${liv}/plan`);
-  await page.click('[data-step="s14"]');
+  await page.click('[data-row="s14"]');
   await wait(700);
   await shoot('plan-face-lamp');
   await page.evaluate(() => localStorage.setItem('theme', 'daylight'));

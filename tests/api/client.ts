@@ -63,8 +63,8 @@ export async function call(
 export const post = (path: string, body: unknown, base?: string) => call('POST', path, body, base);
 
 /** The id of a demo client's visit of today. */
-export async function visitOf(name: string): Promise<number> {
-  const day = await call('GET', '/');
+export async function visitOf(name: string, base?: string): Promise<number> {
+  const day = await call('GET', '/', undefined, base);
   const match = new RegExp(`href="/visits/(\\d+)/\\w+"[^>]*>${name}`).exec(String(day.body));
   if (!match) throw new Error(`no visit of ${name} today`);
   return Number(match[1]);

@@ -40,13 +40,16 @@ describe('every view', () => {
   let visit: number;
   let client: number;
   let intake: number;
+  let treatment: number;
 
   beforeAll(async () => {
     browser = await launch();
     visit = await visitOf('Ottilie Fenwick');
     client = await clientOf('Ottilie');
     intake = await visitOf('Isaura Penn');
+    treatment = await visitOf('Sunniva Harrow');
     await post(`/api/visits/${visit}/check`, { answers: allNo });
+    await post(`/api/visits/${treatment}/check`, { answers: allNo });
   });
   afterAll(() => browser.close());
 
@@ -64,6 +67,7 @@ describe('every view', () => {
     ['measure, skin', () => `/visits/${visit}/measure?sheet=skin`, 'Found today'],
     ['measure, feeling', () => `/visits/${visit}/measure?sheet=feel`, 'Heaviness'],
     ['measure, face', () => `/visits/${visit}/measure?sheet=face`, 'Eyelids'],
+    ['measure, lines', () => `/visits/${treatment}/measure?sheet=lines`, 'Add a usual line'],
     ['measure, belly', () => `/visits/${visit}/measure?sheet=belly`, 'surgeon'],
     ['measure, pictures', () => `/visits/${visit}/measure?sheet=pictures`, 'On record'],
     ['progress', () => `/clients/${client}/progress`, 'All figures'],
@@ -72,6 +76,8 @@ describe('every view', () => {
     ['the library', () => '/library?protocol=lifting-facial', 'Lifting facial'],
     ['house, measuring', () => '/house?part=measuring', 'What counts as swelling'],
     ['plan', () => `/visits/${visit}/plan`, 'The course'],
+    ['plan of a treatment', () => `/visits/${treatment}/plan`, 'This visit holds'],
+    ['room list', () => `/visits/${treatment}/prepare`, 'The room before'],
     ['print', () => `/visits/${visit}/print`, 'Ways out'],
     ['table', () => `/visits/${visit}/table`, 'step 1 of'],
     ['close', () => `/visits/${visit}/close`, 'How was it?'],

@@ -104,6 +104,21 @@ export async function pick(page: Page, name: string): Promise<void> {
   await page.locator('[role="option"]').click();
 }
 
+/** Ticks or unticks the box whose label begins with these words. */
+export async function tick(page: Page, label: string): Promise<void> {
+  await page.waitForFunction(
+    (wanted) => {
+      const found = [...document.querySelectorAll('label')].find(
+        (one) => one.querySelector('input[type="checkbox"]') && one.textContent?.includes(wanted),
+      );
+      found?.click();
+      return found !== undefined;
+    },
+    {},
+    label,
+  );
+}
+
 /** The row of the course with that number and name. */
 export async function step(page: Page, name: string): Promise<ElementHandle<HTMLElement>> {
   const handle = await page.waitForFunction(

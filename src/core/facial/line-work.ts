@@ -106,11 +106,11 @@ const noteFor = (kind: LineKind, lines: readonly FaceLine[]) =>
 /** The client's lines that a step of any protocol runs across: on its regions and its side. */
 export function linesOfStep(step: TreatmentStep, lines: readonly FaceLine[]): readonly string[] {
   if (step.lines) return step.lines;
-  if (step.technique.direction !== 'across-line') return [];
+  const isAcross = step.technique.direction === 'across-line';
   return lines
     .filter(({ kind, side }) => {
-      const isHere =
-        work[kind].across === step.technique.id || work[kind].regions.some((one) => step.regions.includes(one));
+      const isMeant = work[kind].across === step.technique.id;
+      const isHere = isMeant || (isAcross && work[kind].regions.some((one) => step.regions.includes(one)));
       return isHere && (side === 'mid' || step.side === 'both' || step.side === 'each' || step.side === side);
     })
     .map(({ id }) => id);

@@ -97,9 +97,9 @@ export default function LinesSheet({ head, onward, observations }: SheetProps) {
                   <button
                     type="button"
                     aria-pressed={line.id === selected}
-                    aria-label={`Show ${lineNames[line.kind].toLowerCase()}, ${sideWords[line.side]}`}
                     onClick={() => setSelected(line.id === selected ? undefined : line.id)}
                   >
+                    <span className="visually-hidden">{lineNames[line.kind]}, </span>
                     {sideWords[line.side]} · {workWords(line)}
                   </button>
                   <label>

@@ -81,7 +81,7 @@ export function RoomList({ room, now }: { readonly room: RoomView; readonly now:
             </ol>
           )}
         </main>
-        <aside className={styles['aside']} aria-label="What it is for">
+        <aside className={styles['aside']} aria-label="What it is for" tabIndex={0}>
           <h2>
             {visit.time} · {visit.minutes} min
           </h2>
