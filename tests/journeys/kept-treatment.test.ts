@@ -1,35 +1,21 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { type Served, startServer } from '../../scripts/served.mjs';
+import type { Page } from 'puppeteer-core';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { allNo } from '../api/answers';
 import { call, clientOf, post, visitOf } from '../api/client';
-import { control, follow, go, launch, open, settled, textOf, tick, troubles, words } from './browser';
+import { control, follow, go, settled, textOf, tick, words } from './browser';
+import { ownHouse } from './own-house';
 
 /** Lines of the face, treatments kept to be taken again, the room before, and time that runs short at the table. */
 describe('a facial from its lines to the table', () => {
-  let browser: Browser;
-  let server: Served;
+  const house = ownHouse('kept-treatment');
   let page: Page;
   let visit: number;
   let client: number;
-  const folder = mkdtempSync(path.join(tmpdir(), 'velvet-stone-kept-'));
-
   beforeAll(async () => {
-    server = await startServer({ data: path.join(folder, 'data') });
-    browser = await launch();
-    page = await open(browser, server.url);
-    visit = await visitOf('Sunniva Harrow', server.url);
-    client = await clientOf('Sunniva', server.url);
-    await post(`/api/visits/${visit}/check`, { answers: allNo }, server.url);
-  }, 60_000);
-  afterAll(async () => {
-    expect(troubles(page)).toEqual([]);
-    await browser.close();
-    await server.stop();
-    rmSync(folder, { recursive: true, force: true });
+    page = house.page;
+    visit = await visitOf('Sunniva Harrow', house.url);
+    client = await clientOf('Sunniva', house.url);
+    await post(`/api/visits/${visit}/check`, { answers: allNo }, house.url);
   });
 
   /** Draws on the large face, in the units of its drawing. */
@@ -50,12 +36,12 @@ describe('a facial from its lines to the table', () => {
     await page.mouse.up();
   };
   const stored = async () => {
-    const { body } = await call('GET', `/api/visits/${visit}`, undefined, server.url);
+    const { body } = await call('GET', `/api/visits/${visit}`, undefined, house.url);
     return body;
   };
 
   it('takes a line drawn on the face, names it by where it lies, and one that is added by keyboard', async () => {
-    await go(page, `${server.url}/visits/${visit}/measure?sheet=lines`);
+    await go(page, `${house.url}/visits/${visit}/measure?sheet=lines`);
     await words(page, '9 lines');
     await draw([
       [242, 398],
@@ -78,7 +64,7 @@ describe('a facial from its lines to the table', () => {
   });
 
   it('says as last time, but which lines nothing works, and adds work on them', async () => {
-    await go(page, `${server.url}/visits/${visit}/plan`);
+    await go(page, `${house.url}/visits/${visit}/plan`);
     await words(page, 'As on');
     await control(page, 'button', 'Take out Mouth and smile line, gloved').click();
     await words(page, 'Lines not worked');
@@ -122,7 +108,7 @@ describe('a facial from its lines to the table', () => {
     expect(
       await page.$$eval('main input:checked', (boxes) => boxes.map((box) => box.closest('label')?.textContent ?? '')),
     ).toEqual([expect.stringContaining('Face oil')]);
-    await go(page, server.url);
+    await go(page, house.url);
     await words(page, 'Lifting facial');
   });
 
@@ -130,8 +116,8 @@ describe('a facial from its lines to the table', () => {
     const { plan } = await stored();
     const begun = new Date(Date.now() - 12 * 60_000).toISOString();
     const event = { id: 'late-start-1', kind: 'start', stepId: plan.steps[0].id, at: begun, planVersion: plan.version };
-    expect((await post(`/api/visits/${visit}/events`, { events: [event] }, server.url)).status).toBe(200);
-    await go(page, `${server.url}/visits/${visit}/table`);
+    expect((await post(`/api/visits/${visit}/events`, { events: [event] }, house.url)).status).toBe(200);
+    await go(page, `${house.url}/visits/${visit}/table`);
     await words(page, 'Time runs short:');
     const text = await textOf(page);
     expect(text).toContain('Run over by');
@@ -149,7 +135,7 @@ describe('a facial from its lines to the table', () => {
   });
 
   it('books the next visit by its kind, from what is usual', async () => {
-    await go(page, `${server.url}/clients/${client}`);
+    await go(page, `${house.url}/clients/${client}`);
     await control(page, 'button', 'Book a visit').click();
     await words(page, 'Free times');
     await page.waitForFunction(

@@ -1,37 +1,25 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { writeFileSync } from 'node:fs';
 import path from 'node:path';
-import type { Browser, ElementHandle, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { type Served, startServer } from '../../scripts/served.mjs';
+import type { ElementHandle, Page } from 'puppeteer-core';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { call } from '../api/client';
-import { choose, control, go, launch, open, settled, textOf, troubles, words } from './browser';
+import { choose, control, go, settled, textOf, words } from './browser';
+import { ownHouse } from './own-house';
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** Finding, reading, changing and exchanging techniques and protocols. */
 describe('the library', () => {
-  let browser: Browser;
-  let server: Served;
+  const house = ownHouse('library');
   let page: Page;
-  const folder = mkdtempSync(path.join(tmpdir(), 'velvet-stone-library-'));
-
-  beforeAll(async () => {
-    server = await startServer({ data: path.join(folder, 'data') });
-    browser = await launch();
-    page = await open(browser, server.url);
-  }, 60_000);
-  afterAll(async () => {
-    expect(troubles(page)).toEqual([]);
-    await browser.close();
-    await server.stop();
-    rmSync(folder, { recursive: true, force: true });
+  beforeAll(() => {
+    page = house.page;
   });
 
   const listed = () => page.$$eval('[aria-label="Found"] strong', (names) => names.map((name) => name.textContent));
 
   it('finds by word, by school, and by a touch on the body', async () => {
-    await go(page, `${server.url}/library`);
+    await go(page, `${house.url}/library`);
     await words(page, 'protocols, 32');
     await page.keyboard.press('f');
     await page.keyboard.type('mouth smile');
@@ -52,7 +40,7 @@ describe('the library', () => {
   });
 
   it('keeps an own version of a technique, shows what differs, and gives back what ships', async () => {
-    await go(page, `${server.url}/library?technique=jaw-knead`);
+    await go(page, `${house.url}/library?technique=jaw-knead`);
     await control(page, 'button', 'Change').click();
     await control(page, 'spinbutton', 'usual').fill('9');
     await control(page, 'button', 'Keep as ours').click();
@@ -66,7 +54,7 @@ describe('the library', () => {
   });
 
   it('rearranges a copy of a protocol by keyboard, and says what is wrong with it', async () => {
-    await go(page, `${server.url}/library?protocol=neck-release`);
+    await go(page, `${house.url}/library?protocol=neck-release`);
     await control(page, 'button', 'Copy').click();
     await words(page, 'A protocol of our own');
     await page.waitForSelector('[data-key="work-left 0"]');
@@ -105,17 +93,17 @@ describe('the library', () => {
   });
 
   it('takes the library out, and brings a file in after showing what it would do', async () => {
-    const out = await call('GET', '/api/library', undefined, server.url);
+    const out = await call('GET', '/api/library', undefined, house.url);
     expect(out.body).toMatchObject({ format: 'velvet-stone-library', version: 1 });
     const [own] = out.body.protocols;
-    const bad = path.join(folder, 'bad.json');
+    const bad = path.join(house.folder, 'bad.json');
     writeFileSync(bad, JSON.stringify({ ...out.body, version: 9 }));
-    const good = path.join(folder, 'good.json');
+    const good = path.join(house.folder, 'good.json');
     writeFileSync(
       good,
       JSON.stringify({ ...out.body, protocols: [{ ...own, id: 'neck-two', name: 'Neck, second way' }] }),
     );
-    await go(page, `${server.url}/library`);
+    await go(page, `${house.url}/library`);
     await control(page, 'button', 'Files in and out').click();
     const input = await page.waitForSelector('input[type="file"]');
     await (input as ElementHandle<HTMLInputElement>).uploadFile(bad);

@@ -1,42 +1,28 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { type Served, startServer } from '../../scripts/served.mjs';
+import type { Page } from 'puppeteer-core';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { allNo } from '../api/answers';
 import { bookAnyTime, call, post } from '../api/client';
-import { control, follow, go, launch, open, textOf, troubles, words } from './browser';
+import { control, follow, go, textOf, words } from './browser';
+import { ownHouse } from './own-house';
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** Whole treatments of several parts: chosen, put into order and time, rearranged, and followed at the table. */
 describe('a whole treatment', () => {
-  let browser: Browser;
-  let server: Served;
+  const house = ownHouse('treatment');
   let page: Page;
-  const folder = mkdtempSync(path.join(tmpdir(), 'velvet-stone-treatment-'));
-
-  beforeAll(async () => {
-    server = await startServer({ data: path.join(folder, 'data') });
-    browser = await launch();
-    page = await open(browser, server.url);
-  }, 60_000);
-  afterAll(async () => {
-    expect(troubles(page)).toEqual([]);
-    await browser.close();
-    await server.stop();
-    rmSync(folder, { recursive: true, force: true });
+  beforeAll(() => {
+    page = house.page;
   });
 
   const visitOf = async (name: string, focus: string, therapistId: number, findings: readonly object[] = []) => {
-    const { id } = (await post('/api/clients', { name, bornOn: '1975-03-04' }, server.url)).body;
+    const { id } = (await post('/api/clients', { name, bornOn: '1975-03-04' }, house.url)).body;
     for (const one of findings) {
       const given = { sinceOn: null, note: '', isUnsure: false, answers: {}, ...one };
-      expect((await post(`/api/clients/${id}/findings`, given, server.url)).status).toBe(200);
+      expect((await post(`/api/clients/${id}/findings`, given, house.url)).status).toBe(200);
     }
-    const visit = await bookAnyTime({ clientId: id, focus: [focus], purpose: 'wellness', therapistId }, server.url);
-    await post(`/api/visits/${visit}/check`, { answers: allNo }, server.url);
+    const visit = await bookAnyTime({ clientId: id, focus: [focus], purpose: 'wellness', therapistId }, house.url);
+    await post(`/api/visits/${visit}/check`, { answers: allNo }, house.url);
     return visit;
   };
   /** Ticks protocols in the dialog, leaving nothing else ticked, and plans them. */
@@ -54,7 +40,7 @@ describe('a whole treatment', () => {
     await page.waitForSelector('[data-row]');
   };
   const combine = async (visit: number, names: readonly string[]) => {
-    await go(page, `${server.url}/visits/${visit}/plan`);
+    await go(page, `${house.url}/visits/${visit}/plan`);
     await control(page, 'button', 'More than drainage').click();
     await chooseOnly(names);
   };
@@ -73,7 +59,7 @@ describe('a whole treatment', () => {
     const text = await textOf(page);
     expect(text).toContain('no pinching');
     expect(text).toContain('Instead:');
-    const { plan } = (await call('GET', `/api/visits/${visit}`, undefined, server.url)).body;
+    const { plan } = (await call('GET', `/api/visits/${visit}`, undefined, house.url)).body;
     const facial = plan.steps.filter(({ id }: { id: string }) => id.startsWith('c1'));
     expect(facial.every(({ pressure }: { pressure: string }) => pressure === 'feather')).toBe(true);
   });
@@ -127,7 +113,7 @@ describe('a whole treatment', () => {
       await pause(40);
     }
     expect([...seen]).toEqual(expect.arrayContaining(['Take the brush.', 'Take up the stones', 'Turn the client']));
-    await go(page, `${server.url}/visits/${visit}/print`);
+    await go(page, `${house.url}/visits/${visit}/print`);
     await words(page, 'Dry brushing whole body');
     await words(page, 'Turn the client');
   });
