@@ -35,6 +35,16 @@ import {
   TrendRequest,
   TrendResponse,
 } from './swelling';
+import {
+  StoneBathRequest,
+  StoneBathResponse,
+  StoneContactRequest,
+  StoneContactResponse,
+  StoneGlideRequest,
+  StoneGlideResponse,
+  StoneRotationRequest,
+  StoneRotationResponse,
+} from './stones';
 import { ReadyInput, TemplateInput, TreatmentInput } from './treatment';
 import { SequenceRequest, SequenceResponse, TimeFitRequest, TimeFitResponse } from './sequencing';
 import { DemoSignInInput, HandInput, NewPinInput, PinInput, SignInInput, StaffInput, WordingInput } from './sign-in';
@@ -124,6 +134,38 @@ const computing: readonly Operation[] = [
     'What may be done, changed, kept off or referred, by modality and region. Stateless.',
     [],
     ScreeningResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/stone-contact',
+    StoneContactRequest,
+    'What a stone does to the skin under it, at rest or gliding. Calculated, not measured. Stateless.',
+    [],
+    StoneContactResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/stone-bath',
+    StoneBathRequest,
+    'When a set of stones is warm or cool, and what it does to the bath. Stateless.',
+    [],
+    StoneBathResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/stone-glide',
+    StoneGlideRequest,
+    'How long a gliding stone stays useful. Stateless.',
+    [],
+    StoneGlideResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/stone-rotation',
+    StoneRotationRequest,
+    'Which stone serves when, and what is short. Exact. Stateless.',
+    [],
+    StoneRotationResponse,
   ),
   takes(
     'post',

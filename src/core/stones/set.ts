@@ -1,0 +1,41 @@
+import { dipC, readySeconds, recoverSeconds } from './bath';
+import type { MaterialId, StoneBook } from './book';
+import { type Glide, type GlideCase, glideOf } from './glide';
+import { shapeOf, type StoneSize } from './shape';
+
+/** A set of like stones that goes into a bath together. */
+export interface BathCase extends StoneSize {
+  readonly material: MaterialId;
+  readonly startC: number;
+  readonly bathC: number;
+  readonly toleranceC: number;
+  readonly waterLitres: number;
+  readonly count: number;
+  readonly heaterW: number;
+}
+
+export interface BathResult {
+  /** Of one stone. */
+  readonly massG: number;
+  readonly readyS: number;
+  readonly bathDipC: number;
+  readonly recoverS: number | null;
+}
+
+/** When a set is ready, how far the bath sinks and how long it needs to recover. */
+export function bathOf(book: StoneBook, given: BathCase): BathResult {
+  const stone = book.materials[given.material];
+  const shape = shapeOf(given, stone, book.physics.thomsenExponent);
+  return {
+    massG: shape.massKg * 1000,
+    readyS: readySeconds(shape, stone, book.physics, given),
+    bathDipC: dipC(shape.heatJK, book.physics, given),
+    recoverS: recoverSeconds(shape.heatJK, book.physics, given),
+  };
+}
+
+/** How long a stone glides. */
+export function glideOfStone(book: StoneBook, given: StoneSize & GlideCase & { readonly material: MaterialId }): Glide {
+  const stone = book.materials[given.material];
+  return glideOf(shapeOf(given, stone, book.physics.thomsenExponent), stone, book.physics, given);
+}
