@@ -44,21 +44,28 @@ export function interfaceC(book: StoneBook, material: MaterialId, stoneC: number
 
 /** What a stone does to the skin under it: transient conduction through layers with blood flow, and the harm it sums up to. */
 export function contactOf(book: StoneBook, given: ContactCase, fineness: Fineness = 1): Contact {
-  const trace = given.mode === 'still' ? stillTrace(book, given, fineness) : movingTrace(book, given, fineness);
+  const whole = traceOf(book, given, Math.max(1, Math.ceil(given.seconds / 60)), fineness);
+  const trace = { ...whole, curve: whole.curve.map(({ omega: _, ...point }) => point) };
   const first = interfaceC(book, given.material, given.startC, given.skinStartC);
   const contact = { interfaceC: first, ...trace };
   return { ...contact, burnRisk: burnRisk(book, given, contact) };
 }
 
-type Trace = Omit<Contact, 'interfaceC' | 'burnRisk'>;
+/** The same without the judgement, the harm summed up at each point. */
+interface Trace extends Omit<Contact, 'interfaceC' | 'burnRisk' | 'curve'> {
+  readonly curve: readonly (ContactPoint & { readonly omega: number })[];
+}
+
+/** @param everyS seconds between points of the curve */
+export const traceOf = (book: StoneBook, given: ContactCase, everyS: number, fineness: Fineness = 1): Trace =>
+  given.mode === 'still' ? stillTrace(book, given, everyS, fineness) : movingTrace(book, given, everyS, fineness);
 
 const firm: Boundary = { conductanceWM2K: Infinity, toC: 37 };
 
 /** Gathers peaks, harm and the points of the curve while time goes on. */
-function recorder(book: StoneBook, given: ContactCase, first: Omit<ContactPoint, 's'>) {
+function recorder(book: StoneBook, given: ContactCase, every: number, first: Omit<ContactPoint, 's'>) {
   const isCold = given.startC < given.skinStartC;
-  const every = Math.max(1, Math.ceil(given.seconds / 60));
-  const curve: ContactPoint[] = [{ s: 0, ...first }];
+  const curve: Trace['curve'][number][] = [{ s: 0, ...first, omega: 0 }];
   const damage = damageSum(book.physics, first.basalC);
   let [surfacePeakC, basalPeakC, basalPeakAtS] = [first.surfaceC, first.basalC, 0];
   const isBeyond = (now: number, peak: number) => (isCold ? now < peak : now > peak);
@@ -69,7 +76,8 @@ function recorder(book: StoneBook, given: ContactCase, first: Omit<ContactPoint,
       if (isBeyond(basalC, basalPeakC)) [basalPeakC, basalPeakAtS] = [basalC, s];
       const whole = Math.round(s);
       const isPoint = whole > 0 && Math.abs(s - whole) < 1e-6 && (whole % every === 0 || whole === given.seconds);
-      if (isPoint && curve.at(-1)?.s !== whole) curve.push({ s: whole, stoneC: stoneC(), surfaceC, basalC });
+      if (isPoint && curve.at(-1)?.s !== whole)
+        curve.push({ s: whole, stoneC: stoneC(), surfaceC, basalC, omega: damage.omega });
     },
     result: (): Trace => ({ skinSurfacePeakC: surfacePeakC, basalPeakC, basalPeakAtS, omega: damage.omega, curve }),
   };
@@ -83,7 +91,7 @@ const stretches: readonly { readonly untilS: number; readonly stepS: number }[] 
   { untilS: Infinity, stepS: 0.25 },
 ];
 
-function stillTrace(book: StoneBook, given: ContactCase, fineness: Fineness): Trace {
+function stillTrace(book: StoneBook, given: ContactCase, everyS: number, fineness: Fineness): Trace {
   const { physics } = book;
   const stone = stoneCells(given.thicknessMm, book.materials[given.material], fineness);
   const towel = {
@@ -112,7 +120,7 @@ function stillTrace(book: StoneBook, given: ContactCase, fineness: Fineness): Tr
   const surface = faceBehind(slab, skinAt - 1);
   const basal = faceBetween(slab, basalAt - 1);
   const mean = meanOver(stone);
-  const record = recorder(book, given, {
+  const record = recorder(book, given, everyS, {
     stoneC: given.startC,
     surfaceC: given.skinStartC,
     basalC: basal(temperatures),
@@ -137,7 +145,7 @@ const passStepS = 0.02;
 const stepsPerSecond = Math.round(1 / passStepS);
 
 /** One spot under closely returning passes: the stone's face follows its own slab, the skin is driven by it. */
-function movingTrace(book: StoneBook, given: ContactCase, fineness: Fineness): Trace {
+function movingTrace(book: StoneBook, given: ContactCase, everyS: number, fineness: Fineness): Trace {
   const { physics } = book;
   const step = passStepS / fineness;
   const stone = stoneCells(given.thicknessMm, book.materials[given.material], fineness);
@@ -156,7 +164,7 @@ function movingTrace(book: StoneBook, given: ContactCase, fineness: Fineness): T
   const mean = meanOver(stone);
   const lastHalf = halfOf(stone, stone.length - 1);
   const firstHalf = halfOf(skin, 0);
-  const record = recorder(book, given, {
+  const record = recorder(book, given, everyS, {
     stoneC: given.startC,
     surfaceC: given.skinStartC,
     basalC: basal(skinT),

@@ -1,5 +1,6 @@
 import type { Anatomy, PlaceId } from '../anatomy/place';
 import type { Step } from '../drainage/step';
+import type { StoneUseKind } from '../stones/use';
 import { repetitionsInWords, stepDirection, stepTitle } from '../drainage/step-words';
 
 /** How a step of the library is told at the table; drainage steps are told from what they are. */
@@ -16,6 +17,8 @@ export interface ToldStep {
   readonly isOpening?: boolean | undefined;
   /** What to take up for it, where a tool does it. */
   readonly tool?: string | undefined;
+  /** Which stones it takes. */
+  readonly stones?: StoneUseKind | undefined;
   /** Ids of the client's lines that it runs across. */
   readonly lines?: readonly string[] | undefined;
 }

@@ -4,6 +4,7 @@ import type { Family, Technique } from '../library/technique';
 import { toolFor } from '../facial/tool';
 import type { Setting } from '../sequencing/block';
 import type { SetupChange } from '../sequencing/setup';
+import { stoneUseOf } from '../stones/use';
 import type { TableStep, ToldStep } from '../table/table-step';
 import { repetitionSecondsOf } from './block';
 import { isStretchable } from './fit-blocks';
@@ -63,6 +64,7 @@ export function tellStep(
     places: step.places,
     isOpening: technique.id === 'node-clear' || technique.family === 'breath' || undefined,
     tool: toolWords(step),
+    stones: stoneUseOf(technique, step.regions),
     ...(lines.length > 0 ? { lines } : {}),
   };
   return {

@@ -1,0 +1,30 @@
+import type { StoneBook } from './book';
+import { hottestC } from './burn-risk';
+import { type ContactCase, traceOf } from './contact';
+
+/** How long a stone may lie, and what ends it. */
+export interface Resting {
+  readonly seconds: number;
+  readonly why: string;
+}
+
+const longestS = 900;
+
+/** Longest time for which a hot stone may lie still: its start within the limits, the skin below caution all the while. */
+export function restingTime(book: StoneBook, given: Omit<ContactCase, 'mode' | 'seconds'>): Resting {
+  const { limits } = book;
+  const most = hottestC(limits, 'still', given.towelLayers, given.skin);
+  if (most === undefined && given.startC > limits.bareCautionC)
+    return { seconds: 0, why: 'Still on bare skin: never.' };
+  if (given.startC > limits.capC) return { seconds: 0, why: `Hotter than ${limits.capC}°: not at all.` };
+  if (most !== undefined && given.startC > most)
+    return { seconds: 0, why: `Hotter than the ${most}° for ${given.skin} skin at rest.` };
+  const { curve } = traceOf(book, { ...given, mode: 'still', seconds: longestS }, 1);
+  const over = curve.find(({ basalC, omega }) => basalC >= limits.basalCautionC || omega >= limits.omegaCaution);
+  if (!over) return { seconds: longestS, why: 'The skin stays below caution; look after one and three minutes.' };
+  const isHeat = over.basalC >= limits.basalCautionC;
+  return {
+    seconds: Math.max(0, over.s - 1),
+    why: isHeat ? `Then the skin comes to ${limits.basalCautionC}°.` : 'Then the warmth adds up to more than is safe.',
+  };
+}
