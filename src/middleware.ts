@@ -1,5 +1,6 @@
 import type { APIContext } from 'astro';
 import { defineMiddleware } from 'astro:middleware';
+import { warmDemoBath } from './demo/demo-bath';
 import { ensureDemoHouse } from './demo/demo-house';
 import { mayUse, type Verdict } from './server/auth/policy';
 import { readSession, type Session, sessionCookie } from './server/auth/sessions';
@@ -17,7 +18,10 @@ let isHouseSetUp = false;
 
 async function open(): Promise<Db> {
   const db = openDatabase(process.env['VELVET_STONE_DATA'] ?? './var');
-  if (isDemo) await ensureDemoHouse(db, new Date());
+  if (isDemo) {
+    await ensureDemoHouse(db, new Date());
+    warmDemoBath();
+  }
   return db;
 }
 

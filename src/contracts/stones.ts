@@ -184,3 +184,51 @@ export const StoneRotationResponse = z.object({
   shortages: z.array(z.object({ class: z.string(), short: z.number(), fromS: z.number(), toS: z.number() })),
   blocked: z.array(z.object({ step: z.string(), reason: z.enum(['no-stock', 'window', 'rest', 'short-lived']) })),
 });
+
+/** One stone of the house. */
+export const StoneInput = z.object({
+  size: z.enum(sizeIds, `One of ${sizeIds.join(', ')}.`),
+  material: wetMaterial,
+  lengthMm: side,
+  widthMm: side,
+  thicknessMm: number(4, 80, 'mm'),
+  massG: number(1, 5000, 'g').nullable().default(null),
+  state: z.enum(['in-use', 'chipped', 'retired']).default('in-use'),
+  note: z.string().trim().max(200, 'At most 200 characters.').default(''),
+  /** How many like it, when they are added. */
+  count: whole(1, 24, 'stones').default(1),
+});
+export type StoneInput = z.infer<typeof StoneInput>;
+
+export const careKinds = ['cleaned', 'oiled', 'water-changed', 'checked'] as const;
+export const StoneCareInput = z.object({
+  what: z.enum(careKinds, `One of ${careKinds.join(', ')}.`),
+  /** None: all stones in use, and the bath. */
+  stones: z.array(z.number().int().positive()).max(200).default([]),
+});
+export type StoneCareInput = z.infer<typeof StoneCareInput>;
+
+/** How warm the house works with stones. */
+export const StoneHabitsInput = z.object({
+  hotBathC: number(38, 60, '°C', 'A bath for stones stays below 60: a stone is lifted out by hand.'),
+  coldBathC: number(0, 20, '°C'),
+  toleranceC,
+  waterLitres: number(0.5, 60, 'litres'),
+  heaterW: number(0, 3000, 'W'),
+  usefulHotC: number(36, 50, '°C'),
+  usefulColdC: number(5, 30, '°C'),
+  coldBodyC: number(0, 25, '°C'),
+  coldFaceC: number(0, 25, '°C'),
+});
+export type StoneHabitsInput = z.infer<typeof StoneHabitsInput>;
+
+/** What is done to the simulated bath. */
+export const BathDeviceInput = z.object({
+  isOn: z.boolean().optional(),
+  setC: bathC.optional(),
+  stones: whole(0, 80, 'stones').optional(),
+  fault: z.enum(['none', 'drift', 'text', 'nan', 'stops']).optional(),
+  /** Simulated seconds that pass at once. */
+  skipS: number(0, 7200, 's').optional(),
+});
+export type BathDeviceInput = z.infer<typeof BathDeviceInput>;

@@ -7,6 +7,10 @@ import { middleX, sideOfLine } from '../core/facial/line';
 import type { TableEvent } from '../core/table/progress';
 import { spanOf, type TableStep } from '../core/table/table-step';
 import { usualLines } from '../catalogue/facial/usual-lines';
+import type { StoneInput } from '../contracts/stones';
+import type { SizeId } from '../core/stones/book';
+import { stoneBook } from '../catalogue/stones/stones';
+import { insertCare, insertStones } from '../server/repositories/stones';
 import { insertObservation } from '../server/repositories/measures';
 import { foreseeTreatment, storeTreatment } from '../server/services/make-treatment';
 import { readHouseLibrary } from '../server/services/read-library';
@@ -57,6 +61,7 @@ async function makeHouse(db: Db, now: Date): Promise<void> {
   const pinHash = await hashSecret(demoPin);
   const therapistIds: number[] = [];
   for (const person of demoStaff) therapistIds.push(await insertTherapist(db, { ...person, pinHash }));
+  await layTray(db, now);
   const wording = await readWording(db);
   for (const client of demoClients) {
     const by = therapistIds[client.therapist] ?? null;
@@ -87,6 +92,37 @@ async function makeHouse(db: Db, now: Date): Promise<void> {
   }
   await bookToday(db, now);
   await settlePast(db, now);
+}
+
+/** Four and twenty stones, enough for back and legs; cleaned yesterday. */
+async function layTray(db: Db, now: Date): Promise<void> {
+  const tray: readonly (readonly [SizeId, StoneInput['material'], number])[] = [
+    ['placement', 'basalt', 2],
+    ['large', 'basalt', 4],
+    ['palm', 'basalt', 8],
+    ['edge', 'basalt', 6],
+    ['small', 'basalt', 2],
+    ['palm', 'marble', 2],
+  ];
+  const added = addDays(now, -200).toISOString();
+  for (const [size, material, count] of tray) {
+    const { lengthMm, widthMm, thicknessMm } = stoneBook.sizes[size];
+    const stone = {
+      size,
+      material,
+      lengthMm,
+      widthMm,
+      thicknessMm,
+      massG: null,
+      state: 'in-use',
+      note: '',
+      count,
+    } as const;
+    await insertStones(db, stone, added);
+  }
+  await insertCare(db, { what: 'cleaned', stones: [] }, 2, addDays(now, -1).toISOString());
+  await insertCare(db, { what: 'water-changed', stones: [] }, 2, addDays(now, -1).toISOString());
+  await insertCare(db, { what: 'oiled', stones: [] }, 2, addDays(now, -9).toISOString());
 }
 
 /** What was due by this morning has gone out; one message came back. */

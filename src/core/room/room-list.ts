@@ -22,6 +22,8 @@ export interface RoomHabits {
   readonly stoneUsefulSeconds: number;
   readonly stoneReheatSeconds: number;
   readonly spread: SpreadTable;
+  /** What goes into the bath and how warm it is set, where that was worked out for the house's own stones. */
+  readonly stones?: string | undefined;
 }
 
 const coolMinutes = 15;
@@ -63,7 +65,7 @@ function stones(blocks: readonly PlannedBlock[], habits: RoomHabits): readonly R
     const begins = Math.floor(firstHot.startsAt / minute);
     items.push({
       kind: 'heat',
-      what: `Fill the stone bath and switch it on: ${stonesInWords(hot, habits)}`,
+      what: `Fill the stone bath, ${habits.stones ?? `switch it on: ${stonesInWords(hot, habits)}`}`,
       minutesBefore: Math.max(0, habits.stoneWarmUpMinutes - begins),
       why: `They need ${habits.stoneWarmUpMinutes} minutes to be warm; ${comesWhen(begins)}.`,
     });

@@ -81,6 +81,13 @@ export function firstTouchOf(
   return { firstC: wish, why };
 }
 
+/**
+ * How warm the bath is set for a visit: a stone that is taken out is then right for the first touch and need not wait in
+ * the air. Never warmer than the house's own setting.
+ */
+export const bathForVisit = (houseC: number, steps: readonly StoneStep[], pickupDropC: number): number =>
+  Math.min(houseC, Math.max(...steps.map(({ firstContactC }) => firstContactC)) + pickupDropC);
+
 type StoneTableStep = Pick<TableStep, 'id' | 'seconds' | 'setupSeconds'> & {
   readonly told?: { readonly block: string; readonly stones?: StoneUseKind | undefined } | undefined;
 };

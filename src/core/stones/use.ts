@@ -26,7 +26,7 @@ export function stoneUseOf(
     size: sizeFor(id, family, regions),
     isCold,
     mode: isStill ? 'still' : 'moving',
-    count: family === 'stone-rest' ? 4 : 2,
+    count: 2,
     towelLayers: family === 'stone-rest' ? 1 : 0,
   };
 }

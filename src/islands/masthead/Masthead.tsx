@@ -9,7 +9,7 @@ import { OwnPin } from '../door/OwnPin';
 import styles from './Masthead.module.css';
 
 interface Props {
-  readonly place: 'day' | 'clients' | 'library' | 'house' | 'outbox';
+  readonly place: 'day' | 'clients' | 'bench' | 'library' | 'house' | 'outbox';
   readonly me: MeView;
 }
 
@@ -78,6 +78,11 @@ export function Masthead({ place, me }: Props) {
         <a href="/clients" aria-current={place === 'clients' ? 'page' : undefined}>
           Clients
         </a>
+        {me.role !== 'assistant' && (
+          <a href="/bench/stones" aria-current={place === 'bench' ? 'page' : undefined}>
+            Bench
+          </a>
+        )}
         {me.role !== 'assistant' && (
           <a href="/library" aria-current={place === 'library' ? 'page' : undefined}>
             Library

@@ -10,7 +10,7 @@ import { useToasts } from '../../ui/toast/useToasts';
 import { send, sentenceOf } from '../api';
 import { VisitHead } from '../visit-head/VisitHead';
 import { Flags } from './Flags';
-import { useLetters } from './keys';
+import { useLetters } from '../letters';
 import styles from './MeasureView.module.css';
 import { TapeSheet } from './TapeSheet';
 import { useObservations } from './useObservations';

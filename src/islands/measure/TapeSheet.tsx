@@ -9,7 +9,7 @@ import { Kbd } from '../../ui/kbd/Kbd';
 import { ButtonTapePanel } from './ButtonTapePanel';
 import { lastGirthsCm } from './doubts';
 import { Frame } from './Frame';
-import { useLetters } from './keys';
+import { useLetters } from '../letters';
 import { LimbMap } from './LimbMap';
 import styles from './MeasureView.module.css';
 import { SegmentBars } from './SegmentBars';

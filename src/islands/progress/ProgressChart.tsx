@@ -6,7 +6,7 @@ import { useMemo } from 'react';
 import type { ChartOption } from '../../charts/course-options';
 import type { Palette } from '../../charts/palette';
 import Chart from '../../ui/charts/Chart';
-import { themedPalette } from './themed';
+import { themedPalette } from '../themed';
 
 register([CustomChart, ScatterChart, MarkAreaComponent, MarkLineComponent, TooltipComponent, LabelLayout]);
 

@@ -5,6 +5,7 @@ import type { Step } from '../../core/drainage/step';
 import { phasesOf, pressureInWords } from '../../core/drainage/step-words';
 import { beatAt, noChange } from '../../core/table/progress';
 import { howOf, spanOf, type TableStep, titleOf } from '../../core/table/table-step';
+import { cueAt, type StoneCue } from '../../core/stones/cues';
 import { formatClock } from '../../core/units';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { type Shortcut, Shortcuts } from '../../ui/shortcuts/Shortcuts';
@@ -21,6 +22,8 @@ import { useWakeLock } from './useWakeLock';
 interface Props {
   readonly visit: VisitView;
   readonly plan: PlanView;
+  /** When stones are taken out and swapped. */
+  readonly cues?: readonly StoneCue[];
 }
 
 /** Words that would fill the screen are set smaller, so that the cue still shows. */
@@ -41,7 +44,7 @@ const keys: readonly Shortcut[] = [
 ];
 
 /** The treatment as it runs: one step, readable at arm's length and more, by foot switch, space bar or a touch. */
-export function TableView({ visit, plan }: Props) {
+export function TableView({ visit, plan, cues = [] }: Props) {
   const availableSeconds = plan.treatment?.availableSeconds ?? plan.drainageCase.minutes * 60;
   const table = useTable(visit, plan.steps, plan.version, availableSeconds);
   const { state, steps, index, goOn, goBack, pause, ways, refit } = table;
@@ -98,6 +101,7 @@ export function TableView({ visit, plan }: Props) {
   const next = steps[Math.max(0, index) + 1];
   const total = steps.reduce((sum, s) => sum + spanOf(s), 0);
   const isReady = state.status === 'ready';
+  const cue = cueAt(cues, isReady ? 0 : planSeconds(plan.steps, step, table.stepMs / 1000));
   return (
     <div className={styles['view']}>
       <header className={styles['head']}>
@@ -127,6 +131,11 @@ export function TableView({ visit, plan }: Props) {
           {step.changes && step.changes.length > 0 && (
             <p className={styles['change']} role="status">
               {step.changes.join(' ')}
+            </p>
+          )}
+          {cue && (
+            <p className={styles['cue']} role="status">
+              <strong>{cue.inS > 0 ? `in ${cue.inS} s` : 'now'}</strong> {cue.words}
             </p>
           )}
           <h1 data-long={titleOf(anatomy, step).length > longTitle || undefined}>{titleOf(anatomy, step)}</h1>
@@ -196,6 +205,13 @@ export function TableView({ visit, plan }: Props) {
       )}
     </div>
   );
+}
+
+/** Where the plan stands: stones are swapped by it, also when the clock has run away from it. */
+function planSeconds(steps: readonly TableStep[], step: TableStep, stepSeconds: number): number {
+  const at = steps.findIndex(({ id }) => id === step.id);
+  const before = steps.slice(0, Math.max(0, at)).reduce((sum, one) => sum + spanOf(one), 0);
+  return before + Math.min(stepSeconds, spanOf(steps[at] ?? step));
 }
 
 /** What is on the hands for a step: of the treatment's part, or as drainage is given. */

@@ -6,6 +6,7 @@ import { measureAndLookBack } from './migrations/0003_measure_and_look_back';
 import { findPairs } from './migrations/0004_find_pairs';
 import { keepALibrary } from './migrations/0005_keep_a_library';
 import { holdMoreThanDrainage } from './migrations/0006_hold_more_than_drainage';
+import { keepStones } from './migrations/0007_keep_stones';
 
 export interface Migration {
   /** `NNNN_verb_noun`: applied in this order. */
@@ -21,6 +22,7 @@ const migrations: readonly Migration[] = [
   findPairs,
   keepALibrary,
   holdMoreThanDrainage,
+  keepStones,
 ];
 
 /**

@@ -311,6 +311,28 @@ export interface TableEventTable {
   change_json: string | null;
 }
 
+export interface StoneTable {
+  id: Generated<number>;
+  size: string;
+  material: string;
+  length_mm: number;
+  width_mm: number;
+  thickness_mm: number;
+  mass_g: number | null;
+  state: Generated<'in-use' | 'chipped' | 'retired'>;
+  note: Generated<string>;
+  added_at: string;
+  retired_at: string | null;
+}
+
+export interface StoneCareTable {
+  id: Generated<number>;
+  stone_id: number | null;
+  what: string;
+  done_at: string;
+  done_by: number | null;
+}
+
 export interface TreatmentTemplateTable {
   id: Generated<number>;
   client_id: number | null;
@@ -364,6 +386,8 @@ export interface Database {
   plan: PlanTable;
   table_event: TableEventTable;
   treatment_template: TreatmentTemplateTable;
+  stone: StoneTable;
+  stone_care: StoneCareTable;
   closing: ClosingTable;
   audit: AuditTable;
   client_version: ClientVersionTable;

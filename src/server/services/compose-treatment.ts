@@ -7,7 +7,7 @@ import { readCase } from '../../core/drainage/case';
 import { type DrainagePlan, planDrainage } from '../../core/drainage/plan';
 import type { FaceLine } from '../../core/facial/line';
 import { lineBlocks, linesOfStep, lineWorkId, openLines } from '../../core/facial/line-work';
-import { roomList } from '../../core/room/room-list';
+import { type RoomHabits, roomList } from '../../core/room/room-list';
 import type { TableStep } from '../../core/table/table-step';
 import { type LeftOut, allowOnly } from '../../core/treatment/allow';
 import type { TreatmentBlock } from '../../core/treatment/block';
@@ -22,6 +22,7 @@ import { givenOf } from './given-treatment';
 import { type HouseLibrary, labelOfRegion } from './read-library';
 import { caseOf, screenedOf, screeningCaseOf, type VisitRecord } from './read-visit';
 import { roomHabits } from './room-habits';
+import { rotationsOf, type StoneTray, warmUpOf } from './rotate-stones';
 import { screenCase } from './screen-visit';
 
 /** What a treatment is composed from besides the wish: all that is known of the client that matters to it. */
@@ -34,6 +35,8 @@ export interface TreatmentFacts {
   readonly timesThisWeek: ReadonlyMap<string, number>;
   /** The last treatment that was given, to compare with. */
   readonly last: { readonly date: string; readonly given: GivenTreatment } | null;
+  /** The house's stones, how warm it works, and what of the client bears on that. */
+  readonly tray: StoneTray;
 }
 
 type Wish = Omit<TreatmentInput, 'basedOn' | 'reason'>;
@@ -98,7 +101,7 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
     rules: plan.rules,
     proposals: plan.totalSeconds < plan.usualSeconds || !plan.fits ? waysToShorten(all.blocks) : [],
     load: loadOf(plan.blocks),
-    room: roomList(plan.blocks, plan.start.position, roomHabits),
+    room: roomList(plan.blocks, plan.start.position, habitsFor(facts.tray, steps)),
     lines,
     openLines: hasFacial(plan) ? openLines(plan.blocks, lines).map(({ id }) => id) : [],
     sinceLast: facts.last
@@ -111,6 +114,19 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
     steps,
     modalities: [...new Set(plan.blocks.map(({ modality }) => modality))],
     drainage: course ?? drainage.full ?? drainage.planOf(wish.minutes),
+  };
+}
+
+/** The room's habits with what the rotation of this plan takes from the bath, and how long that needs to be warm. */
+function habitsFor(tray: StoneTray, steps: readonly TableStep[]): RoomHabits {
+  const hot = rotationsOf(steps, tray).find(({ isCold }) => !isCold);
+  const warmUp = warmUpOf(tray);
+  if (!hot) return roomHabits;
+  const inPlay = Object.entries(hot.rotation.stonesInPlay).map(([name, count]) => `${count} ${name.replace('-', ' ')}`);
+  return {
+    ...roomHabits,
+    stoneWarmUpMinutes: warmUp ?? roomHabits.stoneWarmUpMinutes,
+    stones: `set it to ${hot.bathC}°: ${inPlay.join(', ')}`,
   };
 }
 

@@ -6,6 +6,7 @@ import { listObservationsOfClient } from '../repositories/measures';
 import type { TreatmentFacts } from './compose-treatment';
 import { lastTreatment } from './given-treatment';
 import type { VisitRecord } from './read-visit';
+import { readTray } from './rotate-stones';
 import { modalitiesOf } from './visit-holds';
 
 const redEnough = 2;
@@ -13,10 +14,11 @@ const daysOfLedger = 7;
 
 /** All that a treatment of this visit is composed from. */
 export async function readTreatmentFacts(db: Db, visit: VisitRecord): Promise<TreatmentFacts> {
-  const [observations, timesThisWeek, last] = await Promise.all([
+  const [observations, timesThisWeek, last, tray] = await Promise.all([
     listObservationsOfClient(db, visit.client.id),
     timesBefore(db, visit),
     lastTreatment(db, visit.client.id, visit.startsAt),
+    readTray(db, visit),
   ]);
   return {
     visit,
@@ -24,6 +26,7 @@ export async function readTreatmentFacts(db: Db, visit: VisitRecord): Promise<Tr
     irritated: irritatedFrom(observations, visit.id),
     timesThisWeek,
     last: last && { date: last.date, given: last.given },
+    tray,
   };
 }
 

@@ -2,10 +2,11 @@ import { LineChart } from 'echarts/charts';
 
 import { AriaComponent, GridComponent, MarkPointComponent } from 'echarts/components';
 import { init, use as register, type EChartsCoreOption, type EChartsType } from 'echarts/core';
+import { LabelLayout } from 'echarts/features';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 
-register([LineChart, GridComponent, MarkPointComponent, AriaComponent, SVGRenderer]);
+register([LineChart, GridComponent, MarkPointComponent, AriaComponent, LabelLayout, SVGRenderer]);
 
 interface Props {
   readonly option: EChartsCoreOption;

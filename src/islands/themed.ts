@@ -1,5 +1,5 @@
-import type { Palette } from '../../charts/palette';
-import { token } from '../../ui/charts/Chart';
+import type { Palette } from '../charts/palette';
+import { token } from '../ui/charts/Chart';
 
 /** The colours of the theme at hand. */
 export function themedPalette(): Palette {

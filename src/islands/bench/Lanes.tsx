@@ -1,0 +1,100 @@
+import type { RotationView } from '../../contracts/stone-views';
+import { formatClock } from '../../core/units';
+import styles from './Bench.module.css';
+
+interface Props {
+  readonly rotations: readonly RotationView[];
+  readonly minutes: number;
+}
+
+const reasons = {
+  'no-stock': 'the house has no such stones',
+  window: 'no temperature is both useful and allowed',
+  rest: 'it cannot come to the allowed temperature in air',
+  'short-lived': 'it cools within a quarter of a minute',
+} as const;
+
+/** Stones as lanes: when each is out, on the client, and back in the bath. */
+export function Lanes({ rotations, minutes }: Props) {
+  const uses = rotations.flatMap(({ rotation }) => rotation.uses);
+  const from = Math.min(0, ...uses.map(({ outS }) => outS));
+  const to = Math.max(minutes * 60, ...uses.map(({ readyS }) => readyS));
+  const at = (seconds: number) => `${((seconds - from) / (to - from)) * 100}%`;
+  const width = (a: number, b: number) => `${((b - a) / (to - from)) * 100}%`;
+  const marks = Array.from({ length: Math.floor(to / 600) + 1 }, (_, i) => i * 600);
+  return (
+    <div className={styles['lanes']}>
+      {rotations.map(({ isCold, rotation, names, bathC }) => {
+        const lanes = [...new Set(rotation.uses.map(({ stone }) => stone))].sort(byName);
+        return (
+          <div key={String(isCold)} role="group" aria-label={isCold ? 'Cool stones' : 'Hot stones'}>
+            <h4>
+              {isCold ? `Cool, bath at ${bathC}°` : `Hot, bath at ${bathC}°`}
+              <small>
+                {rotation.swaps} {rotation.swaps === 1 ? 'swap' : 'swaps'} ·{' '}
+                {Object.entries(rotation.stonesInPlay)
+                  .map(([name, count]) => `${count} ${name.replace('-', ' ')}`)
+                  .join(', ')}
+              </small>
+            </h4>
+            <ol>
+              {lanes.map((stone) => (
+                <li
+                  key={stone}
+                  data-missing={rotation.uses.some((use) => use.stone === stone && use.missing) || undefined}
+                >
+                  <span>{stone.replaceAll('-', ' ')}</span>
+                  <div className={styles['lane']}>
+                    {rotation.uses
+                      .filter((use) => use.stone === stone)
+                      .map((use) => (
+                        <div key={`${use.step} ${use.run} ${use.slot}`}>
+                          <i style={{ left: at(use.outS), width: width(use.outS, use.readyS) }} />
+                          <b
+                            style={{ left: at(use.fromS), width: width(use.fromS, use.toS) }}
+                            data-cold={isCold || undefined}
+                            title={`${names[use.step] ?? ''}: out ${clock(use.outS)}, on ${clock(use.fromS)} to ${clock(use.toS)}, ready ${clock(use.readyS)}`}
+                          >
+                            {names[use.step]}
+                          </b>
+                        </div>
+                      ))}
+                  </div>
+                </li>
+              ))}
+            </ol>
+            {rotation.blocked.map(({ step, reason }) => (
+              <p key={step} className={styles['short']}>
+                “{names[step]}” cannot be done: {reasons[reason]}.
+              </p>
+            ))}
+            {rotation.shortages.map(({ class: name, short, fromS, toS }) => (
+              <p key={`${name} ${fromS}`} className={styles['short']}>
+                Short by {short} {name.replace('-', ' ')} {short === 1 ? 'stone' : 'stones'} between {clock(fromS)} and{' '}
+                {clock(toS)}.
+              </p>
+            ))}
+          </div>
+        );
+      })}
+      <div className={styles['scale']} aria-hidden="true">
+        {marks.map((mark) => (
+          <span key={mark} style={{ left: at(mark) }}>
+            {mark / 60}
+          </span>
+        ))}
+      </div>
+      {rotations.flatMap(({ waysOut }) => waysOut).length > 0 && (
+        <p className={styles['ways']}>
+          It can be done with: {rotations.flatMap(({ waysOut }) => waysOut.map(({ words }) => words)).join(' · or ')}.
+        </p>
+      )}
+    </div>
+  );
+}
+
+const clock = (seconds: number) => (seconds < 0 ? `−${formatClock(-seconds)}` : formatClock(seconds));
+
+const numberOf = (name: string) => Number(name.slice(name.lastIndexOf('-') + 1));
+const byName = (a: string, b: string) =>
+  a.slice(0, a.lastIndexOf('-')).localeCompare(b.slice(0, b.lastIndexOf('-'))) || numberOf(a) - numberOf(b);

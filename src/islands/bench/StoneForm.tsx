@@ -1,0 +1,133 @@
+import { type FormEvent, useState } from 'react';
+import { stoneBook } from '../../catalogue/stones/stones';
+import type { StoneView } from '../../contracts/stone-views';
+import { materialIds, sizeIds, type SizeId } from '../../core/stones/book';
+import { Button } from '../../ui/button/Button';
+import { Dialog } from '../../ui/dialog/Dialog';
+import { Field, Select } from '../../ui/field/Field';
+import { RequestError, send } from '../api';
+import styles from './Bench.module.css';
+
+interface Props {
+  /** Undefined: stones are added. */
+  readonly stone: StoneView | undefined;
+  readonly onClose: () => void;
+  readonly onSaved: () => void;
+}
+
+/** A stone with its own measures; the usual ones of its size to begin with. */
+export function StoneForm({ stone, onClose, onSaved }: Props) {
+  const [size, setSize] = useState<SizeId>(stone?.size ?? 'palm');
+  const [error, setError] = useState<RequestError>();
+  const usual = stone ?? stoneBook.sizes[size];
+  const save = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    const text = (name: string) =>
+      String(form.get(name) ?? '')
+        .trim()
+        .replace(',', '.');
+    const value = (name: string) => (text(name) === '' ? null : Number(text(name)));
+    const given = {
+      size,
+      material: text('material'),
+      lengthMm: value('lengthMm'),
+      widthMm: value('widthMm'),
+      thicknessMm: value('thicknessMm'),
+      massG: value('massG'),
+      state: text('state') || 'in-use',
+      note: text('note'),
+      count: Number(text('count') || '1'),
+    };
+    try {
+      if (stone) await send('PUT', `/api/stones/${stone.id}`, given);
+      else await send('POST', '/api/stones', given);
+      onSaved();
+    } catch (caught) {
+      if (caught instanceof RequestError) setError(caught);
+    }
+  };
+  const measure = (name: 'lengthMm' | 'widthMm' | 'thicknessMm', label: string) => (
+    <Field
+      key={`${name} ${size}`}
+      label={label}
+      name={name}
+      inputMode="decimal"
+      defaultValue={String(usual[name])}
+      error={error?.fieldError(name)}
+    />
+  );
+  return (
+    <Dialog title={stone ? `Stone ${stone.id}` : 'Add stones'} isOpen onClose={onClose}>
+      <form className={styles['form']} onSubmit={(event) => void save(event)} noValidate>
+        <div className={styles['pair']}>
+          <Select label="Size" value={size} onChange={(event) => setSize(event.target.value as SizeId)}>
+            {sizeIds.map((id) => (
+              <option key={id} value={id}>
+                {stoneBook.sizes[id].label}
+              </option>
+            ))}
+          </Select>
+          <Select
+            label="Material"
+            name="material"
+            defaultValue={stone?.material ?? 'basalt'}
+            error={error?.fieldError('material')}
+          >
+            {materialIds
+              .filter((id) => stoneBook.materials[id].isWaterSafe)
+              .map((id) => (
+                <option key={id} value={id}>
+                  {stoneBook.materials[id].label}
+                </option>
+              ))}
+          </Select>
+        </div>
+        <div className={styles['three']}>
+          {measure('lengthMm', 'Length, mm')}
+          {measure('widthMm', 'Width, mm')}
+          {measure('thicknessMm', 'Thickness, mm')}
+        </div>
+        <div className={styles['pair']}>
+          <Field
+            label="Weighed, g"
+            name="massG"
+            inputMode="decimal"
+            hint="Left empty, it is worked out."
+            defaultValue={stone?.massG ?? ''}
+            error={error?.fieldError('massG')}
+          />
+          {stone ? (
+            <Select label="State" name="state" defaultValue={stone.state}>
+              <option value="in-use">in use</option>
+              <option value="chipped">chipped: not used</option>
+              <option value="retired">retired for good</option>
+            </Select>
+          ) : (
+            <Field
+              label="How many alike"
+              name="count"
+              inputMode="numeric"
+              defaultValue="1"
+              error={error?.fieldError('count')}
+            />
+          )}
+        </div>
+        <Field
+          label="Note"
+          name="note"
+          defaultValue={stone?.note ?? ''}
+          maxLength={200}
+          error={error?.fieldError('note')}
+        />
+        {error && !error.problem.errors && <p role="alert">{error.message}</p>}
+        <div className={styles['buttons']}>
+          <Button onClick={onClose}>Leave it</Button>
+          <Button look="filled" type="submit">
+            {stone ? 'Keep' : 'Add'}
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,125 @@
+import type { StoneCareInput, StoneHabitsInput, StoneInput } from '../../contracts/stones';
+import type { MaterialId, SizeId } from '../../core/stones/book';
+import { type StoneHabits, usualHabits } from '../../core/stones/from-plan';
+import type { Db } from '../db/connection';
+
+export interface StoredStone {
+  readonly id: number;
+  readonly size: SizeId;
+  readonly material: MaterialId;
+  readonly lengthMm: number;
+  readonly widthMm: number;
+  readonly thicknessMm: number;
+  readonly massG: number | null;
+  readonly state: 'in-use' | 'chipped' | 'retired';
+  readonly note: string;
+  readonly lastCleaned: string | null;
+  readonly lastOiled: string | null;
+}
+
+/** All stones that are not retired, in the order in which they came, with when they were last seen to. */
+export async function listStones(db: Db): Promise<readonly StoredStone[]> {
+  const [rows, care] = await Promise.all([
+    db.selectFrom('stone').selectAll().where('state', '<>', 'retired').orderBy('id').execute(),
+    db
+      .selectFrom('stone_care')
+      .select(({ fn }) => ['stone_id', 'what', fn.max('done_at').as('done_at')])
+      .groupBy(['stone_id', 'what'])
+      .execute(),
+  ]);
+  const last = (id: number, what: string) => {
+    const own = care.filter((one) => (one.stone_id === id || one.stone_id === null) && one.what === what);
+    return (
+      own
+        .map(({ done_at }) => done_at)
+        .sort()
+        .at(-1) ?? null
+    );
+  };
+  return rows.map((row) => ({
+    id: row.id,
+    size: row.size as SizeId,
+    material: row.material as MaterialId,
+    lengthMm: row.length_mm,
+    widthMm: row.width_mm,
+    thicknessMm: row.thickness_mm,
+    massG: row.mass_g,
+    state: row.state,
+    note: row.note,
+    lastCleaned: last(row.id, 'cleaned'),
+    lastOiled: last(row.id, 'oiled'),
+  }));
+}
+
+const columns = (given: Omit<StoneInput, 'count'>) => ({
+  size: given.size,
+  material: given.material,
+  length_mm: given.lengthMm,
+  width_mm: given.widthMm,
+  thickness_mm: given.thicknessMm,
+  mass_g: given.massG,
+  state: given.state,
+  note: given.note,
+});
+
+export async function insertStones(db: Db, { count, ...given }: StoneInput, now: string): Promise<void> {
+  const row = { ...columns(given), added_at: now, retired_at: null };
+  await db
+    .insertInto('stone')
+    .values(Array.from({ length: count }, () => row))
+    .execute();
+}
+
+/** @returns false when there is no such stone */
+export async function updateStone(
+  db: Db,
+  id: number,
+  { count: _, ...given }: StoneInput,
+  now: string,
+): Promise<boolean> {
+  const result = await db
+    .updateTable('stone')
+    .set({ ...columns(given), retired_at: given.state === 'retired' ? now : null })
+    .where('id', '=', id)
+    .executeTakeFirst();
+  return result.numUpdatedRows > 0n;
+}
+
+export async function insertCare(
+  db: Db,
+  { what, stones }: StoneCareInput,
+  by: number | null,
+  now: string,
+): Promise<void> {
+  const of: readonly (number | null)[] = stones.length === 0 ? [null] : stones;
+  await db
+    .insertInto('stone_care')
+    .values(of.map((stone_id) => ({ stone_id, what, done_at: now, done_by: by })))
+    .execute();
+}
+
+/** When something was last done to all stones or the bath. */
+export async function lastCare(db: Db, what: string): Promise<string | null> {
+  const row = await db
+    .selectFrom('stone_care')
+    .select('done_at')
+    .where('what', '=', what)
+    .orderBy('done_at', 'desc')
+    .executeTakeFirst();
+  return row?.done_at ?? null;
+}
+
+export async function findHabits(db: Db): Promise<StoneHabits> {
+  const row = await db.selectFrom('house').select('settings_json').executeTakeFirst();
+  const kept = JSON.parse(row?.settings_json ?? '{}') as { readonly stones?: Partial<StoneHabits> };
+  return { ...usualHabits, ...kept.stones };
+}
+
+export async function storeHabits(db: Db, stones: StoneHabitsInput): Promise<void> {
+  const row = await db.selectFrom('house').select('settings_json').executeTakeFirst();
+  const kept = JSON.parse(row?.settings_json ?? '{}') as object;
+  await db
+    .updateTable('house')
+    .set({ settings_json: JSON.stringify({ ...kept, stones }) })
+    .execute();
+}

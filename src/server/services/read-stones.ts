@@ -1,0 +1,80 @@
+import { stoneBook } from '../../catalogue/stones/stones';
+import type { BathView, StoneBenchView, StoneView, StoneVisitView } from '../../contracts/stone-views';
+import { firstTouchOf, type StoneHabits } from '../../core/stones/from-plan';
+import { cuesOf, type StoneCue } from '../../core/stones/cues';
+import { judgeBath } from '../../core/stones/thermometer';
+import type { Db } from '../db/connection';
+import { houseBath } from '../devices/stone-bath';
+import { findHabits, lastCare, listStones } from '../repositories/stones';
+import { listVisits } from '../repositories/visits';
+import { clockTime, dayBounds, shortDay } from './house-clock';
+import { completeVisit, readVisitFrame, type VisitRecord } from './read-visit';
+import { readTray, rotationsOf, warmUpOf } from './rotate-stones';
+import { holdsOf } from './visit-holds';
+
+/** All that the stone bench opens with. @param visitId the visit to plan for; none when left out or unknown */
+export async function readStoneBench(db: Db, visitId: number | null, now: Date): Promise<StoneBenchView> {
+  const [habits, stones, water, visits, record] = await Promise.all([
+    findHabits(db),
+    listStones(db),
+    lastCare(db, 'water-changed'),
+    listVisits(db, ...dayBounds(now)),
+    visitId === null ? undefined : readVisitFrame(db, visitId),
+  ]);
+  return {
+    habits,
+    stones: stones.map((stone): StoneView => ({
+      ...stone,
+      lastCleaned: stone.lastCleaned && shortDay(stone.lastCleaned),
+      lastOiled: stone.lastOiled && shortDay(stone.lastOiled),
+    })),
+    lastWaterChange: water && shortDay(water),
+    warmUpMinutes: warmUpOf({ habits, stones }),
+    bath: readBath(habits),
+    visits: visits
+      .filter((row) => holdsOf(row)?.modalities.some((one) => one.endsWith('-stone')))
+      .map((row) => ({ id: row.id, client: row.client_name, time: clockTime(row.starts_at) })),
+    visit: record ? await stoneVisit(db, record) : null,
+  };
+}
+
+/** What the thermometer says right now. */
+export function readBath(habits: StoneHabits): BathView {
+  const bath = houseBath();
+  const { isOn, setC, stones, fault } = bath.state();
+  const readings = bath.readings();
+  const nowMs = Date.now();
+  return {
+    reading: judgeBath(readings, nowMs, habits.hotBathC, habits.toleranceC, stoneBook.limits.capC + 1),
+    device: { isOn, setC, stones, fault },
+  };
+}
+
+async function stoneVisit(db: Db, record: VisitRecord): Promise<StoneVisitView> {
+  const [tray, visit] = await Promise.all([readTray(db, record), completeVisit(db, record)]);
+  const { client, noHeat } = tray;
+  return {
+    id: record.id,
+    client: record.client.name,
+    time: record.time,
+    work: record.work,
+    minutes: record.minutes,
+    limits: client,
+    moving: firstTouchOf(stoneBook.limits, client, 'moving', 0),
+    resting: firstTouchOf(stoneBook.limits, client, 'still', 1),
+    noHeat,
+    rotations: rotationsOf(visit.plan?.steps ?? [], tray),
+  };
+}
+
+/** When stones are taken out and swapped in a visit, for the table; empty where its plan takes none. */
+export async function readStoneCues(db: Db, visitId: number): Promise<readonly StoneCue[]> {
+  const record = await readVisitFrame(db, visitId);
+  if (!record) return [];
+  const { plan } = await completeVisit(db, record);
+  const steps = plan?.steps ?? [];
+  if (!steps.some(({ told }) => told?.stones)) return [];
+  return rotationsOf(steps, await readTray(db, record))
+    .flatMap(({ rotation }) => cuesOf(rotation))
+    .sort((a, b) => a.atS - b.atS);
+}
