@@ -69,15 +69,23 @@ export function stoneOption(
         ? []
         : [
             {
-              ...line(
-                `lift from ${basalCautionC}°`,
-                [
-                  { s: 0, c: basalCautionC },
-                  { s: end, c: basalCautionC },
-                ],
-                palette.ochre,
-                { width: 1, type: 'dotted', offset: -8 },
-              ),
+              type: 'line',
+              name: 'limit',
+              data: [
+                {
+                  value: [0, basalCautionC],
+                  label: {
+                    ...label,
+                    show: true,
+                    formatter: `skin from ${basalCautionC}°: lift`,
+                    position: [6, -16],
+                    color: palette.ochre,
+                  },
+                },
+                [end, basalCautionC],
+              ],
+              symbolSize: 0,
+              lineStyle: { color: palette.ochre, width: 1, type: 'dotted' },
             },
           ]),
       line('stone', of(contact, 'stoneC'), palette.ink, { width: 3 }),

@@ -10,7 +10,8 @@ import { usualLines } from '../catalogue/facial/usual-lines';
 import type { StoneInput } from '../contracts/stones';
 import type { SizeId } from '../core/stones/book';
 import { stoneBook } from '../catalogue/stones/stones';
-import { insertCare, insertStones } from '../server/repositories/stones';
+import { usualHabits } from '../core/stones/from-plan';
+import { insertCare, insertStones, storeHabits } from '../server/repositories/stones';
 import { insertObservation } from '../server/repositories/measures';
 import { foreseeTreatment, storeTreatment } from '../server/services/make-treatment';
 import { readHouseLibrary } from '../server/services/read-library';
@@ -120,6 +121,7 @@ async function layTray(db: Db, now: Date): Promise<void> {
     } as const;
     await insertStones(db, stone, added);
   }
+  await storeHabits(db, { ...usualHabits, usefulColdC: 22 });
   await insertCare(db, { what: 'cleaned', stones: [] }, 2, addDays(now, -1).toISOString());
   await insertCare(db, { what: 'water-changed', stones: [] }, 2, addDays(now, -1).toISOString());
   await insertCare(db, { what: 'oiled', stones: [] }, 2, addDays(now, -9).toISOString());

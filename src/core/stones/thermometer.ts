@@ -72,7 +72,10 @@ export function judgeBath(
     return {
       ...common,
       state: 'off',
-      words: `It stands still, ${Math.abs(off).toFixed(1)}° from ${setC}°: is it switched on?`,
+      words:
+        off < 0
+          ? `It stands still, ${(-off).toFixed(1)}° below ${setC}°: is it switched on?`
+          : `It stands ${off.toFixed(1)}° above ${setC}°: set it lower.`,
     };
   return { ...common, state: off < 0 ? 'warming' : 'cooling', words: off < 0 ? 'Still warming.' : 'Still cooling.' };
 }

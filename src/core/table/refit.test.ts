@@ -81,6 +81,14 @@ describe('when clock and plan drift apart', () => {
     expect([way?.kind, way?.change.repetitions]).toEqual(['stretch', { c1: 19 }]);
   });
 
+  it('offers nothing for time that the plan leaves free from the start', () => {
+    const roomy = { ...clock(0, 0, total + 1200), plannedSeconds: total };
+    expect(waysToCatchUp(steps, roomy, noChange)).toEqual([]);
+    expect(waysToCatchUp(steps, { ...roomy, visitSeconds: 300 }, noChange)).toEqual([]);
+    const ahead = { ...roomy, index: 2, visitSeconds: 20 };
+    expect(waysToCatchUp(steps, ahead, noChange)[0]?.kind).toBe('stretch');
+  });
+
   it('counts turning and changing hands as time that is still to come', () => {
     const turned = steps.map((step) => (step.id === 'b1' ? { ...step, setupSeconds: 120 } : step));
     expect(overrunSeconds(turned, clock(0), noChange)).toBe(120);

@@ -18,6 +18,8 @@ export interface TableClock {
   readonly stepSeconds: number;
   readonly visitSeconds: number;
   readonly availableSeconds: number;
+  /** Where the plan itself ends, if that is before the time is over: what is left then was meant to be. */
+  readonly plannedSeconds?: number | undefined;
 }
 
 export const driftSeconds = 60;
@@ -58,7 +60,10 @@ export function overrunSeconds(steps: readonly TableStep[], clock: TableClock, c
  */
 export function waysToCatchUp(all: readonly TableStep[], clock: TableClock, change: TableChange): readonly CatchUp[] {
   const steps = stepsAfter(all, change);
-  const over = overrunSeconds(steps, clock, change);
+  const late = overrunSeconds(steps, clock, change);
+  const meant = Math.min(clock.availableSeconds, clock.plannedSeconds ?? Infinity);
+  // Late against the time there is, early against what was planned.
+  const over = late > 0 ? late : Math.min(0, overrunSeconds(steps, { ...clock, availableSeconds: meant }, change));
   const ahead = steps.slice(clock.index + 1);
   if (ahead.length === 0 || Math.abs(over) <= driftSeconds) return [];
   const aheadSeconds = ahead.reduce((sum, { seconds }) => sum + seconds, 0);

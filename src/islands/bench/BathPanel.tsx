@@ -23,7 +23,7 @@ export function BathPanel({
   const [isOpen, setIsOpen] = useState(false);
   useEffect(() => {
     const ask = () =>
-      send<BathView>('GET', '/api/devices/stone-bath')
+      send<BathView>('GET', `/api/devices/stone-bath?set=${hotBathC}`)
         .then((next) => {
           setBath(next);
           setIsLost(false);
@@ -32,9 +32,9 @@ export function BathPanel({
     void ask();
     const timer = setInterval(() => void ask(), everyMs);
     return () => clearInterval(timer);
-  }, []);
+  }, [hotBathC]);
   const drive = (change: BathDeviceInput) =>
-    void send<BathView>('POST', '/api/devices/stone-bath', change)
+    void send<BathView>('POST', `/api/devices/stone-bath?set=${hotBathC}`, change)
       .then(setBath)
       .catch(() => setIsLost(true));
   const { reading, device } = bath;

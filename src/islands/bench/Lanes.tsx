@@ -25,7 +25,7 @@ export function Lanes({ rotations, minutes }: Props) {
   return (
     <div className={styles['lanes']}>
       {rotations.map(({ isCold, rotation, names, bathC }) => {
-        const lanes = [...new Set(rotation.uses.map(({ stone }) => stone))].sort(byName);
+        const lanes = grouped(rotation.uses);
         return (
           <div key={String(isCold)} role="group" aria-label={isCold ? 'Cool stones' : 'Hot stones'}>
             <h4>
@@ -38,27 +38,22 @@ export function Lanes({ rotations, minutes }: Props) {
               </small>
             </h4>
             <ol>
-              {lanes.map((stone) => (
-                <li
-                  key={stone}
-                  data-missing={rotation.uses.some((use) => use.stone === stone && use.missing) || undefined}
-                >
-                  <span>{stone.replaceAll('-', ' ')}</span>
+              {lanes.map(({ name, own }) => (
+                <li key={name} data-missing={own.some(({ missing }) => missing) || undefined}>
+                  <span>{name}</span>
                   <div className={styles['lane']}>
-                    {rotation.uses
-                      .filter((use) => use.stone === stone)
-                      .map((use) => (
-                        <div key={`${use.step} ${use.run} ${use.slot}`}>
-                          <i style={{ left: at(use.outS), width: width(use.outS, use.readyS) }} />
-                          <b
-                            style={{ left: at(use.fromS), width: width(use.fromS, use.toS) }}
-                            data-cold={isCold || undefined}
-                            title={`${names[use.step] ?? ''}: out ${clock(use.outS)}, on ${clock(use.fromS)} to ${clock(use.toS)}, ready ${clock(use.readyS)}`}
-                          >
-                            {names[use.step]}
-                          </b>
-                        </div>
-                      ))}
+                    {own.map((use) => (
+                      <div key={`${use.step} ${use.run}`}>
+                        <i style={{ left: at(use.outS), width: width(use.outS, use.readyS) }} />
+                        <b
+                          style={{ left: at(use.fromS), width: width(use.fromS, use.toS) }}
+                          data-cold={isCold || undefined}
+                          title={`${names[use.step] ?? ''}: out ${clock(use.outS)}, on ${clock(use.fromS)} to ${clock(use.toS)}, ready ${clock(use.readyS)}`}
+                        >
+                          {(use.toS - use.fromS) / (to - from) > leastForWords ? names[use.step] : ''}
+                        </b>
+                      </div>
+                    ))}
                   </div>
                 </li>
               ))}
@@ -95,6 +90,27 @@ export function Lanes({ rotations, minutes }: Props) {
 
 const clock = (seconds: number) => (seconds < 0 ? `−${formatClock(-seconds)}` : formatClock(seconds));
 
+const leastForWords = 0.07;
+
+type Use = RotationView['rotation']['uses'][number];
+
 const numberOf = (name: string) => Number(name.slice(name.lastIndexOf('-') + 1));
-const byName = (a: string, b: string) =>
-  a.slice(0, a.lastIndexOf('-')).localeCompare(b.slice(0, b.lastIndexOf('-'))) || numberOf(a) - numberOf(b);
+const classOf = (name: string) => name.slice(0, name.lastIndexOf('-'));
+
+/** Stones that serve at the same times share a lane, as `palm 1, 2`. */
+function grouped(uses: readonly Use[]): readonly { readonly name: string; readonly own: readonly Use[] }[] {
+  const byStone = new Map<string, Use[]>();
+  for (const use of uses) byStone.set(use.stone, [...(byStone.get(use.stone) ?? []), use]);
+  const lanes = new Map<string, { stones: string[]; own: readonly Use[] }>();
+  for (const [stone, own] of byStone) {
+    const key = `${classOf(stone)} ${own.map(({ outS, readyS, missing }) => `${outS}-${readyS}-${missing}`).join(' ')}`;
+    lanes.set(key, { stones: [...(lanes.get(key)?.stones ?? []), stone], own });
+  }
+  return [...lanes.values()]
+    .map(({ stones, own }) => {
+      const numbers = stones.map(numberOf).sort((a, b) => a - b);
+      const kind = classOf(stones[0] ?? '').replaceAll('-', ' ');
+      return { name: `${kind} ${numbers.join(', ')}`, kind, first: numbers[0] ?? 0, own };
+    })
+    .sort((a, b) => a.kind.localeCompare(b.kind) || a.first - b.first);
+}

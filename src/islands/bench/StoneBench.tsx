@@ -145,7 +145,11 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
             <Button onClick={() => setForm('new')}>Add stones</Button>
             {selected && <Button onClick={() => setForm(selected)}>Stone {selected.id} …</Button>}
           </div>
-          <BathPanel first={bench.bath} stones={sound.length} hotBathC={habits.hotBathC} />
+          <BathPanel
+            first={bench.bath}
+            stones={sound.length}
+            hotBathC={visit?.rotations.find((one) => !one.isCold)?.bathC ?? habits.hotBathC}
+          />
           <section className={styles['care']}>
             <h2>Care</h2>
             <p className={styles['soft']}>

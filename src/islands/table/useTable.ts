@@ -2,7 +2,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { VisitView } from '../../contracts/visit-views';
 import { clocksAt, noChange, replay, type TableChange, type TableEvent } from '../../core/table/progress';
 import { overrunSeconds, stepsAfter, waysToCatchUp } from '../../core/table/refit';
-import type { TableStep } from '../../core/table/table-step';
+import { spanOf, type TableStep } from '../../core/table/table-step';
 import { RequestError, send } from '../api';
 
 const retryMs = 3000;
@@ -126,6 +126,7 @@ export function useTable(
   }, [emit, state.status, state.stepId]);
 
   const clocks = clocksAt(state, nowMs);
+  const plannedSeconds = useMemo(() => planned.reduce((sum, step) => sum + spanOf(step), 0), [planned]);
   const looked = (ms: number) => Math.floor(ms / lookMs) * (lookMs / 1000);
   const seconds = looked(clocks.visitMs);
   const stepSeconds = looked(clocks.stepMs);
@@ -133,9 +134,13 @@ export function useTable(
   const ways = useMemo(
     () =>
       state.status === 'running' && index >= 0
-        ? waysToCatchUp(planned, { index, stepSeconds, visitSeconds: seconds, availableSeconds }, state.change)
+        ? waysToCatchUp(
+            planned,
+            { index, stepSeconds, visitSeconds: seconds, availableSeconds, plannedSeconds },
+            state.change,
+          )
         : [],
-    [availableSeconds, index, planned, seconds, state.change, state.status, stepSeconds],
+    [availableSeconds, index, planned, plannedSeconds, seconds, state.change, state.status, stepSeconds],
   );
   const isChanged = state.change !== noChange && JSON.stringify(state.change) !== JSON.stringify(noChange);
   const refit = useCallback(

@@ -21,6 +21,7 @@ export async function readStoneBench(db: Db, visitId: number | null, now: Date):
     listVisits(db, ...dayBounds(now)),
     visitId === null ? undefined : readVisitFrame(db, visitId),
   ]);
+  const visit = record ? await stoneVisit(db, record) : null;
   return {
     habits,
     stones: stones.map((stone): StoneView => ({
@@ -30,22 +31,25 @@ export async function readStoneBench(db: Db, visitId: number | null, now: Date):
     })),
     lastWaterChange: water && shortDay(water),
     warmUpMinutes: warmUpOf({ habits, stones }),
-    bath: readBath(habits),
+    bath: readBath(habits, hotBathOf(visit) ?? habits.hotBathC),
     visits: visits
       .filter((row) => holdsOf(row)?.modalities.some((one) => one.endsWith('-stone')))
       .map((row) => ({ id: row.id, client: row.client_name, time: clockTime(row.starts_at) })),
-    visit: record ? await stoneVisit(db, record) : null,
+    visit,
   };
 }
 
+/** What the bath is set to for a visit's hot stones. */
+const hotBathOf = (visit: StoneVisitView | null) => visit?.rotations.find(({ isCold }) => !isCold)?.bathC;
+
 /** What the thermometer says right now. */
-export function readBath(habits: StoneHabits): BathView {
+export function readBath(habits: StoneHabits, wishedC = habits.hotBathC): BathView {
   const bath = houseBath();
   const { isOn, setC, stones, fault } = bath.state();
   const readings = bath.readings();
   const nowMs = Date.now();
   return {
-    reading: judgeBath(readings, nowMs, habits.hotBathC, habits.toleranceC, stoneBook.limits.capC + 1),
+    reading: judgeBath(readings, nowMs, wishedC, habits.toleranceC, stoneBook.limits.capC + 1),
     device: { isOn, setC, stones, fault },
   };
 }

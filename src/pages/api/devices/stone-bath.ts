@@ -4,10 +4,18 @@ import { endpoint, readBody } from '../../../server/http/endpoint';
 import { findHabits } from '../../../server/repositories/stones';
 import { readBath } from '../../../server/services/read-stones';
 
-export const GET = endpoint(async ({ locals }) => Response.json(readBath(await findHabits(locals.db))));
+/** With `set`, judged against what a visit asks for instead of the house's own setting. */
+export const GET = endpoint(async ({ locals, url }) =>
+  Response.json(readBath(await findHabits(locals.db), wishedOf(url))),
+);
 
 /** Drives the stand-in by hand: a knob, stones, a fault, or time. */
-export const POST = endpoint(async ({ request, locals }) => {
+export const POST = endpoint(async ({ request, locals, url }) => {
   houseBath().drive(await readBody(request, BathDeviceInput));
-  return Response.json(readBath(await findHabits(locals.db)));
+  return Response.json(readBath(await findHabits(locals.db), wishedOf(url)));
 });
+
+function wishedOf(url: URL): number | undefined {
+  const set = Number(url.searchParams.get('set') ?? '');
+  return set > 0 && set <= 60 ? set : undefined;
+}
