@@ -71,6 +71,7 @@ describe('every view', () => {
     ['measure, belly', () => `/visits/${visit}/measure?sheet=belly`, 'surgeon'],
     ['measure, pictures', () => `/visits/${visit}/measure?sheet=pictures`, 'On record'],
     ['progress', () => `/clients/${client}/progress`, 'All figures'],
+    ['stone bench', () => `/bench/stones?visit=${treatment}`, 'Add stones'],
     ['girths in and out', () => `/measures?client=${client}`, 'Bring in a table'],
     ['points of taping', () => '/protocols', 'Points of taping'],
     ['the library', () => '/library?protocol=lifting-facial', 'Lifting facial'],

@@ -47,7 +47,8 @@ export function cuesOf({ uses }: Pick<Rotation, 'uses'>): readonly StoneCue[] {
 }
 
 const aheadS = 30;
-const behindS = 12;
+/** Longer than a stone rests before use: whoever is ahead of the plan still sees what to take. */
+const behindS = 20;
 
 /** The cue that counts now: about to come, or just come. @param planS where the plan stands (s) */
 export function cueAt(cues: readonly StoneCue[], planS: number): (StoneCue & { readonly inS: number }) | undefined {

@@ -284,7 +284,9 @@ type Answer = ReturnType<typeof useStoneAnswer>;
 const long = (seconds: number) =>
   seconds < 60
     ? `${Math.floor(seconds)} s`
-    : `${Math.floor(seconds / 60)} min ${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
+    : seconds % 60 === 0
+      ? `${seconds / 60} min`
+      : `${Math.floor(seconds / 60)} min ${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
 
 /** How long it may lie and glide, large, with the reason. */
 function Numbers({

@@ -71,11 +71,13 @@ export class SimulatedBath implements StoneBath {
     this.#stones = stones;
   }
 
+  /** What was said before lies so much further back; what is said on the way is said in its own time. */
   #skip(seconds: number): void {
-    for (let s = 0; s < seconds; s += 1) this.#second();
-    // What was said while time was skipped is said now, so that a trend can be seen.
     this.#said = this.#said.map((one) => ({ ...one, atMs: one.atMs - seconds * 1000 }));
-    this.#say(this.#atMs);
+    for (let s = 1; s <= seconds; s += 1) {
+      this.#second();
+      if (s % (readEveryMs / 1000) === 0) this.#say(this.#atMs - (seconds - s) * 1000);
+    }
   }
 
   #run(nowMs: number): void {
