@@ -91,11 +91,64 @@ async function benchCore() {
     await benchScreening(vite);
     await benchTrend(vite);
     await benchSequencing(vite);
+    await benchStones(vite);
     const { visitCheck } = await vite.ssrLoadModule('/src/server/services/visit-check.ts');
     return [...visitCheck.flags, ...visitCheck.today, ...visitCheck.others];
   } finally {
     await vite.close();
   }
+}
+
+/** Five minutes of contact, beside a grid twice as fine; a rotation of a whole visit. */
+async function benchStones(vite) {
+  const { stoneBook } = await vite.ssrLoadModule('/src/catalogue/stones/stones.ts');
+  const { contactOf } = await vite.ssrLoadModule('/src/core/stones/contact.ts');
+  const { rotate } = await vite.ssrLoadModule('/src/core/stones/rotation.ts');
+  const laid = {
+    ...{ material: 'basalt', thicknessMm: 25, startC: 50, mode: 'still', towelLayers: 1, seconds: 300 },
+    ...{ skin: 'normal', skinStartC: 33, ambientC: 24 },
+  };
+  const timed = (run, times = 20) =>
+    Array.from({ length: times }, () => {
+      const start = performance.now();
+      run();
+      return performance.now() - start;
+    });
+  for (const [name, change] of [
+    ['at rest on a cloth', {}],
+    ['at rest on bare skin', { towelLayers: 0 }],
+    ['gliding', { mode: 'moving', startC: 52 }],
+  ]) {
+    const given = { ...laid, ...change };
+    contactOf(stoneBook, given);
+    report(
+      `stone, 300 s ${name}`,
+      timed(() => contactOf(stoneBook, given)),
+      'under 40 ms',
+    );
+    const [usual, fine] = [contactOf(stoneBook, given), contactOf(stoneBook, given, 2)];
+    console.log(
+      `  against cells and steps half as large: peak ${(usual.basalPeakC - fine.basalPeakC).toFixed(3)}° off, harm ${((usual.omega / fine.omega - 1) * 100).toFixed(1)} %`,
+    );
+  }
+  const steps = Array.from({ length: 12 }, (_, i) => ({
+    ...{
+      id: `s${i}`,
+      startS: i * 240,
+      durationS: 200,
+      class: i % 2 === 0 ? 'palm' : 'large',
+      count: 2,
+      mode: 'moving',
+    },
+    ...{ flip: true, towelLayers: 0, usefulC: 42, firstContactC: 50 },
+  }));
+  const stock = ['palm', 'large'].map((size) => ({ class: size, size, material: 'basalt', count: 8 }));
+  const rotation = { bathC: 51, toleranceC: 1, ambientC: 24, stock, steps };
+  report(
+    'stones of a visit, 12 steps of two sizes',
+    timed(() => rotate(stoneBook, rotation)),
+    '',
+  );
 }
 
 /** Sixteen blocks that all differ, beside an integer program solved for the same question; sixty steps in 90 minutes. */

@@ -107,6 +107,9 @@ try {
   const evander = await visitOf('Evander Pell');
   await answerNo(evander);
   await go(`/visits/${evander}/plan`);
+  await go(`/bench/stones?visit=${evander}`);
+  await wait(1500);
+  await shoot('stones');
   await go(`/visits/${evander}/prepare`);
   await page.click('main li input');
   await wait(500);

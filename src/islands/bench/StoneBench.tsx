@@ -10,6 +10,7 @@ import { send, sentenceOf } from '../api';
 import { useLetters } from '../letters';
 import { BathPanel } from './BathPanel';
 import styles from './Bench.module.css';
+import { HabitsForm } from './HabitsForm';
 import { Lanes } from './Lanes';
 import { StoneChart } from './StoneChart';
 import { StoneForm } from './StoneForm';
@@ -45,7 +46,7 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
   const [skin, setSkin] = useState<SkinId>(visit?.limits.skin ?? 'normal');
   const [seconds, setSeconds] = useState(300);
   const [pinned, setPinned] = useState<ReturnType<typeof useStoneAnswer>>();
-  const [form, setForm] = useState<StoneView | 'new'>();
+  const [form, setForm] = useState<StoneView | 'new' | 'habits'>();
   const [selected, setSelected] = useState<StoneView>();
   const [said, setSaid] = useState('');
   const isCold = startC < stoneBook.physics.skinC;
@@ -143,6 +144,7 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
           )}
           <div className={styles['pairButtons']}>
             <Button onClick={() => setForm('new')}>Add stones</Button>
+            <Button onClick={() => setForm('habits')}>Bath …</Button>
             {selected && <Button onClick={() => setForm(selected)}>Stone {selected.id} …</Button>}
           </div>
           <BathPanel
@@ -257,7 +259,17 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
           </ButtonLink>
         )}
       </footer>
-      {form !== undefined && (
+      {form === 'habits' && (
+        <HabitsForm
+          habits={habits}
+          onClose={() => setForm(undefined)}
+          onSaved={() => {
+            setForm(undefined);
+            void reload();
+          }}
+        />
+      )}
+      {form !== undefined && form !== 'habits' && (
         <StoneForm
           stone={form === 'new' ? undefined : form}
           onClose={() => setForm(undefined)}

@@ -1,0 +1,77 @@
+import { type FormEvent, useState } from 'react';
+import type { StoneHabits } from '../../core/stones/from-plan';
+import { Button } from '../../ui/button/Button';
+import { Dialog } from '../../ui/dialog/Dialog';
+import { Field } from '../../ui/field/Field';
+import { RequestError, send } from '../api';
+import styles from './Bench.module.css';
+
+interface Props {
+  readonly habits: StoneHabits;
+  readonly onClose: () => void;
+  readonly onSaved: () => void;
+}
+
+const fields = [
+  ['hotBathC', 'Hot bath, °C'],
+  ['coldBathC', 'Cold bath, °C'],
+  ['toleranceC', 'Ready within, °C'],
+  ['waterLitres', 'Water, litres'],
+  ['heaterW', 'Heater, W'],
+  ['usefulHotC', 'Swap hot stones at, °C'],
+  ['usefulColdC', 'Swap cool stones at, °C'],
+  ['coldBodyC', 'Coolest touch on the body, °C'],
+  ['coldFaceC', 'Coolest touch on the face, °C'],
+] as const;
+
+/** The house's bath, and how warm and cool it works. The limits of practice are not among it: they hold. */
+export function HabitsForm({ habits, onClose, onSaved }: Props) {
+  const [error, setError] = useState<RequestError>();
+  const save = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    const given = Object.fromEntries(
+      fields.map(([name]) => {
+        const text = String(form.get(name) ?? '')
+          .trim()
+          .replace(',', '.');
+        return [name, text === '' ? null : Number(text)];
+      }),
+    );
+    try {
+      await send('PUT', '/api/stones/habits', given);
+      onSaved();
+    } catch (caught) {
+      if (caught instanceof RequestError) setError(caught);
+    }
+  };
+  return (
+    <Dialog title="Bath and temperatures" isOpen onClose={onClose}>
+      <form className={styles['form']} onSubmit={(event) => void save(event)} noValidate>
+        <div className={styles['three']}>
+          {fields.map(([name, label]) => (
+            <Field
+              key={name}
+              label={label}
+              name={name}
+              inputMode="decimal"
+              defaultValue={String(habits[name])}
+              error={error?.fieldError(name)}
+            />
+          ))}
+        </div>
+        <p className={styles['soft']}>
+          What a client may be touched with is decided by the limits of practice and by screening; a visit’s bath is set
+          no warmer than its first touch asks for.
+        </p>
+        {error && !error.problem.errors && <p role="alert">{error.message}</p>}
+        <div className={styles['buttons']}>
+          <Button onClick={onClose}>Leave it</Button>
+          <Button look="filled" type="submit">
+            Keep
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}
