@@ -61,4 +61,6 @@ export interface StoneBenchView {
   readonly bath: BathView;
   readonly visits: readonly { readonly id: number; readonly client: string; readonly time: string }[];
   readonly visit: StoneVisitView | null;
+  /** Where no visit is looked at: all planned ones of today out of the same baths. */
+  readonly day: { readonly from: string; readonly minutes: number; readonly rotations: readonly RotationView[] } | null;
 }

@@ -50,6 +50,8 @@ export interface FirstTouch {
 
 const milderC = 3;
 const perRemarkC = 1;
+/** A hot stone is of use at least until it is so much cooler than at its first touch. */
+const leastUseC = 4;
 
 /** How warm a stone may be at the first touch: the limit of practice for this skin, then screening, liking and last time. */
 export function firstTouchOf(
@@ -89,7 +91,13 @@ export const bathForVisit = (houseC: number, steps: readonly StoneStep[], pickup
   Math.min(houseC, Math.max(...steps.map(({ firstContactC }) => firstContactC)) + pickupDropC);
 
 type StoneTableStep = Pick<TableStep, 'id' | 'seconds' | 'setupSeconds'> & {
-  readonly told?: { readonly block: string; readonly stones?: StoneUseKind | undefined } | undefined;
+  readonly told?:
+    | {
+        readonly block: string;
+        readonly stones?: StoneUseKind | undefined;
+        readonly places?: readonly string[] | undefined;
+      }
+    | undefined;
 };
 
 /**
@@ -100,7 +108,7 @@ export function stoneStepsOf(
   steps: readonly StoneTableStep[],
   isCold: boolean,
   habits: StoneHabits,
-  touchOf: (use: StoneUseKind) => number,
+  touchOf: (use: StoneUseKind, places: readonly string[]) => number,
   classOf: (use: StoneUseKind) => string,
 ): readonly StoneStep[] {
   const found: StoneStep[] = [];
@@ -109,6 +117,7 @@ export function stoneStepsOf(
     const startS = clock + (step.setupSeconds ?? 0);
     clock += spanOf(step);
     const use = step.told?.stones;
+    const firstC = use ? touchOf(use, step.told?.places ?? []) : 0;
     const key = use ? `${step.told?.block} ${use.size} ${use.mode}` : '';
     if (!use || use.isCold !== isCold) {
       before = '';
@@ -116,7 +125,10 @@ export function stoneStepsOf(
     }
     const last = found.at(-1);
     if (last && key === before) {
-      found[found.length - 1] = { ...last, durationS: Math.round(clock) - last.startS };
+      // One stone serves them all: the mildest touch holds.
+      const firstContactC = isCold ? Math.max(last.firstContactC, firstC) : Math.min(last.firstContactC, firstC);
+      const usefulC = isCold ? last.usefulC : Math.min(last.usefulC, firstContactC - leastUseC);
+      found[found.length - 1] = { ...last, firstContactC, usefulC, durationS: Math.round(clock) - last.startS };
       continue;
     }
     before = key;
@@ -129,8 +141,8 @@ export function stoneStepsOf(
       mode: use.mode,
       flip: use.mode === 'moving',
       towelLayers: use.towelLayers,
-      usefulC: isCold ? habits.usefulColdC : Math.min(habits.usefulHotC, touchOf(use) - 4),
-      firstContactC: touchOf(use),
+      usefulC: isCold ? habits.usefulColdC : Math.min(habits.usefulHotC, firstC - leastUseC),
+      firstContactC: firstC,
     });
   }
   return found;

@@ -87,6 +87,13 @@ describe('what a plan asks of the stones', () => {
     expect(bathForVisit(48, asked, 1)).toBe(48);
   });
 
+  it('keeps to the mildest touch where one stone serves several places', () => {
+    const steps = [step('a', 60, { places: ['back-upper.left'] }), step('b', 40, { places: ['nape.left'] })];
+    const touchOf = (_: unknown, places: readonly string[]) => (places.includes('nape.left') ? 46 : 50);
+    const [asked] = stoneStepsOf(steps, false, usualHabits, touchOf, () => 'palm');
+    expect(asked).toMatchObject({ durationS: 100, firstContactC: 46, usefulC: 42 });
+  });
+
   it('takes the stone that fits technique and place', () => {
     const use = (
       id: string,

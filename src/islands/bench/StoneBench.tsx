@@ -113,6 +113,11 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
             : `${sound.length} stones in use`}
         </p>
         <div>
+          {bench.visits.length > 0 && (
+            <a href="/bench/stones" aria-current={visit ? undefined : 'page'}>
+              the day
+            </a>
+          )}
           {bench.visits.map(({ id, client, time }) => (
             <a key={id} href={`/bench/stones?visit=${id}`} aria-current={id === visit?.id ? 'page' : undefined}>
               {time} {client.split(' ')[0]}
@@ -239,6 +244,15 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
                 </span>
               </div>
               <Lanes rotations={visit.rotations} minutes={visit.minutes} />
+            </section>
+          )}
+          {bench.day && (
+            <section aria-label="Rotation">
+              <div className={styles['line']}>
+                <h2>The whole day</h2>
+                <span>minutes from {bench.day.from}, one bath for all</span>
+              </div>
+              <Lanes rotations={bench.day.rotations} minutes={bench.day.minutes} />
             </section>
           )}
           {visit && visit.rotations.length === 0 && (

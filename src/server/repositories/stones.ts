@@ -1,21 +1,11 @@
+import type { StoneView } from '../../contracts/stone-views';
 import type { StoneCareInput, StoneHabitsInput, StoneInput } from '../../contracts/stones';
 import type { MaterialId, SizeId } from '../../core/stones/book';
 import { type StoneHabits, usualHabits } from '../../core/stones/from-plan';
 import type { Db } from '../db/connection';
 
-export interface StoredStone {
-  readonly id: number;
-  readonly size: SizeId;
-  readonly material: MaterialId;
-  readonly lengthMm: number;
-  readonly widthMm: number;
-  readonly thicknessMm: number;
-  readonly massG: number | null;
-  readonly state: 'in-use' | 'chipped' | 'retired';
-  readonly note: string;
-  readonly lastCleaned: string | null;
-  readonly lastOiled: string | null;
-}
+/** A stone as it is stored; when it was last seen to is an ISO time. */
+export type StoredStone = StoneView;
 
 /** All stones that are not retired, in the order in which they came, with when they were last seen to. */
 export async function listStones(db: Db): Promise<readonly StoredStone[]> {

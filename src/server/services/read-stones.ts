@@ -9,7 +9,7 @@ import { findHabits, lastCare, listStones } from '../repositories/stones';
 import { listVisits } from '../repositories/visits';
 import { clockTime, dayBounds, shortDay } from './house-clock';
 import { completeVisit, readVisitFrame, type VisitRecord } from './read-visit';
-import { readTray, rotationsOf, warmUpOf } from './rotate-stones';
+import { type DayPart, readTray, rotateDay, rotationsOf, warmUpOf } from './rotate-stones';
 import { holdsOf } from './visit-holds';
 
 /** All that the stone bench opens with. @param visitId the visit to plan for; none when left out or unknown */
@@ -33,10 +33,34 @@ export async function readStoneBench(db: Db, visitId: number | null, now: Date):
     warmUpMinutes: warmUpOf({ habits, stones }),
     bath: readBath(habits, hotBathOf(visit) ?? habits.hotBathC),
     visits: visits
-      .filter((row) => holdsOf(row)?.modalities.some((one) => one.endsWith('-stone')))
+      .filter(takesStones)
       .map((row) => ({ id: row.id, client: row.client_name, time: clockTime(row.starts_at) })),
     visit,
+    day: visit ? null : await dayOfStones(db, visits.filter(takesStones)),
   };
+}
+
+type VisitOfDay = Awaited<ReturnType<typeof listVisits>>[number];
+
+const takesStones = (row: VisitOfDay) => holdsOf(row)?.modalities.some((one) => one.endsWith('-stone')) ?? false;
+
+/** The stones of a whole day; null where nothing that takes them is planned yet. */
+async function dayOfStones(db: Db, rows: readonly VisitOfDay[]): Promise<StoneBenchView['day']> {
+  const [first] = rows;
+  if (!first) return null;
+  const offsetOf = (row: VisitOfDay) => (Date.parse(row.starts_at) - Date.parse(first.starts_at)) / 1000;
+  const parts: DayPart[] = [];
+  for (const row of rows) {
+    const record = await readVisitFrame(db, row.id);
+    const steps = record && (await completeVisit(db, record)).plan?.steps;
+    if (record && steps)
+      parts.push({ name: row.client_name, offsetS: offsetOf(row), steps, tray: await readTray(db, record) });
+  }
+  const last = rows.at(-1) ?? first;
+  const rotations = rotateDay(parts);
+  return rotations.length === 0
+    ? null
+    : { from: clockTime(first.starts_at), minutes: offsetOf(last) / 60 + last.minutes, rotations };
 }
 
 /** What the bath is set to for a visit's hot stones. */

@@ -11,7 +11,7 @@ import {
   stoneStepsOf,
 } from '../../core/stones/from-plan';
 import { rotate } from '../../core/stones/rotation';
-import type { Stock } from '../../core/stones/step-times';
+import type { Stock, StoneStep } from '../../core/stones/step-times';
 import type { StoneUseKind } from '../../core/stones/use';
 import { warmUpSeconds } from '../../core/stones/warm-up';
 import { waysOut } from '../../core/stones/ways-out';
@@ -94,31 +94,72 @@ async function stoneClientOf(
   };
 }
 
-/** Hot and cold stones have baths of their own and are planned apart. */
-export function rotationsOf(
-  steps: readonly TableStep[],
-  { client, habits, stones }: Pick<StoneTray, 'client' | 'habits' | 'stones'>,
-): readonly RotationView[] {
+type Tray = Pick<StoneTray, 'client' | 'habits' | 'stones'>;
+
+/** What the steps of a plan ask of hot or of cold stones. */
+function askedOf(steps: readonly TableStep[], { client, habits, stones }: Tray, isCold: boolean): readonly StoneStep[] {
   const stock = stockOf(stones);
+  const touch = (use: StoneUseKind, places: readonly string[]) => {
+    if (isCold) return use.size === 'facial' ? habits.coldFaceC : habits.coldBodyC + 1;
+    const skin = places.some((place) => thinPlaces.test(nameOf(place))) ? 'thin' : client.skin;
+    return firstTouchOf(stoneBook.limits, { ...client, skin }, use.mode, use.towelLayers).firstC;
+  };
+  return stoneStepsOf(steps, isCold, habits, touch, (use) => classFor(stock, use));
+}
+
+/** Face, neck and lids have thin skin on everybody. */
+const thinPlaces = /^(neck|nape|forehead|temple|eyelid|nose|cheek|lip|chin|jaw|under-chin)/;
+
+/** Hot and cold stones have baths of their own and are planned apart. */
+export function rotationsOf(steps: readonly TableStep[], tray: Tray): readonly RotationView[] {
   const names = Object.fromEntries(steps.map((step) => [step.id, step.told?.block ?? '']));
-  return [false, true].flatMap((isCold): RotationView[] => {
-    const touch = (use: StoneUseKind, places: readonly string[] = []) => {
-      if (isCold) return use.size === 'facial' ? habits.coldFaceC : habits.coldBodyC + 1;
-      const skin = places.some((place) => /^(neck|nape)/.test(nameOf(place))) ? 'thin' : client.skin;
-      return firstTouchOf(stoneBook.limits, { ...client, skin }, use.mode, use.towelLayers).firstC;
-    };
-    const asked = stoneStepsOf(steps, isCold, habits, touch, (use) => classFor(stock, use));
-    if (asked.length === 0) return [];
-    const { pickupDropC } = stoneBook.rotation;
-    const bathC = isCold ? habits.coldBathC : bathForVisit(habits.hotBathC, asked, pickupDropC);
-    const given = {
-      ...{ bathC, toleranceC: habits.toleranceC, ambientC: stoneBook.physics.ambientC, steps: asked },
-      stock: stock.filter(({ material }) => coldMaterials.includes(material) === isCold),
-    };
-    const rotation = rotate(stoneBook, given);
-    const ways = waysOut(stoneBook, given, rotation, isCold ? habits.coldBathC : warmestBathC);
-    return [{ isCold, bathC, rotation, names, waysOut: ways.map(({ kind, words }) => ({ kind, words })) }];
+  return [false, true].flatMap((isCold) => rotationView(askedOf(steps, tray, isCold), tray, isCold, names));
+}
+
+/** One visit of a day, as far as its stones go. */
+export interface DayPart {
+  readonly name: string;
+  /** Seconds from the first of them. */
+  readonly offsetS: number;
+  readonly steps: readonly TableStep[];
+  readonly tray: Tray;
+}
+
+/** All visits of a day out of the same baths; the hot one as mild as the mildest visit asks for. */
+export function rotateDay(parts: readonly DayPart[]): readonly RotationView[] {
+  const [first] = parts;
+  if (!first) return [];
+  const names: Record<string, string> = {};
+  return [false, true].flatMap((isCold) => {
+    const asked = parts.flatMap(({ name, offsetS, steps, tray }, i) =>
+      askedOf(steps, tray, isCold).map((step): StoneStep => {
+        const id = `${i} ${step.id}`;
+        names[id] = name;
+        return { ...step, id, startS: step.startS + offsetS };
+      }),
+    );
+    const mildest = Math.min(...asked.map(({ firstContactC }) => firstContactC));
+    const even = isCold ? asked : asked.map((step) => ({ ...step, firstContactC: mildest }));
+    return rotationView(even, first.tray, isCold, names);
   });
+}
+
+function rotationView(
+  asked: readonly StoneStep[],
+  { habits, stones }: Tray,
+  isCold: boolean,
+  names: Readonly<Record<string, string>>,
+): readonly RotationView[] {
+  if (asked.length === 0) return [];
+  const { pickupDropC } = stoneBook.rotation;
+  const bathC = isCold ? habits.coldBathC : bathForVisit(habits.hotBathC, asked, pickupDropC);
+  const given = {
+    ...{ bathC, toleranceC: habits.toleranceC, ambientC: stoneBook.physics.ambientC, steps: asked },
+    stock: stockOf(stones).filter(({ material }) => coldMaterials.includes(material) === isCold),
+  };
+  const rotation = rotate(stoneBook, given);
+  const ways = waysOut(stoneBook, given, rotation, isCold ? habits.coldBathC : warmestBathC);
+  return [{ isCold, bathC, rotation, names, waysOut: ways.map(({ kind, words }) => ({ kind, words })) }];
 }
 
 /** The stock that a use takes from: of its size, marble or jade for cold ones; palm stones where that size is not there. */

@@ -129,6 +129,18 @@ describe('a hot-stone visit for somebody who likes it mild', () => {
     expect(asked.filter((step) => step.includes('leg-left'))).toEqual([]);
   });
 
+  it('shares one bath with the other visits of the day, as mild as the mildest asks for', async () => {
+    const later = await bookFor(house, 0.1, ['stones-back']);
+    await planFor(house, later, ['stones-back']);
+    const { day, visit: none } = await bench();
+    const hot = day?.rotations.find(({ isCold }) => !isCold);
+    expect(none).toBeNull();
+    expect(new Set(Object.values(hot?.names ?? {}))).toEqual(new Set(['Zoë Ahorn']));
+    const own = (await bench(visit)).visit?.rotations.find(({ isCold }) => !isCold);
+    expect(hot?.bathC).toBe(own?.bathC);
+    expect(Math.max(...(hot?.rotation.uses.map(({ toS }) => toS) ?? [0]))).toBeGreaterThan(8000);
+  });
+
   it('has no cues where no stones are taken', async () => {
     const other = await bookFor(house, 1);
     await planFor(house, other, ['belly']);
