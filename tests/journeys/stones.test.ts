@@ -29,7 +29,7 @@ describe('stones', () => {
     await words(page, 'Palm stone gliding, from 47°');
     for (let i = 0; i < 6; i += 1) await page.keyboard.press('ArrowRight');
     await words(page, 'Palm stone gliding, from 53°');
-    await words(page, 'Not so');
+    await words(page, 'Warmer than the 47° for this client');
     await page.keyboard.press('s');
     await words(page, 'Small stone gliding');
     await page.keyboard.press('m');

@@ -155,7 +155,7 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
           <BathPanel
             first={bench.bath}
             stones={sound.length}
-            hotBathC={visit?.rotations.find((one) => !one.isCold)?.bathC ?? habits.hotBathC}
+            hotBathC={(visit ?? bench.day)?.rotations.find((one) => !one.isCold)?.bathC ?? habits.hotBathC}
           />
           <section className={styles['care']}>
             <h2>Care</h2>
@@ -231,7 +231,17 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
                 </Button>
               </div>
             </section>
-            <Numbers answer={answer} cloths={cloths} isCold={isCold} flip={flip} />
+            <Numbers
+              answer={answer}
+              cloths={cloths}
+              isCold={isCold}
+              flip={flip}
+              tooWarm={
+                visit && startC > mostForVisit(visit, isMoving)
+                  ? `Warmer than the ${mostForVisit(visit, isMoving)}° for this client`
+                  : ''
+              }
+            />
           </div>
           {visit && <FirstTouchNote visit={visit} />}
           {visit && visit.rotations.length > 0 && (
@@ -307,6 +317,11 @@ const careWords = {
 
 type Answer = ReturnType<typeof useStoneAnswer>;
 
+const riskWords = { none: 'Within the limits', caution: 'With caution', stop: 'Not so' } as const;
+
+const mostForVisit = ({ moving, resting }: NonNullable<StoneBenchView['visit']>, isMoving: boolean) =>
+  (isMoving ? moving : resting).firstC;
+
 const long = (seconds: number) =>
   seconds < 60
     ? `${Math.floor(seconds)} s`
@@ -320,18 +335,21 @@ function Numbers({
   cloths,
   isCold,
   flip,
+  tooWarm,
 }: {
   readonly answer: Answer;
   readonly cloths: string;
   readonly isCold: boolean;
   readonly flip: boolean;
+  /** Why this client is not to be touched with it, though practice would allow it. */
+  readonly tooWarm: string;
 }) {
   if (!answer) return <div className={styles['numbers']} aria-busy="true" />;
   const { contact, resting, glideSeconds } = answer;
   return (
-    <div className={styles['numbers']} role="status" data-risk={contact.burnRisk}>
+    <div className={styles['numbers']} role="status" data-risk={tooWarm ? 'stop' : contact.burnRisk}>
       <p className={styles['risk']}>
-        {contact.burnRisk === 'none' ? 'Within the limits' : contact.burnRisk === 'caution' ? 'With caution' : 'Not so'}
+        {tooWarm || riskWords[contact.burnRisk]}
         <span>
           skin at most {contact.skinSurfacePeakC.toFixed(1)}°, below it {contact.basalPeakC.toFixed(1)}°
         </span>

@@ -22,6 +22,7 @@ export async function readStoneBench(db: Db, visitId: number | null, now: Date):
     visitId === null ? undefined : readVisitFrame(db, visitId),
   ]);
   const visit = record ? await stoneVisit(db, record) : null;
+  const day = visit ? null : await dayOfStones(db, visits.filter(takesStones));
   return {
     habits,
     stones: stones.map((stone): StoneView => ({
@@ -31,12 +32,12 @@ export async function readStoneBench(db: Db, visitId: number | null, now: Date):
     })),
     lastWaterChange: water && shortDay(water),
     warmUpMinutes: warmUpOf({ habits, stones }),
-    bath: readBath(habits, hotBathOf(visit) ?? habits.hotBathC),
+    bath: readBath(habits, hotBathOf(visit ?? day) ?? habits.hotBathC),
     visits: visits
       .filter(takesStones)
       .map((row) => ({ id: row.id, client: row.client_name, time: clockTime(row.starts_at) })),
     visit,
-    day: visit ? null : await dayOfStones(db, visits.filter(takesStones)),
+    day,
   };
 }
 
@@ -63,8 +64,8 @@ async function dayOfStones(db: Db, rows: readonly VisitOfDay[]): Promise<StoneBe
     : { from: clockTime(first.starts_at), minutes: offsetOf(last) / 60 + last.minutes, rotations };
 }
 
-/** What the bath is set to for a visit's hot stones. */
-const hotBathOf = (visit: StoneVisitView | null) => visit?.rotations.find(({ isCold }) => !isCold)?.bathC;
+/** What the bath is set to for the hot stones of a visit, or of the day. */
+const hotBathOf = (of: Pick<StoneVisitView, 'rotations'> | null) => of?.rotations.find(({ isCold }) => !isCold)?.bathC;
 
 /** What the thermometer says right now. */
 export function readBath(habits: StoneHabits, wishedC = habits.hotBathC): BathView {
