@@ -1,4 +1,5 @@
 import type { MaterialId, SizeId } from '../core/stones/book';
+import type { StoneCue } from '../core/stones/cues';
 import type { FirstTouch, StoneClient, StoneHabits } from '../core/stones/from-plan';
 import type { Rotation } from '../core/stones/rotation';
 import type { BathReading } from '../core/stones/thermometer';
@@ -63,4 +64,11 @@ export interface StoneBenchView {
   readonly visit: StoneVisitView | null;
   /** Where no visit is looked at: all planned ones of today out of the same baths. */
   readonly day: { readonly from: string; readonly minutes: number; readonly rotations: readonly RotationView[] } | null;
+}
+
+/** Stones as the table leads through them. */
+export interface TableStones {
+  readonly cues: readonly StoneCue[];
+  /** What the hot bath is set to; null where nothing hot is taken. */
+  readonly hotBathC: number | null;
 }

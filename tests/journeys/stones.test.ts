@@ -97,6 +97,9 @@ describe('stones', () => {
     await go(page, `${house.url}/visits/${visit}/table`);
     await page.keyboard.press('Space');
     await words(page, 'Take large 1 and 2 out of the bath.');
+    await call('POST', '/api/devices/stone-bath', { fault: 'text', skipS: 10 }, house.url);
+    await words(page, 'The thermometer says “Err 3”. Measure by hand');
+    await call('POST', '/api/devices/stone-bath', { fault: 'none', skipS: 10 }, house.url);
     const seen = new Set<string>();
     for (let i = 0; i < 28; i += 1) {
       const text = await textOf(page);

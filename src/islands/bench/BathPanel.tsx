@@ -1,10 +1,11 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { BathView } from '../../contracts/stone-views';
 import type { BathDeviceInput } from '../../contracts/stones';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
 import { send } from '../api';
 import styles from './Bench.module.css';
+import { useBath } from './useBath';
 
 const everyMs = 2000;
 
@@ -18,21 +19,8 @@ export function BathPanel({
   readonly stones: number;
   readonly hotBathC: number;
 }) {
-  const [bath, setBath] = useState(first);
-  const [isLost, setIsLost] = useState(false);
+  const { bath = first, setBath, isLost, setIsLost } = useBath(hotBathC, everyMs, first);
   const [isOpen, setIsOpen] = useState(false);
-  useEffect(() => {
-    const ask = () =>
-      send<BathView>('GET', `/api/devices/stone-bath?set=${hotBathC}`)
-        .then((next) => {
-          setBath(next);
-          setIsLost(false);
-        })
-        .catch(() => setIsLost(true));
-    void ask();
-    const timer = setInterval(() => void ask(), everyMs);
-    return () => clearInterval(timer);
-  }, [hotBathC]);
   const drive = (change: BathDeviceInput) =>
     void send<BathView>('POST', `/api/devices/stone-bath?set=${hotBathC}`, change)
       .then(setBath)

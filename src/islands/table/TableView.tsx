@@ -1,14 +1,16 @@
 import { useEffect, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
+import type { TableStones } from '../../contracts/stone-views';
 import type { PlanView, VisitView } from '../../contracts/visit-views';
 import type { Step } from '../../core/drainage/step';
 import { phasesOf, pressureInWords } from '../../core/drainage/step-words';
 import { beatAt, noChange } from '../../core/table/progress';
 import { howOf, spanOf, type TableStep, titleOf } from '../../core/table/table-step';
-import { cueAt, type StoneCue } from '../../core/stones/cues';
+import { cueAt } from '../../core/stones/cues';
 import { formatClock } from '../../core/units';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { type Shortcut, Shortcuts } from '../../ui/shortcuts/Shortcuts';
+import { BathWarning } from './BathWarning';
 import { CatchUpBar, catchUpKeys } from './CatchUpBar';
 import { Finished } from './Finished';
 import { keepingWords } from './keeping';
@@ -22,13 +24,14 @@ import { useWakeLock } from './useWakeLock';
 interface Props {
   readonly visit: VisitView;
   readonly plan: PlanView;
-  /** When stones are taken out and swapped. */
-  readonly cues?: readonly StoneCue[];
+  readonly stones?: TableStones;
 }
 
 /** Words that would fill the screen are set smaller, so that the cue still shows. */
 const longTitle = 18;
 const longWay = 70;
+
+const noStones: TableStones = { cues: [], hotBathC: null };
 
 const keys: readonly Shortcut[] = [
   [['Space', 'Enter', 'PgDn'], 'done, on to the next step (foot switch)'],
@@ -44,7 +47,7 @@ const keys: readonly Shortcut[] = [
 ];
 
 /** The treatment as it runs: one step, readable at arm's length and more, by foot switch, space bar or a touch. */
-export function TableView({ visit, plan, cues = [] }: Props) {
+export function TableView({ visit, plan, stones = noStones }: Props) {
   const availableSeconds = plan.treatment?.availableSeconds ?? plan.drainageCase.minutes * 60;
   const table = useTable(visit, plan.steps, plan.version, availableSeconds);
   const { state, steps, index, goOn, goBack, pause, ways, refit } = table;
@@ -101,7 +104,7 @@ export function TableView({ visit, plan, cues = [] }: Props) {
   const next = steps[Math.max(0, index) + 1];
   const total = steps.reduce((sum, s) => sum + spanOf(s), 0);
   const isReady = state.status === 'ready';
-  const cue = cueAt(cues, isReady ? 0 : planSeconds(plan.steps, step, table.stepMs / 1000));
+  const cue = cueAt(stones.cues, isReady ? 0 : planSeconds(plan.steps, step, table.stepMs / 1000));
   return (
     <div className={styles['view']}>
       <header className={styles['head']}>
@@ -133,6 +136,7 @@ export function TableView({ visit, plan, cues = [] }: Props) {
               {step.changes.join(' ')}
             </p>
           )}
+          {stones.hotBathC !== null && <BathWarning bathC={stones.hotBathC} />}
           {cue && (
             <p className={styles['cue']} role="status">
               <strong>{cue.inS > 0 ? `in ${cue.inS} s` : 'now'}</strong> {cue.words}

@@ -1,7 +1,7 @@
 import { stoneBook } from '../../catalogue/stones/stones';
-import type { BathView, StoneBenchView, StoneView, StoneVisitView } from '../../contracts/stone-views';
+import type { BathView, StoneBenchView, StoneView, StoneVisitView, TableStones } from '../../contracts/stone-views';
 import { firstTouchOf, type StoneHabits } from '../../core/stones/from-plan';
-import { cuesOf, type StoneCue } from '../../core/stones/cues';
+import { cuesOf } from '../../core/stones/cues';
 import { judgeBath } from '../../core/stones/thermometer';
 import type { Db } from '../db/connection';
 import { houseBath } from '../devices/stone-bath';
@@ -96,14 +96,15 @@ async function stoneVisit(db: Db, record: VisitRecord): Promise<StoneVisitView> 
   };
 }
 
-/** When stones are taken out and swapped in a visit, for the table; empty where its plan takes none. */
-export async function readStoneCues(db: Db, visitId: number): Promise<readonly StoneCue[]> {
+/** What the table needs of stones: when they are taken out and swapped, and the hot bath; nothing where a plan takes none. */
+export async function readTableStones(db: Db, visitId: number): Promise<TableStones> {
   const record = await readVisitFrame(db, visitId);
-  if (!record) return [];
+  const none = { cues: [], hotBathC: null };
+  if (!record) return none;
   const { plan } = await completeVisit(db, record);
   const steps = plan?.steps ?? [];
-  if (!steps.some(({ told }) => told?.stones)) return [];
-  return rotationsOf(steps, await readTray(db, record))
-    .flatMap(({ rotation }) => cuesOf(rotation))
-    .sort((a, b) => a.atS - b.atS);
+  if (!steps.some(({ told }) => told?.stones)) return none;
+  const rotations = rotationsOf(steps, await readTray(db, record));
+  const cues = rotations.flatMap(({ rotation }) => cuesOf(rotation)).sort((a, b) => a.atS - b.atS);
+  return { cues, hotBathC: hotBathOf({ rotations }) ?? null };
 }

@@ -5,7 +5,7 @@ import { SimulatedBath } from '../devices/stone-bath';
 import { addFinding } from './findings';
 import { actor, finding, openHouse, type TestHouse } from './fixtures';
 import { readRoom } from './read-room';
-import { readStoneBench, readStoneCues } from './read-stones';
+import { readStoneBench, readTableStones } from './read-stones';
 import { addStones, changeStone, logCare, saveHabits } from './save-stones';
 import { bookFor, mayAll, planFor } from './treatment-fixtures';
 
@@ -106,7 +106,8 @@ describe('a hot-stone visit for somebody who likes it mild', () => {
     const heat = (await readRoom(house.db, visit))?.items.find(({ kind }) => kind === 'heat');
     expect(heat?.what).toContain(`set it to ${hot?.bathC}°`);
     expect(heat?.what).toContain(`${hot?.rotation.stonesInPlay['palm']} palm`);
-    const cues = await readStoneCues(house.db, visit);
+    const { cues, hotBathC } = await readTableStones(house.db, visit);
+    expect(hotBathC).toBe(hot?.bathC);
     expect(cues.some(({ words }) => words.startsWith('Swap to palm'))).toBe(true);
     expect(cues.map(({ atS }) => atS)).toEqual(cues.map(({ atS }) => atS).toSorted((a, b) => a - b));
   });
@@ -144,7 +145,7 @@ describe('a hot-stone visit for somebody who likes it mild', () => {
   it('has no cues where no stones are taken', async () => {
     const other = await bookFor(house, 1);
     await planFor(house, other, ['belly']);
-    expect(await readStoneCues(house.db, other)).toEqual([]);
+    expect(await readTableStones(house.db, other)).toEqual({ cues: [], hotBathC: null });
   });
 });
 
