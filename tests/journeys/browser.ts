@@ -135,7 +135,7 @@ export async function step(page: Page, name: string): Promise<ElementHandle<HTML
 /** Waits for words to stand somewhere on the page. */
 export async function words(page: Page, text: string): Promise<void> {
   await page
-    .waitForFunction((wanted) => document.body.innerText.includes(wanted), { timeout: patienceMs }, text)
+    .waitForFunction((wanted) => document.body?.innerText.includes(wanted) === true, { timeout: patienceMs }, text)
     .catch(async () => {
       const shown = await textOf(page);
       throw new Error(`“${text}” did not appear. The page says: ${shown.slice(0, 1500)}`);
@@ -143,7 +143,7 @@ export async function words(page: Page, text: string): Promise<void> {
 }
 
 export async function textOf(page: Page): Promise<string> {
-  return page.evaluate(() => document.body.innerText);
+  return page.evaluate(() => document.body?.innerText ?? '');
 }
 
 /** Follows a control that leads to another page. */

@@ -83,7 +83,7 @@ describe('in the house', () => {
       const rows = [...document.querySelectorAll('li')].filter((li) => li.textContent?.includes('become swollen'));
       [...(rows[0]?.querySelectorAll('label') ?? [])].find((label) => label.textContent === 'no')?.click();
     });
-    await page.waitForFunction(() => !document.body.innerText.includes('Stop. Help'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Stop. Help'));
     await answerCheck(page);
     await follow(page, 'link', 'Go on to the plan');
     await words(page, 'The natural way');

@@ -83,7 +83,7 @@ describe('an intake with seven conditions, by keyboard alone', () => {
         {},
         question.text,
       );
-      await page.waitForFunction(() => !document.body.innerText.includes('storing…'));
+      await page.waitForFunction(() => document.body && !document.body.innerText.includes('storing…'));
     }
     await words(page, 'Every question of the intake has its answer.');
     expect((await stateOf(visit)).findings.map(({ id }) => id).sort()).toEqual([...ids].sort());
@@ -103,7 +103,7 @@ describe('an intake with seven conditions, by keyboard alone', () => {
     );
     await control(page, 'textbox', 'When (year, or year-month-day)').fill('2022');
     await page.keyboard.press('Tab');
-    await page.waitForFunction(() => !document.body.innerText.includes('storing…'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('storing…'));
     await new Promise((resolve) => setTimeout(resolve, 300));
     expect((await stateOf(visit)).findings.find(({ id }) => id === 'nodes-removed-axillary')).toMatchObject({
       side: 'left',
@@ -240,7 +240,7 @@ describe('a visit that does not take place', () => {
     }
     await page.keyboard.press('y');
     await words(page, 'Today your body needs rest.');
-    await page.waitForFunction(() => !document.body.innerText.includes('storing…'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('storing…'));
     await page.waitForNetworkIdle();
     expect(await textOf(page)).not.toContain('Go on to');
     expect((await call('GET', `/api/visits/${visit}`)).body.stage).toBe('stopped');
@@ -268,7 +268,7 @@ describe('a session that runs out in the middle of a long intake', () => {
     const page = await open(browser, `${app}/visits/${visit}/ask`);
     await words(page, 'Consultation');
     await page.keyboard.press('n');
-    await page.waitForFunction(() => !document.body.innerText.includes('storing…'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('storing…'));
     const cookie = (await page.cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
     await fetch(`${app}/api/session`, { method: 'DELETE', headers: { cookie, origin: app } });
     await page.keyboard.press('y');
@@ -276,8 +276,8 @@ describe('a session that runs out in the middle of a long intake', () => {
     await words(page, 'Sign in again');
     await words(page, 'What you entered is still here');
     await control(page, 'button', 'Go in as Ines Hollen Lymphoedema therapist, owner').click();
-    await page.waitForFunction(() => !document.body.innerText.includes('Sign in again'));
-    await page.waitForFunction(() => !document.body.innerText.includes('storing…'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Sign in again'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('storing…'));
     await new Promise((resolve) => setTimeout(resolve, 500));
     expect((await stateOf(visit)).findings).toHaveLength(1);
     await follow(page, 'link', 'Day').catch(() => undefined);

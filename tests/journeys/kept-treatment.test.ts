@@ -71,7 +71,7 @@ describe('a facial from its lines to the table', () => {
     await control(page, 'button', 'Add work on the client’s own lines').click();
     await words(page, 'The client’s own lines');
     await words(page, 'lines round the mouth');
-    await page.waitForFunction(() => !document.body.innerText.includes('Lines not worked'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Lines not worked'));
     await words(page, 'different');
   });
 
@@ -139,7 +139,7 @@ describe('a facial from its lines to the table', () => {
     await control(page, 'button', 'Book a visit').click();
     await words(page, 'Free times');
     await page.waitForFunction(
-      () => document.body.innerText.includes('Ready-made') || document.querySelector('optgroup'),
+      () => document.body?.innerText.includes('Ready-made') || document.querySelector('optgroup'),
     );
     const usual = await page.evaluate(
       () =>
@@ -148,7 +148,7 @@ describe('a facial from its lines to the table', () => {
     expect(usual).toBeDefined();
     const select = await page.$('select');
     await select?.select(usual ?? '');
-    await page.waitForFunction(() => !document.body.innerText.includes('What is to be drained'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('What is to be drained'));
     await page.waitForFunction(() => document.querySelectorAll('[aria-pressed="true"]').length > 0);
     await control(page, 'button', 'Book').click();
     await words(page, 'Lifting facial, outlet first + lines of the face');

@@ -36,7 +36,7 @@ describe('the library', () => {
     const found = (await listed()).length;
     expect(found > 5 && found < 100).toBe(true);
     await page.keyboard.press('Escape');
-    await page.waitForFunction(() => !document.body.innerText.includes('every region'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('every region'));
   });
 
   it('keeps an own version of a technique, shows what differs, and gives back what ships', async () => {
@@ -50,7 +50,7 @@ describe('the library', () => {
     await words(page, 'Changed here');
     expect(await textOf(page)).toContain('repetitions usual');
     await control(page, 'button', 'As it ships').click();
-    await page.waitForFunction(() => !document.body.innerText.includes('Changed here'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Changed here'));
   });
 
   it('rearranges a copy of a protocol by keyboard, and says what is wrong with it', async () => {

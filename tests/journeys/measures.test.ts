@@ -115,7 +115,7 @@ describe('measures, skin and progress', () => {
     await page.keyboard.press('a');
     await words(page, 'third readings');
     await tape(page, ['23.6']);
-    await page.waitForFunction(() => !document.body.innerText.includes('The two readings differ'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('The two readings differ'));
     await words(page, kept);
     const visit = (await call('GET', `/api/visits/${/visits\/(\d+)/.exec(page.url())?.[1]}`, undefined, server.url))
       .body;
@@ -152,7 +152,9 @@ describe('measures, skin and progress', () => {
     await tape(page, arm.left);
     await words(page, 'All values look as if typed in the other unit.');
     await control(page, 'button', 'Read them as inches').click();
-    await page.waitForFunction(() => !document.body.innerText.includes('as if typed in the other unit'));
+    await page.waitForFunction(
+      () => document.body && !document.body.innerText.includes('as if typed in the other unit'),
+    );
     await words(page, '368 mL');
     const first = await page.$eval('[aria-label="right arm, 0 cm"]', (input) => (input as HTMLInputElement).value);
     expect(first).toBe('16.2');
@@ -169,7 +171,7 @@ describe('measures, skin and progress', () => {
     await words(page, 'Changed a lot since last time (16.2): tape again?');
     await focusCell('right arm, 0 cm');
     await page.keyboard.press('y');
-    await page.waitForFunction(() => !document.body.innerText.includes('Changed a lot'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Changed a lot'));
     await words(page, kept);
   });
 
@@ -214,7 +216,7 @@ describe('measures, skin and progress', () => {
     await words(page, 'Write down what was done: whom you called');
     await control(page, 'textbox', 'What was done').fill('Seen at the clinic this morning, cleared.');
     await control(page, 'button', 'Close it with this note').click();
-    await page.waitForFunction(() => !document.body.innerText.includes('urgent care today'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('urgent care today'));
   });
 
   it('takes scores, face lengths and pictures, each with what it says', async () => {

@@ -72,7 +72,7 @@ describe('the plan', () => {
     await page.mouse.up();
     await words(page, 'Too early: the hollow above the collarbone is not open yet');
     await control(page, 'button', 'Mend all').click();
-    await page.waitForFunction(() => !document.body.innerText.includes('Too early'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Too early'));
     await page.close();
   }, 60_000);
 
@@ -87,7 +87,7 @@ describe('the plan', () => {
     await settled(page);
     await words(page, 'Findings or therapist have changed');
     await control(page, 'button', 'Plan again').click();
-    await page.waitForFunction(() => !document.body.innerText.includes('Not to be carried out'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Not to be carried out'));
     await page.close();
   }, 60_000);
 

@@ -225,7 +225,7 @@ describe('the house and its desk', () => {
     await words(page, 'Locked for Bram Teasel');
     await page.type('[role="dialog"] input', '2719');
     await page.keyboard.press('Enter');
-    await page.waitForFunction(() => !document.body.innerText.includes('Locked for'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Locked for'));
     await page.close();
   }, 60_000);
 });

@@ -70,7 +70,7 @@ describe('stones', () => {
     await fault('nan', 10);
     await words(page, 'The thermometer says “NaN”');
     await fault('none', 10);
-    await page.waitForFunction(() => !document.body.innerText.includes('Measure by hand'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Measure by hand'));
   });
 
   it('refuses a stone that cannot be, at its field, and adds one that can', async () => {

@@ -61,7 +61,7 @@ describe('at the table', () => {
     await new Promise((resolve) => setTimeout(resolve, 1600));
     expect(await clock()).toBe(before);
     await page.keyboard.press('p');
-    await page.waitForFunction(() => !document.body.innerText.includes('\npaused'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('\npaused'));
   });
 
   it('keeps what may not be touched marked on the body', async () => {

@@ -58,7 +58,7 @@ describe('the tape run', () => {
     await words(page, 'The decimal point may be misplaced.');
     await page.evaluate(() => document.querySelector<HTMLInputElement>('[aria-label="left arm, 8 cm"]')?.focus());
     await tape(page, ['22.6']);
-    await page.waitForFunction(() => !document.body.innerText.includes('decimal point may be'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('decimal point may be'));
   });
 
   it('keeps what is typed while the server is away, over a reload, and sends it when it is back', async () => {

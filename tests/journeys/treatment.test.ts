@@ -92,7 +92,9 @@ describe('a whole treatment', () => {
     await words(page, 'The client turns once at most.');
     await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
     await page.keyboard.press('m');
-    await page.waitForFunction(() => !document.body.innerText.includes('The client turns once at most.'));
+    await page.waitForFunction(
+      () => document.body && !document.body.innerText.includes('The client turns once at most.'),
+    );
     expect(new Set(await parts())).toEqual(new Set(before));
   });
 

@@ -89,7 +89,7 @@ describe('the first visit, end to end', () => {
     await words(page, 'Too early');
     await words(page, 'still full, so fluid would meet it');
     await page.keyboard.press('m');
-    await page.waitForFunction(() => !document.body.innerText.includes('Too early'));
+    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Too early'));
     await words(page, 'stored');
     await page.reload({ waitUntil: 'networkidle0' });
     await settled(page);
