@@ -54,6 +54,13 @@ const breathSeconds = 6;
 const carryStretchSeconds = 2;
 const returnStretchSeconds = 3;
 
+/** Seconds of one repetition of a planned step over all its placements: what a repetition more or less takes. */
+export function secondsPerRepetition({ kind, seconds, repetitions, placements }: Step): number {
+  if (kind === 'breathe') return breathSeconds;
+  if (kind === 'carry' || kind === 'return') return (seconds - findPlaceSeconds) / repetitions;
+  return placements;
+}
+
 /**
  * How long a step takes (s): 6 s to find its place; then per placement one second a repetition and 2 s to move on,
  * or 6 s a breath, or 2 s (carrying) and 3 s (returning) for each stretch of the way.

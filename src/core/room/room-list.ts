@@ -1,3 +1,4 @@
+import { isOfHead } from '../anatomy/head';
 import type { PlaceId } from '../anatomy/place';
 import { nameOf } from '../anatomy/place';
 import { toolFor } from '../facial/tool';
@@ -135,8 +136,7 @@ function media(blocks: readonly PlannedBlock[], spread: SpreadTable): readonly R
 function withoutLeftovers(places: ReadonlySet<PlaceId>, own: readonly PlannedBlock[]): ReadonlySet<PlaceId> {
   const isBody = own.some(({ modality }) => modality === 'aromatherapy' || modality === 'body-massage');
   if (!isBody) return places;
-  const isHead = /^(forehead|temple|eyelid|nose|cheek|lip|chin|jaw|under-chin|ear|scalp)/;
-  return new Set([...places].filter((id) => !isHead.test(nameOf(id))));
+  return new Set([...places].filter((id) => !isOfHead(nameOf(id))));
 }
 
 const bolsters: Readonly<Partial<Record<Position, string>>> = {

@@ -1,3 +1,4 @@
+import { isOfFace } from '../anatomy/head';
 import type { Technique } from '../library/technique';
 import type { SizeId } from './book';
 
@@ -11,7 +12,6 @@ export interface StoneUseKind {
 }
 
 const fine = /^(nape|neck|ear|hand|palm|fingers|wrist|foot|sole|heel|ankle|toes)/;
-const face = /^(forehead|temple|eyelid|nose|cheek|lip|chin|jaw|under-chin)/;
 const broad = /^(back|thigh|buttock)/;
 
 /** The stones of a technique on its regions; undefined where it takes none. @param regions names without side */
@@ -32,7 +32,7 @@ export function stoneUseOf(
 }
 
 function sizeFor(id: string, family: string, regions: readonly string[]): SizeId {
-  if (regions.some((region) => face.test(region))) return 'facial';
+  if (regions.some(isOfFace)) return 'facial';
   if (family === 'stone-rest') return 'placement';
   if (id === 'stone-strip') return 'edge';
   if (regions.length > 0 && regions.every((region) => fine.test(region))) return 'small';

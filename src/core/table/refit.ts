@@ -1,4 +1,4 @@
-import { repetitionRanges, type Step, thickenedDrainRange } from '../drainage/step';
+import { repetitionRanges, secondsPerRepetition, thickenedDrainRange } from '../drainage/step';
 import { type FitStep, fitTime, secondsAt, type TimeFit } from '../sequencing/time-fit';
 import { type TableChange, noChange } from './progress';
 import { spanOf, type TableStep } from './table-step';
@@ -155,11 +155,11 @@ const sameChange = (a: TableChange, b: TableChange) => JSON.stringify(a) === JSO
 function toFitStep(step: TableStep): FitStep {
   const common = { id: step.id, usual: step.repetitions, weight: 1, optional: false };
   if (step.fit) {
-    const { min, max, secondsPerRepetition, isStretchable } = step.fit;
+    const { min, max, isStretchable } = step.fit;
     return {
       ...common,
-      secondsPerRepetition,
-      overheadSeconds: Math.max(0, step.seconds - step.repetitions * secondsPerRepetition),
+      secondsPerRepetition: step.fit.secondsPerRepetition,
+      overheadSeconds: Math.max(0, step.seconds - step.repetitions * step.fit.secondsPerRepetition),
       min: Math.min(min, step.repetitions),
       max: Math.max(max, step.repetitions),
       stretchable: isStretchable,
@@ -169,23 +169,13 @@ function toFitStep(step: TableStep): FitStep {
     step.rules.includes('soften-thickened') && step.kind === 'drain'
       ? thickenedDrainRange
       : repetitionRanges[step.kind];
-  const secondsPerRepetition = drainageSeconds(step);
+  const perRepetition = secondsPerRepetition(step);
   return {
     ...common,
-    secondsPerRepetition,
-    overheadSeconds: Math.max(0, step.seconds - step.repetitions * secondsPerRepetition),
+    secondsPerRepetition: perRepetition,
+    overheadSeconds: Math.max(0, step.seconds - step.repetitions * perRepetition),
     min: Math.min(range.min, step.repetitions),
     max: Math.max(range.max, step.repetitions),
     stretchable: step.kind === 'drain' || step.kind === 'carry',
   };
-}
-
-const findPlaceSeconds = 6;
-const breathSeconds = 6;
-
-/** Seconds of one repetition of a drainage step over all its placements, as it was planned. */
-function drainageSeconds({ kind, seconds, repetitions, placements }: Step): number {
-  if (kind === 'breathe') return breathSeconds;
-  if (kind === 'carry' || kind === 'return') return (seconds - findPlaceSeconds) / repetitions;
-  return placements;
 }

@@ -1,3 +1,4 @@
+import { isOfHead } from '../anatomy/head';
 import { nameOf, type PlaceId } from '../anatomy/place';
 import type { Library } from '../library/protocol';
 import { hasTrait, type Technique, touches } from '../library/technique';
@@ -40,7 +41,6 @@ const oftenEnough = (times: number) =>
 
 const isOff = ({ decision }: Pick<ModalityAnswer, 'decision'>) => rankOf(decision) >= rankOf('clear-first');
 const heatFamilies = /^stone-(glide|press|rest)$/;
-const headParts = /^(forehead|temple|eyelid|nose|cheek|lip|chin|jaw|under-chin|ear|scalp)/;
 
 /** Takes out of a treatment what screening, the law and the therapist's training do not allow. */
 export function allowOnly(library: Library, blocks: readonly TreatmentBlock[], allowance: Allowance): Allowed {
@@ -151,7 +151,7 @@ function refusedTechnique(
     const why = places.flatMap((place) => irritated?.get(place) ?? [])[0];
     if (why) return why;
   }
-  if (hasReactiveFace && hasTrait(technique, 'stimulating') && regions.some((region) => headParts.test(region)))
+  if (hasReactiveFace && hasTrait(technique, 'stimulating') && regions.some(isOfHead))
     return 'Skin that reacts: nothing that stimulates it on the face.';
   return undefined;
 }

@@ -29,8 +29,6 @@ import { screenCase } from './screen-visit';
 export interface TreatmentFacts {
   readonly visit: VisitRecord;
   readonly lines: readonly FaceLine[];
-  /** Places whose skin is red or irritated today, with why. */
-  readonly irritated: ReadonlyMap<string, string>;
   /** How often each kind of work was given in the seven days before. */
   readonly timesThisWeek: ReadonlyMap<string, number>;
   /** The last treatment that was given, to compare with. */
@@ -53,7 +51,7 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
       [...screeningBook.modalities].map(([id, { baseline }]) => [id, baseline.maxMinutes ?? Infinity]),
     ),
     hasReactiveFace: visit.stored.some(({ id }) => screeningBook.conditions.get(id)?.tags.includes('face-reactive')),
-    irritated: facts.irritated,
+    irritated: visit.irritated,
     timesThisWeek: facts.timesThisWeek,
   });
   const all = {

@@ -2,8 +2,7 @@ import { screeningBook } from '../../catalogue/screening/screening';
 import type { TemplateInput } from '../../contracts/treatment';
 import type { TreatmentOffers } from '../../contracts/treatment-views';
 import { lineWorkId } from '../../core/facial/line-work';
-import { repetitionSeconds, stepOverheadSeconds } from '../../core/library/technique';
-import type { Protocol } from '../../core/library/protocol';
+import { type Protocol, protocolStepSeconds } from '../../core/library/protocol';
 import type { Db } from '../db/connection';
 import { findClient } from '../repositories/clients';
 import { listObservationsOfClient } from '../repositories/measures';
@@ -60,10 +59,7 @@ function offered(library: HouseLibrary, protocol: Protocol): TreatmentOffers['pr
     block.steps.reduce((sum, step) => {
       const technique = library.techniques.get(step.technique);
       if (!technique) return sum;
-      const times = step.repetitions ?? technique.repetitions.usual;
-      return (
-        sum + stepOverheadSeconds + times * repetitionSeconds(technique, step.regions.length, step.side === 'each')
-      );
+      return sum + protocolStepSeconds(technique, step, step.repetitions ?? technique.repetitions.usual);
     }, 0);
   return {
     id: protocol.id,

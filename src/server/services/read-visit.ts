@@ -30,6 +30,7 @@ import { describeFinding, drainageOf } from './describe-finding';
 import { clockTime, isoDay, longDay, shortDay } from './house-clock';
 import { screenCase, type ScreeningCase, screenDrainage } from './screen-visit';
 import { readVolumeSettings, withVolume } from './taping-volume';
+import { readIrritated } from './skin-today';
 import { holdsOf, modalitiesOf, workOf } from './visit-holds';
 
 /** Who a client is, in words that the next client may read: what limits the work, never a disease. */
@@ -110,7 +111,7 @@ export function toPlanView(row: PlanRow, visit: VisitRecord): PlanView {
   };
 }
 
-/** What screening says of a visit, to be compared later: any change makes a treatment stale. */
+/** What screening and the skin of the day say of a visit, to be compared later: any change makes a treatment stale. */
 export function screenedOf(visit: VisitRecord): string {
   const { byModality, regions } = screenCase(screeningCaseOf(visit));
   const rows = [...byModality, ...regions].map((row) => [
@@ -119,7 +120,7 @@ export function screenedOf(visit: VisitRecord): string {
     row.decision,
     row.limits,
   ]);
-  const text = JSON.stringify([rows, visit.focus, visit.purpose, visit.therapist.qualifications]);
+  const text = JSON.stringify([rows, visit.focus, visit.purpose, visit.therapist.qualifications, [...visit.irritated]]);
   return createHash('sha256').update(text).digest('base64url').slice(0, 22);
 }
 
@@ -131,19 +132,22 @@ export interface VisitRecord extends VisitFrame {
   /** Kinds of work that it is for. */
   readonly modalities: readonly string[];
   readonly medicines: string;
+  /** Places found red or bruised today, with why they are spared. */
+  readonly irritated: ReadonlyMap<string, string>;
   readonly dueOn: string | null;
 }
 
 async function frameOf(db: Db, row: VisitRow): Promise<VisitRecord> {
   const client = await findClient(db, row.client_id);
   if (!client) throw new Error(`visit ${row.id} has no client`);
-  const [findings, therapists, house, answers, overrides, earlier] = await Promise.all([
+  const [findings, therapists, house, answers, overrides, earlier, irritated] = await Promise.all([
     listFindings(db, client.id),
     listTherapists(db),
     findHouse(db),
     latestAnswers(db, row.id),
     listOverrides(db, row.id),
     countEarlierVisits(db, row),
+    readIrritated(db, row.id),
   ]);
   const focus = JSON.parse(row.focus_json) as string[];
   const purpose = row.purpose as Purpose;
@@ -166,6 +170,7 @@ async function frameOf(db: Db, row: VisitRow): Promise<VisitRecord> {
     overrides,
     modalities: modalitiesOf(row),
     medicines: client.medicines,
+    irritated,
     dueOn: client.due_on,
     school: house?.school ?? defaultSchool,
     isFirst: earlier === 0,
@@ -186,7 +191,7 @@ export async function readVisit(db: Db, id: number): Promise<VisitView | undefin
 
 /** The rest of a visit whose frame has been read: measurements, plan, what happened, how it ended. */
 export async function completeVisit(db: Db, record: VisitRecord): Promise<VisitView> {
-  const { stored, overrides, modalities, medicines, dueOn, ...frame } = record;
+  const { stored, overrides, modalities, medicines, irritated, dueOn, ...frame } = record;
   const { id } = frame;
   const [settings, measuring, tapings, last, plan, events, closing] = await Promise.all([
     readVolumeSettings(db, frame.client.id),

@@ -1,5 +1,6 @@
 import { stoneBook } from '../../catalogue/stones/stones';
 import type { RotationView } from '../../contracts/stone-views';
+import { isOfFace } from '../../core/anatomy/head';
 import { nameOf } from '../../core/anatomy/place';
 import { rankOf } from '../../core/screening/tables';
 import type { MaterialId, SizeId } from '../../core/stones/book';
@@ -101,14 +102,14 @@ function askedOf(steps: readonly TableStep[], { client, habits, stones }: Tray, 
   const stock = stockOf(stones);
   const touch = (use: StoneUseKind, places: readonly string[]) => {
     if (isCold) return use.size === 'facial' ? habits.coldFaceC : habits.coldBodyC + 1;
-    const skin = places.some((place) => thinPlaces.test(nameOf(place))) ? 'thin' : client.skin;
+    const skin = places.some((place) => hasThinSkin(nameOf(place))) ? 'thin' : client.skin;
     return firstTouchOf(stoneBook.limits, { ...client, skin }, use.mode, use.towelLayers).firstC;
   };
   return stoneStepsOf(steps, isCold, habits, touch, (use) => classFor(stock, use));
 }
 
 /** Face, neck and lids have thin skin on everybody. */
-const thinPlaces = /^(neck|nape|forehead|temple|eyelid|nose|cheek|lip|chin|jaw|under-chin)/;
+const hasThinSkin = (name: string) => isOfFace(name) || /^(neck|nape)/.test(name);
 
 /** Hot and cold stones have baths of their own and are planned apart. */
 export function rotationsOf(steps: readonly TableStep[], tray: Tray): readonly RotationView[] {

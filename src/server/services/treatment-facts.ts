@@ -9,7 +9,6 @@ import type { VisitRecord } from './read-visit';
 import { readTray } from './rotate-stones';
 import { modalitiesOf } from './visit-holds';
 
-const redEnough = 2;
 const daysOfLedger = 7;
 
 /** All that a treatment of this visit is composed from. */
@@ -23,7 +22,6 @@ export async function readTreatmentFacts(db: Db, visit: VisitRecord): Promise<Tr
   return {
     visit,
     lines: linesFrom(observations, visit),
-    irritated: irritatedFrom(observations, visit.id),
     timesThisWeek,
     last: last && { date: last.date, given: last.given },
     tray,
@@ -36,19 +34,6 @@ function linesFrom(observations: readonly ObservationView[], visit: VisitRecord)
     (one) => one.kind === 'lines' && (one.visitId === visit.id || one.takenAt <= visit.startsAt),
   );
   return drawn?.kind === 'lines' ? drawn.value.lines : [];
-}
-
-/** Places found red or bruised at this visit before the work. */
-function irritatedFrom(observations: readonly ObservationView[], visitId: number): ReadonlyMap<string, string> {
-  const places = new Map<string, string>();
-  for (const one of observations) {
-    if (one.visitId !== visitId || one.phase !== 'before' || one.place === null) continue;
-    if (one.kind === 'redness' && one.value.grade >= redEnough)
-      places.set(one.place, `Redness ${one.value.grade} of 4 there today: nothing that stimulates the skin.`);
-    if (one.kind === 'bruising' && one.value.grade > 0)
-      places.set(one.place, 'Bruised there today: nothing that stimulates the skin.');
-  }
-  return places;
 }
 
 /** How often each kind of work was given in the seven days before a visit. */

@@ -127,6 +127,10 @@ describe('a whole treatment', () => {
     const { treatment, steps } = await plan(['lifting-facial']);
     expect(stimulating(steps)).toEqual([]);
     expect(treatment.leftOut.find(({ what }) => what === 'Circle with a pinch')?.why).toContain('Redness 3 of 4');
+    // Seen after planning, it sends the plan back before the table.
+    await seen(house, visit, { kind: 'bruising', place: 'jaw.left', value: { grade: 1, sizeMm: null } });
+    expect((await readVisit(house.db, visit))?.plan?.isStale).toBe(true);
+    expect(await readyForTable(house.db, visit)).toMatchObject([{ path: 'plan' }]);
   });
 
   it('takes both hands alike where nothing asks for one side first, which takes less time', async () => {

@@ -1,0 +1,26 @@
+import type { ObservationValue } from '../../contracts/measures';
+import type { Db } from '../db/connection';
+
+const redEnough = 2;
+
+/** Places found red or bruised at a visit before the work, with why nothing that stimulates the skin goes there. */
+export async function readIrritated(db: Db, visitId: number): Promise<ReadonlyMap<string, string>> {
+  const rows = await db
+    .selectFrom('observation')
+    .select(['kind', 'place', 'value_json'])
+    .where('visit_id', '=', visitId)
+    .where('ended_at', 'is', null)
+    .where('phase', '=', 'before')
+    .where('kind', 'in', ['redness', 'bruising'])
+    .orderBy('id')
+    .execute();
+  const places = new Map<string, string>();
+  for (const { kind, place, value_json } of rows) {
+    const { grade } = JSON.parse(value_json) as ObservationValue<'redness'> | ObservationValue<'bruising'>;
+    if (place === null) continue;
+    if (kind === 'redness' && grade >= redEnough)
+      places.set(place, `Redness ${grade} of 4 there today: nothing that stimulates the skin.`);
+    if (kind === 'bruising' && grade > 0) places.set(place, 'Bruised there today: nothing that stimulates the skin.');
+  }
+  return places;
+}
