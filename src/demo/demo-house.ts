@@ -1,23 +1,11 @@
 import { addDays, addHours, addYears, set, startOfDay } from 'date-fns';
-import { anatomy } from '../catalogue/anatomy';
-import { defaultSchool, type DrainageCase, readCase } from '../core/drainage/case';
-import { planDrainage } from '../core/drainage/plan';
+import { defaultSchool } from '../core/drainage/case';
 import type { CheckAnswers } from '../core/visit/visit-check';
-import { middleX, sideOfLine } from '../core/facial/line';
 import type { TableEvent } from '../core/table/progress';
 import { spanOf, type TableStep } from '../core/table/table-step';
-import { usualLines } from '../catalogue/facial/usual-lines';
-import type { StoneInput } from '../contracts/stones';
-import type { SizeId } from '../core/stones/book';
-import { stoneBook } from '../catalogue/stones/stones';
-import { usualHabits } from '../core/stones/from-plan';
-import { insertCare, insertStones, storeHabits } from '../server/repositories/stones';
-import { insertObservation } from '../server/repositories/measures';
-import { foreseeTreatment, storeTreatment } from '../server/services/make-treatment';
-import { readHouseLibrary } from '../server/services/read-library';
-import { readVisitFrame } from '../server/services/read-visit';
+import { foreseeTreatment } from '../server/services/make-treatment';
 import type { Db } from '../server/db/connection';
-import { insertFinding, listFindings, type NewFinding } from '../server/repositories/findings';
+import { insertFinding, type NewFinding } from '../server/repositories/findings';
 import { insertClient, noLikes } from '../server/repositories/clients';
 import { findHouse, insertHouse, insertTherapist } from '../server/repositories/people';
 import { insertConsent, insertIntakeAnswers } from '../server/repositories/screening';
@@ -25,12 +13,11 @@ import {
   insertAnswers,
   insertClosing,
   insertEvents,
-  insertPlan,
   insertVisit,
   listVisits,
   setStage,
 } from '../server/repositories/visits';
-import { drainageOf, listConditions } from '../server/services/describe-finding';
+import { listConditions } from '../server/services/describe-finding';
 import { dayBounds, isoDay } from '../server/services/house-clock';
 import { plainLetters } from '../core/search/nearness';
 import { readWording } from '../server/services/read-ask';
@@ -40,6 +27,8 @@ import { hashSecret } from '../server/auth/secrets';
 import { measure, rememberMeasuring } from './measures';
 import { type DemoClient, demoClients, demoHouse, demoPin, demoStaff, type DemoFinding } from './people.data';
 import { seededRandom } from './random';
+import { drawLines, planDrainageOf, planTreatmentOf, wishOf } from './plans';
+import { layTray } from './tray';
 
 /**
  * Makes the demo house on an empty data folder, the same every time but for the date that it is counted back from.
@@ -93,38 +82,6 @@ async function makeHouse(db: Db, now: Date): Promise<void> {
   }
   await bookToday(db, now);
   await settlePast(db, now);
-}
-
-/** Four and twenty stones, enough for back and legs; cleaned yesterday. */
-async function layTray(db: Db, now: Date): Promise<void> {
-  const tray: readonly (readonly [SizeId, StoneInput['material'], number])[] = [
-    ['placement', 'basalt', 2],
-    ['large', 'basalt', 4],
-    ['palm', 'basalt', 8],
-    ['edge', 'basalt', 6],
-    ['small', 'basalt', 2],
-    ['palm', 'marble', 2],
-  ];
-  const added = addDays(now, -200).toISOString();
-  for (const [size, material, count] of tray) {
-    const { lengthMm, widthMm, thicknessMm } = stoneBook.sizes[size];
-    const stone = {
-      size,
-      material,
-      lengthMm,
-      widthMm,
-      thicknessMm,
-      massG: null,
-      state: 'in-use',
-      note: '',
-      count,
-    } as const;
-    await insertStones(db, stone, added);
-  }
-  await storeHabits(db, { ...usualHabits, usefulColdC: 22 });
-  await insertCare(db, { what: 'cleaned', stones: [] }, 2, addDays(now, -1).toISOString());
-  await insertCare(db, { what: 'water-changed', stones: [] }, 2, addDays(now, -1).toISOString());
-  await insertCare(db, { what: 'oiled', stones: [] }, 2, addDays(now, -9).toISOString());
 }
 
 /** What was due by this morning has gone out; one message came back. */
@@ -279,98 +236,6 @@ async function makePast(
 function noToAll(): CheckAnswers {
   const questions = [...visitCheck.flags, ...visitCheck.today, ...visitCheck.others];
   return Object.fromEntries(questions.map(({ id }) => [id, 'no'] as const));
-}
-
-/** Plans the client's drainage as it was then, and stores it. @returns its steps */
-async function planDrainageOf(
-  db: Db,
-  client: DemoClient,
-  clientId: number,
-  visitId: number,
-  therapistId: number,
-  recordedAt: string,
-): Promise<readonly TableStep[]> {
-  const given: DrainageCase = {
-    focus: client.focus,
-    purpose: client.purpose,
-    findings: drainageOf(await listFindings(db, clientId)),
-    school: defaultSchool,
-    minutes: client.minutes,
-    fill: false,
-    qualifications: demoStaff[client.therapist]?.qualifications ?? [],
-  };
-  const read = readCase(anatomy, given);
-  if (!read.ok) throw new Error(`demo client ${client.name}: ${read.errors.map((e) => e.message).join('; ')}`);
-  const plan = planDrainage(anatomy, read.value);
-  await insertPlan(db, {
-    visit_id: visitId,
-    version: 1,
-    case_json: JSON.stringify(given),
-    plan_json: JSON.stringify(plan),
-    steps_json: JSON.stringify(plan.steps),
-    is_rearranged: 0,
-    reason: '',
-    recorded_at: recordedAt,
-    recorded_by: therapistId,
-  });
-  return plan.steps;
-}
-
-/** The same for a treatment of several parts. */
-async function planTreatmentOf(
-  db: Db,
-  client: DemoClient,
-  _clientId: number,
-  visitId: number,
-  therapistId: number,
-  recordedAt: string,
-): Promise<readonly TableStep[]> {
-  const visit = await readVisitFrame(db, visitId);
-  if (!visit) throw new Error(`demo visit ${visitId} vanished`);
-  const input = { ...wishOf(client), reason: '', basedOn: 0 };
-  const actor = { therapistId, now: new Date(recordedAt) };
-  return (await storeTreatment(db, await readHouseLibrary(db), visit, input, actor)).steps;
-}
-
-/** What a client's visits hold, as it is chosen in the plan. */
-const wishOf = ({ holds = [], minutes }: DemoClient) => ({
-  choices: holds.map((protocol, i) => ({ id: `c${i + 1}`, protocol })),
-  minutes,
-  isShort: false,
-  fill: false,
-  bothSides: false,
-});
-
-/** Lines of the face as they usually run, a second one of a kind a little beside the first. */
-async function drawLines(
-  db: Db,
-  lines: NonNullable<DemoClient['lines']>,
-  clientId: number,
-  visitId: number,
-  therapistId: number,
-  at: string,
-): Promise<void> {
-  const drawn = lines.map(([kind, side], i) => {
-    const before = lines.slice(0, i).filter(([k, s]) => k === kind && s === side).length;
-    const shapes = usualLines[kind];
-    const shape = shapes[before % shapes.length] ?? [];
-    const points = shape.map(([x, y]): [number, number] => [side === 'left' ? x : 2 * middleX - x, y]);
-    return {
-      id: `l${i + 1}`,
-      kind,
-      side: sideOfLine('face-front', 'left', points),
-      drawing: 'face-front' as const,
-      profile: 'left' as const,
-      points,
-    };
-  });
-  await insertObservation(
-    db,
-    { clientId, visitId, takenAt: at },
-    { kind: 'lines', phase: 'before', place: null, value: { lines: drawn }, replaces: null },
-    therapistId,
-    at,
-  );
 }
 
 async function treat(
