@@ -1,14 +1,14 @@
 import loadHighs from 'highs';
 import type { Block, Setting, SetupCosts } from '../src/core/sequencing/block';
+import { type BlendProblem, merits, totalRange } from '../src/core/oils/best/blend-problem';
 import { setupSeconds } from '../src/core/sequencing/setup';
 import { type FitStep, penaltyOf, secondsAt } from '../src/core/sequencing/time-fit';
 
 /** Integer programs for the same questions, to hold the own answers against. */
 
-const solver = loadHighs();
-
+/** Each with a solver of its own: one that has solved a program with whole numbers cannot always read the next. */
 async function solve(program: string): Promise<number> {
-  const solution = (await solver).solve(program, { mip_rel_gap: 0 });
+  const solution = (await loadHighs()).solve(program, { mip_rel_gap: 0 });
   if (solution.Status !== 'Optimal') throw new Error(`the program is ${solution.Status}`);
   return solution.ObjectiveValue;
 }
@@ -67,6 +67,44 @@ export async function leastPenaltyByProgram(steps: readonly FitStep[], available
       'Binary',
       ` ${all.map(({ name }) => name).join(' ')}`,
       'End',
+    ].join('\n'),
+  );
+}
+
+/** Most merit of a blend: whole drops, which oils are in, and one variable for each bend of the merit. */
+export async function bestMeritByProgram(problem: BlendProblem): Promise<number> {
+  const { oils, share, most, cost, note, uses, weights, wishedNotes, packings, maxOils } = problem;
+  const term = (factor: number, name: string) => `${factor < 0 ? '-' : '+'} ${Math.abs(factor).toFixed(12)} ${name}\n`;
+  const all = oils.map((_, i) => term(share[i] ?? 0, `d${i}`)).join('');
+  const ofUse = (u: number) =>
+    oils.flatMap((_, i) => (uses[i]?.includes(u) ? [term(-2 * (share[i] ?? 0), `d${i}`)] : [])).join(' ');
+  const ofNote = (n: number, sign: number) =>
+    oils.flatMap((_, i) => (note[i] === n ? [term(sign * (share[i] ?? 0), `d${i}`)] : [])).join(' ');
+  const notes = wishedNotes ?? [];
+  const objective = [
+    ...weights.map((weight, u) => term(weight, `s${u}`)),
+    ...notes.map((_, n) => term(-merits.note, `n${n}`)),
+    ...oils.flatMap((_, i) => [term(-merits.oil, `y${i}`), term(-merits.cost * (cost[i] ?? 0), `d${i}`)]),
+    term(-merits.total, 't'),
+  ];
+  const rows = [
+    `${all} >= ${totalRange.least}`,
+    `${all} <= ${totalRange.most}`,
+    `${all} - t <= 1`,
+    `${all} + t >= 1`,
+    ...weights.map((_, u) => `s${u} ${ofUse(u)} <= 0`),
+    ...notes.flatMap((wish, n) => [`n${n} ${ofNote(n, -1)} >= ${-wish}`, `n${n} ${ofNote(n, 1)} >= ${wish}`]),
+    ...oils.map((_, i) => `d${i} - ${Math.min(most[i] ?? 0, 500)} y${i} <= 0`),
+    `${oils.map((_, i) => `y${i}`).join(' + ')} <= ${maxOils}`,
+    ...packings.map(({ perDrop }) => `${perDrop.map((x, i) => term(x, `d${i}`)).join(' ')} <= 1`),
+  ];
+  return solve(
+    [
+      ...['Maximize', ` obj: ${objective.join('')}`, 'Subject To'],
+      ...rows.map((row, k) => ` r${k}: ${row}`),
+      ...['Bounds', ...weights.map((_, u) => ` s${u} <= 1`)],
+      ...['General', ` ${oils.map((_, i) => `d${i}`).join(' ')}`],
+      ...['Binary', ` ${oils.map((_, i) => `y${i}`).join(' ')}`, 'End'],
     ].join('\n'),
   );
 }

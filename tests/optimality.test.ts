@@ -1,10 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { oilBook } from '../src/catalogue/oils/oils';
+import { bestBlend } from '../src/core/oils/best/best-blend';
+import { type BestBlendCase, blendProblem } from '../src/core/oils/best/blend-problem';
+import { useIds } from '../src/core/oils/book';
+import { adult } from '../src/core/oils/client';
 import { startSetting, usualCosts } from '../src/core/sequencing/block';
 import { sequenceBlocks } from '../src/core/sequencing/sequence';
 import { fitTime, secondsAt } from '../src/core/sequencing/time-fit';
 import { anyBlocks, anySteps } from './any-treatment';
-import { leastOrderByProgram, leastPenaltyByProgram } from './integer-programs';
+import { bestMeritByProgram, leastOrderByProgram, leastPenaltyByProgram } from './integer-programs';
 
 describe('held against integer programs', () => {
   it('the order of blocks is never worse', async () => {
@@ -22,6 +27,26 @@ describe('held against integer programs', () => {
       const available = Math.round(0.8 * steps.reduce((sum, one) => sum + secondsAt(one, one.usual), 0));
       const fit = fitTime(steps, available);
       if (fit.fits) expect(fit.penalty).toBeCloseTo(await leastPenaltyByProgram(steps, available), 6);
+    }
+  });
+
+  it('blends of eight candidates are as good as any', async () => {
+    const anyWish = fc.record({
+      picks: fc.uniqueArray(fc.constantFrom(...oilBook.oils.keys()), { minLength: 8, maxLength: 8 }),
+      costs: fc.array(fc.integer({ min: 0, max: 12 }), { minLength: 8, maxLength: 8 }),
+      uses: fc.uniqueArray(fc.constantFrom(...useIds), { minLength: 1, maxLength: 3 }),
+      volumeMl: fc.constantFrom(20, 30, 50),
+    });
+    for (const { picks, costs, uses, volumeMl } of fc.sample(anyWish, { numRuns: 12, seed: 9 })) {
+      const given: BestBlendCase = {
+        ...{ volumeMl, area: 'body', client: adult, targetPercent: 2.5, maxOils: 4 },
+        candidates: picks.map((oil, i) => ({ oil, costPerDrop: costs[i] ?? 0, maxDrops: 60 })),
+        wanted: uses.map((use, i) => ({ use, weight: i + 1 })),
+        notes: { top: 0.3, middle: 0.5, base: 0.2 },
+      };
+      const own = bestBlend(oilBook, given);
+      const merit = await bestMeritByProgram(blendProblem(oilBook, given));
+      expect(own.kind === 'found' && own.blend.objective).toBeCloseTo(merit, 6);
     }
   });
 });

@@ -26,6 +26,14 @@ import {
   VisitCheckInput,
   VisitInput,
 } from './record';
+import {
+  BlendBestRequest,
+  BlendBestResponse,
+  BlendCheckRequest,
+  BlendCheckResponse,
+  LayeredDropsRequest,
+  LayeredDropsResponse,
+} from './oils';
 import { ScreeningRequest, ScreeningResponse } from './screening';
 import {
   LimbChangeRequest,
@@ -138,6 +146,30 @@ const computing: readonly Operation[] = [
     'What may be done, changed, kept off or referred, by modality and region. Stateless.',
     [],
     ScreeningResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/blend-check',
+    BlendCheckRequest,
+    'A blend against every published limit, what is usual, and what the client has. Stateless.',
+    [422],
+    BlendCheckResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/blend-best',
+    BlendBestRequest,
+    'The best blend in whole drops within every limit. Exact. Stateless.',
+    [422],
+    BlendBestResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/layered-drops',
+    LayeredDropsRequest,
+    'What undiluted drops on the skin come to, and what they would be diluted. Stateless.',
+    [],
+    LayeredDropsResponse,
   ),
   takes(
     'post',

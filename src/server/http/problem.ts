@@ -35,3 +35,13 @@ export function conflict(detail: string): Response {
     detail,
   });
 }
+
+/** Every field can be read, but together they ask for what is not possible. */
+export function unfeasible(errors: readonly FieldError[]): Response {
+  return problem({
+    type: '/problems/not-possible',
+    title: 'That is not possible as it was asked',
+    status: 422,
+    errors: [...errors],
+  });
+}

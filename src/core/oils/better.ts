@@ -1,0 +1,54 @@
+import { list } from '../drainage/wording';
+import { type BestBlendCase, blendProblem, brokenBy, meritOf } from './best/blend-problem';
+import { neighbours } from './best/neighbours';
+import type { BlendPart, OilBook, UseId } from './book';
+import { oilOf } from './book';
+import { dropsText } from './finding-words';
+import { type Change, type Mended, mendedBy } from './mend';
+import { useWords } from './words';
+
+/**
+ * The one drop more, less or exchanged that does a blend most good and passes no limit.
+ * @param parts the blend as it is; each of its oils stands among the candidates
+ * @returns null when no single drop makes it better
+ */
+export function makeBetter(book: OilBook, parts: readonly BlendPart[], given: BestBlendCase): Mended | null {
+  const problem = blendProblem(book, given);
+  const now = given.candidates.map(({ oil }) => parts.find((part) => part.oil === oil)?.drops ?? 0);
+  const isOff = (drops: readonly number[]) => brokenBy(problem, drops).filter((id) => id !== 'total').length > 0;
+  const isOutside = (drops: readonly number[]) => brokenBy(problem, drops).includes('total');
+  const wasOutside = isOutside(now);
+  let best: { readonly drops: readonly number[]; readonly merit: number } | undefined;
+  for (const drops of neighbours(now)) {
+    if (isOff(drops) || (!wasOutside && isOutside(drops))) continue;
+    const merit = meritOf(problem, drops);
+    if (merit > (best?.merit ?? meritOf(problem, now) + 1e-9)) best = { drops, merit };
+  }
+  if (!best) return null;
+  const { drops } = best;
+  const after = given.candidates.map(({ oil, dropsPerMl }, i) => ({ oil, drops: drops[i] ?? 0, dropsPerMl }));
+  const mended = mendedBy(book, parts, after);
+  return { ...mended, words: `${stepWords(book, mended.changes)}${goodFor(book, mended.changes, given)}.` };
+}
+
+function stepWords(book: OilBook, changes: readonly Change[]): string {
+  const more = changes.filter(({ from, to }) => to > from);
+  const less = changes.filter(({ from, to }) => to < from);
+  const name = ({ oil }: Change) => oilOf(book, oil).name;
+  const [up] = more;
+  const [down] = less;
+  if (up && down) return `${sentence(dropsText(1))} of ${name(up)} instead of ${name(down)}`;
+  if (up) return `${sentence(dropsText(up.to - up.from))} of ${name(up)} more`;
+  return down ? `${sentence(dropsText(down.from - down.to))} of ${name(down)} less` : 'No change';
+}
+
+const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** What the change serves, by what is wanted. */
+function goodFor(book: OilBook, changes: readonly Change[], { wanted }: BestBlendCase): string {
+  const gained = changes.filter(({ from, to }) => to > from).flatMap(({ oil }) => oilOf(book, oil).uses);
+  const uses = wanted.map(({ use }) => use).filter((use: UseId) => gained.includes(use));
+  return uses.length > 0
+    ? ` would serve ${list(uses.map((use) => useWords[use]))} better and keep every limit`
+    : ' would balance it better and keep every limit';
+}

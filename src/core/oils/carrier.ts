@@ -1,0 +1,74 @@
+import type { Area, Carrier, OilBook } from './book';
+import { isSensitive, type OilClient, reasonsAgainstCarrier } from './client';
+
+export interface CarrierWish {
+  readonly area: Area;
+  readonly client: OilClient;
+  /** Skin type as it was seen, such as `dry`; null: not noted. */
+  readonly skinType: string | null;
+  /** How long hands are to glide on it. */
+  readonly minutes: number;
+  readonly dressesAtOnce: boolean;
+  /** Ids that the house has; all when left out. */
+  readonly stock?: ReadonlySet<string> | undefined;
+}
+
+export interface CarrierChoice {
+  readonly carrier: Carrier;
+  /** Why not at all; empty where it may be taken. */
+  readonly against: readonly string[];
+  /** What speaks for it, then what does not. */
+  readonly why: readonly string[];
+  readonly points: number;
+}
+
+/** Carriers from the best to the least suited, those that may not be taken last, each with its reasons. */
+export function chooseCarrier(book: OilBook, wish: CarrierWish): readonly CarrierChoice[] {
+  return [...book.carriers.values()]
+    .map((carrier) => judged(carrier, wish))
+    .sort(
+      (a, b) =>
+        Number(a.against.length > 0) - Number(b.against.length > 0) ||
+        b.points - a.points ||
+        a.carrier.name.localeCompare(b.carrier.name),
+    );
+}
+
+function judged(carrier: Carrier, wish: CarrierWish): CarrierChoice {
+  const { area, client, skinType, minutes, dressesAtOnce, stock } = wish;
+  const against = [
+    ...reasonsAgainstCarrier(carrier.id, client),
+    ...(area === 'face' && !carrier.faceSuitable ? ['too heavy for the face'] : []),
+    ...(stock && !stock.has(carrier.id) ? ['none in the house'] : []),
+  ];
+  const wanted = isSensitive(client) ? 'sensitive' : skinType;
+  const suits = wanted !== null && carrier.skinTypes.includes(wanted);
+  const glides = carrier.glideMinutes >= minutes;
+  const pro: readonly (readonly [boolean, number, string])[] = [
+    [suits, 3, `suits ${wanted ?? 'any'} skin`],
+    [!suits && carrier.skinTypes.includes('all'), 2, 'suits any skin'],
+    [glides, 3, `glides for ${carrier.glideMinutes} minutes`],
+    [dressesAtOnce && carrier.absorption === 'fast', 2, 'sinks in before dressing'],
+    [carrier.launders === 'easy', 1, 'washes out of towels'],
+    [area === 'face' && carrier.comedogenicity <= 1, 2, 'leaves pores open'],
+    [carrier.shelfLifeMonthsOpened >= 18, 0.5, 'keeps long'],
+  ];
+  const con: readonly (readonly [boolean, number, string])[] = [
+    [
+      !glides,
+      2 * (1 - carrier.glideMinutes / Math.max(1, minutes)) + 0.5,
+      `needs more after ${carrier.glideMinutes} minutes`,
+    ],
+    [dressesAtOnce && carrier.absorption === 'slow', 2, 'lies long on the skin'],
+    [wanted === 'oily' && carrier.comedogenicity >= 3, 3, 'closes pores'],
+    [carrier.waterBased && minutes > 10, 2, 'dries off, and oils do not mix into it'],
+  ];
+  const on = (list: typeof pro) => list.filter(([holds]) => holds);
+  const sum = (list: typeof pro) => list.reduce((total, [, points]) => total + points, 0);
+  return {
+    carrier,
+    against,
+    why: [...on(pro), ...on(con)].map(([, , words]) => words),
+    points: sum(on(pro)) - sum(on(con)),
+  };
+}

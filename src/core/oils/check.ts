@@ -1,0 +1,161 @@
+import { exceeds, reaches } from '../statistics';
+import { mlOf, totalMlOf } from './amounts';
+import type { Area, Basis, BlendPart, OilBook } from './book';
+import { oilOf } from './book';
+import { type Guide, guideOf, type OilClient, reasonsToAvoid } from './client';
+import {
+  constituentsOf,
+  type Dose,
+  hoursOutOfSun,
+  isNear,
+  isOver,
+  oilLimit,
+  phototoxicSum,
+  type Share,
+  shareOf,
+} from './limits';
+import { wordsOf } from './finding-words';
+
+export interface BlendCase {
+  readonly volumeMl: number;
+  readonly area: Area;
+  readonly client: OilClient;
+  readonly parts: readonly BlendPart[];
+  readonly basis: Basis;
+}
+
+export const findingCodes = [
+  'over-oil-limit',
+  'over-constituent-limit',
+  'over-phototoxic-sum',
+  'avoid',
+  'near-limit',
+  'above-guide',
+] as const;
+export type FindingCode = (typeof findingCodes)[number];
+
+export interface BlendFinding {
+  readonly code: FindingCode;
+  readonly severity: 'over' | 'caution';
+  readonly oil: string | null;
+  readonly constituent: string | null;
+  /** What is wrong, and what would mend it. */
+  readonly text: string;
+}
+
+export interface CheckedPart extends Share {
+  readonly oil: string;
+  readonly drops: number;
+  readonly ml: number;
+}
+
+export interface BlendJudgement {
+  readonly parts: readonly CheckedPart[];
+  readonly constituents: readonly (Share & { readonly id: string })[];
+  readonly phototoxic: { readonly sumOfFractions: number; readonly hoursOutOfSun: number };
+  readonly totalPercent: number;
+  readonly verdict: 'ok' | 'caution' | 'over';
+  readonly findings: readonly BlendFinding[];
+  readonly withinGuide: boolean;
+  readonly guide: Guide;
+}
+
+export interface BlendCheck extends BlendJudgement {
+  readonly carrierMl: number;
+}
+
+/**
+ * A blend against every published limit that the book knows, against what is usual, and against what the client has.
+ * @returns percent of the finished blend, unrounded; null when the oils do not fit into the bottle
+ *
+ * Source: percent volume in volume; limits as cited in the book.
+ */
+export function checkBlend(book: OilBook, given: BlendCase): BlendCheck | null {
+  const oilMl = totalMlOf(book, given.parts);
+  if (exceeds(oilMl, given.volumeMl)) return null;
+  return { ...judge(book, given), carrierMl: Math.max(0, given.volumeMl - oilMl) };
+}
+
+/** The judgement by itself: `volumeMl` is what the oils are spread in, a bottle or a film on the skin. */
+export function judge(book: OilBook, given: BlendCase): BlendJudgement {
+  const { volumeMl, area, client, basis } = given;
+  const parts = given.parts.map((part): CheckedPart => {
+    const ml = mlOf(book, part);
+    const limit = oilLimit(oilOf(book, part.oil), area);
+    return { oil: part.oil, drops: part.drops, ml, ...shareOf((100 * ml) / volumeMl, limit) };
+  });
+  const constituents = constituentsOf(book, parts, area, basis);
+  const sumOfFractions = phototoxicSum(book, parts, area);
+  const totalPercent = parts.reduce((sum, { percent }) => sum + percent, 0);
+  const guide = guideOf(book, client, area);
+  const withinGuide = !exceeds(totalPercent, guide.maxPercent);
+  const isBurning = exceeds(sumOfFractions, 1);
+  const phototoxic = { sumOfFractions, hoursOutOfSun: isBurning ? hoursOutOfSun(book, used(given.parts)) : 0 };
+  const facts = { parts, constituents, phototoxic, totalPercent, guide, withinGuide };
+  const findings = findingsOf(book, given, facts);
+  const verdict = findings.some(({ severity }) => severity === 'over')
+    ? 'over'
+    : findings.length > 0
+      ? 'caution'
+      : 'ok';
+  return { ...facts, verdict, findings };
+}
+
+export type BlendFacts = Omit<BlendJudgement, 'verdict' | 'findings'>;
+
+const used = (parts: readonly BlendPart[]) => parts.filter(({ drops }) => drops > 0);
+
+function findingsOf(book: OilBook, given: BlendCase, facts: BlendFacts): readonly BlendFinding[] {
+  const { parts, constituents, phototoxic, withinGuide } = facts;
+  const words = wordsOf(book, given, facts);
+  const over = (code: FindingCode, oil: string | null, constituent: string | null, text: string): BlendFinding => ({
+    ...{ code, oil, constituent, text },
+    severity: 'over',
+  });
+  const near = (oil: string | null, constituent: string | null, text: string): BlendFinding => ({
+    ...{ code: 'near-limit', oil, constituent, text },
+    severity: 'caution',
+  });
+  const avoided = used(given.parts).flatMap(({ oil }) =>
+    reasonsToAvoid(oilOf(book, oil), given.client, given.area, book).map((reason) =>
+      over('avoid', oil, null, words.avoid(oil, reason)),
+    ),
+  );
+  return [
+    ...parts.filter(isOver).map((part) => over('over-oil-limit', part.oil, null, words.overOil(part))),
+    ...constituents
+      .filter(isOver)
+      .map((one) => over('over-constituent-limit', null, one.id, words.overConstituent(one))),
+    ...(exceeds(phototoxic.sumOfFractions, 1) ? [over('over-phototoxic-sum', null, null, words.overSun())] : []),
+    ...avoided,
+    ...parts.filter(isNear).map((part) => near(part.oil, null, words.nearOil(part))),
+    ...constituents.filter(isNear).map((one) => near(null, one.id, words.nearConstituent(one))),
+    ...(isNearSun(phototoxic.sumOfFractions) ? [near(null, null, words.nearSun())] : []),
+    ...(withinGuide
+      ? []
+      : [
+          { code: 'above-guide', severity: 'caution', oil: null, constituent: null, text: words.aboveGuide() } as const,
+        ]),
+  ];
+}
+
+const isNearSun = (sum: number) => reaches(sum, 0.8) && !exceeds(sum, 1);
+
+/** What is closest to its limit, the whole blend against the guide among it; undefined for a blend without oils. */
+export function tightestOf(
+  judgement: Pick<BlendJudgement, 'parts' | 'constituents' | 'phototoxic' | 'totalPercent' | 'guide'>,
+): { readonly kind: 'oil' | 'constituent' | 'sun' | 'whole'; readonly id: string; readonly share: number } | undefined {
+  const { parts, constituents, phototoxic, totalPercent, guide } = judgement;
+  if (totalPercent <= 0) return undefined;
+  const all = [
+    ...parts.map((part: Dose & Share) => ({ kind: 'oil', id: part.oil, share: part.shareOfLimit ?? 0 }) as const),
+    ...constituents.map(({ id, shareOfLimit }) => ({ kind: 'constituent', id, share: shareOfLimit ?? 0 }) as const),
+    { kind: 'sun', id: 'sun', share: phototoxic.sumOfFractions } as const,
+    {
+      kind: 'whole',
+      id: 'whole',
+      share: guide.maxPercent === 0 ? Infinity : totalPercent / guide.maxPercent,
+    } as const,
+  ];
+  return all.reduce((most, one) => (one.share > most.share ? one : most));
+}

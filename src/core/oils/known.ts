@@ -1,0 +1,41 @@
+import type { FieldError } from '../result';
+import type { OilBook } from './book';
+
+/** What somebody named that the book may not have. */
+export interface Named {
+  readonly carrier?: string;
+  readonly conditions?: readonly string[];
+  readonly oils?: readonly { readonly oil: string }[];
+  /** Where the oils stand in what was sent. */
+  readonly oilsPath?: string;
+}
+
+/** Names that the book does not have, by field. */
+export function unknownNames(book: OilBook, given: Named): readonly FieldError[] {
+  const path = given.oilsPath ?? 'parts';
+  return [
+    ...(given.carrier !== undefined && !book.carriers.has(given.carrier)
+      ? [
+          {
+            path: 'carrier',
+            message: `There is no carrier “${given.carrier}”: one of ${[...book.carriers.keys()].join(', ')}.`,
+          },
+        ]
+      : []),
+    ...(given.conditions ?? []).flatMap((id, i) =>
+      id === 'frail' || book.conditions.has(id)
+        ? []
+        : [
+            {
+              path: `client.conditions.${i}`,
+              message: `There is no condition “${id}”: one of frail, ${[...book.conditions.keys()].join(', ')}.`,
+            },
+          ],
+    ),
+    ...(given.oils ?? []).flatMap(({ oil }, i) =>
+      book.oils.has(oil)
+        ? []
+        : [{ path: `${path}.${i}.oil`, message: `There is no oil “${oil}”: look for its id in the catalogue.` }],
+    ),
+  ];
+}

@@ -1,0 +1,105 @@
+import { exceeds } from '../statistics';
+import { capitalise, list } from '../drainage/wording';
+import { dropsPerMlOf } from './amounts';
+import type { BlendPart, OilBook } from './book';
+import { oilOf } from './book';
+import { type BlendCase, judge } from './check';
+import { reasonsToAvoid } from './client';
+import { dropsText } from './finding-words';
+import { oilLimit } from './limits';
+
+export interface Change {
+  readonly oil: string;
+  readonly from: number;
+  readonly to: number;
+}
+
+export interface Mended {
+  readonly parts: readonly BlendPart[];
+  readonly changes: readonly Change[];
+  /** The exact change, in words. */
+  readonly words: string;
+}
+
+/**
+ * The same blend made safe: oils that the client avoids are taken out, and drops go where they pass a limit or what is
+ * usual, no drop more than has to. @returns null when nothing is wrong with it
+ */
+export function makeSafe(book: OilBook, given: BlendCase): Mended | null {
+  if (isSafe(book, given, given.parts)) return null;
+  let parts = given.parts.map((part): BlendPart => {
+    const oil = oilOf(book, part.oil);
+    if (reasonsToAvoid(oil, given.client, given.area, book).length > 0) return { ...part, drops: 0 };
+    const limit = oilLimit(oil, given.area);
+    if (limit === null) return part;
+    const most = Math.floor((limit / 100) * given.volumeMl * dropsPerMlOf(book, part) + 1e-9);
+    return { ...part, drops: Math.min(part.drops, most) };
+  });
+  for (let at = worstPart(book, given, parts); at >= 0; at = worstPart(book, given, parts))
+    parts = moved(parts, at, -1);
+  return mendedBy(book, given.parts, giveBack(book, given, parts));
+}
+
+/** Drops that went and need not have gone come back, those first that lost most. */
+function giveBack(book: OilBook, given: BlendCase, parts: BlendPart[]): BlendPart[] {
+  const kept = (at: number) => (parts[at]?.drops ?? 0) / Math.max(1, given.parts[at]?.drops ?? 1);
+  const back = given.parts
+    .map((_, at) => at)
+    .filter((at) => (parts[at]?.drops ?? 0) < (given.parts[at]?.drops ?? 0))
+    .sort((a, b) => kept(a) - kept(b))
+    .find((at) => isSafe(book, given, moved(parts, at, 1)));
+  return back === undefined ? parts : giveBack(book, given, moved(parts, back, 1));
+}
+
+const moved = (parts: readonly BlendPart[], at: number, by: number): BlendPart[] =>
+  parts.map((part, i) => (i === at ? { ...part, drops: part.drops + by } : part));
+
+function isSafe(book: OilBook, given: BlendCase, parts: readonly BlendPart[]): boolean {
+  const { verdict, withinGuide } = judge(book, { ...given, parts });
+  return verdict !== 'over' && withinGuide;
+}
+
+/** The part that a drop has to be taken from next; −1 when all limits hold. */
+function worstPart(book: OilBook, given: BlendCase, parts: readonly BlendPart[]): number {
+  const { constituents, phototoxic, withinGuide, parts: doses } = judge(book, { ...given, parts });
+  const most = (weight: (at: number) => number): number =>
+    parts.reduce((best, part, at) => (part.drops > 0 && weight(at) > (best < 0 ? 0 : weight(best)) ? at : best), -1);
+  const over = constituents.find(
+    ({ percent, limitPercent }) => limitPercent !== null && exceeds(percent, limitPercent),
+  );
+  if (over) {
+    return most((at) => {
+      const oil = oilOf(book, parts[at]?.oil ?? '');
+      const share = oil.constituents.find(({ id }) => id === over.id);
+      return (share?.[`${given.basis}Percent`] ?? 0) * (doses[at]?.percent ?? 0);
+    });
+  }
+  if (exceeds(phototoxic.sumOfFractions, 1)) {
+    return most((at) => {
+      const { phototoxic: sun } = oilOf(book, parts[at]?.oil ?? '');
+      return sun ? (doses[at]?.percent ?? 0) / sun.maxLeaveOnPercent : 0;
+    });
+  }
+  // Above what is usual: from those that kept most, so that the scent stays what it was.
+  return withinGuide ? -1 : most((at) => (parts[at]?.drops ?? 0) / Math.max(1, given.parts[at]?.drops ?? 1));
+}
+
+export function mendedBy(book: OilBook, before: readonly BlendPart[], after: readonly BlendPart[]): Mended {
+  const changes = after.flatMap((part): Change[] => {
+    const from = before.find(({ oil }) => oil === part.oil)?.drops ?? 0;
+    return from === part.drops ? [] : [{ oil: part.oil, from, to: part.drops }];
+  });
+  return { parts: after.filter(({ drops }) => drops > 0), changes, words: changesInWords(book, changes) };
+}
+
+/** “Lavender 9 → 7, no ylang ylang”. */
+export function changesInWords(book: OilBook, changes: readonly Change[]): string {
+  if (changes.length === 0) return 'Nothing to change.';
+  const words = changes.map(({ oil, from, to }) => {
+    const name = oilOf(book, oil).name;
+    if (to === 0) return `${name} out`;
+    if (from === 0) return `${dropsText(to)} of ${name}`;
+    return `${name} ${from} → ${to}`;
+  });
+  return `${capitalise(list(words))}.`;
+}

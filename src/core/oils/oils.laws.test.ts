@@ -1,0 +1,129 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { oilBook as book } from '../../catalogue/oils/oils';
+import { areas, type BlendPart, useIds } from './book';
+import { makeBetter } from './better';
+import { type BlendCase, checkBlend, judge } from './check';
+import type { OilClient } from './client';
+import { dilute } from './layered';
+import { makeSafe } from './mend';
+import { substitutesFor } from './substitute';
+
+const oils = [...book.oils.keys()];
+const anyClient: fc.Arbitrary<OilClient> = fc.record({
+  age: fc.option(fc.integer({ min: 0, max: 95 })),
+  conditions: fc.uniqueArray(fc.constantFrom(...book.conditions.keys(), 'frail'), { maxLength: 3 }),
+  skin: fc.constantFrom('normal', 'sensitive'),
+});
+const anyParts = fc
+  .uniqueArray(fc.record({ oil: fc.constantFrom(...oils), drops: fc.integer({ min: 1, max: 20 }) }), {
+    selector: ({ oil }) => oil,
+    minLength: 1,
+    maxLength: 6,
+  })
+  .map((parts): readonly BlendPart[] => parts);
+const anyBlend: fc.Arbitrary<BlendCase> = fc.record({
+  volumeMl: fc.constantFrom(10, 30, 50, 100),
+  area: fc.constantFrom(...areas),
+  client: anyClient,
+  parts: anyParts,
+  basis: fc.constantFrom('max', 'typical'),
+});
+const isSafe = (given: BlendCase, parts: readonly BlendPart[]) => {
+  const { verdict, withinGuide } = judge(book, { ...given, parts });
+  return verdict !== 'over' && withinGuide;
+};
+
+describe('laws of blends', () => {
+  it('making safe passes no limit, adds nothing, and takes no drop that could have stayed', () => {
+    fc.assert(
+      fc.property(anyBlend, (given) => {
+        const mended = makeSafe(book, given);
+        expect(isSafe(given, mended?.parts ?? given.parts)).toBe(true);
+        if (!mended) return;
+        const drops = (oil: string) => mended.parts.find((part) => part.oil === oil)?.drops ?? 0;
+        for (const part of given.parts) {
+          expect(drops(part.oil)).toBeLessThanOrEqual(part.drops);
+          if (drops(part.oil) === part.drops) continue;
+          const oneMore = given.parts.map(({ oil }) => ({ oil, drops: drops(oil) + Number(oil === part.oil) }));
+          expect(isSafe(given, oneMore)).toBe(false);
+        }
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it('making better never passes a limit', () => {
+    fc.assert(
+      fc.property(anyBlend, fc.constantFrom(...useIds), (given, use) => {
+        const candidates = given.parts.map(({ oil }) => ({ oil, costPerDrop: 3, maxDrops: 60 }));
+        const better = makeBetter(book, given.parts, {
+          ...given,
+          candidates,
+          wanted: [{ use, weight: 1 }],
+          notes: null,
+          targetPercent: 2,
+          maxOils: 6,
+        });
+        if (better) expect(judge(book, { ...given, basis: 'max', parts: better.parts }).verdict).not.toBe('over');
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  it('twice the volume and twice the drops is the same blend', () => {
+    fc.assert(
+      fc.property(anyBlend, (given) => {
+        const once = checkBlend(book, given);
+        const twice = checkBlend(book, {
+          ...given,
+          volumeMl: 2 * given.volumeMl,
+          parts: given.parts.map((part) => ({ ...part, drops: 2 * part.drops })),
+        });
+        expect(twice?.totalPercent ?? NaN).toBeCloseTo(once?.totalPercent ?? NaN, 9);
+        expect(twice?.verdict).toBe(once?.verdict);
+      }),
+    );
+  });
+
+  it('one oil more never lowers the sum of what burns in the sun, nor any constituent', () => {
+    fc.assert(
+      fc.property(anyBlend, fc.constantFrom(...oils), (given, oil) => {
+        const before = judge(book, given);
+        const after = judge(book, {
+          ...given,
+          parts: [...given.parts.filter((part) => part.oil !== oil), { oil, drops: 21 }],
+        });
+        expect(after.phototoxic.sumOfFractions).toBeGreaterThanOrEqual(before.phototoxic.sumOfFractions - 1e-12);
+        for (const { id, percent } of before.constituents)
+          expect(after.constituents.find((one) => one.id === id)?.percent ?? 0).toBeGreaterThanOrEqual(percent - 1e-12);
+      }),
+    );
+  });
+
+  it('what neat drops are diluted to is inside every limit', () => {
+    fc.assert(
+      fc.property(anyParts, anyClient, (parts, client) => {
+        const { bottleMl, parts: diluted, totalPercent, maxTotalPercent } = dilute(book, parts, client);
+        const { findings } = judge(book, { volumeMl: bottleMl, area: 'body', client, parts: diluted, basis: 'max' });
+        expect(findings.filter(({ code, severity }) => severity === 'over' && code !== 'avoid')).toEqual([]);
+        expect(totalPercent).toBeLessThanOrEqual(maxTotalPercent + 1e-9);
+      }),
+    );
+  });
+
+  it('what stands in for an oil that is out keeps every limit, out of what the shelf has', () => {
+    fc.assert(
+      fc.property(anyBlend, (given) => {
+        const missing = given.parts[0]?.oil ?? '';
+        const stock = ['lavender', 'vetiver', 'peppermint', 'bergamot', 'ginger'].map((oil) => ({
+          ...{ oil, costPerDrop: 1, maxDrops: 5 },
+        }));
+        for (const { oil, drops } of substitutesFor(book, given, missing, stock)) {
+          expect(drops).toBeLessThanOrEqual(5);
+          expect(isSafe(given, [...given.parts.slice(1), { oil, drops }])).toBe(true);
+        }
+      }),
+    );
+  });
+});
