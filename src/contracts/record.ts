@@ -57,6 +57,12 @@ export const ClientInput = z.object({
   address: line(300, 'the address'),
   emergencyContact: line(200, 'this'),
   dueOn: dateOnly.nullable().default(null),
+  heightCm: z
+    .number('Give the height in cm.')
+    .min(40, 'At least 40 cm.')
+    .max(250, 'At most 250 cm.')
+    .nullable()
+    .default(null),
   medicines: z.string().max(2000, 'Keep the medicines within 2000 characters.').default(''),
   likes: LikesInput.default({
     pressure: '',

@@ -1,4 +1,5 @@
 import type { FaceLine } from '../core/facial/line';
+import type { OilNeeds } from '../core/room/oil-needs';
 import type { RoomItem } from '../core/room/room-list';
 import type { HandState, Position, TablePlace } from '../core/sequencing/block';
 import type { SetupChange } from '../core/sequencing/setup';
@@ -28,6 +29,8 @@ export interface BlockView {
   readonly startsAt: number;
   readonly seconds: number;
   readonly why: readonly string[];
+  /** Which of the visit's blends it is worked with; left out where no oil is. */
+  readonly oil?: 'body' | 'face';
   /** Ids of its steps in the course. */
   readonly steps: readonly string[];
 }
@@ -59,6 +62,8 @@ export interface TreatmentView {
   readonly load: TreatmentLoad;
   /** What to heat, blend and lay out, counted back from the appointment. */
   readonly room: readonly RoomItem[];
+  /** How much oil it takes for body and face. Left out in plans of before oils were counted. */
+  readonly oil?: OilNeeds;
   /** The client's lines as they were drawn when it was planned. */
   readonly lines: readonly FaceLine[];
   /** Ids of those that nothing works, where the face is worked at all. */
@@ -102,5 +107,10 @@ export interface OfferedProtocol {
 /** What has to be ready before a client comes, with the time of day for each. */
 export interface RoomView {
   readonly visit: VisitView;
-  readonly items: readonly (RoomItem & { readonly at: string; readonly isReady: boolean })[];
+  readonly items: readonly (RoomItem & {
+    readonly at: string;
+    readonly isReady: boolean;
+    /** Of oil: what is in it, and where it is blended, mixed or poured. */
+    readonly oil?: { readonly words: string; readonly href: string; readonly act: string };
+  })[];
 }

@@ -1,3 +1,4 @@
+import type { VisitBlends } from './oil-views';
 import type { PlaceId } from '../core/anatomy/place';
 import type { DrainageCase, Purpose, School } from '../core/drainage/case';
 import type { DrainagePlan } from '../core/drainage/plan';
@@ -67,6 +68,8 @@ export interface VisitFrame {
 }
 
 export interface VisitView extends VisitFrame {
+  /** Blends for body and face. */
+  readonly blends: VisitBlends;
   /** What this client's volumes are worked out with. */
   readonly volumeSettings: VolumeSettings;
   readonly volumeUnit: VolumeUnit;

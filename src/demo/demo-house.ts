@@ -28,6 +28,7 @@ import { measure, rememberMeasuring } from './measures';
 import { type DemoClient, demoClients, demoHouse, demoPin, demoStaff, type DemoFinding } from './people.data';
 import { seededRandom } from './random';
 import { drawLines, planDrainageOf, planTreatmentOf, wishOf } from './plans';
+import { carryBlend, fillShelf, placeDemoPatch } from './shelf';
 import { layTray } from './tray';
 
 /**
@@ -52,6 +53,7 @@ async function makeHouse(db: Db, now: Date): Promise<void> {
   const therapistIds: number[] = [];
   for (const person of demoStaff) therapistIds.push(await insertTherapist(db, { ...person, pinHash }));
   await layTray(db, now);
+  await fillShelf(db, now);
   const wording = await readWording(db);
   for (const client of demoClients) {
     const by = therapistIds[client.therapist] ?? null;
@@ -69,6 +71,7 @@ async function makeHouse(db: Db, now: Date): Promise<void> {
       await insertFinding(db, id, dated(finding, now), by, addDays(now, -40).toISOString());
     if (client.hasIntake) await makeIntake(db, client, id, by, wording.version, now);
     await makePast(db, client, id, therapistIds[client.therapist] ?? 1, now, random);
+    if (client.patchTest) await placeDemoPatch(db, id, client.patchTest, now);
     if (client.ahead)
       await book(
         db,
@@ -226,7 +229,9 @@ async function makePast(
     if (client.lines && k === past.visits) await drawLines(db, client.lines, clientId, id, therapistId, at(6));
     const planned = client.holds ? planTreatmentOf : planDrainageOf;
     const steps = await planned(db, client, clientId, id, therapistId, at(9));
-    await treat(db, client, id, therapistId, steps, at, random, isLeftOpen);
+    const scent = client.scented?.liked[past.visits - k] ?? null;
+    if (client.scented) await carryBlend(db, id, client.scented.blend, therapistId, at(10));
+    await treat(db, client, id, therapistId, steps, at, random, isLeftOpen, scent);
     if (isLeftOpen) await setStage(db, id, 'close');
     else await setStage(db, id, 'done', at(client.minutes + 4));
   }
@@ -247,6 +252,7 @@ async function treat(
   at: (minutes: number) => string,
   random: () => number,
   isLeftOpen: boolean,
+  scent: number | null,
 ): Promise<void> {
   const events: TableEvent[] = [];
   let minute = 11;
@@ -273,7 +279,7 @@ async function treat(
       rednessBefore: 0,
       fadeMinutes: redness === 0 ? null : redness === 1 ? 5 : 15,
       warmth: random() < 0.3 ? -1 : 0,
-      scent: null,
+      scent,
       relaxationBefore,
       relaxationAfter: Math.min(10, relaxationBefore + 2 + Math.floor(random() * 3)),
       note: '',

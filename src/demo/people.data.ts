@@ -1,3 +1,5 @@
+import type { BlendInput } from '../contracts/oil-house';
+import { eveningBlend } from './blends.data';
 import type { LineKind } from '../core/facial/line';
 import type { LikesInput } from '../contracts/record';
 import type { TherapistView } from '../contracts/people-views';
@@ -28,7 +30,7 @@ export const demoStaff: readonly DemoPerson[] = [
     room: 'Room 1',
     role: 'owner',
     login: 'ines',
-    qualifications: ['massage', 'lymph-basic', 'lymphoedema-certified', 'oncology-massage'],
+    qualifications: ['massage', 'lymph-basic', 'lymphoedema-certified', 'oncology-massage', 'aromatherapy-clinical'],
   },
   {
     name: 'Bram Teasel',
@@ -68,6 +70,7 @@ export interface DemoClient {
   readonly phone: string;
   readonly note: string;
   readonly email?: string;
+  readonly heightCm?: number;
   readonly likes?: Partial<LikesInput>;
   readonly medicines?: string;
   /** Days from today to the day on which a child is due. */
@@ -92,6 +95,10 @@ export interface DemoClient {
   };
   /** What the visits hold instead of drainage: protocols of the library. */
   readonly holds?: readonly string[];
+  /** The blend of the past visits, and how the scent was liked each time (−2–2), the oldest first. */
+  readonly scented?: { readonly blend: BlendInput; readonly liked: readonly number[] };
+  /** A patch test was placed yesterday. */
+  readonly patchTest?: string;
   /** Kinds of line that were drawn on the face at the first visit, with their side. */
   readonly lines?: readonly (readonly [LineKind, 'left' | 'right'])[];
   /** Start of today's visit, local time. */
@@ -538,6 +545,7 @@ export const demoClients: readonly DemoClient[] = [
   },
   {
     name: 'Sunniva Harrow',
+    patchTest: 'Quiet face',
     bornOn: '1968-01-30',
     phone: '0700 900 452',
     note: 'Grinds her teeth at night.',
@@ -562,5 +570,23 @@ export const demoClients: readonly DemoClient[] = [
     ],
     past: { visits: 2, everyDays: 14 },
     today: '13:00',
+  },
+  {
+    name: 'Runa Tolvey',
+    bornOn: '1984-10-08',
+    phone: '0700 900 467',
+    note: 'Sleeps badly since the new shifts; shoulders up to her ears.',
+    heightCm: 171,
+    likes: { scentsLiked: 'lavender, cedar', scentsDisliked: 'mint', music: 'on' },
+    hasIntake: true,
+    findings: [{ id: 'nut-allergy', note: 'Hazelnut and almond, also on the skin.' }],
+    focus: ['whole-body'],
+    purpose: 'wellness',
+    minutes: 90,
+    therapist: 0,
+    holds: ['aroma-whole-body'],
+    scented: { blend: eveningBlend, liked: [1, 2] },
+    past: { visits: 2, everyDays: 28 },
+    today: '8:30',
   },
 ];

@@ -79,7 +79,8 @@ export interface Constituent {
 export interface Carrier {
   readonly id: string;
   readonly name: string;
-  readonly latin: string;
+  /** null for what grows on no plant. */
+  readonly latin: string | null;
   readonly densityGPerMl: number;
   readonly viscosity: 'light' | 'medium' | 'rich';
   readonly absorption: 'fast' | 'medium' | 'slow';

@@ -24,8 +24,9 @@ export interface CarrierChoice {
 
 /** Carriers from the best to the least suited, those that may not be taken last, each with its reasons. */
 export function chooseCarrier(book: OilBook, wish: CarrierWish): readonly CarrierChoice[] {
+  const hasAllergy = (wish.client.avoids ?? []).some(({ id }) => book.carriers.has(id));
   return [...book.carriers.values()]
-    .map((carrier) => judged(carrier, wish))
+    .map((carrier) => judged(carrier, wish, hasAllergy))
     .sort(
       (a, b) =>
         Number(a.against.length > 0) - Number(b.against.length > 0) ||
@@ -34,7 +35,7 @@ export function chooseCarrier(book: OilBook, wish: CarrierWish): readonly Carrie
     );
 }
 
-function judged(carrier: Carrier, wish: CarrierWish): CarrierChoice {
+function judged(carrier: Carrier, wish: CarrierWish, hasAllergy: boolean): CarrierChoice {
   const { area, client, skinType, minutes, dressesAtOnce, stock } = wish;
   const against = [
     ...reasonsAgainstCarrier(carrier.id, client),
@@ -61,6 +62,8 @@ function judged(carrier: Carrier, wish: CarrierWish): CarrierChoice {
     ],
     [dressesAtOnce && carrier.absorption === 'slow', 2, 'lies long on the skin'],
     [wanted === 'oily' && carrier.comedogenicity >= 3, 3, 'closes pores'],
+    // Somebody who reacts to one kind of seed may react to another.
+    [hasAllergy && carrier.allergens.length > 0, 3, `ask first: ${carrier.allergens.join(', ').replaceAll('-', ' ')}`],
     [carrier.waterBased && minutes > 10, 2, 'dries off, and oils do not mix into it'],
   ];
   const on = (list: typeof pro) => list.filter(([holds]) => holds);

@@ -18,7 +18,7 @@ export interface LabelFacts {
 }
 
 /** A finished blend keeps three months, a water-based one a month, and no longer than any of its parts. */
-export function useByOf(mixedOn: string, isWaterBased: boolean, bestBefores: readonly (string | null)[]): string {
+export function usableUntil(mixedOn: string, isWaterBased: boolean, bestBefores: readonly (string | null)[]): string {
   const own = addMonths(mixedOn, isWaterBased ? 1 : 3);
   return bestBefores.reduce<string>((least, date) => (date !== null && date < least ? date : least), own);
 }
@@ -36,7 +36,7 @@ export function labelLines(book: OilBook, facts: LabelFacts): readonly LabelLine
   const base = carrierOf(book, carrier);
   const percent = (100 * totalMlOf(book, used)) / volumeMl;
   const contents = [
-    `${base.name} (${base.latin})`,
+    base.latin === null ? base.name : `${base.name} (${base.latin})`,
     ...used.map(({ oil, drops }) => `${oilOf(book, oil).name} (${oilOf(book, oil).latin}) ${drops}`),
   ];
   const sun = sunHours > 0 ? [`No sun on it for ${sunHours} hours.`] : [];

@@ -59,6 +59,8 @@ function isSafe(book: OilBook, given: BlendCase, parts: readonly BlendPart[]): b
   return verdict !== 'over' && withinGuide;
 }
 
+const tiny = 1e-6;
+
 /** The part that a drop has to be taken from next; −1 when all limits hold. */
 function worstPart(book: OilBook, given: BlendCase, parts: readonly BlendPart[]): number {
   const { constituents, phototoxic, withinGuide, parts: doses } = judge(book, { ...given, parts });
@@ -80,8 +82,13 @@ function worstPart(book: OilBook, given: BlendCase, parts: readonly BlendPart[])
       return sun ? (doses[at]?.percent ?? 0) / sun.maxLeaveOnPercent : 0;
     });
   }
-  // Above what is usual: from those that kept most, so that the scent stays what it was.
-  return withinGuide ? -1 : most((at) => (parts[at]?.drops ?? 0) / Math.max(1, given.parts[at]?.drops ?? 1));
+  // Above what is usual: from those that kept most, so that the scent stays what it was; a last drop goes last.
+  return withinGuide
+    ? -1
+    : most((at) => {
+        const drops = parts[at]?.drops ?? 0;
+        return drops === 1 ? tiny : drops / Math.max(1, given.parts[at]?.drops ?? 1);
+      });
 }
 
 export function mendedBy(book: OilBook, before: readonly BlendPart[], after: readonly BlendPart[]): Mended {

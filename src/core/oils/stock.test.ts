@@ -5,7 +5,7 @@ import { aftercareLines, leaveOn } from './aftercare';
 import { carrierOf, oilOf } from './book';
 import { chooseCarrier } from './carrier';
 import { adult } from './client';
-import { fitsLabel, heightOnLabel, type LabelFacts, labelLines, labelSizes, useByOf } from './label';
+import { fitsLabel, heightOnLabel, type LabelFacts, labelLines, labelSizes, usableUntil } from './label';
 import { patchDueAt, patchState } from './patch-test';
 import { bestLiked, shuffled, smellCandidates } from './smell';
 import { addMonths, ageingOf, type Bottle, drawFrom, reorderList } from './stock';
@@ -124,9 +124,9 @@ describe('a label', () => {
   });
 
   it('runs out after three months, or with the first of its parts', () => {
-    expect(useByOf('2026-11-25', false, ['2027-05-01', null])).toBe('2027-02-25');
-    expect(useByOf('2026-11-25', false, ['2026-12-10'])).toBe('2026-12-10');
-    expect(useByOf('2026-11-25', true, [])).toBe('2026-12-25');
+    expect(usableUntil('2026-11-25', false, ['2027-05-01', null])).toBe('2027-02-25');
+    expect(usableUntil('2026-11-25', false, ['2026-12-10'])).toBe('2026-12-10');
+    expect(usableUntil('2026-11-25', true, [])).toBe('2026-12-25');
   });
 });
 

@@ -1,10 +1,8 @@
-import { isOfHead } from '../anatomy/head';
-import type { PlaceId } from '../anatomy/place';
-import { nameOf } from '../anatomy/place';
 import { toolFor } from '../facial/tool';
 import type { Position } from '../sequencing/block';
 import type { PlannedBlock } from '../treatment/plan-treatment';
-import { mediumMl, skinAreaCm2, type SpreadKind, type SpreadTable } from './medium';
+import type { SpreadTable } from './medium';
+import { type OilNeed, oilNeeds } from './oil-needs';
 
 /** Something to heat, blend or lay out before a client comes, counted back from the appointment. */
 export interface RoomItem {
@@ -13,6 +11,8 @@ export interface RoomItem {
   /** Whole minutes before the beginning; 0: at the door. */
   readonly minutesBefore: number;
   readonly why: string;
+  /** Of a blend: what it is spread on. */
+  readonly area?: 'body' | 'face';
 }
 
 /** How the house gets its room ready. */
@@ -23,6 +23,8 @@ export interface RoomHabits {
   readonly stoneUsefulSeconds: number;
   readonly stoneReheatSeconds: number;
   readonly spread: SpreadTable;
+  /** Skin of this client (m²), where height and weight are known. */
+  readonly surfaceM2?: number | undefined;
   /** What goes into the bath and how warm it is set, where that was worked out for the house's own stones. */
   readonly stones?: string | undefined;
 }
@@ -38,7 +40,7 @@ export function roomList(blocks: readonly PlannedBlock[], start: Position, habit
   if (blocks.length === 0) return [];
   const items: RoomItem[] = [
     ...stones(blocks, habits),
-    ...media(blocks, habits.spread),
+    ...media(blocks, habits),
     ...bed(blocks, start),
     ...smallThings(blocks),
     { kind: 'hands', what: 'Nails short, no jewellery, hands warm', minutesBefore: 2, why: 'Before every client.' },
@@ -105,38 +107,21 @@ function stonesInWords(hot: readonly PlannedBlock[], habits: RoomHabits): string
   ].join(', ');
 }
 
-function media(blocks: readonly PlannedBlock[], spread: SpreadTable): readonly RoomItem[] {
-  const oiled = blocks.filter(({ hands }) => hands === 'oiled');
-  const isFace = ({ modality }: PlannedBlock) => modality.startsWith('facial');
-  const amount = (own: readonly PlannedBlock[], kind: SpreadKind, what: string): RoomItem[] => {
-    const places = new Set(own.flatMap(({ steps }) => steps.flatMap((step) => step.places)));
-    const skin = withoutLeftovers(places, own);
-    const ml = mediumMl(spread, skinAreaCm2(spread, skin), kind);
-    if (ml <= 0) return [];
-    return [
-      {
-        kind: 'blend',
-        what: `${what}: ${ml} mL, no more`,
-        minutesBefore: blendMinutes,
-        why: `For ${Math.round(skinAreaCm2(spread, skin))} cm² of skin.`,
-      },
-    ];
-  };
-  return [
-    ...amount(
-      oiled.filter((block) => !isFace(block)),
-      'massage',
-      'Body oil in the cup',
-    ),
-    ...amount(oiled.filter(isFace), 'facial', 'Face oil'),
-  ];
-}
-
-/** Face and scalp after a body massage are worked with what is left on the hands. */
-function withoutLeftovers(places: ReadonlySet<PlaceId>, own: readonly PlannedBlock[]): ReadonlySet<PlaceId> {
-  const isBody = own.some(({ modality }) => modality === 'aromatherapy' || modality === 'body-massage');
-  if (!isBody) return places;
-  return new Set([...places].filter((id) => !isOfHead(nameOf(id))));
+function media(blocks: readonly PlannedBlock[], { spread, surfaceM2 }: RoomHabits): readonly RoomItem[] {
+  const { body, face } = oilNeeds(blocks, spread, surfaceM2);
+  const item = (need: OilNeed | null, area: 'body' | 'face', what: string): RoomItem[] =>
+    need
+      ? [
+          {
+            kind: 'blend',
+            area,
+            what: `${what}: ${need.ml} mL, no more`,
+            minutesBefore: blendMinutes,
+            why: `For ${Math.round(need.cm2)} cm² of skin.`,
+          },
+        ]
+      : [];
+  return [...item(body, 'body', 'Body oil in the cup'), ...item(face, 'face', 'Face oil')];
 }
 
 const bolsters: Readonly<Partial<Record<Position, string>>> = {

@@ -8,6 +8,7 @@ import { Kbd } from '../../ui/kbd/Kbd';
 import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import { send, sentenceOf } from '../api';
 import { useLetters } from '../letters';
+import { BenchNav } from './BenchNav';
 import { BathPanel } from './BathPanel';
 import styles from './Bench.module.css';
 import { HabitsForm } from './HabitsForm';
@@ -123,6 +124,7 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
               {time} {client.split(' ')[0]}
             </a>
           ))}
+          <BenchNav here="stones" visitId={visit?.id ?? null} />
           <Shortcuts list={keys} />
         </div>
       </div>

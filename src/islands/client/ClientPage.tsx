@@ -87,6 +87,7 @@ export function ClientPage({ view, today, isOwner }: Props) {
             </p>
           </div>
           {view.isArchived && <strong className={styles['archived']}>in the archive</strong>}
+          <ButtonLink href={`/bench/oils?client=${client.id}`}>Blend</ButtonLink>
           <ButtonLink href={`/clients/${client.id}/progress`}>Progress</ButtonLink>
         </div>
         {view.mergedInto !== null && (

@@ -139,6 +139,17 @@ export function EditClient({ clientId, data, version, isContactOnly, onSaved }: 
               error={error?.fieldError('likes.sides')}
             />
             <Field
+              label="Height, cm"
+              inputMode="decimal"
+              value={form.heightCm ?? ''}
+              onChange={(event) => {
+                const cm = Number(event.target.value.replace(',', '.'));
+                set({ heightCm: event.target.value.trim() === '' || Number.isNaN(cm) ? null : cm });
+              }}
+              hint="With the weight it tells how much oil goes."
+              error={error?.fieldError('heightCm')}
+            />
+            <Field
               label="Scents liked"
               value={form.likes.scentsLiked}
               onChange={(event) => like({ scentsLiked: event.target.value })}

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
-import { warmthAnswers } from '../../catalogue/swelling/scales.data';
+import { scentAnswers, warmthAnswers } from '../../catalogue/swelling/scales.data';
 import type { ClosingView, VisitView } from '../../contracts/visit-views';
 import { expandArea } from '../../core/anatomy/areas';
 import { needsAnswerNow } from '../../core/skin/feedback';
@@ -26,6 +26,7 @@ const noteDelayMs = 600;
 /** The two minutes at the end: look again, measure again, ask how it was. Stored as it is answered. */
 export function CloseView({ visit }: { readonly visit: VisitView }) {
   const first = visit.closing;
+  const isScented = Object.values(visit.blends).some(({ blend }) => blend.parts.length > 0);
   const [answers, setAnswers] = useState<Answers>({
     pressure: first?.pressure ?? null,
     comfort: first?.comfort ?? null,
@@ -173,6 +174,15 @@ export function CloseView({ visit }: { readonly visit: VisitView }) {
             value={textOf(answers.warmth)}
             onChange={(value) => answer({ warmth: Number(value) })}
           />
+          {isScented && (
+            <Choice
+              isRow
+              label="Scent"
+              options={scentAnswers.map(({ value, text }) => ({ value: String(value), text }))}
+              value={textOf(answers.scent)}
+              onChange={(value) => answer({ scent: Number(value) })}
+            />
+          )}
           <SkinAfter answers={answers} onAnswer={answer} />
           <TextArea
             label="Note"

@@ -79,7 +79,7 @@ export function Masthead({ place, me }: Props) {
           Clients
         </a>
         {me.role !== 'assistant' && (
-          <a href="/bench/stones" aria-current={place === 'bench' ? 'page' : undefined}>
+          <a href="/bench/oils" aria-current={place === 'bench' ? 'page' : undefined}>
             Bench
           </a>
         )}

@@ -13,6 +13,7 @@ import styles from './PrintPlan.module.css';
 export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly plan: PlanView }) {
   const marks = planMarks(visit.findings, plan.plan, plan.steps, undefined, new Set());
   const { treatment } = plan;
+  const { blends } = visit;
   const drainagePhases = phasesOf(plan.steps);
   const phases = plan.steps.map((step, i) => step.told?.block ?? drainagePhases[i]);
   const total = treatment?.totalSeconds ?? plan.steps.reduce((sum, step) => sum + step.seconds, 0);
@@ -96,6 +97,11 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
             {treatment.room.map(({ what, minutesBefore }) => (
               <li key={what}>
                 <strong>{minutesBefore === 0 ? 'at the door' : `${minutesBefore} min before`}</strong> {what}
+              </li>
+            ))}
+            {Object.values(blends).map(({ blend, words }) => (
+              <li key={blend.area}>
+                <strong>{blend.name}</strong> {words}
               </li>
             ))}
           </ul>

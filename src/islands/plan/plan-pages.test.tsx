@@ -34,6 +34,7 @@ const visitAt = (stage: StageOrEnd, change: Partial<VisitView> = {}): VisitView 
   school: defaultSchool,
   isFirst: false,
   answers: {},
+  blends: {},
   volumeSettings: usualVolume,
   volumeUnit: 'ml',
   before: null,

@@ -55,7 +55,7 @@ export function RoomList({ room, now }: { readonly room: RoomView; readonly now:
             </p>
           ) : (
             <ol className={styles['items']}>
-              {items.map(({ what, why, kind, at, minutesBefore }) => (
+              {items.map(({ what, why, kind, at, minutesBefore, oil }) => (
                 <li key={what} data-kind={kind}>
                   <label>
                     <span className={styles['at']}>
@@ -76,6 +76,11 @@ export function RoomList({ room, now }: { readonly room: RoomView; readonly now:
                     </span>
                     <em>{kindWords[kind]}</em>
                   </label>
+                  {oil && (
+                    <p className={styles['oil']}>
+                      {oil.words} <a href={oil.href}>{oil.act}</a>
+                    </p>
+                  )}
                 </li>
               ))}
             </ol>

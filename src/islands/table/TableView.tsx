@@ -104,6 +104,8 @@ export function TableView({ visit, plan, stones = noStones }: Props) {
   const next = steps[Math.max(0, index) + 1];
   const total = steps.reduce((sum, s) => sum + spanOf(s), 0);
   const isReady = state.status === 'ready';
+  const oil = plan.treatment?.blocks.find(({ steps: own }) => own.includes(step.id))?.oil;
+  const oilName = oil && visit.blends[oil]?.blend.name;
   const cue = cueAt(stones.cues, isReady ? 0 : planSeconds(plan.steps, step, table.stepMs / 1000));
   return (
     <div className={styles['view']}>
@@ -151,6 +153,7 @@ export function TableView({ visit, plan, stones = noStones }: Props) {
             {step.cautions.join(' ')}
           </p>
           {step.told?.tool && <p className={styles['tool']}>With the {step.told.tool}</p>}
+          {oilName && <p className={styles['tool']}>With “{oilName}”</p>}
         </main>
       </div>
       <CatchUpBar

@@ -1,6 +1,7 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { anatomy } from '../../catalogue/anatomy';
+import type { VisitBlends } from '../../contracts/oil-views';
 import type { BlockView } from '../../contracts/treatment-views';
 import { type TableStep, timesOf, titleOf } from '../../core/table/table-step';
 import { formatClock } from '../../core/units';
@@ -10,12 +11,14 @@ import styles from './Treatment.module.css';
 
 interface Props {
   readonly handle: TreatmentHandle;
+  /** What the visit carries for body and face. */
+  readonly blends: VisitBlends;
   readonly selected: string | undefined;
   readonly onSelect: (id: string | undefined) => void;
 }
 
 /** The parts of the treatment in their order: drag one, or move it with Alt and the arrow keys. */
-export function BlockList({ handle, selected, onSelect }: Props) {
+export function BlockList({ handle, blends, selected, onSelect }: Props) {
   const { treatment, plan, move, blocks } = handle;
   const steps = new Map(plan.steps.map((step) => [step.id, step]));
   return (
@@ -36,6 +39,7 @@ export function BlockList({ handle, selected, onSelect }: Props) {
             .filter(({ then }) => then === block.id)
             .map(({ message, severity }) => ({ message, severity }))
             .concat(treatment.stepFaults.filter((fault) => fault.block === block.id))}
+          blend={block.oil && blends[block.oil]?.blend.name}
           isOpen={selected === block.id}
           onToggle={() => onSelect(selected === block.id ? undefined : block.id)}
         />
@@ -49,11 +53,13 @@ interface BlockProps {
   readonly number: number;
   readonly steps: readonly TableStep[];
   readonly faults: readonly { readonly message: string; readonly severity: string }[];
+  /** The oil that it is worked with. */
+  readonly blend: string | undefined;
   readonly isOpen: boolean;
   readonly onToggle: () => void;
 }
 
-function Block({ block, number, steps, faults, isOpen, onToggle }: BlockProps) {
+function Block({ block, number, steps, faults, blend, isOpen, onToggle }: BlockProps) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: block.id });
   const setup = block.changes.reduce((sum, { seconds }) => sum + seconds, 0);
   return (
@@ -80,6 +86,7 @@ function Block({ block, number, steps, faults, isOpen, onToggle }: BlockProps) {
           <strong>{block.name}</strong>
           <small>
             {block.of} · {steps.length} {steps.length === 1 ? 'step' : 'steps'}
+            {blend && ` · ${blend}`}
           </small>
         </span>
         <span className={styles['clock']}>

@@ -132,13 +132,18 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
           {isEmpty && (
             <p className={styles['notice']}>Nothing of what was chosen may be given; the reasons stand at the right.</p>
           )}
-          <BlockList handle={handle} selected={selected} onSelect={setSelected} />
+          <BlockList handle={handle} blends={visit.blends} selected={selected} onSelect={setSelected} />
         </main>
         <TreatmentSide handle={handle} visit={visit} regionLabel={(name) => regionLabel(anatomy, name)} />
       </div>
       <footer className={styles['foot']}>
         <Bands treatment={treatment} selected={selected} onSelect={setSelected} />
         <div className={styles['actions']}>
+          {treatment.oil && (treatment.oil.body ?? treatment.oil.face) && (
+            <a href={`/bench/oils?visit=${visit.id}`}>
+              {(visit.blends.body ?? visit.blends.face) ? 'Oils' : 'Choose oils'}
+            </a>
+          )}
           <a href={`/visits/${visit.id}/prepare`}>Room list</a>
           <a href={`/visits/${visit.id}/print`}>Print</a>
           <Button look="link" onClick={handle.undo} disabled={!handle.canUndo}>

@@ -7,6 +7,7 @@ import { findPairs } from './migrations/0004_find_pairs';
 import { keepALibrary } from './migrations/0005_keep_a_library';
 import { holdMoreThanDrainage } from './migrations/0006_hold_more_than_drainage';
 import { keepStones } from './migrations/0007_keep_stones';
+import { keepOils } from './migrations/0008_keep_oils';
 
 export interface Migration {
   /** `NNNN_verb_noun`: applied in this order. */
@@ -23,6 +24,7 @@ const migrations: readonly Migration[] = [
   keepALibrary,
   holdMoreThanDrainage,
   keepStones,
+  keepOils,
 ];
 
 /**

@@ -46,6 +46,7 @@ export interface ClientTable {
   archived_at: string | null;
   merged_into: number | null;
   measuring_json: Generated<string>;
+  height_cm: number | null;
 }
 
 export interface ClientVersionTable {
@@ -333,6 +334,86 @@ export interface StoneCareTable {
   done_by: number | null;
 }
 
+export interface OilBottleTable {
+  id: Generated<number>;
+  kind: 'essential' | 'carrier';
+  oil: string;
+  lot: Generated<string>;
+  opened_on: string | null;
+  printed_on: string | null;
+  size_ml: number;
+  left_ml: number;
+  cost_cents: Generated<number>;
+  drops_per_ml: number | null;
+  state: Generated<'in-use' | 'empty' | 'discarded'>;
+  note: Generated<string>;
+  added_at: string;
+}
+
+export interface OilBlendTable {
+  id: Generated<number>;
+  name: string;
+  blend_json: string;
+  made_at: string;
+  made_by: number | null;
+  removed_at: string | null;
+}
+
+export interface OilMixTable {
+  id: Generated<number>;
+  client_id: number | null;
+  visit_id: number | null;
+  blend_json: string;
+  counted_json: Generated<string>;
+  state: Generated<'mixing' | 'mixed' | 'given-up'>;
+  left_ml: Generated<number>;
+  cost_cents: Generated<number>;
+  use_by: string | null;
+  started_at: string;
+  mixed_at: string | null;
+  mixed_by: number | null;
+}
+
+export interface OilDrawTable {
+  id: Generated<number>;
+  bottle_id: number;
+  ml: number;
+  why: 'mixed' | 'corrected' | 'discarded';
+  mix_id: number | null;
+  done_at: string;
+  done_by: number | null;
+}
+
+export interface VisitBlendTable {
+  visit_id: number;
+  area: 'body' | 'face';
+  blend_json: string;
+  mix_id: number | null;
+  poured_from: number | null;
+  chosen_at: string;
+  chosen_by: number | null;
+}
+
+export interface SmellChoiceTable {
+  id: Generated<number>;
+  client_id: number;
+  visit_id: number | null;
+  strips_json: string;
+  chosen: number | null;
+  done_at: string;
+  done_by: number | null;
+}
+
+export interface PatchTestTable {
+  id: Generated<number>;
+  client_id: number;
+  what: string;
+  placed_at: string;
+  placed_by: number | null;
+  readings_json: Generated<string>;
+  ended_at: string | null;
+}
+
 export interface TreatmentTemplateTable {
   id: Generated<number>;
   client_id: number | null;
@@ -388,6 +469,13 @@ export interface Database {
   treatment_template: TreatmentTemplateTable;
   stone: StoneTable;
   stone_care: StoneCareTable;
+  oil_bottle: OilBottleTable;
+  oil_blend: OilBlendTable;
+  oil_mix: OilMixTable;
+  oil_draw: OilDrawTable;
+  visit_blend: VisitBlendTable;
+  smell_choice: SmellChoiceTable;
+  patch_test: PatchTestTable;
   closing: ClosingTable;
   audit: AuditTable;
   client_version: ClientVersionTable;
@@ -409,6 +497,7 @@ export type TapingRow = Selectable<TapingTable>;
 export type ObservationRow = Selectable<ObservationTable>;
 export type ReferralFlagRow = Selectable<ReferralFlagTable>;
 export type TapeProtocolRow = Selectable<TapeProtocolTable>;
+export type OilMixRow = Selectable<OilMixTable>;
 export type PlanRow = Selectable<PlanTable>;
 export type VisitRow = Selectable<VisitTable>;
 export type TreatmentTemplateRow = Selectable<TreatmentTemplateTable>;

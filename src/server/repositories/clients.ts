@@ -24,6 +24,7 @@ export function toClientData(row: ClientRow): ClientInput {
     address: row.address,
     emergencyContact: row.emergency_contact,
     dueOn: row.due_on,
+    heightCm: row.height_cm,
     medicines: row.medicines,
     likes: { ...noLikes, ...(JSON.parse(row.likes_json) as Partial<LikesInput>) },
     note: row.note,
@@ -40,6 +41,7 @@ function columnsOf(given: ClientInput) {
     address: given.address,
     emergency_contact: given.emergencyContact,
     due_on: given.dueOn,
+    height_cm: given.heightCm,
     medicines: given.medicines,
     likes_json: JSON.stringify(given.likes),
     note: given.note,
@@ -49,7 +51,7 @@ function columnsOf(given: ClientInput) {
 /** What a client is added with; all but the name may be left out. */
 /** What the front desk may see: how to reach somebody, nothing that belongs to the treatment. */
 export function contactOnly(data: ClientInput): ClientInput {
-  return { ...data, dueOn: null, medicines: '', note: '', likes: noLikes };
+  return { ...data, dueOn: null, heightCm: null, medicines: '', note: '', likes: noLikes };
 }
 
 export type NewClient = Pick<ClientInput, 'name'> & Partial<ClientInput>;
@@ -66,6 +68,7 @@ export async function insertClient(db: Db, given: NewClient, now: string): Promi
     address: '',
     emergencyContact: '',
     dueOn: null,
+    heightCm: null,
     medicines: '',
     likes: noLikes,
     note: '',

@@ -14,8 +14,19 @@ const ofClient = [
   'attachment',
   'client_version',
   'treatment_template',
+  'oil_mix',
+  'smell_choice',
+  'patch_test',
 ] as const;
-const ofVisit = ['visit_check', 'plan', 'table_event', 'closing', 'screening_override', 'reminder'] as const;
+const ofVisit = [
+  'visit_check',
+  'plan',
+  'table_event',
+  'closing',
+  'screening_override',
+  'reminder',
+  'visit_blend',
+] as const;
 
 export type Counts = Readonly<Record<(typeof ofClient)[number] | 'visit', number>>;
 

@@ -3,6 +3,7 @@ import type { ClosingView } from '../../contracts/visit-views';
 import type { Db } from '../db/connection';
 import { insertAudit, insertClosing, latestClosing, setStage } from '../repositories/visits';
 import { readVisitFrame } from './read-visit';
+import { pourForVisit } from './visit-blends';
 import type { Actor, SaveRefusal } from './saving';
 
 /** Stores what is asked at the end; every change is a new version. */
@@ -32,6 +33,8 @@ export async function finishVisit(
   if (!visit) return { kind: 'not-found' };
   const now = actor.now.toISOString();
   await db.transaction().execute(async (trx) => {
+    // Signed off again after a correction, nothing is poured a second time.
+    if (visit.stage !== 'done') await pourForVisit(trx, visitId);
     await setStage(trx, visitId, 'done', now);
     await insertAudit(trx, { at: now, by: actor.therapistId, action: 'visit closed', subject: `visit ${visitId}` });
   });

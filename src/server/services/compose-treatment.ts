@@ -1,4 +1,5 @@
 import { anatomy } from '../../catalogue/anatomy';
+import { spreadTable } from '../../catalogue/oils/spread';
 import { screeningBook } from '../../catalogue/screening/screening';
 import type { TreatmentInput } from '../../contracts/treatment';
 import type { BlockView, TreatmentView } from '../../contracts/treatment-views';
@@ -7,6 +8,7 @@ import { readCase } from '../../core/drainage/case';
 import { type DrainagePlan, planDrainage } from '../../core/drainage/plan';
 import type { FaceLine } from '../../core/facial/line';
 import { lineBlocks, linesOfStep, lineWorkId, openLines } from '../../core/facial/line-work';
+import { oilNeeds } from '../../core/room/oil-needs';
 import { type RoomHabits, roomList } from '../../core/room/room-list';
 import type { TableStep } from '../../core/table/table-step';
 import { type LeftOut, allowOnly } from '../../core/treatment/allow';
@@ -35,6 +37,8 @@ export interface TreatmentFacts {
   readonly last: { readonly date: string; readonly given: GivenTreatment } | null;
   /** The house's stones, how warm it works, and what of the client bears on that. */
   readonly tray: StoneTray;
+  /** Skin of the client (m²), where height and weight are known. */
+  readonly surfaceM2: number | undefined;
 }
 
 type Wish = Omit<TreatmentInput, 'basedOn' | 'reason'>;
@@ -99,7 +103,8 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
     rules: plan.rules,
     proposals: plan.totalSeconds < plan.usualSeconds || !plan.fits ? waysToShorten(all.blocks) : [],
     load: loadOf(plan.blocks),
-    room: roomList(plan.blocks, plan.start.position, habitsFor(facts.tray, steps)),
+    room: roomList(plan.blocks, plan.start.position, { ...habitsFor(facts.tray, steps), surfaceM2: facts.surfaceM2 }),
+    oil: oilNeeds(plan.blocks, spreadTable, facts.surfaceM2),
     lines,
     openLines: hasFacial(plan) ? openLines(plan.blocks, lines).map(({ id }) => id) : [],
     sinceLast: facts.last
@@ -192,6 +197,7 @@ function tellBlocks(
       startsAt: block.startsAt,
       seconds: block.seconds,
       why: block.why,
+      ...(block.hands === 'oiled' ? { oil: block.modality.startsWith('facial') ? 'face' : 'body' } : {}),
       steps: own.map(({ id }) => id),
     };
   });

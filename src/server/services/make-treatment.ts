@@ -61,7 +61,7 @@ export async function storeTreatment(
     recorded_at: actor.now.toISOString(),
     recorded_by: actor.therapistId,
   });
-  await setHolds(trx, visit.id, heldBy(library, visit, input, modalities, treatment.room));
+  await setHolds(trx, visit.id, heldBy(library, visit, input, modalities, treatment));
   await advance(trx, visit.id, visit.stage, 'plan');
   const saved = await latestPlan(trx, visit.id);
   if (!saved) throw new Error('a plan vanished inside its own transaction');
@@ -77,7 +77,7 @@ export async function foreseeTreatment(db: Db, visitId: number, wish: Wish): Pro
   if (!visit) return;
   const library = await readHouseLibrary(db);
   const { treatment, modalities } = composeTreatment(library, await readTreatmentFacts(db, visit), wish);
-  await setHolds(db, visitId, heldBy(library, visit, wish, modalities, treatment.room));
+  await setHolds(db, visitId, heldBy(library, visit, wish, modalities, treatment));
 }
 
 /** Choices of what the house does not have, each with its place; parts that a protocol does not have among them. */
@@ -103,8 +103,8 @@ function heldBy(
   { focus, purpose }: VisitRecord,
   { choices, isShort, fill, bothSides, school }: Wish,
   modalities: readonly string[],
-  room: VisitHolds['room'],
+  { room, oil }: Pick<VisitHolds, 'room' | 'oil'>,
 ): VisitHolds {
   const holds = { choices, isShort, fill, bothSides, ...(school ? { school } : {}) };
-  return { holds, name: nameOfHolds(library, holds, workInWords(anatomy, focus, purpose)), modalities, room };
+  return { holds, name: nameOfHolds(library, holds, workInWords(anatomy, focus, purpose)), modalities, room, oil };
 }

@@ -82,6 +82,7 @@ function together(a: ClientInput, b: ClientInput): ClientInput {
     address: a.address || b.address,
     emergencyContact: a.emergencyContact || b.emergencyContact,
     dueOn: a.dueOn ?? b.dueOn,
+    heightCm: a.heightCm ?? b.heightCm,
     medicines: medicines.join('\n'),
     likes,
     note: [...new Set(notes)].join('\n'),

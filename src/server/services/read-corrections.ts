@@ -15,6 +15,7 @@ const fieldNames: Readonly<Partial<Record<keyof ClientInput, string>>> = {
   address: 'address',
   emergencyContact: 'in an emergency',
   dueOn: 'due date',
+  heightCm: 'height',
   medicines: 'medicines',
   note: 'note',
   likes: 'likes',

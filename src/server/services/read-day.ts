@@ -13,6 +13,8 @@ import { clockTime, dayBounds, isoDay, longDay, workingWeek } from './house-cloc
 import { holdsOf, workOf } from './visit-holds';
 import { prepareVisit } from './prepare-visit';
 import { briefOf, therapistOf } from './read-visit';
+import { patchTestsDue } from './patch-tests';
+import { bottlesTurning } from './read-oils';
 import { countOutbox } from './reminders';
 import { readVolumeSettings, withVolume } from './taping-volume';
 import { findMeasuring } from '../repositories/measures';
@@ -52,7 +54,9 @@ export async function readDay(db: Db, day: Date, now: Date, mayTreat = true): Pr
     house: house?.name ?? '',
     week,
     visits,
-    looseEnds: mayTreat ? await looseEndsOf(db, now) : [],
+    looseEnds: mayTreat
+      ? [...(await patchEnds(db, now)), ...(await looseEndsOf(db, now)), ...(await bottleEnds(db, now))]
+      : [],
     mayTreat,
     outbox: await countOutbox(db, now),
     before: isoDay(addDays(day, -7).toISOString()),
@@ -153,6 +157,24 @@ async function lineOf(
   if (!last || excess === null || excess === undefined) return number;
   const volumes = volumesIn((await findMeasuring(db)).volumeUnit);
   return `${number} · last time ${volumes.text(excess)} over the ${last.side === 'left' ? 'right' : 'left'} ${last.limb}`;
+}
+
+/** Patch tests that are to be read today, with the time. */
+async function patchEnds(db: Db, now: Date): Promise<DayView['looseEnds']> {
+  const tests = await patchTestsDue(db, now);
+  return tests.map(({ client, clientId, words }) => ({
+    text: `${client}: patch test`,
+    what: words,
+    href: `/bench/oils?client=${clientId}`,
+  }));
+}
+
+/** Bottles that are old or about to be; one line for all but the first. */
+async function bottleEnds(db: Db, now: Date): Promise<DayView['looseEnds']> {
+  const [first, ...others] = await bottlesTurning(db, now);
+  if (!first) return [];
+  const more = others.length > 0 ? ` and ${others.length} more` : '';
+  return [{ text: `${first.name}${more}`, what: first.words, href: '/bench/bottles' }];
 }
 
 async function looseEndsOf(db: Db, now: Date): Promise<DayView['looseEnds']> {

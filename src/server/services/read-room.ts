@@ -1,6 +1,7 @@
 import { subMinutes } from 'date-fns';
 import type { ReadyInput } from '../../contracts/treatment';
 import type { RoomView } from '../../contracts/treatment-views';
+import type { VisitView } from '../../contracts/visit-views';
 import { drainageBlock } from '../../core/treatment/drainage-block';
 import { planTreatment } from '../../core/treatment/plan-treatment';
 import { type RoomItem, roomList } from '../../core/room/room-list';
@@ -26,8 +27,24 @@ export async function readRoom(db: Db, visitId: number): Promise<RoomView | unde
       ...item,
       at: clockTime(subMinutes(new Date(row.starts_at), item.minutesBefore).toISOString()),
       isReady: ready.has(item.what),
+      ...(item.area ? { oil: oilOf(visit, item.area) } : {}),
     })),
   };
+}
+
+/** What stands in the cup, and what is still to be done for it. */
+function oilOf({ id, blends }: VisitView, area: 'body' | 'face'): NonNullable<RoomView['items'][number]['oil']> {
+  const bench = `/bench/oils?visit=${id}`;
+  const chosen = blends[area];
+  if (!chosen) return { words: 'No blend is chosen yet.', href: bench, act: 'Choose a blend' };
+  const words = `${chosen.blend.name}: ${chosen.words}`;
+  if (chosen.pouredFrom !== null)
+    return { words: `${words}. Pour it from the house’s bottle.`, href: bench, act: 'Another blend' };
+  if (!chosen.mix) return { words: `${words}.`, href: bench, act: 'Mix it' };
+  const card = `/bench/mixes/${chosen.mix.id}`;
+  return chosen.mix.isMixed
+    ? { words: `${words}. It is mixed.`, href: card, act: 'The label' }
+    : { words: `${words}.`, href: card, act: 'Go on mixing' };
 }
 
 /** A drainage by itself needs little: the bed, warm hands, water. */

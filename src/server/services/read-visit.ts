@@ -31,6 +31,7 @@ import { clockTime, isoDay, longDay, shortDay } from './house-clock';
 import { screenCase, type ScreeningCase, screenDrainage } from './screen-visit';
 import { readVolumeSettings, withVolume } from './taping-volume';
 import { readIrritated } from './skin-today';
+import { readVisitBlends } from './visit-blends';
 import { holdsOf, modalitiesOf, workOf } from './visit-holds';
 
 /** Who a client is, in words that the next client may read: what limits the work, never a disease. */
@@ -193,7 +194,7 @@ export async function readVisit(db: Db, id: number): Promise<VisitView | undefin
 export async function completeVisit(db: Db, record: VisitRecord): Promise<VisitView> {
   const { stored, overrides, modalities, medicines, irritated, dueOn, ...frame } = record;
   const { id } = frame;
-  const [settings, measuring, tapings, last, plan, events, closing] = await Promise.all([
+  const [settings, measuring, tapings, last, plan, events, closing, blends] = await Promise.all([
     readVolumeSettings(db, frame.client.id),
     findMeasuring(db),
     listTapingsOfVisit(db, id),
@@ -201,6 +202,7 @@ export async function completeVisit(db: Db, record: VisitRecord): Promise<VisitV
     latestPlan(db, id),
     listEvents(db, id),
     latestClosing(db, id),
+    readVisitBlends(db, id),
   ]);
   const newest = (phase: 'before' | 'after') => {
     const row = tapings.findLast((taping) => taping.phase === phase);
@@ -216,5 +218,6 @@ export async function completeVisit(db: Db, record: VisitRecord): Promise<VisitV
     plan: plan ? toPlanView(plan, record) : null,
     events,
     closing: closing ?? null,
+    blends,
   };
 }

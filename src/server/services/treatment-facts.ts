@@ -5,6 +5,7 @@ import type { Db } from '../db/connection';
 import { listObservationsOfClient } from '../repositories/measures';
 import type { TreatmentFacts } from './compose-treatment';
 import { lastTreatment } from './given-treatment';
+import { readBody } from './oil-client';
 import type { VisitRecord } from './read-visit';
 import { readTray } from './rotate-stones';
 import { modalitiesOf } from './visit-holds';
@@ -13,11 +14,12 @@ const daysOfLedger = 7;
 
 /** All that a treatment of this visit is composed from. */
 export async function readTreatmentFacts(db: Db, visit: VisitRecord): Promise<TreatmentFacts> {
-  const [observations, timesThisWeek, last, tray] = await Promise.all([
+  const [observations, timesThisWeek, last, tray, body] = await Promise.all([
     listObservationsOfClient(db, visit.client.id),
     timesBefore(db, visit),
     lastTreatment(db, visit.client.id, visit.startsAt),
     readTray(db, visit),
+    readBody(db, visit.client.id),
   ]);
   return {
     visit,
@@ -25,6 +27,7 @@ export async function readTreatmentFacts(db: Db, visit: VisitRecord): Promise<Tr
     timesThisWeek,
     last: last && { date: last.date, given: last.given },
     tray,
+    surfaceM2: body.surfaceM2 ?? undefined,
   };
 }
 

@@ -2,6 +2,7 @@ import { anatomy } from '../../catalogue/anatomy';
 import type { TreatmentHolds } from '../../contracts/treatment';
 import { lineWorkId } from '../../core/facial/line-work';
 import type { Purpose } from '../../core/drainage/case';
+import type { OilNeeds } from '../../core/room/oil-needs';
 import type { RoomItem } from '../../core/room/room-list';
 import { workInWords } from '../../core/visit/words';
 import type { VisitRow } from '../db/schema';
@@ -15,6 +16,7 @@ export interface VisitHolds {
   /** Kinds of work that it gives. */
   readonly modalities: readonly string[];
   readonly room: readonly RoomItem[];
+  readonly oil?: OilNeeds | undefined;
 }
 
 export const drainageWork: readonly string[] = ['lymph-drainage', 'reroute-drainage'];

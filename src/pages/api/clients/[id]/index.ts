@@ -15,8 +15,8 @@ export const PUT = endpoint(async (context) => {
     // The front desk changes how to reach a client; what belongs to the treatment stays as it is, and unseen.
     const before = await findClient(db, id);
     if (!before) return notFound('client');
-    const { medicines, likes, note, dueOn } = toClientData(before);
-    input = { ...input, medicines, likes, note, dueOn };
+    const { medicines, likes, note, dueOn, heightCm } = toClientData(before);
+    input = { ...input, medicines, likes, note, dueOn, heightCm };
   }
   const shown = (data: ClientInput) => (isDesk ? contactOnly(data) : data);
   const result = await correctClient(db, id, input, actor);

@@ -1,0 +1,146 @@
+import { type FormEvent, useState } from 'react';
+import { oilBook } from '../../catalogue/oils/oils';
+import type { BottleView } from '../../contracts/oil-views';
+import { Button } from '../../ui/button/Button';
+import { Dialog } from '../../ui/dialog/Dialog';
+import { Field, Select } from '../../ui/field/Field';
+import { RequestError, send } from '../api';
+import styles from './Oils.module.css';
+
+interface Props {
+  readonly bottle: BottleView | undefined;
+  readonly onClose: () => void;
+  readonly onSaved: () => void;
+}
+
+const usualMl = { essential: '10', carrier: '500' } as const;
+
+/** A bottle of the shelf: what it is, when it was opened, what is left of it. */
+export function BottleForm({ bottle, onClose, onSaved }: Props) {
+  const [kind, setKind] = useState(bottle?.kind ?? 'essential');
+  const [error, setError] = useState<RequestError>();
+  const names = [...(kind === 'essential' ? oilBook.oils : oilBook.carriers).values()];
+  const [oil, setOil] = useState(bottle?.oil ?? 'lavender');
+  const perMl = kind === 'essential' ? oilBook.oils.get(oil)?.dropsPerMl : undefined;
+  const save = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    const text = (name: string) => String(form.get(name) ?? '').trim();
+    const number = (name: string) => (text(name) === '' ? null : Number(text(name).replace(',', '.')));
+    const cost = number('cost');
+    const given = {
+      kind,
+      oil,
+      lot: text('lot'),
+      openedOn: text('openedOn') || null,
+      printedOn: text('printedOn') || null,
+      sizeMl: number('sizeMl'),
+      leftMl: number('leftMl') ?? number('sizeMl'),
+      costCents: cost === null ? 0 : Math.round(cost * 100),
+      dropsPerMl: number('dropsPerMl'),
+      state: text('state') || 'in-use',
+      note: text('note'),
+    };
+    try {
+      if (bottle) await send('PUT', `/api/oils/bottles/${bottle.id}`, given);
+      else await send('POST', '/api/oils/bottles', given);
+      onSaved();
+    } catch (caught) {
+      if (caught instanceof RequestError) setError(caught);
+    }
+  };
+  const of = (name: string) => error?.fieldError(name);
+  return (
+    <Dialog title={bottle ? `Bottle ${bottle.id}` : 'A bottle for the shelf'} isOpen onClose={onClose}>
+      <form className={styles['form']} onSubmit={(event) => void save(event)} noValidate>
+        <div className={styles['two']}>
+          <Select
+            label="Kind"
+            value={kind}
+            onChange={(event) => {
+              const next = event.target.value as typeof kind;
+              setKind(next);
+              setOil(next === 'essential' ? 'lavender' : 'jojoba');
+            }}
+          >
+            <option value="essential">essential oil</option>
+            <option value="carrier">carrier</option>
+          </Select>
+          <Select label="What it is" value={oil} onChange={(event) => setOil(event.target.value)} error={of('oil')}>
+            {names
+              .sort((a, b) => a.name.localeCompare(b.name))
+              .map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+          </Select>
+          <Field label="Lot" name="lot" defaultValue={bottle?.lot ?? ''} maxLength={40} error={of('lot')} />
+          <Field
+            label="Opened on"
+            name="openedOn"
+            type="date"
+            defaultValue={bottle?.openedOn ?? ''}
+            hint="Empty: still closed."
+            error={of('openedOn')}
+          />
+          <Field
+            key={`size ${kind}`}
+            label="Size, mL"
+            name="sizeMl"
+            inputMode="decimal"
+            defaultValue={bottle ? String(bottle.sizeMl) : usualMl[kind]}
+            error={of('sizeMl')}
+          />
+          <Field
+            label="Left, mL"
+            name="leftMl"
+            inputMode="decimal"
+            defaultValue={bottle ? String(Math.round(bottle.leftMl * 100) / 100) : ''}
+            hint="Empty: full."
+            error={of('leftMl')}
+          />
+          <Field
+            label="Best before, as printed"
+            name="printedOn"
+            type="date"
+            defaultValue={bottle?.printedOn ?? ''}
+            error={of('printedOn')}
+          />
+          <Field
+            label="What it cost"
+            name="cost"
+            inputMode="decimal"
+            defaultValue={bottle ? (bottle.costCents / 100).toFixed(2) : ''}
+            error={of('costCents')}
+          />
+          {kind === 'essential' && (
+            <Field
+              label="Drops in 1 mL, counted"
+              name="dropsPerMl"
+              inputMode="decimal"
+              defaultValue={bottle?.dropsPerMl ?? ''}
+              hint={`Empty: ${perMl ?? 27}, as the table has it.`}
+              error={of('dropsPerMl')}
+            />
+          )}
+          {bottle && (
+            <Select label="State" name="state" defaultValue={bottle.state}>
+              <option value="in-use">on the shelf</option>
+              <option value="empty">empty</option>
+              <option value="discarded">thrown away</option>
+            </Select>
+          )}
+        </div>
+        <Field label="Note" name="note" defaultValue={bottle?.note ?? ''} maxLength={200} error={of('note')} />
+        {error && !error.problem.errors && <p role="alert">{error.message}</p>}
+        <div className={styles['buttons']}>
+          <Button onClick={onClose}>Leave it</Button>
+          <Button look="filled" type="submit">
+            {bottle ? 'Keep' : 'Put it on the shelf'}
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,71 @@
+import { oilBook } from '../../catalogue/oils/oils';
+import type { BlendCheck } from '../../core/oils/check';
+import { percentText } from '../../core/oils/finding-words';
+import styles from './Oils.module.css';
+import { ShareBar } from './ShareBar';
+
+const mostRows = 5;
+const certain = { established: '', typical: 'figures differ a little', uncertain: 'not firmly known' } as const;
+
+/** What comes in through the oils, beside its limits; the fullest first, the worst bottle assumed. */
+export function Limits({ check }: { readonly check: BlendCheck | null }) {
+  const limited = (check?.constituents ?? [])
+    .flatMap((one) =>
+      one.shareOfLimit === null || one.limitPercent === null
+        ? []
+        : [{ id: one.id, percent: one.percent, limit: one.limitPercent, share: one.shareOfLimit }],
+    )
+    .sort((a, b) => b.share - a.share);
+  const guide = check?.guide.maxPercent ?? 0;
+  const total = check?.totalPercent ?? 0;
+  const rows = [
+    {
+      id: 'whole',
+      name: 'the whole blend',
+      value: percentText(total),
+      of: `of ${percentText(guide)}`,
+      share: guide > 0 ? total / guide : total > 0 ? Infinity : 0,
+      note: '',
+    },
+    {
+      id: 'sun',
+      name: 'burns in the sun',
+      value: String(Math.round(100 * (check?.phototoxic.sumOfFractions ?? 0)) / 100),
+      of: 'of 1',
+      share: check?.phototoxic.sumOfFractions ?? 0,
+      note: '',
+    },
+    ...limited.slice(0, mostRows).map(({ id, percent, limit, share }) => {
+      const constituent = oilBook.constituents.get(id);
+      return {
+        id,
+        name: constituent?.name ?? id,
+        value: percentText(percent),
+        of: `of ${percentText(limit)}`,
+        share,
+        note: [constituent?.reason, constituent ? certain[constituent.confidence] : ''].filter(Boolean).join('; '),
+      };
+    }),
+  ];
+  return (
+    <section aria-label="Limits">
+      <div className={styles['line']}>
+        <h2>Limits</h2>
+        <span>worst bottle assumed</span>
+      </div>
+      <ul className={styles['limits']}>
+        {rows.map(({ id, name, value, of, share, note }) => (
+          <li key={id} title={note}>
+            <span>{name}</span>
+            <ShareBar share={share} label={`${name}: ${value} ${of}`} />
+            <strong>{value}</strong>
+            <small>{of}</small>
+          </li>
+        ))}
+      </ul>
+      {limited.length > mostRows && (
+        <p className={styles['soft']}>and {limited.length - mostRows} more, all further from their limits</p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,282 @@
+import { useEffect, useRef, useState } from 'react';
+import { oilBook } from '../../catalogue/oils/oils';
+import type { DropScaleView, MixView } from '../../contracts/oil-views';
+import { carrierOf, oilOf } from '../../core/oils/book';
+import { totalMlOf } from '../../core/oils/amounts';
+import { dropsFromGrams } from '../../core/oils/drop-scale';
+import { labelSizes } from '../../core/oils/label';
+import { Button, ButtonLink } from '../../ui/button/Button';
+import { Kbd } from '../../ui/kbd/Kbd';
+import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
+import { send, sentenceOf } from '../api';
+import { useLetters } from '../letters';
+import styles from './MixingCard.module.css';
+
+const keys = [
+  [['Space', '↑'], 'a drop is in'],
+  [['↓'], 'one too many counted'],
+  [['Enter'], 'all of this oil are in, on to the next'],
+  [['←'], 'back to the oil before'],
+  [['G'], 'take the count from the scale'],
+] as const;
+
+/** Mixing step by step, large: each oil drop by drop, by key or by the scale, and the label at the end. */
+export function MixingCard({ first }: { readonly first: MixView }) {
+  const [mix, setMix] = useState(first);
+  const [counted, setCounted] = useState<Readonly<Record<string, number>>>(first.counted);
+  const { blend } = mix;
+  const firstOpen = blend.parts.findIndex(({ oil }) => first.counted[oil] === undefined);
+  const [at, setAt] = useState(firstOpen < 0 ? blend.parts.length : firstOpen);
+  const [said, setSaid] = useState('');
+  const scale = useScale(mix.state === 'mixing');
+  const part = blend.parts[at];
+  const count = part ? (counted[part.oil] ?? 0) : 0;
+
+  const keep = (next: Readonly<Record<string, number>>) => {
+    setCounted(next);
+    send('PUT', `/api/oils/mixes/${mix.id}`, { counted: next }).catch((error: unknown) => setSaid(sentenceOf(error)));
+  };
+  const set = (drops: number) => part && keep({ ...counted, [part.oil]: Math.max(0, drops) });
+  const next = (drops = Math.max(count, part?.drops ?? 0)) => {
+    if (!part) return;
+    keep({ ...counted, [part.oil]: drops });
+    setAt(at + 1);
+    void scale.drive({ tare: true });
+  };
+  const finish = async () => {
+    try {
+      const { words } = await send<{ readonly words: string }>('POST', `/api/oils/mixes/${mix.id}`);
+      setMix(await send<MixView>('GET', `/api/oils/mixes/${mix.id}`));
+      setSaid(words);
+    } catch (error) {
+      setSaid(sentenceOf(error));
+    }
+  };
+  const giveUp = async () => {
+    try {
+      await send('DELETE', `/api/oils/mixes/${mix.id}`);
+      window.location.assign(backTo(mix));
+    } catch (error) {
+      setSaid(sentenceOf(error));
+    }
+  };
+  const fromScale = () => {
+    if (!part) return;
+    const { grams } = scale.view;
+    if (grams === null) return setSaid('The scale does not answer: count by hand.');
+    const { densityGPerMl, dropsPerMl } = oilOf(oilBook, part.oil);
+    set(dropsFromGrams(grams, densityGPerMl, part.dropsPerMl ?? dropsPerMl));
+  };
+  const isMixing = mix.state === 'mixing';
+  useLetters({
+    ' ': () => isMixing && set(count + 1),
+    arrowup: () => isMixing && set(count + 1),
+    arrowdown: () => isMixing && set(count - 1),
+    enter: () => (part && isMixing ? next() : undefined),
+    arrowleft: () => setAt((now) => Math.max(0, now - 1)),
+    g: fromScale,
+  });
+  const isIn = (oil: string, drops: number, i: number) => {
+    const has = counted[oil];
+    return has !== undefined && (has >= drops || i !== at || !isMixing);
+  };
+  const carrierMl = blend.volumeMl - totalMlOf(oilBook, blend.parts);
+  return (
+    <>
+      <div className={styles['head']}>
+        <h1>{blend.name}</h1>
+        <p>
+          {mix.client ? `for ${mix.client.name}` : 'for the house'} · {blend.volumeMl} mL
+          {mix.costCents > 0 && ` · costs ${(mix.costCents / 100).toFixed(2)}`}
+        </p>
+        <div>
+          <a href={backTo(mix)}>Back to the bench</a>
+          <Shortcuts list={keys} />
+        </div>
+      </div>
+      <div className={styles['view']}>
+        <ol className={styles['steps']} aria-label="Steps">
+          {blend.parts.map(({ oil, drops }, i) => (
+            <li
+              key={oil}
+              aria-current={i === at && isMixing ? 'step' : undefined}
+              data-done={isIn(oil, drops, i) || undefined}
+            >
+              <button type="button" onClick={() => setAt(i)} disabled={!isMixing}>
+                <span>{oilOf(oilBook, oil).name}</span>
+                <strong>
+                  {counted[oil] ?? 0} of {drops}
+                </strong>
+                <small>
+                  {mix.from
+                    .find((one) => one.oil === oil)
+                    ?.lots.map((lot) => `lot ${lot || 'unknown'}`)
+                    .join(', ')}
+                </small>
+              </button>
+            </li>
+          ))}
+          <li
+            aria-current={at >= blend.parts.length && isMixing ? 'step' : undefined}
+            data-done={mix.state === 'mixed' || undefined}
+          >
+            <button type="button" onClick={() => setAt(blend.parts.length)} disabled={!isMixing}>
+              <span>{carrierOf(oilBook, blend.carrier).name}</span>
+              <strong>{carrierMl.toFixed(1)} mL</strong>
+              <small>fills up to {blend.volumeMl} mL</small>
+            </button>
+          </li>
+        </ol>
+        <main id="main" className={styles['main']}>
+          {mix.state === 'given-up' && <p className={styles['big']}>This bottle was given up.</p>}
+          {isMixing && part && (
+            <>
+              <p className={styles['oil']}>{oilOf(oilBook, part.oil).name}</p>
+              <p className={styles['latin']}>{oilOf(oilBook, part.oil).latin}</p>
+              <p className={styles['count']} role="status" data-over={count > part.drops || undefined}>
+                <strong>{count}</strong> of {part.drops}
+              </p>
+              {count > part.drops && (
+                <p className={styles['over']}>
+                  {count - part.drops} too many are in. It is judged as it is when the bottle is finished.
+                </p>
+              )}
+              <div className={styles['bigButtons']}>
+                <Button onClick={() => set(count - 1)} aria-label="One too many counted">
+                  − 1
+                </Button>
+                <Button look="filled" onClick={() => set(count + 1)}>
+                  <Kbd>Space</Kbd> a drop
+                </Button>
+                <Button onClick={() => next()}>
+                  <Kbd>Enter</Kbd> {count < part.drops ? `all ${part.drops} are in` : 'next'}
+                </Button>
+              </div>
+              {count > 0 && count < part.drops && (
+                <Button look="link" onClick={() => next(count)}>
+                  Leave it at {count}
+                </Button>
+              )}
+              <details className={styles['scale']}>
+                <summary>
+                  Drop scale: {scale.view.words}{' '}
+                  <Button look="link" onClick={fromScale}>
+                    take its count
+                  </Button>
+                </summary>
+                <p>A stand-in for a scale under the bottle.</p>
+                <Button
+                  onClick={() => {
+                    const { densityGPerMl, dropsPerMl } = oilOf(oilBook, part.oil);
+                    void scale.drive({ drops: 1, densityGPerMl, dropsPerMl: part.dropsPerMl ?? dropsPerMl });
+                  }}
+                >
+                  A drop falls
+                </Button>{' '}
+                <Button onClick={() => void scale.drive({ tare: true })}>To zero</Button>{' '}
+                <Button onClick={() => void scale.drive({ isOn: !scale.view.isOn })}>
+                  Switch it {scale.view.isOn ? 'off' : 'on'}
+                </Button>
+              </details>
+            </>
+          )}
+          {isMixing && !part && (
+            <>
+              <p className={styles['oil']}>{carrierOf(oilBook, blend.carrier).name}</p>
+              <p className={styles['count']}>
+                <strong>{carrierMl.toFixed(1)}</strong> mL
+              </p>
+              <p className={styles['latin']}>Fill up to {blend.volumeMl} mL, close, turn it over ten times.</p>
+              <div className={styles['bigButtons']}>
+                <Button onClick={() => setAt(blend.parts.length - 1)} disabled={blend.parts.length === 0}>
+                  <Kbd>←</Kbd> back
+                </Button>
+                <Button look="filled" onClick={() => void finish()}>
+                  It is mixed
+                </Button>
+              </div>
+            </>
+          )}
+          {mix.state === 'mixed' && <Finished mix={mix} />}
+        </main>
+      </div>
+      <footer className={styles['foot']}>
+        <em role="status">{said}</em>
+        {isMixing && (
+          <Button look="link" onClick={() => void giveUp()}>
+            Give this bottle up
+          </Button>
+        )}
+        {mix.state === 'mixed' && mix.visitId !== null && (
+          <ButtonLink look="filled" href={`/visits/${mix.visitId}/prepare`}>
+            Back to the room list
+          </ButtonLink>
+        )}
+      </footer>
+    </>
+  );
+}
+
+const backTo = ({ visitId, client }: MixView) =>
+  visitId !== null ? `/bench/oils?visit=${visitId}` : client ? `/bench/oils?client=${client.id}` : '/bench/oils';
+
+/** The label as it is printed, on what it fits, and what to tell the client. */
+function Finished({ mix }: { readonly mix: MixView }) {
+  return (
+    <div className={styles['finished']}>
+      <h2>Mixed. Stick the label on.</h2>
+      <div className={styles['label']}>
+        {mix.label.map(({ look, text }) => (
+          <p key={text} data-look={look}>
+            {text}
+          </p>
+        ))}
+      </div>
+      <p className={styles['prints']}>
+        {labelSizes.map(({ id, words }) =>
+          mix.fits.includes(id) ? (
+            <ButtonLink key={id} href={`/api/oils/mixes/${mix.id}/label.pdf?size=${id}`} target="_blank">
+              {words}
+            </ButtonLink>
+          ) : (
+            <span key={id}>{words}: the text does not fit</span>
+          ),
+        )}
+      </p>
+      <h2>For the way home</h2>
+      <ul>
+        {mix.aftercare.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** The scale, asked every two seconds while somebody mixes. */
+function useScale(isWatching: boolean) {
+  const [view, setView] = useState<DropScaleView>({ isOn: false, grams: null, words: 'not asked yet' });
+  const isGone = useRef(false);
+  useEffect(() => {
+    isGone.current = false;
+    const ask = () =>
+      send<DropScaleView>('GET', '/api/devices/drop-scale')
+        .then((next) => !isGone.current && setView(next))
+        .catch(() => setView({ isOn: false, grams: null, words: 'The scale does not answer: count by hand.' }));
+    if (!isWatching) return;
+    void ask();
+    const timer = setInterval(() => void ask(), 2000);
+    return () => {
+      isGone.current = true;
+      clearInterval(timer);
+    };
+  }, [isWatching]);
+  const drive = async (input: object) => {
+    try {
+      setView(await send<DropScaleView>('POST', '/api/devices/drop-scale', input));
+    } catch {
+      setView({ isOn: false, grams: null, words: 'The scale does not answer: count by hand.' });
+    }
+  };
+  return { view, drive };
+}

@@ -1,0 +1,296 @@
+import { useRef, useState } from 'react';
+import { oilBook } from '../../catalogue/oils/oils';
+import type { OilBenchView } from '../../contracts/oil-views';
+import { carrierOf, useIds } from '../../core/oils/book';
+import { areaWords, useWords } from '../../core/oils/words';
+import { Button } from '../../ui/button/Button';
+import { Kbd } from '../../ui/kbd/Kbd';
+import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
+import { BenchNav } from '../bench/BenchNav';
+import { useLetters } from '../letters';
+import { BlendRows } from './BlendRows';
+import { carriersFor } from './blend-draft';
+import { CarrierDialog } from './CarrierDialog';
+import { Compare } from './Compare';
+import { ForWhom } from './ForWhom';
+import { KeepBlend } from './KeepBlend';
+import { LayeredDialog } from './LayeredDialog';
+import { Limits } from './Limits';
+import styles from './Oils.module.css';
+import { ReadyBlends } from './ReadyBlends';
+import { Shelf } from './Shelf';
+import { Sizes } from './Sizes';
+import { SmellDialog } from './SmellDialog';
+import { StandIn } from './StandIn';
+import { Unfold } from './Unfold';
+import { useBlend } from './useBlend';
+import { Verdict } from './Verdict';
+
+const keys = [
+  [['↑', '↓'], 'a drop more, a drop less'],
+  [['←', '→'], 'the oil before, the next one'],
+  [['Delete'], 'take the oil out'],
+  [['A'], 'look for an oil; Enter lets a drop fall'],
+  [['B'], 'the best blend for what is wanted'],
+  [['S'], 'make it safe'],
+  [['M'], 'make it better by one drop'],
+  [['V'], 'carrier'],
+  [['P'], 'pin what is, to compare with'],
+  [['W'], 'choose by nose'],
+  [['D'], 'drops straight onto the skin'],
+  [['K'], 'keep as a blend of the house'],
+  [['C'], 'mixing card'],
+  [['Z'], 'take the last change back'],
+] as const;
+
+type Open = 'carrier' | 'smell' | 'layered' | 'keep' | { readonly standInFor: string };
+
+/** Blends in whole drops for one client, one area and one amount, out of the bottles that the house has. */
+export function OilBench({ first }: { readonly first: OilBenchView }) {
+  const bench = useBlend(first);
+  const { blend, draft, change, check } = bench;
+  const { visit, client, scope } = bench.bench;
+  const [open, setOpen] = useState<Open>();
+  const search = useRef<HTMLInputElement>(null);
+  const need = blend.area === 'face' ? visit?.needs.face : visit?.needs.body;
+  const step = (by: number) => draft.selected !== null && change({ kind: 'drops', oil: draft.selected, by });
+  const select = (by: number) => {
+    const oils = blend.parts.map(({ oil }) => oil);
+    const next = oils[(oils.indexOf(draft.selected ?? '') + by + oils.length) % oils.length];
+    if (next === undefined) return;
+    change({ kind: 'select', oil: next });
+    document.querySelector<HTMLElement>(`[data-oil="${next}"] button`)?.focus();
+  };
+  const pin = () => bench.setPinned((now) => (now ? undefined : blend));
+  useLetters({
+    arrowup: () => step(1),
+    arrowdown: () => step(-1),
+    arrowleft: () => select(-1),
+    arrowright: () => select(1),
+    delete: () => draft.selected !== null && change({ kind: 'remove', oil: draft.selected }),
+    a: () => search.current?.focus(),
+    b: () => void bench.findBest(),
+    s: bench.makeItSafe,
+    m: bench.makeItBetter,
+    v: () => setOpen('carrier'),
+    p: pin,
+    w: () => visit && setOpen('smell'),
+    d: () => setOpen('layered'),
+    k: () => blend.parts.length > 0 && setOpen('keep'),
+    c: () => void bench.startMixing(),
+    z: () => change({ kind: 'undo' }),
+  });
+  const drops = blend.parts.reduce((sum, part) => sum + part.drops, 0);
+  return (
+    <>
+      <div className={styles['head']}>
+        <input
+          className={styles['title']}
+          aria-label="Name of the blend"
+          value={blend.name}
+          maxLength={60}
+          onChange={(event) => change({ kind: 'name', name: event.target.value })}
+        />
+        <p>
+          {client ? `for ${client.name}` : 'for the house'}
+          {visit && ` · ${visit.time} · ${visit.work}`}
+        </p>
+        <div>
+          {bench.bench.visits.slice(0, 4).map((one) => (
+            <a
+              key={one.id}
+              href={`/bench/oils?visit=${one.id}`}
+              aria-current={one.id === visit?.id ? 'page' : undefined}
+            >
+              {one.time} {one.client.split(' ')[0]}
+            </a>
+          ))}
+          <BenchNav here="oils" visitId={visit?.id ?? null} />
+          <Shortcuts list={keys} />
+        </div>
+      </div>
+      <div className={styles['view']}>
+        <aside className={styles['left']} aria-label="What the house has">
+          <Shelf bench={bench} searchRef={search} />
+          <ReadyBlends bench={bench} />
+        </aside>
+        <main id="main" className={styles['main']}>
+          <div className={styles['wishes']}>
+            <div role="group" aria-label="What it is for">
+              {useIds.map((use) => (
+                <button
+                  key={use}
+                  type="button"
+                  className={styles['use']}
+                  aria-pressed={blend.uses.includes(use)}
+                  onClick={() => change({ kind: 'use', use })}
+                >
+                  {useWords[use]}
+                </button>
+              ))}
+            </div>
+            <div className={styles['amounts']}>
+              <label>
+                for{' '}
+                <select
+                  value={blend.area}
+                  onChange={(event) => change({ kind: 'area', area: event.target.value as typeof blend.area })}
+                >
+                  {Object.entries(areaWords).map(([id, words]) => (
+                    <option key={id} value={id}>
+                      {words}
+                    </option>
+                  ))}
+                </select>
+              </label>
+              <Amount
+                value={blend.volumeMl}
+                onChange={(volumeMl) => change({ kind: 'volume', volumeMl, isScaled: false })}
+              />
+              <Button onClick={() => setOpen('carrier')}>
+                <Kbd>V</Kbd> in {carrierOf(oilBook, blend.carrier).name.toLowerCase()}
+              </Button>
+              {need && (
+                <small>
+                  plan: {need.ml} mL for {(need.cm2 / 10_000).toFixed(2)} m²
+                </small>
+              )}
+            </div>
+          </div>
+          <ForWhom bench={bench} />
+          {blend.parts.length === 0 ? (
+            <EmptyBlend bench={bench} />
+          ) : (
+            <BlendRows bench={bench} onReplace={(oil) => setOpen({ standInFor: oil })} />
+          )}
+          <div className={styles['totals']}>
+            <p>
+              <strong>
+                {drops} {drops === 1 ? 'drop' : 'drops'}
+              </strong>
+              of essential oil
+            </p>
+            <p>
+              <strong>{check ? (Math.round(100 * check.totalPercent) / 100).toFixed(2) : '–'} %</strong>
+              usual here: up to {check?.guide.maxPercent ?? 0} %
+            </p>
+            <p>
+              <strong>{check ? check.carrierMl.toFixed(1) : '–'} mL</strong>
+              {carrierOf(oilBook, blend.carrier).name.toLowerCase()}
+            </p>
+          </div>
+          <Verdict bench={bench} />
+          <p className={styles['said']} role="status">
+            {bench.said}
+          </p>
+          {bench.pinned && <Compare before={bench.pinned} now={blend} client={bench.client} />}
+        </main>
+        <aside className={styles['right']} aria-label="What it comes to" tabIndex={0}>
+          <Limits check={check} />
+          <Unfold parts={blend.parts} />
+          <Sizes bench={bench} />
+        </aside>
+      </div>
+      <footer className={styles['foot']}>
+        <Button onClick={() => void bench.findBest()} disabled={bench.isSearching}>
+          <Kbd>B</Kbd> {bench.isSearching ? 'looking …' : 'best for it'}
+        </Button>
+        <Button onClick={bench.makeItSafe}>
+          <Kbd>S</Kbd> make it safe
+        </Button>
+        {visit && (
+          <Button onClick={() => setOpen('smell')}>
+            <Kbd>W</Kbd> by nose
+          </Button>
+        )}
+        <Button onClick={() => setOpen('layered')}>
+          <Kbd>D</Kbd> neat drops
+        </Button>
+        <Button onClick={pin}>
+          <Kbd>P</Kbd> {bench.pinned ? 'unpin' : 'pin'}
+        </Button>
+        {scope.mayBlend && blend.parts.length > 0 && (
+          <Button onClick={() => setOpen('keep')}>
+            <Kbd>K</Kbd> keep
+          </Button>
+        )}
+        <span />
+        {visit && (
+          <Button onClick={() => void bench.takeIntoVisit()} disabled={check === null || check.verdict === 'over'}>
+            Take for the visit
+          </Button>
+        )}
+        <Button
+          look="filled"
+          onClick={() => void bench.startMixing()}
+          disabled={check === null || check.verdict === 'over'}
+        >
+          Mixing card
+        </Button>
+      </footer>
+      {open === 'carrier' && (
+        <CarrierDialog
+          choices={carriersFor(bench.bench, blend.area, need?.minutes ?? 20)}
+          now={blend.carrier}
+          minutes={need?.minutes ?? 20}
+          onClose={() => setOpen(undefined)}
+          onChoose={(carrier) => {
+            change({ kind: 'carrier', carrier });
+            setOpen(undefined);
+          }}
+        />
+      )}
+      {open === 'smell' && visit && <SmellDialog bench={bench} onClose={() => setOpen(undefined)} />}
+      {open === 'layered' && <LayeredDialog bench={bench} onClose={() => setOpen(undefined)} />}
+      {open === 'keep' && (
+        <KeepBlend
+          name={blend.name}
+          onClose={() => setOpen(undefined)}
+          onKeep={(name) => {
+            setOpen(undefined);
+            void bench.keepForHouse(name);
+          }}
+        />
+      )}
+      {typeof open === 'object' && <StandIn bench={bench} oil={open.standInFor} onClose={() => setOpen(undefined)} />}
+    </>
+  );
+}
+
+/** Millilitres: what cannot be read stays in the field and is said, and the blend keeps what it had. */
+function Amount({ value, onChange }: { readonly value: number; readonly onChange: (ml: number) => void }) {
+  const [text, setText] = useState<string>();
+  const ml = Number((text ?? '').replace(',', '.'));
+  const isBad = text !== undefined && !(ml > 0 && ml <= 1000);
+  return (
+    <label className={styles['amount']}>
+      <input
+        inputMode="decimal"
+        aria-label="Millilitres"
+        aria-invalid={isBad || undefined}
+        value={text ?? String(value)}
+        onChange={(event) => {
+          setText(event.target.value);
+          const next = Number(event.target.value.replace(',', '.'));
+          if (next > 0 && next <= 1000) onChange(next);
+        }}
+        onBlur={() => !isBad && setText(undefined)}
+      />{' '}
+      mL
+      {isBad && <small role="alert">More than 0 and at most 1000 mL.</small>}
+    </label>
+  );
+}
+
+function EmptyBlend({ bench: { bench, isScented } }: { readonly bench: ReturnType<typeof useBlend> }) {
+  if (!isScented)
+    return (
+      <p className={styles['empty']}>Plain {bench.client ? 'for this client' : ''}: choose the carrier, and mix.</p>
+    );
+  return (
+    <p className={styles['empty']}>
+      Say above what it is for and press <Kbd>B</Kbd>: the shelf’s best answer comes in whole drops. Or press a bottle,
+      and a drop falls.
+    </p>
+  );
+}

@@ -1,0 +1,89 @@
+import { oilBook } from '../../catalogue/oils/oils';
+import type { BlendInput } from '../../contracts/oil-house';
+import { oilOf } from '../../core/oils/book';
+import { checkBlend } from '../../core/oils/check';
+import { Button } from '../../ui/button/Button';
+import { send } from '../api';
+import styles from './Oils.module.css';
+import type { Bench } from './useBlend';
+
+/** Blends that stand ready: those used for the client before, then those of the house, each judged for this client. */
+export function ReadyBlends({ bench }: { readonly bench: Bench }) {
+  const { client, change, attempt, reload } = bench;
+  const { blends, usedBefore, visit, scope } = bench.bench;
+  const take = (blend: BlendInput) => change({ kind: 'whole', blend: { ...blend, volumeMl: blend.volumeMl } });
+  const pour = (blend: BlendInput, mixId: number) => {
+    const area = blend.area === 'face' ? 'face' : 'body';
+    const ml = visit?.needs[area]?.ml ?? blend.volumeMl;
+    return attempt(async () => {
+      await send('PUT', `/api/visits/${visit?.id}/blend`, {
+        ...{ area, blend: poured(blend, ml), pouredFrom: mixId },
+      });
+      await reload();
+      return `“${blend.name}” is poured for this visit: ${ml} mL.`;
+    });
+  };
+  return (
+    <>
+      {usedBefore.length > 0 && (
+        <section aria-label="Used before">
+          <div className={styles['line']}>
+            <h2>Used before</h2>
+          </div>
+          <ul className={styles['ready']}>
+            {usedBefore.slice(0, 3).map(({ date, blend, said }) => (
+              <li key={date + blend.name}>
+                <button type="button" onClick={() => take(blend)}>
+                  <strong>{blend.name}</strong>
+                  <small>
+                    {date}
+                    {said && ` · ${said}`}
+                  </small>
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <section aria-label="House blends">
+        <div className={styles['line']}>
+          <h2>House blends</h2>
+        </div>
+        {blends.length === 0 && <p className={styles['soft']}>None yet: keep one with K.</p>}
+        <ul className={styles['ready']}>
+          {blends.map(({ id, blend, ready }) => {
+            const check = checkBlend(oilBook, { ...blend, client, basis: 'max' });
+            const isOver = check === null || check.verdict === 'over' || !check.withinGuide;
+            const names = blend.parts.map(({ oil }) => oilOf(oilBook, oil).name.toLowerCase()).join(', ');
+            return (
+              <li key={id}>
+                <button type="button" onClick={() => take(blend)} title={names}>
+                  <strong>{blend.name}</strong>
+                  <small data-bad={isOver || undefined}>{isOver ? 'too strong as it is' : names}</small>
+                </button>
+                {visit &&
+                  !isOver &&
+                  ready.map(({ mixId, leftMl }) => (
+                    <Button key={mixId} look="mend" onClick={() => void pour(blend, mixId)}>
+                      Pour ({Math.floor(leftMl)} mL there)
+                    </Button>
+                  ))}
+              </li>
+            );
+          })}
+        </ul>
+        {!scope.mayBlend && (
+          <p className={styles['soft']}>Ready-mixed bottles are poured; own blends need clinical training.</p>
+        )}
+      </section>
+    </>
+  );
+}
+
+/** Part of a bottle that is mixed: the same percent, whatever whole drops would come to. */
+function poured(blend: BlendInput, ml: number): BlendInput {
+  const parts = blend.parts
+    .map((part) => ({ ...part, drops: Math.round((part.drops * ml) / blend.volumeMl) }))
+    .filter(({ drops }) => drops > 0);
+  return { ...blend, volumeMl: ml, parts };
+}

@@ -1,0 +1,106 @@
+import { useState } from 'react';
+import { oilBook } from '../../catalogue/oils/oils';
+import type { ShelfEntry } from '../../contracts/oil-views';
+import { oilOf } from '../../core/oils/book';
+import { reasonsToAvoid } from '../../core/oils/client';
+import { isMentioned } from '../../core/oils/shortlist';
+import { noteWords } from '../../core/oils/words';
+import { BottleShape } from './BottleShape';
+import styles from './Oils.module.css';
+import type { Bench } from './useBlend';
+
+interface Props {
+  readonly bench: Bench;
+  readonly searchRef: React.RefObject<HTMLInputElement | null>;
+}
+
+/** The oils of the house, those of the blend first; a press lets a drop fall. */
+export function Shelf({ bench: { bench, blend, client, change, isScented }, searchRef }: Props) {
+  const [wanted, setWanted] = useState('');
+  const isIn = (oil: string) => blend.parts.some((part) => part.oil === oil);
+  const rows = bench.shelf
+    .map((entry) => ({ entry, oil: oilOf(oilBook, entry.oil), ...statusOf(entry) }))
+    .filter(({ oil }) => wanted === '' || matches(oil, wanted))
+    .sort(
+      (a, b) =>
+        Number(isIn(b.oil.id)) - Number(isIn(a.oil.id)) ||
+        Number(a.isShut) - Number(b.isShut) ||
+        a.oil.name.localeCompare(b.oil.name),
+    );
+  return (
+    <>
+      <div className={styles['line']}>
+        <h2>Shelf</h2>
+        <span>
+          {bench.shelf.length} oils · <a href="/bench/bottles">bottles</a>
+        </span>
+      </div>
+      <input
+        ref={searchRef}
+        className={styles['search']}
+        type="search"
+        placeholder="An oil, a scent, what it is for"
+        aria-label="Look for an oil"
+        value={wanted}
+        onChange={(event) => setWanted(event.target.value)}
+        onKeyDown={(event) => {
+          const [first] = rows;
+          if (event.key === 'Escape') event.currentTarget.blur();
+          if (event.key !== 'Enter' || !first || first.isShut || !isScented) return;
+          event.preventDefault();
+          change({ kind: 'drops', oil: first.oil.id, by: 1, dropsPerMl: first.entry.dropsPerMl ?? undefined });
+          setWanted('');
+          event.currentTarget.blur();
+        }}
+      />
+      {rows.length === 0 && (
+        <p className={styles['soft']}>
+          {bench.shelf.length === 0 ? (
+            <>
+              No bottles yet. <a href="/bench/bottles">Put the house’s own on the shelf.</a>
+            </>
+          ) : (
+            'Nothing on the shelf answers to that.'
+          )}
+        </p>
+      )}
+      <ul className={styles['shelf']}>
+        {rows.map(({ entry, oil, words, isShut }) => (
+          <li key={oil.id} data-in={isIn(oil.id) || undefined} data-shut={isShut || undefined}>
+            <button
+              type="button"
+              disabled={isShut || !isScented}
+              onClick={() => change({ kind: 'drops', oil: oil.id, by: 1, dropsPerMl: entry.dropsPerMl ?? undefined })}
+              aria-label={`${oil.name}, ${words || `${noteWords[oil.note]} note`}: a drop more`}
+            >
+              <BottleShape note={oil.note} share={entry.leftShare} />
+              <span>
+                <strong>{oil.name}</strong>
+                <em>{oil.latin}</em>
+              </span>
+              <small data-bad={isShut || undefined}>{words || noteWords[oil.note]}</small>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+
+  function statusOf(entry: ShelfEntry): { readonly words: string; readonly isShut: boolean } {
+    const oil = oilOf(oilBook, entry.oil);
+    if (entry.freshness === 'old') return { words: entry.words.split(':')[0] ?? 'discard', isShut: true };
+    if (reasonsToAvoid(oil, client, blend.area, oilBook).length > 0)
+      return { words: bench.client ? 'not for this client' : 'not here', isShut: true };
+    if (isMentioned(bench.client?.dislikes ?? '', oil.name, '')) return { words: 'disliked', isShut: false };
+    if (isMentioned(bench.client?.likes ?? '', oil.name, '')) return { words: 'liked', isShut: false };
+    return { words: entry.words, isShut: false };
+  }
+}
+
+const matches = (oil: ReturnType<typeof oilOf>, wanted: string): boolean => {
+  const text = [oil.name, oil.latin, oil.odourFamily, oil.note, ...oil.uses].join(' ').toLowerCase();
+  return wanted
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word));
+};

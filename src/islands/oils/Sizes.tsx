@@ -1,0 +1,53 @@
+import { oilBook } from '../../catalogue/oils/oils';
+import { scaleBlend } from '../../core/oils/amounts';
+import { oilOf } from '../../core/oils/book';
+import { percentText } from '../../core/oils/finding-words';
+import styles from './Oils.module.css';
+import type { Bench } from './useBlend';
+
+const sizesMl = [10, 30, 100] as const;
+
+/** The same blend in other bottles, in whole drops, with what rounding does to it. */
+export function Sizes({ bench: { blend, change, bench } }: { readonly bench: Bench }) {
+  const need = blend.area === 'face' ? bench.visit?.needs.face : bench.visit?.needs.body;
+  const sizes = [...(need ? [need.ml] : []), ...sizesMl].filter((ml, i, all) => all.indexOf(ml) === i);
+  if (blend.parts.length === 0) return null;
+  const now = scaleBlend(oilBook, blend.parts, blend.volumeMl, blend.volumeMl).totalPercent;
+  return (
+    <section aria-label="In other bottles">
+      <div className={styles['line']}>
+        <h2>In other bottles</h2>
+        <span>whole drops</span>
+      </div>
+      <ul className={styles['sizes']}>
+        {sizes.map((ml) => {
+          const scaled = scaleBlend(oilBook, blend.parts, blend.volumeMl, ml);
+          const drops = scaled.parts.reduce((sum, part) => sum + part.drops, 0);
+          const off = Math.max(0, ...scaled.parts.map((part) => Math.abs(part.percent - part.wantedPercent)));
+          const isNow = ml === blend.volumeMl;
+          return (
+            <li key={ml}>
+              <button
+                type="button"
+                aria-pressed={isNow}
+                onClick={() => change({ kind: 'volume', volumeMl: ml, isScaled: true })}
+              >
+                <strong>{ml} mL</strong>
+                <span>
+                  {drops} drops · {percentText(isNow ? now : scaled.totalPercent)}
+                </span>
+                <small>
+                  {isNow
+                    ? 'this one'
+                    : scaled.lost.length > 0
+                      ? `loses ${scaled.lost.map((oil) => oilOf(oilBook, oil).name.toLowerCase()).join(', ')}: ${scaled.leastMl} mL at least`
+                      : `an oil is off by up to ${percentText(off)}`}
+                </small>
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

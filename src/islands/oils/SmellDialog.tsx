@@ -1,0 +1,185 @@
+import { useEffect, useState } from 'react';
+import { oilBook } from '../../catalogue/oils/oils';
+import type { BlendInput } from '../../contracts/oil-house';
+import { oilOf } from '../../core/oils/book';
+import { dropsText } from '../../core/oils/finding-words';
+import { bestLiked, restSeconds, shuffled, type SmellAnswer, type Strip } from '../../core/oils/smell';
+import { Button } from '../../ui/button/Button';
+import { Dialog } from '../../ui/dialog/Dialog';
+import { send } from '../api';
+import styles from './Oils.module.css';
+import type { Bench } from './useBlend';
+
+type Stage = 'looking' | 'prepare' | 'smell' | 'reveal';
+
+const ordinals = ['first', 'second', 'third'];
+/** A random number in [0, 1) that nobody can guess. */
+const dice = () => (crypto.getRandomValues(new Uint32Array(1))[0] ?? 0) / 2 ** 32;
+
+/** Two or three blends that pass every limit, smelled without a name, in a random order, with plain air between. */
+export function SmellDialog({ bench, onClose }: { readonly bench: Bench; readonly onClose: () => void }) {
+  const { worker, wish, blend, isScented, usable } = bench;
+  const { visit, client } = bench.bench;
+  const [stage, setStage] = useState<Stage>('looking');
+  const [strips, setStrips] = useState<readonly Strip[]>([]);
+  const [answers, setAnswers] = useState<readonly SmellAnswer[]>([]);
+  const [at, setAt] = useState(0);
+  const [rest, setRest] = useState(0);
+  const [trouble, setTrouble] = useState(isScented ? '' : (client?.unscentedWhy ?? 'Unscented only.'));
+
+  useEffect(() => {
+    if (!isScented) return;
+    let isGone = false;
+    const look = async () => {
+      const found = await worker().strips(wish());
+      if (isGone) return;
+      if (found.length < 2)
+        setTrouble('The shelf has no two blends for this that smell different. Want more, or order more.');
+      else {
+        setStrips(shuffled(found.length, dice).flatMap((i) => found[i] ?? []));
+        setAnswers(found.map(() => ({ liking: null, word: '' })));
+        setStage('prepare');
+      }
+    };
+    void look();
+    return () => {
+      isGone = true;
+    };
+    // Looked for once, when the dialog opens.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+  useEffect(() => {
+    if (rest <= 0) return;
+    const timer = setTimeout(() => setRest(rest - 1), 1000);
+    return () => clearTimeout(timer);
+  }, [rest]);
+
+  const answer = (change: Partial<SmellAnswer>) =>
+    setAnswers(answers.map((one, i) => (i === at ? { ...one, ...change } : one)));
+  const next = () => {
+    if (at + 1 >= strips.length) return setStage('reveal');
+    setAt(at + 1);
+    setRest(restSeconds);
+  };
+  const blendOf = ({ parts }: Strip): BlendInput => ({
+    ...blend,
+    parts: parts.map(({ oil, drops }) => {
+      const dropsPerMl = usable.find((entry) => entry.oil === oil)?.dropsPerMl;
+      return { oil, drops, ...(dropsPerMl ? { dropsPerMl } : {}) };
+    }),
+  });
+  const choose = (chosen: number | null) =>
+    bench.attempt(async () => {
+      await send('POST', '/api/oils/smell', {
+        visitId: visit?.id,
+        strips: strips.map((strip, i) => ({
+          blend: blendOf(strip),
+          liking: answers[i]?.liking ?? null,
+          word: answers[i]?.word ?? '',
+        })),
+        chosen,
+      });
+      const taken = chosen === null ? undefined : strips[chosen];
+      if (taken) bench.change({ kind: 'whole', blend: blendOf(taken) });
+      await bench.reload();
+      onClose();
+      return taken ? 'Chosen by nose; the visit carries it.' : 'Written down: none of them.';
+    });
+  const liked = bestLiked(answers);
+  return (
+    <Dialog title="Choose by nose" isOpen onClose={onClose} size="wide">
+      {trouble !== '' && <p role="alert">{trouble}</p>}
+      {trouble === '' && stage === 'looking' && <p role="status">Looking for blends that smell different …</p>}
+      {stage === 'prepare' && (
+        <>
+          <p>One drop of each oil on its strip, as listed. The client sees only the numbers.</p>
+          <ol className={styles['strips']}>
+            {strips.map((strip, i) => (
+              <li key={i}>
+                <span className={styles['strip']}>{i + 1}</span>
+                <span>{strip.parts.map(({ oil }) => oilOf(oilBook, oil).name.toLowerCase()).join(', ')}</span>
+              </li>
+            ))}
+          </ol>
+          <div className={styles['buttons']}>
+            <Button onClick={onClose}>Not now</Button>
+            <Button look="filled" onClick={() => setStage('smell')}>
+              Hide the names and begin
+            </Button>
+          </div>
+        </>
+      )}
+      {stage === 'smell' && (
+        <div className={styles['smelling']}>
+          <span className={styles['strip']} data-big>
+            {at + 1}
+          </span>
+          {rest > 0 ? (
+            <p role="timer">
+              <strong>{rest}</strong> Plain air first: let the nose rest, then the {ordinals[at]} strip.{' '}
+              <Button look="link" onClick={() => setRest(0)}>
+                It is rested
+              </Button>
+            </p>
+          ) : (
+            <>
+              <p>The {ordinals[at]} strip. How much do you like it?</p>
+              <div role="radiogroup" aria-label="How much it is liked, 0 to 10" className={styles['liking']}>
+                {Array.from({ length: 11 }, (_, value) => (
+                  <label key={value} data-on={answers[at]?.liking === value || undefined}>
+                    <input
+                      type="radio"
+                      className="visually-hidden"
+                      name={`liking-${at}`}
+                      checked={answers[at]?.liking === value}
+                      onChange={() => answer({ liking: value })}
+                    />
+                    {value}
+                  </label>
+                ))}
+              </div>
+              <label className={styles['word']}>
+                The first word that comes
+                <input
+                  key={at}
+                  maxLength={40}
+                  value={answers[at]?.word ?? ''}
+                  onChange={(event) => answer({ word: event.target.value })}
+                />
+              </label>
+              <div className={styles['buttons']}>
+                <Button look="filled" onClick={next} disabled={answers[at]?.liking === null}>
+                  {at + 1 < strips.length ? 'Rest, then the next' : 'Show what they are'}
+                </Button>
+              </div>
+            </>
+          )}
+        </div>
+      )}
+      {stage === 'reveal' && (
+        <>
+          <ol className={styles['strips']}>
+            {strips.map((strip, i) => (
+              <li key={i} data-liked={i === liked || undefined}>
+                <span className={styles['strip']}>{i + 1}</span>
+                <span>
+                  <strong>
+                    {answers[i]?.liking ?? '–'} of 10{answers[i]?.word && `, “${answers[i]?.word ?? ''}”`}
+                  </strong>
+                  {strip.parts.map(({ oil, drops }) => `${oilOf(oilBook, oil).name} ${drops}`).join(', ')} ·{' '}
+                  {dropsText(strip.parts.reduce((sum, { drops }) => sum + drops, 0))}
+                </span>
+                <Button look={i === liked ? 'filled' : 'quiet'} onClick={() => void choose(i)}>
+                  Take this one
+                </Button>
+              </li>
+            ))}
+          </ol>
+          <div className={styles['buttons']}>
+            <Button onClick={() => void choose(null)}>None of them</Button>
+          </div>
+        </>
+      )}
+    </Dialog>
+  );
+}

@@ -1,0 +1,52 @@
+import { oilBook } from '../../catalogue/oils/oils';
+import { oilOf } from '../../core/oils/book';
+import { dropsText } from '../../core/oils/finding-words';
+import { candidateOf } from '../../core/oils/shortlist';
+import { substitutesFor } from '../../core/oils/substitute';
+import { Dialog } from '../../ui/dialog/Dialog';
+import styles from './Oils.module.css';
+import type { Bench } from './useBlend';
+
+interface Props {
+  readonly bench: Bench;
+  readonly oil: string;
+  readonly onClose: () => void;
+}
+
+const mostShown = 6;
+
+/** Oils of the shelf that can stand in for one that is out, with as many drops as smell as strong and are safe. */
+export function StandIn({ bench, oil, onClose }: Props) {
+  const { blend, client, usable, takeParts } = bench;
+  const given = { ...blend, client, basis: 'max' as const };
+  const choices = substitutesFor(
+    oilBook,
+    given,
+    oil,
+    usable.map((entry) => candidateOf(oilBook, entry)),
+  );
+  const take = (next: string, drops: number) => {
+    const dropsPerMl = usable.find((entry) => entry.oil === next)?.dropsPerMl ?? undefined;
+    takeParts(blend.parts.map((part) => (part.oil === oil ? { oil: next, drops, dropsPerMl } : part)));
+    onClose();
+  };
+  return (
+    <Dialog title={`Instead of ${oilOf(oilBook, oil).name.toLowerCase()}`} isOpen onClose={onClose}>
+      {choices.length === 0 ? (
+        <p>Nothing on the shelf comes close and stays inside the limits. Leave it out, or order a bottle.</p>
+      ) : (
+        <ul className={styles['carriers']}>
+          {choices.slice(0, mostShown).map((choice) => (
+            <li key={choice.oil}>
+              <button type="button" onClick={() => take(choice.oil, choice.drops)}>
+                <strong>{oilOf(oilBook, choice.oil).name}</strong>
+                <em>{dropsText(choice.drops)}</em>
+                <span>{choice.why.join(' · ')}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </Dialog>
+  );
+}

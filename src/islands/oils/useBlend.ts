@@ -1,0 +1,120 @@
+import { useReducer, useState } from 'react';
+import { oilBook } from '../../catalogue/oils/oils';
+import type { BlendInput } from '../../contracts/oil-house';
+import type { OilBenchView } from '../../contracts/oil-views';
+import { makeBetter } from '../../core/oils/better';
+import type { BestBlendCase } from '../../core/oils/best/blend-problem';
+import type { BlendPart } from '../../core/oils/book';
+import { checkBlend } from '../../core/oils/check';
+import { makeSafe } from '../../core/oils/mend';
+import { candidateOf, shortlist, targetPercentFor, usualNotes } from '../../core/oils/shortlist';
+import { send, sentenceOf } from '../api';
+import { changeDraft, clientOf, firstDraft } from './blend-draft';
+import { useOilWorker } from './useOilWorker';
+
+/** The blend on the bench with all that follows from it, and what can be done with it. */
+export function useBlend(first: OilBenchView) {
+  const [bench, setBench] = useState(first);
+  const [draft, change] = useReducer(changeDraft, first, firstDraft);
+  const [said, setSaid] = useState('');
+  const [isSearching, setIsSearching] = useState(false);
+  const [pinned, setPinned] = useState<BlendInput>();
+  const worker = useOilWorker();
+  const { blend } = draft;
+  const client = clientOf(bench);
+  const given = { ...blend, client, basis: 'max' as const };
+  const check = checkBlend(oilBook, given);
+  const usable = bench.shelf.filter(({ freshness, leftMl }) => freshness !== 'old' && leftMl > 0);
+  const isScented = bench.client?.unscentedWhy ? false : client.mostPercent !== 0;
+  const wish = (): BestBlendCase => {
+    const listed = shortlist(oilBook, usable, {
+      area: blend.area,
+      client,
+      uses: blend.uses,
+      likes: bench.client?.likes ?? '',
+      dislikes: bench.client?.dislikes ?? '',
+    });
+    return {
+      ...{ volumeMl: blend.volumeMl, area: blend.area, client, candidates: listed, maxOils: 4 },
+      wanted: blend.uses.map((use) => ({ use, weight: 1 })),
+      notes: usualNotes,
+      targetPercent: targetPercentFor(oilBook, client, blend.area),
+    };
+  };
+  const better = () => {
+    const own = blend.parts.map((part) => {
+      const entry = usable.find(({ oil }) => oil === part.oil);
+      const known = entry ? candidateOf(oilBook, entry) : { oil: part.oil, costPerDrop: 0, maxDrops: part.drops };
+      return { ...known, maxDrops: Math.max(known.maxDrops, part.drops), dropsPerMl: part.dropsPerMl };
+    });
+    const others = wish().candidates.filter(({ oil }) => !blend.parts.some((part) => part.oil === oil));
+    return makeBetter(oilBook, blend.parts, { ...wish(), candidates: [...own, ...others] });
+  };
+  const safe = makeSafe(oilBook, given);
+
+  const takeParts = (parts: readonly BlendPart[]) => change({ kind: 'parts', parts: plainParts(parts) });
+  const attempt = async (act: () => Promise<string>) => {
+    try {
+      setSaid(await act());
+    } catch (error) {
+      setSaid(sentenceOf(error));
+    }
+  };
+  const query = bench.visit ? `?visit=${bench.visit.id}` : bench.client ? `?client=${bench.client.id}` : '';
+  const reload = async () => setBench(await send<OilBenchView>('GET', `/api/oils${query}`));
+
+  return {
+    ...{ bench, draft, blend, client, check, safe, usable, isScented, said, isSearching, pinned, worker, wish },
+    better: blend.parts.length > 0 && !safe && blend.uses.length > 0 ? better() : null,
+    ...{ change, setSaid, setPinned, takeParts, reload, attempt },
+    makeItSafe: () => (safe ? takeParts(safe.parts) : setSaid('Nothing to mend: it is inside every limit.')),
+    makeItBetter: () => {
+      const next = blend.parts.length > 0 ? better() : null;
+      if (next) takeParts(next.parts);
+      setSaid(next ? next.words : 'No single drop would make it better.');
+    },
+    /** The best blend for what is wanted, out of what the shelf has. */
+    findBest: async () => {
+      if (!isScented) return setSaid(bench.client?.unscentedWhy ?? 'Unscented only.');
+      setIsSearching(true);
+      await attempt(async () => {
+        const answer = await worker().best(wish());
+        if (answer.kind === 'none') return answer.why.message;
+        const perMl = new Map(usable.map(({ oil, dropsPerMl }) => [oil, dropsPerMl]));
+        takeParts(answer.blend.parts.map((part) => ({ ...part, dropsPerMl: perMl.get(part.oil) ?? undefined })));
+        const [binding] = answer.blend.binding;
+        return `The best that the shelf has for it${binding ? `; held back by ${binding}` : ''}.`;
+      });
+      setIsSearching(false);
+    },
+    keepForHouse: (name: string) =>
+      attempt(async () => {
+        await send('POST', '/api/oils/blends', { ...blend, name });
+        change({ kind: 'name', name });
+        await reload();
+        return `“${name}” is kept as a blend of the house.`;
+      }),
+    takeIntoVisit: () =>
+      attempt(async () => {
+        if (!bench.visit) return 'There is no visit to take it into.';
+        await send('PUT', `/api/visits/${bench.visit.id}/blend`, {
+          ...{ area: blend.area === 'face' ? 'face' : 'body', blend, pouredFrom: null },
+        });
+        await reload();
+        return `${bench.client?.name.split(' ')[0] ?? 'The visit'} gets “${blend.name}”.`;
+      }),
+    startMixing: () =>
+      attempt(async () => {
+        const { id } = await send<{ readonly id: number }>('POST', '/api/oils/mixes', {
+          ...{ blend, visitId: bench.visit?.id ?? null, clientId: bench.client?.id ?? null },
+        });
+        window.location.assign(`/bench/mixes/${id}`);
+        return 'The mixing card opens …';
+      }),
+  };
+}
+export type Bench = ReturnType<typeof useBlend>;
+
+/** Parts as they are stored: without what is not known. */
+const plainParts = (parts: readonly BlendPart[]) =>
+  parts.map(({ oil, drops, dropsPerMl }) => ({ oil, drops, ...(dropsPerMl ? { dropsPerMl } : {}) }));

@@ -1,0 +1,158 @@
+import { oilBook } from '../../catalogue/oils/oils';
+import { screeningBook, vocabulary } from '../../catalogue/screening/screening';
+import type { ObservationValue } from '../../contracts/measures';
+import type { OilClientView, OilScope } from '../../contracts/oil-views';
+import type { OilClient } from '../../core/oils/client';
+import { noSmellConditions } from '../../core/oils/smell';
+import { skinSurfaceM2 } from '../../core/room/medium';
+import type { Screening } from '../../core/screening/screen';
+import { rankOf } from '../../core/screening/tables';
+import { ageOn } from '../../core/visit/words';
+import type { Db } from '../db/connection';
+import { findClient } from '../repositories/clients';
+import { listFindings, type StoredFinding } from '../repositories/findings';
+import { listObservationsOfClient } from '../repositories/measures';
+import { listTapingsOfClient } from '../repositories/tapings';
+import { oilGroupLabel, placeNames } from './describe-finding';
+import { isoDay } from './house-clock';
+import { readPatch } from './patch-tests';
+import { type ScreeningCase, screenCase } from './screen-visit';
+
+/** Kinds of work that bring oil to the skin. */
+const oilWork = ['aromatherapy', 'spine-oil-layering', 'body-massage', 'facial-massage'] as const;
+const unscentedTags = ['swollen-limb', 'irradiated'];
+const everything = [...screeningBook.qualifications].map(({ id }) => id);
+
+/** What somebody may do with oils, by training. */
+export function oilScopeOf(qualifications: readonly string[]): OilScope {
+  const isClinical = qualifications.includes('aromatherapy-clinical');
+  return {
+    mayBlend: isClinical,
+    mayLayer: isClinical,
+    why: isClinical
+      ? ''
+      : 'Own blends and layered drops are for those trained in clinical aromatherapy. Ready blends of the house are open to you.',
+  };
+}
+
+/** All of a client that decides about oils, screened for the day. @returns undefined when there is no such client */
+export async function readOilClient(
+  db: Db,
+  clientId: number,
+  now: Date,
+  of?: { readonly case: ScreeningCase; readonly modalities: readonly string[] },
+): Promise<OilClientView | undefined> {
+  const row = await findClient(db, clientId);
+  if (!row) return undefined;
+  const today = isoDay(now.toISOString());
+  const findings = of?.case.findings ?? (await listFindings(db, clientId));
+  const screened = screenCase(
+    {
+      ...(of?.case ?? { visitDate: today, age: ageOn(row.born_on, today), findings, flagged: [], overrides: [] }),
+      // What the body allows; what the therapist may do is the scope.
+      qualifications: everything,
+    },
+    [...new Set([...oilWork, ...(of?.modalities ?? [])])],
+  );
+  const client = oilClientOf(of?.case.age ?? ageOn(row.born_on, today), findings, screened);
+  const likes = JSON.parse(row.likes_json) as { scentsLiked?: string; scentsDisliked?: string };
+  const [patch, body] = await Promise.all([readPatch(db, clientId, now), readBody(db, clientId)]);
+  return {
+    id: row.id,
+    name: row.name,
+    initials: row.name
+      .split(/\s+/)
+      .map((part) => `${part.charAt(0)}.`)
+      .join(' '),
+    client,
+    unscentedWhy: whyUnscented(screened),
+    unscentedPlaces: unscentedPlaces(findings),
+    needsPatchTest: screened.byModality.some(({ limits }) => limits.patchTest === true && !isLayering(limits)),
+    patch,
+    about: [
+      ...client.conditions.map((id) => oilBook.conditions.get(id) ?? id),
+      ...avoidedGroups(screened).map((id) => `no ${oilGroupLabel(id)}`),
+    ],
+    likes: likes.scentsLiked ?? '',
+    dislikes: likes.scentsDisliked ?? '',
+    ...body,
+  };
+}
+
+const isLayering = ({ skipTechniques = [] }: { readonly skipTechniques?: readonly string[] }) =>
+  skipTechniques.includes('undiluted-oil');
+
+function oilClientOf(age: number | null, findings: readonly StoredFinding[], screened: Screening): OilClient {
+  const conditions = new Set(findings.flatMap(({ id }) => screeningBook.conditions.get(id)?.oilConditions ?? []));
+  const most = screened.byModality
+    .filter(({ modality }) => modality === 'aromatherapy')
+    .flatMap(({ limits }) => limits.dilutionMaxPercent ?? []);
+  return {
+    age,
+    conditions: [...conditions],
+    skin: conditions.has('sensitive-skin') ? 'sensitive' : 'normal',
+    avoids: avoidedGroups(screened).flatMap((group) => {
+      const { oils = [], carriers = [], label = group } = vocabulary.oilGroups[group] ?? {};
+      return [...oils, ...carriers].map((id) => ({ id, reason: `kept away: ${label}` }));
+    }),
+    ...(most.length > 0 ? { mostPercent: Math.min(...most) } : {}),
+  };
+}
+
+const avoidedGroups = (screened: Screening): readonly string[] => [
+  ...new Set(screened.byModality.flatMap(({ limits }) => limits.avoidOils ?? [])),
+];
+
+/** Why nothing scented at all: aromatherapy is not given, or everything has to be unscented. */
+function whyUnscented(screened: Screening): string {
+  const aroma = screened.byModality.find(({ modality }) => modality === 'aromatherapy');
+  const reason = aroma?.reasons.find(({ decision, local }) => !local && rankOf(decision) >= rankOf('clear-first'));
+  if (aroma && rankOf(aroma.decision) >= rankOf('clear-first'))
+    return reason?.text ?? 'Aromatherapy is not given today.';
+  const unscented = screened.byModality.find(({ limits }) => limits.noScent === true);
+  return unscented ? (unscented.reasons[0]?.text ?? 'Unscented only.') : '';
+}
+
+function unscentedPlaces(findings: readonly StoredFinding[]): string {
+  const places = findings.filter(({ id }) =>
+    screeningBook.conditions.get(id)?.tags.some((tag) => unscentedTags.includes(tag)),
+  );
+  return [
+    ...new Set(
+      places.map(({ regions, side }) =>
+        regions && regions.length > 0 ? placeNames(regions) : side ? `the swollen side (${side})` : 'the swollen part',
+      ),
+    ),
+  ].join('; ');
+}
+
+/** Whether scents are not even to be smelled. */
+export const mayNotSmell = (findings: readonly StoredFinding[]): boolean =>
+  findings.some(({ id }) => (noSmellConditions as readonly string[]).includes(id));
+
+/** Surface of the skin from height and the last weight, and the kind of skin as it was last seen. */
+export async function readBody(db: Db, clientId: number): Promise<Pick<OilClientView, 'surfaceM2' | 'skinType'>> {
+  const [row, observations, tapings] = await Promise.all([
+    findClient(db, clientId),
+    listObservationsOfClient(db, clientId),
+    listTapingsOfClient(db, clientId),
+  ]);
+  const heightCm = row?.height_cm ?? null;
+  const weighed = observations.findLast(({ kind }) => kind === 'weight');
+  const taped = tapings
+    .map(({ context_json }) => (JSON.parse(context_json) as { weightKg?: number | null }).weightKg ?? null)
+    .findLast((kg) => kg !== null);
+  const weightKg = weighed?.kind === 'weight' ? weighed.value.weightKg : (taped ?? null);
+  const skin = observations.findLast(({ kind }) => kind === 'skin');
+  return {
+    surfaceM2: heightCm !== null && weightKg !== null ? skinSurfaceM2(heightCm, weightKg) : null,
+    skinType: skin?.kind === 'skin' ? skinTypeOf(skin.value) : null,
+  };
+}
+
+/** Oily and dry as the record grades them, 0–4. */
+function skinTypeOf({ oil, hydration }: ObservationValue<'skin'>): string | null {
+  if (oil === null && hydration === null) return null;
+  if (oil !== null && oil >= 3) return 'oily';
+  return hydration !== null && hydration <= 1 ? 'dry' : 'normal';
+}
