@@ -15,7 +15,7 @@ describe('the demo house', () => {
     await ensureDemoHouse(b, now);
     const [dayA, dayB] = [await readDay(a, now, now), await readDay(b, now, now)];
     expect(dayA).toEqual(dayB);
-    expect(dayA.visits).toHaveLength(8);
+    expect(dayA.visits).toHaveLength(9);
     const marit = demoClients.findIndex((c) => c.name === 'Marit Olsvang') + 1;
     const client = await readClient(a, marit, now);
     const excesses = client?.history.flatMap((entry) => entry.excessMl ?? []) ?? [];
@@ -37,7 +37,7 @@ describe('the demo house', () => {
     await ensureDemoHouse(db, now);
     expect(await count()).toBe(before);
     await ensureDemoHouse(db, new Date(2026, 11, 9, 8, 0));
-    expect(await count()).toBe(before + 8);
+    expect(await count()).toBe(before + 9);
   });
 
   it('covers every worked case with clients whose places exist', () => {

@@ -29,6 +29,7 @@ export interface RoomHabits {
   readonly stones?: string | undefined;
 }
 
+const cm2PerM2 = 10_000;
 const coolMinutes = 15;
 const blendMinutes = 10;
 const layOutMinutes = 10;
@@ -117,7 +118,7 @@ function media(blocks: readonly PlannedBlock[], { spread, surfaceM2 }: RoomHabit
             area,
             what: `${what}: ${need.ml} mL, no more`,
             minutesBefore: blendMinutes,
-            why: `For ${Math.round(need.cm2)} cm² of skin.`,
+            why: `For ${(need.cm2 / cm2PerM2).toFixed(2)} m² of skin.`,
           },
         ]
       : [];

@@ -14,7 +14,7 @@ const mostShapes = 12;
 
 /** The oils of the blend: drops by key, wheel or press, each with its share of its own limit. */
 export function BlendRows({ bench, onReplace }: { readonly bench: Bench; readonly onReplace: (oil: string) => void }) {
-  const { blend, check, draft, change, usable } = bench;
+  const { blend, check, draft, change, usable, mayCompose } = bench;
   const list = useRef<HTMLUListElement>(null);
   const turn = useRef(change);
   useEffect(() => {
@@ -61,7 +61,7 @@ export function BlendRows({ bench, onReplace }: { readonly bench: Bench; readonl
               ))}
               {part.drops > mostShapes && <small>+ {part.drops - mostShapes}</small>}
             </span>
-            <span className={styles['stepper']}>
+            <span className={styles['stepper']} data-fixed={mayCompose ? undefined : true}>
               <Button
                 aria-label={`A drop less of ${oil.name}`}
                 onClick={() => change({ kind: 'drops', oil: part.oil, by: -1 })}

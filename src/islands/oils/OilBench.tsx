@@ -282,11 +282,12 @@ function Amount({ value, onChange }: { readonly value: number; readonly onChange
   );
 }
 
-function EmptyBlend({ bench: { bench, isScented } }: { readonly bench: ReturnType<typeof useBlend> }) {
+function EmptyBlend({ bench: { bench, isScented, mayCompose } }: { readonly bench: ReturnType<typeof useBlend> }) {
   if (!isScented)
     return (
       <p className={styles['empty']}>Plain {bench.client ? 'for this client' : ''}: choose the carrier, and mix.</p>
     );
+  if (!mayCompose) return <p className={styles['empty']}>Take a blend of the house, below the shelf.</p>;
   return (
     <p className={styles['empty']}>
       Say above what it is for and press <Kbd>B</Kbd>: the shelf’s best answer comes in whole drops. Or press a bottle,

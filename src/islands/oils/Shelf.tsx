@@ -15,7 +15,7 @@ interface Props {
 }
 
 /** The oils of the house, those of the blend first; a press lets a drop fall. */
-export function Shelf({ bench: { bench, blend, client, change, isScented }, searchRef }: Props) {
+export function Shelf({ bench: { bench, blend, client, change, mayCompose }, searchRef }: Props) {
   const [wanted, setWanted] = useState('');
   const isIn = (oil: string) => blend.parts.some((part) => part.oil === oil);
   const rows = bench.shelf
@@ -46,7 +46,7 @@ export function Shelf({ bench: { bench, blend, client, change, isScented }, sear
         onKeyDown={(event) => {
           const [first] = rows;
           if (event.key === 'Escape') event.currentTarget.blur();
-          if (event.key !== 'Enter' || !first || first.isShut || !isScented) return;
+          if (event.key !== 'Enter' || !first || first.isShut || !mayCompose) return;
           event.preventDefault();
           change({ kind: 'drops', oil: first.oil.id, by: 1, dropsPerMl: first.entry.dropsPerMl ?? undefined });
           setWanted('');
@@ -69,7 +69,7 @@ export function Shelf({ bench: { bench, blend, client, change, isScented }, sear
           <li key={oil.id} data-in={isIn(oil.id) || undefined} data-shut={isShut || undefined}>
             <button
               type="button"
-              disabled={isShut || !isScented}
+              disabled={isShut || !mayCompose}
               onClick={() => change({ kind: 'drops', oil: oil.id, by: 1, dropsPerMl: entry.dropsPerMl ?? undefined })}
               aria-label={`${oil.name}, ${words || `${noteWords[oil.note]} note`}: a drop more`}
             >

@@ -1,9 +1,11 @@
 import { useEffect, useState } from 'react';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { BlendInput } from '../../contracts/oil-house';
+import { scaleBlend } from '../../core/oils/amounts';
 import { oilOf } from '../../core/oils/book';
+import { checkBlend } from '../../core/oils/check';
 import { dropsText } from '../../core/oils/finding-words';
-import { bestLiked, restSeconds, shuffled, type SmellAnswer, type Strip } from '../../core/oils/smell';
+import { bestLiked, mostStrips, restSeconds, shuffled, type SmellAnswer, type Strip } from '../../core/oils/smell';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { send } from '../api';
@@ -18,8 +20,18 @@ const dice = () => (crypto.getRandomValues(new Uint32Array(1))[0] ?? 0) / 2 ** 3
 
 /** Two or three blends that pass every limit, smelled without a name, in a random order, with plain air between. */
 export function SmellDialog({ bench, onClose }: { readonly bench: Bench; readonly onClose: () => void }) {
-  const { worker, wish, blend, isScented, usable } = bench;
-  const { visit, client } = bench.bench;
+  const { worker, wish, blend, isScented, mayCompose, usable, client: limits } = bench;
+  const { visit, client, blends } = bench.bench;
+  /** Blends of the house that this client may have, for those who make none of their own. */
+  const readyStrips = (): readonly Strip[] =>
+    blends
+      .filter((ready) => ready.blend.area === blend.area && ready.blend.carrier === blend.carrier)
+      .map((ready) => ({ parts: scaleBlend(oilBook, ready.blend.parts, ready.blend.volumeMl, blend.volumeMl).parts }))
+      .filter(({ parts }) => {
+        const check = checkBlend(oilBook, { ...blend, parts, client: limits, basis: 'max' });
+        return check !== null && check.verdict !== 'over' && check.withinGuide;
+      })
+      .slice(0, mostStrips);
   const [stage, setStage] = useState<Stage>('looking');
   const [strips, setStrips] = useState<readonly Strip[]>([]);
   const [answers, setAnswers] = useState<readonly SmellAnswer[]>([]);
@@ -31,7 +43,7 @@ export function SmellDialog({ bench, onClose }: { readonly bench: Bench; readonl
     if (!isScented) return;
     let isGone = false;
     const look = async () => {
-      const found = await worker().strips(wish());
+      const found = mayCompose ? await worker().strips(wish()) : readyStrips();
       if (isGone) return;
       if (found.length < 2)
         setTrouble('The shelf has no two blends for this that smell different. Want more, or order more.');

@@ -9,13 +9,16 @@ import { checkBlend } from '../../core/oils/check';
 import { makeSafe } from '../../core/oils/mend';
 import { candidateOf, shortlist, targetPercentFor, usualNotes } from '../../core/oils/shortlist';
 import { send, sentenceOf } from '../api';
-import { changeDraft, clientOf, firstDraft } from './blend-draft';
+import { changeDraft, clientOf, type DraftChange, firstDraft } from './blend-draft';
 import { useOilWorker } from './useOilWorker';
+
+/** Changes that make a blend another one. */
+const composing: readonly DraftChange['kind'][] = ['drops', 'remove', 'parts'];
 
 /** The blend on the bench with all that follows from it, and what can be done with it. */
 export function useBlend(first: OilBenchView) {
   const [bench, setBench] = useState(first);
-  const [draft, change] = useReducer(changeDraft, first, firstDraft);
+  const [draft, dispatch] = useReducer(changeDraft, first, firstDraft);
   const [said, setSaid] = useState('');
   const [isSearching, setIsSearching] = useState(false);
   const [pinned, setPinned] = useState<BlendInput>();
@@ -26,6 +29,12 @@ export function useBlend(first: OilBenchView) {
   const check = checkBlend(oilBook, given);
   const usable = bench.shelf.filter(({ freshness, leftMl }) => freshness !== 'old' && leftMl > 0);
   const isScented = bench.client?.unscentedWhy ? false : client.mostPercent !== 0;
+  const mayCompose = isScented && bench.scope.mayBlend;
+  const change = (next: DraftChange) => {
+    if (composing.includes(next.kind) && !mayCompose)
+      setSaid(isScented ? bench.scope.why : (bench.client?.unscentedWhy ?? 'Unscented only.'));
+    else dispatch(next);
+  };
   const wish = (): BestBlendCase => {
     const listed = shortlist(oilBook, usable, {
       area: blend.area,
@@ -50,7 +59,7 @@ export function useBlend(first: OilBenchView) {
     const others = wish().candidates.filter(({ oil }) => !blend.parts.some((part) => part.oil === oil));
     return makeBetter(oilBook, blend.parts, { ...wish(), candidates: [...own, ...others] });
   };
-  const safe = makeSafe(oilBook, given);
+  const safe = mayCompose ? makeSafe(oilBook, given) : null;
 
   const takeParts = (parts: readonly BlendPart[]) => change({ kind: 'parts', parts: plainParts(parts) });
   const attempt = async (act: () => Promise<string>) => {
@@ -64,18 +73,35 @@ export function useBlend(first: OilBenchView) {
   const reload = async () => setBench(await send<OilBenchView>('GET', `/api/oils${query}`));
 
   return {
-    ...{ bench, draft, blend, client, check, safe, usable, isScented, said, isSearching, pinned, worker, wish },
-    better: blend.parts.length > 0 && !safe && blend.uses.length > 0 ? better() : null,
+    ...{
+      bench,
+      draft,
+      blend,
+      client,
+      check,
+      safe,
+      usable,
+      isScented,
+      mayCompose,
+      said,
+      isSearching,
+      pinned,
+      worker,
+      wish,
+    },
+    better: mayCompose && blend.parts.length > 0 && !safe && blend.uses.length > 0 ? better() : null,
     ...{ change, setSaid, setPinned, takeParts, reload, attempt },
-    makeItSafe: () => (safe ? takeParts(safe.parts) : setSaid('Nothing to mend: it is inside every limit.')),
+    makeItSafe: () =>
+      safe || !mayCompose ? takeParts(safe?.parts ?? []) : setSaid('Nothing to mend: it is inside every limit.'),
     makeItBetter: () => {
+      if (!mayCompose) return change({ kind: 'parts', parts: [] });
       const next = blend.parts.length > 0 ? better() : null;
       if (next) takeParts(next.parts);
       setSaid(next ? next.words : 'No single drop would make it better.');
     },
     /** The best blend for what is wanted, out of what the shelf has. */
     findBest: async () => {
-      if (!isScented) return setSaid(bench.client?.unscentedWhy ?? 'Unscented only.');
+      if (!mayCompose) return change({ kind: 'parts', parts: [] });
       setIsSearching(true);
       await attempt(async () => {
         const answer = await worker().best(wish());

@@ -20,7 +20,6 @@ import { type ScreeningCase, screenCase } from './screen-visit';
 
 /** Kinds of work that bring oil to the skin. */
 const oilWork = ['aromatherapy', 'spine-oil-layering', 'body-massage', 'facial-massage'] as const;
-const unscentedTags = ['swollen-limb', 'irradiated'];
 const everything = [...screeningBook.qualifications].map(({ id }) => id);
 
 /** What somebody may do with oils, by training. */
@@ -66,7 +65,7 @@ export async function readOilClient(
       .join(' '),
     client,
     unscentedWhy: whyUnscented(screened),
-    unscentedPlaces: unscentedPlaces(findings),
+    unscentedPlaces: unscentedPlaces(screened),
     needsPatchTest: screened.byModality.some(({ limits }) => limits.patchTest === true && !isLayering(limits)),
     patch,
     about: [
@@ -113,17 +112,15 @@ function whyUnscented(screened: Screening): string {
   return unscented ? (unscented.reasons[0]?.text ?? 'Unscented only.') : '';
 }
 
-function unscentedPlaces(findings: readonly StoredFinding[]): string {
-  const places = findings.filter(({ id }) =>
-    screeningBook.conditions.get(id)?.tags.some((tag) => unscentedTags.includes(tag)),
-  );
-  return [
-    ...new Set(
-      places.map(({ regions, side }) =>
-        regions && regions.length > 0 ? placeNames(regions) : side ? `the swollen side (${side})` : 'the swollen part',
-      ),
-    ),
-  ].join('; ');
+/** Places where screening has no scented oil, such as a swollen limb or irradiated skin. */
+function unscentedPlaces(screened: Screening): string {
+  const regions = screened.regions
+    .filter(
+      ({ modality, decision, limits }) =>
+        modality === 'aromatherapy' && (rankOf(decision) >= rankOf('clear-first') || limits.noScent === true),
+    )
+    .map(({ region }) => region);
+  return regions.length > 0 ? placeNames(regions) : '';
 }
 
 /** Whether scents are not even to be smelled. */
