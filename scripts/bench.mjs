@@ -11,6 +11,14 @@ ensureBuilt();
 const require = createRequire(import.meta.url);
 
 const quantile = (sorted, q) => sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))];
+/** How long something takes, time and again (ms). */
+const timed = (run, times = 20) =>
+  Array.from({ length: times }, () => {
+    const start = performance.now();
+    run();
+    return performance.now() - start;
+  });
+
 function report(name, times, reach) {
   const sorted = [...times].sort((a, b) => a - b);
   const ms = (value) => `${value.toFixed(value < 10 ? 2 : 1)} ms`.padStart(10);
@@ -92,6 +100,7 @@ async function benchCore() {
     await benchTrend(vite);
     await benchSequencing(vite);
     await benchStones(vite);
+    await benchBlends(vite);
     const { visitCheck } = await vite.ssrLoadModule('/src/server/services/visit-check.ts');
     return [...visitCheck.flags, ...visitCheck.today, ...visitCheck.others];
   } finally {
@@ -108,12 +117,6 @@ async function benchStones(vite) {
     ...{ material: 'basalt', thicknessMm: 25, startC: 50, mode: 'still', towelLayers: 1, seconds: 300 },
     ...{ skin: 'normal', skinStartC: 33, ambientC: 24 },
   };
-  const timed = (run, times = 20) =>
-    Array.from({ length: times }, () => {
-      const start = performance.now();
-      run();
-      return performance.now() - start;
-    });
   for (const [name, change] of [
     ['at rest on a cloth', {}],
     ['at rest on bare skin', { towelLayers: 0 }],
@@ -149,6 +152,41 @@ async function benchStones(vite) {
     timed(() => rotate(stoneBook, rotation)),
     '',
   );
+}
+
+/** The best blend of eight candidates in bottles of three sizes: worst of ten shelves each. */
+async function benchBlends(vite) {
+  const { oilBook } = await vite.ssrLoadModule('/src/catalogue/oils/oils.ts');
+  const { bestBlend } = await vite.ssrLoadModule('/src/core/oils/best/best-blend.ts');
+  const ids = [...oilBook.oils.keys()];
+  const uses = ['sleep', 'muscle-ease', 'calming', 'uplifting', 'circulation'];
+  for (const volumeMl of [10, 30, 100]) {
+    const cases = Array.from({ length: 10 }, (_, k) => ({
+      ...{
+        volumeMl,
+        area: 'body',
+        client: { age: null, conditions: [], skin: 'normal' },
+        targetPercent: 2.5,
+        maxOils: 4,
+      },
+      candidates: [...new Set(Array.from({ length: 8 }, (__, j) => ids[(k * 7 + j * 5) % ids.length]))].map(
+        (oil, j) => ({
+          ...{ oil, costPerDrop: 2 + ((j * 7) % 11), maxDrops: 60 },
+        }),
+      ),
+      wanted: [
+        { use: uses[k % 5], weight: 2 },
+        { use: uses[(k * 3 + 1) % 5], weight: 1 },
+      ],
+      notes: { top: 0.3, middle: 0.5, base: 0.2 },
+    }));
+    let k = 0;
+    report(
+      `best blend, eight candidates, ${volumeMl} mL`,
+      timed(() => bestBlend(oilBook, cases[(k += 1) % 10])),
+      'under 100 ms',
+    );
+  }
 }
 
 /** Sixteen blocks that all differ, beside an integer program solved for the same question; sixty steps in 90 minutes. */

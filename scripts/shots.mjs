@@ -110,6 +110,19 @@ try {
   await go(`/bench/stones?visit=${evander}`);
   await wait(1500);
   await shoot('stones');
+  const runa = await visitOf('Runa Tolvey');
+  await answerNo(runa);
+  await go(`/bench/oils?visit=${runa}`);
+  await page.evaluate(() =>
+    [...document.querySelectorAll('[aria-label="What it is for"] button')]
+      .filter((button) => ['sleep', 'tight muscles'].includes(button.textContent ?? ''))
+      .forEach((button) => button.click()),
+  );
+  await press(['b'], 1500);
+  await page.evaluate(() => document.querySelector('[data-oil] button')?.focus());
+  await press(['ArrowUp', 'ArrowUp'], 300);
+  await page.evaluate(() => document.activeElement?.blur());
+  await shoot('oils');
   await go(`/visits/${evander}/prepare`);
   await page.click('main li input');
   await wait(500);

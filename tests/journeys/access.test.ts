@@ -41,6 +41,8 @@ describe('every view', () => {
   let client: number;
   let intake: number;
   let treatment: number;
+  let aroma: number;
+  let mix: number;
 
   beforeAll(async () => {
     browser = await launch();
@@ -50,6 +52,12 @@ describe('every view', () => {
     treatment = await visitOf('Sunniva Harrow');
     await post(`/api/visits/${visit}/check`, { answers: allNo });
     await post(`/api/visits/${treatment}/check`, { answers: allNo });
+    aroma = await visitOf('Runa Tolvey');
+    const blend = {
+      ...{ name: 'Quiet hour', area: 'body', volumeMl: 30, carrier: 'grapeseed' },
+      parts: [{ oil: 'lavender', drops: 9 }],
+    };
+    mix = (await post('/api/oils/mixes', { blend })).body.id;
   });
   afterAll(() => browser.close());
 
@@ -72,6 +80,9 @@ describe('every view', () => {
     ['measure, pictures', () => `/visits/${visit}/measure?sheet=pictures`, 'On record'],
     ['progress', () => `/clients/${client}/progress`, 'All figures'],
     ['stone bench', () => `/bench/stones?visit=${treatment}`, 'Add stones'],
+    ['oil bench', () => `/bench/oils?visit=${aroma}`, 'How it unfolds'],
+    ['bottles', () => '/bench/bottles', 'To order'],
+    ['mixing card', () => `/bench/mixes/${mix}`, 'all 9 are in'],
     ['girths in and out', () => `/measures?client=${client}`, 'Bring in a table'],
     ['points of taping', () => '/protocols', 'Points of taping'],
     ['the library', () => '/library?protocol=lifting-facial', 'Lifting facial'],

@@ -142,7 +142,7 @@ export function MixingCard({ first }: { readonly first: MixView }) {
                 </p>
               )}
               <div className={styles['bigButtons']}>
-                <Button onClick={() => set(count - 1)} aria-label="One too many counted">
+                <Button onClick={() => set(count - 1)} aria-label="− 1: one too many counted">
                   − 1
                 </Button>
                 <Button look="filled" onClick={() => set(count + 1)}>
@@ -158,13 +158,9 @@ export function MixingCard({ first }: { readonly first: MixView }) {
                 </Button>
               )}
               <details className={styles['scale']}>
-                <summary>
-                  Drop scale: {scale.view.words}{' '}
-                  <Button look="link" onClick={fromScale}>
-                    take its count
-                  </Button>
-                </summary>
-                <p>A stand-in for a scale under the bottle.</p>
+                <summary>Drop scale: {scale.view.words}</summary>
+                <p>A stand-in for a scale under the bottle. G takes its count.</p>
+                <Button onClick={fromScale}>Take its count</Button>{' '}
                 <Button
                   onClick={() => {
                     const { densityGPerMl, dropsPerMl } = oilOf(oilBook, part.oil);

@@ -71,7 +71,7 @@ export function Shelf({ bench: { bench, blend, client, change, mayCompose }, sea
               type="button"
               disabled={isShut || !mayCompose}
               onClick={() => change({ kind: 'drops', oil: oil.id, by: 1, dropsPerMl: entry.dropsPerMl ?? undefined })}
-              aria-label={`${oil.name}, ${words || `${noteWords[oil.note]} note`}: a drop more`}
+              title={`A drop more of ${oil.name.toLowerCase()}`}
             >
               <BottleShape note={oil.note} share={entry.leftShare} />
               <span>
