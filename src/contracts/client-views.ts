@@ -107,6 +107,8 @@ export interface ClientView extends ClientContactView {
   readonly volumeUnit: VolumeUnit;
   /** What the client has said three times in a row and would like otherwise. */
   readonly preferences: readonly string[];
+  /** The newest first. */
+  readonly patchTests: readonly { readonly id: number; readonly what: string; readonly words: string }[];
   readonly findings: readonly PlacedFinding[];
   readonly conditions: readonly ConditionView[];
   readonly history: readonly HistoryEntry[];

@@ -66,6 +66,14 @@ export const BlendInput = z.object({
 });
 export type BlendInput = z.infer<typeof BlendInput>;
 
+/** Blends as they leave one house for another. */
+export const BlendFile = z.object({
+  kind: z.literal('velvet-stone-blends', 'This is no file of blends.'),
+  version: z.literal(1, 'This file is of a version that cannot be read.'),
+  blends: z.array(BlendInput).min(1, 'There is no blend in it.').max(200, 'At most 200 blends.'),
+});
+export type BlendFile = z.infer<typeof BlendFile>;
+
 /** The blend that a visit carries for body or face; null takes it away. */
 export const VisitBlendInput = z.object({
   area: z.enum(['body', 'face'], 'body or face.'),

@@ -27,6 +27,7 @@ import {
   VisitInput,
 } from './record';
 import {
+  BlendFile,
   BlendInput,
   BottleInput,
   DropScaleInput,
@@ -335,6 +336,8 @@ const house: readonly Operation[] = [
   takes('put', '/api/oils/bottles/{key}', BottleInput, 'Changes, counts or discards a bottle.', [404]),
   row('get', '/api/oils/shelf.csv', 'The shelf as CSV.'),
   takes('post', '/api/oils/import', ShelfImportInput, 'Reads a shelf from CSV; stores it when it is sure and sound.'),
+  row('get', '/api/oils/blends', 'The blends of the house as a file.'),
+  takes('post', '/api/oils/blends/import', BlendFile, 'Brings in blends from such a file, all or none.'),
   takes('post', '/api/oils/blends', BlendInput, 'Keeps a blend of the house.'),
   row('delete', '/api/oils/blends/{key}', 'Takes a house blend away.', [404]),
   takes('post', '/api/oils/mixes', MixInput, 'Begins a bottle.', [404]),
@@ -343,6 +346,7 @@ const house: readonly Operation[] = [
   row('post', '/api/oils/mixes/{id}', 'Finishes a bottle: judged, drawn from the shelf, dated.', [400]),
   row('delete', '/api/oils/mixes/{id}', 'Gives a bottle up.', [400]),
   row('get', '/api/oils/mixes/{id}/label.pdf', 'Its label; `size` small, usual or large.', [400, 422]),
+  row('get', '/api/oils/mixes/{id}/aftercare.pdf', 'What the client is to mind at home, as PDF.'),
   takes('post', '/api/oils/smell', SmellInput, 'What a client chose by nose.', [404]),
   takes('put', '/api/visits/{id}/blend', VisitBlendInput, 'The blend that a visit carries.'),
   takes('post', '/api/patch-tests', PatchTestInput, 'Places a patch test.', [404]),

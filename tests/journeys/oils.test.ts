@@ -132,6 +132,13 @@ describe('oils', () => {
     await words(page, 'Stick the label on');
     await words(page, 'R. T.');
     await words(page, 'Leave the oil on for 8 to 12 hours');
+    const sheet = await call(
+      'GET',
+      `/api/oils/mixes/${page.url().split('/').at(-1)}/aftercare.pdf`,
+      undefined,
+      house.url,
+    );
+    expect([sheet.status, sheet.type]).toEqual([200, 'application/pdf']);
     const after = (await call('GET', '/api/oils/bottles', undefined, house.url)).body.bottles;
     const left = (bottles: readonly { leftMl: number }[]) => bottles.reduce((sum, one) => sum + one.leftMl, 0);
     expect(left(after)).toBeLessThan(left(before));
@@ -220,5 +227,43 @@ describe('oils', () => {
     expect([refused.status, refused.body.errors[0].path]).toEqual([400, 'parts']);
     const assistant = await call('GET', '/api/oils', undefined, house.url, 'assistant');
     expect(assistant.status).toBe(403);
+  });
+
+  it('offers what can stand in for an oil that is out, in drops that are safe', async () => {
+    const { bottles } = (await call('GET', '/api/oils/bottles', undefined, house.url)).body;
+    for (const one of bottles.filter(({ oil }: { oil: string }) => oil === 'cedarwood-atlas')) {
+      const { kind, oil, lot, openedOn, printedOn, sizeMl, leftMl, costCents, dropsPerMl, note } = one;
+      const given = { kind, oil, lot, openedOn, printedOn, sizeMl, leftMl, costCents, dropsPerMl, note };
+      await call('PUT', `/api/oils/bottles/${one.id}`, { ...given, state: 'discarded' }, house.url);
+    }
+    await go(page, `${house.url}/bench/oils`);
+    await page.$$eval('[aria-label="House blends"] li > button', ([first]) => (first as HTMLElement).click());
+    await words(page, 'not on the shelf');
+    await (await control(page, 'button', 'Stand in for it')).click();
+    await words(page, 'Instead of atlas cedarwood');
+    await page.$$eval('[role="dialog"] li button', ([first]) => (first as HTMLElement).click());
+    expect((await drops()).some(([oil]) => oil === 'cedarwood-atlas')).toBe(false);
+    await words(page, 'Inside every limit.');
+  });
+
+  it('takes blends of the house out as a file and brings them in, all or none', async () => {
+    const { body: file } = await call('GET', '/api/oils/blends', undefined, house.url);
+    expect(file.blends.length).toBeGreaterThanOrEqual(3);
+    const blendFile = path.join(house.folder, 'blends.json');
+    const strange = {
+      ...file,
+      blends: [file.blends[0], { ...file.blends[1], parts: [{ oil: 'moonflower', drops: 1 }] }],
+    };
+    const bring = async (given: unknown) => {
+      writeFileSync(blendFile, typeof given === 'string' ? given : JSON.stringify(given));
+      await (await page.$('input[aria-label="A file of blends"]'))?.uploadFile(blendFile);
+    };
+    await bring(strange);
+    await words(page, 'There is no oil “moonflower”');
+    await bring('{ not json');
+    await words(page, 'That file is not JSON');
+    await bring({ ...file, blends: [{ ...file.blends[0], name: 'From far away' }] });
+    await words(page, 'One blend is brought in.');
+    await words(page, 'From far away');
   });
 });

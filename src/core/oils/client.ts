@@ -70,10 +70,10 @@ export interface Guide {
 export function guideOf(book: OilBook, client: OilClient, area: Area): Guide {
   const rows = [
     ...(client.age !== null && client.age < 2 ? [{ usualMaxPercent: 0, audience: 'under 2 years' }] : []),
+    ...guideRows(book, client, area),
     ...(client.mostPercent === undefined
       ? []
       : [{ usualMaxPercent: client.mostPercent, audience: 'what was said at the consultation' }]),
-    ...guideRows(book, client, area),
   ];
   return rows.reduce<Guide>(
     (least, { usualMaxPercent, audience }) =>

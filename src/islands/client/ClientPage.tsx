@@ -102,7 +102,11 @@ export function ClientPage({ view, today, isOwner }: Props) {
             </li>
           ))}
           {view.cautions.length === 0 && <li>no cautions on record</li>}
-          {[...likes, ...view.preferences].map((like) => (
+          {[
+            ...likes,
+            ...view.preferences,
+            ...view.patchTests.map(({ what, words }) => `patch test ${what}: ${words}`),
+          ].map((like) => (
             <li key={like} data-kind="like">
               {like}
             </li>

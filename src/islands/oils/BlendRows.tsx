@@ -78,14 +78,16 @@ export function BlendRows({ bench, onReplace }: { readonly bench: Bench; readonl
             </span>
             <span className={styles['percent']}>{checked ? percentText(checked.percent) : '–'}</span>
             <LimitOf part={checked} isOut={isOut} onReplace={() => onReplace(part.oil)} />
-            <button
-              type="button"
-              className={styles['out']}
-              aria-label={`Take ${oil.name} out`}
-              onClick={() => change({ kind: 'remove', oil: part.oil })}
-            >
-              <X size={16} aria-hidden="true" />
-            </button>
+            {mayCompose && (
+              <button
+                type="button"
+                className={styles['out']}
+                aria-label={`Take ${oil.name} out`}
+                onClick={() => change({ kind: 'remove', oil: part.oil })}
+              >
+                <X size={16} aria-hidden="true" />
+              </button>
+            )}
           </li>
         );
       })}

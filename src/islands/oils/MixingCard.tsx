@@ -245,6 +245,9 @@ function Finished({ mix }: { readonly mix: MixView }) {
           <li key={line}>{line}</li>
         ))}
       </ul>
+      <ButtonLink href={`/api/oils/mixes/${mix.id}/aftercare.pdf`} target="_blank">
+        Print it for the client
+      </ButtonLink>
     </div>
   );
 }

@@ -177,6 +177,7 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
             <p>
               <strong>{check ? check.carrierMl.toFixed(1) : '–'} mL</strong>
               {carrierOf(oilBook, blend.carrier).name.toLowerCase()}
+              {bench.costCents >= 1 && ` · costs ${(bench.costCents / 100).toFixed(2)}`}
             </p>
           </div>
           <Verdict bench={bench} />

@@ -1,3 +1,4 @@
+import { useRef } from 'react';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { BlendInput } from '../../contracts/oil-house';
 import { oilOf } from '../../core/oils/book';
@@ -23,6 +24,16 @@ export function ReadyBlends({ bench }: { readonly bench: Bench }) {
       return `“${blend.name}” is poured for this visit: ${ml} mL.`;
     });
   };
+  const file = useRef<HTMLInputElement>(null);
+  const bringIn = (chosen: File) =>
+    attempt(async () => {
+      const text = await chosen.text();
+      const given: unknown = readJson(text);
+      if (given === undefined) return 'That file is not JSON: choose a file of blends.';
+      const { id } = await send<{ readonly id: number }>('POST', '/api/oils/blends/import', given);
+      await reload();
+      return id === 1 ? 'One blend is brought in.' : `${id} blends are brought in.`;
+    });
   return (
     <>
       {usedBefore.length > 0 && (
@@ -48,7 +59,31 @@ export function ReadyBlends({ bench }: { readonly bench: Bench }) {
       <section aria-label="House blends">
         <div className={styles['line']}>
           <h2>House blends</h2>
+          <span>
+            {scope.mayBlend && (
+              <>
+                <button type="button" className={styles['plain']} onClick={() => file.current?.click()}>
+                  bring in
+                </button>{' '}
+                ·{' '}
+              </>
+            )}
+            <a href="/api/oils/blends">file</a>
+          </span>
         </div>
+        <input
+          ref={file}
+          type="file"
+          accept=".json,application/json"
+          aria-label="A file of blends"
+          className="visually-hidden"
+          tabIndex={-1}
+          onChange={(event) => {
+            const [chosen] = event.target.files ?? [];
+            if (chosen) void bringIn(chosen);
+            event.target.value = '';
+          }}
+        />
         {blends.length === 0 && <p className={styles['soft']}>None yet: keep one with K.</p>}
         <ul className={styles['ready']}>
           {blends.map(({ id, blend, ready }) => {
@@ -86,4 +121,12 @@ function poured(blend: BlendInput, ml: number): BlendInput {
     .map((part) => ({ ...part, drops: Math.round((part.drops * ml) / blend.volumeMl) }))
     .filter(({ drops }) => drops > 0);
   return { ...blend, volumeMl: ml, parts };
+}
+
+function readJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
 }

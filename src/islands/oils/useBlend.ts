@@ -59,6 +59,11 @@ export function useBlend(first: OilBenchView) {
     const others = wish().candidates.filter(({ oil }) => !blend.parts.some((part) => part.oil === oil));
     return makeBetter(oilBook, blend.parts, { ...wish(), candidates: [...own, ...others] });
   };
+  const centsOf = (entries: OilBenchView['shelf'], oil: string, ml: number) =>
+    ml * (entries.find((entry) => entry.oil === oil)?.centsPerMl ?? 0);
+  const costCents =
+    (check?.parts ?? []).reduce((sum, { oil, ml }) => sum + centsOf(bench.shelf, oil, ml), 0) +
+    centsOf(bench.carriers, blend.carrier, check?.carrierMl ?? 0);
   const safe = mayCompose ? makeSafe(oilBook, given) : null;
 
   const takeParts = (parts: readonly BlendPart[]) => change({ kind: 'parts', parts: plainParts(parts) });
@@ -83,6 +88,7 @@ export function useBlend(first: OilBenchView) {
       usable,
       isScented,
       mayCompose,
+      costCents,
       said,
       isSearching,
       pinned,

@@ -39,7 +39,7 @@ export function BlockList({ handle, blends, selected, onSelect }: Props) {
             .filter(({ then }) => then === block.id)
             .map(({ message, severity }) => ({ message, severity }))
             .concat(treatment.stepFaults.filter((fault) => fault.block === block.id))}
-          blend={block.oil && blends[block.oil]?.blend.name}
+          blend={block.oil && nameAndAmount(blends[block.oil])}
           isOpen={selected === block.id}
           onToggle={() => onSelect(selected === block.id ? undefined : block.id)}
         />
@@ -47,6 +47,9 @@ export function BlockList({ handle, blends, selected, onSelect }: Props) {
     </SortableList>
   );
 }
+
+const nameAndAmount = (carried: VisitBlends['body']) =>
+  carried && `${carried.blend.name}, ${carried.blend.volumeMl} mL in all`;
 
 interface BlockProps {
   readonly block: BlockView;

@@ -35,6 +35,11 @@ export async function latestPatchTest(db: Db, clientId: number): Promise<StoredP
   return row && toPatchTest(row);
 }
 
+export async function listPatchTests(db: Db, clientId: number): Promise<readonly StoredPatchTest[]> {
+  const rows = await patchTests(db).where('client_id', '=', clientId).orderBy('placed_at', 'desc').execute();
+  return rows.map(toPatchTest);
+}
+
 export async function findPatchTest(db: Db, id: number): Promise<StoredPatchTest | undefined> {
   const row = await patchTests(db).where('patch_test.id', '=', id).executeTakeFirst();
   return row && toPatchTest(row);

@@ -129,6 +129,27 @@ export async function keepBlend(
   return { kind: 'saved', id };
 }
 
+/** Brings blends in from another house: all, or none with what is wrong in each. */
+export async function importBlends(
+  db: Db,
+  blends: readonly BlendInput[],
+  qualifications: readonly string[],
+  actor: Actor,
+): Promise<Saved> {
+  const scope = oilScopeOf(qualifications);
+  const errors = blends.flatMap((blend, i) =>
+    blendErrors(blend, undefined, scope, []).map(({ path, message }) => ({ path: `blends.${i}.${path}`, message })),
+  );
+  if (errors.length > 0) return { kind: 'refused', errors };
+  const now = actor.now.toISOString();
+  return db.transaction().execute(async (trx) => {
+    for (const blend of blends) await insertBlend(trx, blend, actor.therapistId, now);
+    const detail = `${blends.length} brought in`;
+    await insertAudit(trx, { at: now, by: actor.therapistId, action: 'house blend kept', subject: 'house', detail });
+    return { kind: 'saved', id: blends.length } as const;
+  });
+}
+
 export async function dropBlend(db: Db, id: number, actor: Actor): Promise<Saved> {
   return (await removeBlend(db, id, actor.now.toISOString())) ? { kind: 'saved', id } : { kind: 'not-found' };
 }

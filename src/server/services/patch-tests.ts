@@ -8,6 +8,7 @@ import {
   insertPatchTest,
   latestPatchTest,
   listOpenPatchTests,
+  listPatchTests,
   setReadings,
   type StoredPatchTest,
 } from '../repositories/patch-tests';
@@ -18,6 +19,11 @@ import type { Actor, SaveRefusal } from './saving';
 export async function readPatch(db: Db, clientId: number, now: Date): Promise<PatchView | null> {
   const test = await latestPatchTest(db, clientId);
   return test ? viewOf(test, now) : null;
+}
+
+/** All patch tests of a client, the newest first. */
+export async function listPatches(db: Db, clientId: number, now: Date): Promise<readonly PatchView[]> {
+  return (await listPatchTests(db, clientId)).map((test) => viewOf(test, now));
 }
 
 function viewOf({ id, what, placedAt, readings }: StoredPatchTest, now: Date): PatchView {

@@ -34,6 +34,7 @@ import { findDuplicates } from './merge-clients';
 import { readConsent } from './read-ask';
 import { missingNotes } from './prepare-visit';
 import { readCorrections } from './read-corrections';
+import { listPatches } from './patch-tests';
 import { briefOf, therapistOf } from './read-visit';
 import { screenCase } from './screen-visit';
 import { readVolumeSettings, withVolume } from './taping-volume';
@@ -120,6 +121,7 @@ export async function readClient(db: Db, id: number, now: Date): Promise<ClientV
     consent,
     duplicates,
     preferences: await readPreferences(db, id, visits),
+    patchTests: (await listPatches(db, id, now)).map(({ id: key, what, due }) => ({ id: key, what, words: due })),
   };
 }
 

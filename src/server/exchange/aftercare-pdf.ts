@@ -1,0 +1,25 @@
+import type { MixView } from '../../contracts/oil-views';
+import { makePdf, runs } from './pdf';
+
+/** What to mind at home, large enough to read without glasses; nothing about the client's health stands on it. */
+export function printAftercare({ blend, aftercare, useBy }: MixView, house: string): Promise<Buffer> {
+  return makePdf({
+    pageSize: 'A5',
+    pageMargins: [40, 40, 40, 40],
+    info: { title: `${blend.name}, for the way home` },
+    content: [
+      { text: runs(blend.name), fontSize: 20, bold: true, margin: [0, 0, 0, 12] },
+      { ul: aftercare.map((line) => ({ text: runs(line), margin: [0, 0, 0, 8] })), fontSize: 14 },
+      ...(useBy
+        ? [
+            {
+              text: runs(`What is left in the bottle is good until ${useBy}.`),
+              fontSize: 12,
+              margin: [0, 8, 0, 0] as [number, number, number, number],
+            },
+          ]
+        : []),
+      { text: runs(house), fontSize: 11, color: '#564c5c', margin: [0, 24, 0, 0] },
+    ],
+  });
+}
