@@ -145,13 +145,13 @@ try {
   await go(`/visits/${marit}/table`);
   await press(
     Array.from({ length: 12 }, () => 'PageDown'),
-    80,
+    170,
   );
   await wait(8600);
   await shoot('table');
   await press(
     Array.from({ length: 40 }, () => 'PageDown'),
-    30,
+    170,
   );
   await wait(600);
   await go(`/visits/${marit}/measure-after`);

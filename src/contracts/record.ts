@@ -5,6 +5,7 @@ import { isDate } from '../core/screening/time';
 import { plainContext, tapingPhases, tapingTicks } from '../core/swelling/taping-context';
 import { TreatmentHolds } from './treatment';
 import { ArrangedStepSchema, SchoolSchema, StepSchema } from './drainage';
+import { markKinds } from '../core/table/marks';
 import { LimbVolumeRequest } from './limb-volume';
 
 /** A real calendar date written YYYY-MM-DD. */
@@ -260,24 +261,31 @@ export const CourseInput = z.object({
 });
 export type CourseInput = z.infer<typeof CourseInput>;
 
-export const tableEventKinds = ['start', 'end', 'skip', 'back', 'pause', 'resume', 'refit', 'finish'] as const;
+export const tableEventKinds = ['start', 'end', 'skip', 'back', 'pause', 'resume', 'refit', 'mark', 'finish'] as const;
 const stepName = z.string().min(1).max(120);
-export const TableEventInput = z.object({
-  /** Made by the device, so that sending twice stores once. */
-  id: z.string().min(8).max(60),
-  kind: z.enum(tableEventKinds),
-  stepId: stepName.nullable(),
-  at: z.iso.datetime(),
-  planVersion: z.number().int().positive(),
-  /** With a `refit`: all that differs from the plan from then on. */
-  change: z
-    .object({
-      repetitions: z.record(stepName, z.number().int().min(1, 'At least once.').max(400, 'At most 400 times.')),
-      leftOut: z.array(stepName).max(1000),
-      overSeconds: z.number().int().min(0).max(14_400, 'At most four hours over.'),
-    })
-    .optional(),
-});
+export const TableEventInput = z
+  .object({
+    /** Made by the device, so that sending twice stores once. */
+    id: z.string().min(8).max(60),
+    kind: z.enum(tableEventKinds),
+    stepId: stepName.nullable(),
+    at: z.iso.datetime(),
+    planVersion: z.number().int().positive(),
+    /** With a `mark`. */
+    mark: z.enum(markKinds, `One of ${markKinds.join(', ')}.`).optional(),
+    /** With a `refit`: all that differs from the plan from then on. */
+    change: z
+      .object({
+        repetitions: z.record(stepName, z.number().int().min(1, 'At least once.').max(400, 'At most 400 times.')),
+        leftOut: z.array(stepName).max(1000),
+        overSeconds: z.number().int().min(0).max(14_400, 'At most four hours over.'),
+      })
+      .optional(),
+  })
+  .refine(({ kind, mark, stepId }) => kind !== 'mark' || (mark !== undefined && stepId !== null), {
+    path: ['mark'],
+    message: 'Say what was marked, and in which step.',
+  });
 export type TableEventInput = z.infer<typeof TableEventInput>;
 export const TableEventsInput = z.object({ events: z.array(TableEventInput).min(1).max(500) });
 

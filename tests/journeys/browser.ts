@@ -71,6 +71,14 @@ export function control(page: Page, role: Role, name: string) {
 }
 
 /** Pastes into a text area, as a person pastes a long letter. */
+/** Presses a key so often, as slowly as a foot can: two presses of one key within 150 ms are one. */
+export async function tread(page: Page, key: 'PageDown' | 'Space', times: number): Promise<void> {
+  for (let i = 0; i < times; i += 1) {
+    await page.keyboard.press(key);
+    await new Promise((resolve) => setTimeout(resolve, 170));
+  }
+}
+
 export async function paste(page: Page, text: string): Promise<void> {
   await page.evaluate((value) => {
     const area = document.querySelector('textarea');

@@ -105,7 +105,7 @@ describe('stones', () => {
       const text = await textOf(page);
       for (const word of ['Take palm', 'Take edge', 'back into the bath']) if (text.includes(word)) seen.add(word);
       await page.keyboard.press('PageDown');
-      await new Promise((resolve) => setTimeout(resolve, 120));
+      await new Promise((resolve) => setTimeout(resolve, 170));
     }
     expect([...seen].sort()).toEqual(['Take edge', 'Take palm', 'back into the bath']);
   });

@@ -2,7 +2,7 @@ import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { allNo } from '../api/answers';
 import { bookAnyTime, post } from '../api/client';
-import { choose, control, go, launch, open, paste, troubles, words } from './browser';
+import { choose, control, go, launch, open, paste, tread, troubles, words } from './browser';
 
 /** The hour with busy hands: touch as well as keys, the beat, pausing, and what may not be touched. */
 describe('at the table', () => {
@@ -65,7 +65,7 @@ describe('at the table', () => {
   });
 
   it('keeps what may not be touched marked on the body', async () => {
-    for (let i = 0; i < 11; i += 1) await page.keyboard.press('PageDown');
+    await tread(page, 'PageDown', 11);
     await words(page, 'Left shoulder cap');
     const label = await page.$eval(
       '[role="img"][aria-label^="Where the hands are"]',

@@ -112,7 +112,7 @@ describe('a whole treatment', () => {
         if (text.includes(word)) seen.add(word);
       if (text.includes('To closing') || text.includes('the visit is done')) break;
       await page.keyboard.press('Space');
-      await pause(40);
+      await pause(170);
     }
     expect([...seen]).toEqual(expect.arrayContaining(['Take the brush.', 'Take up the stones', 'Turn the client']));
     await go(page, `${house.url}/visits/${visit}/print`);

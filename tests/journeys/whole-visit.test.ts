@@ -17,6 +17,7 @@ import {
   step,
   tape,
   textOf,
+  tread,
   troubles,
   words,
 } from './browser';
@@ -130,7 +131,7 @@ describe('the first visit, end to end', () => {
   });
 
   it('closes with feedback and a second tape run', async () => {
-    for (let i = 0; i < 42; i += 1) await page.keyboard.press('PageDown');
+    await tread(page, 'PageDown', 42);
     await words(page, 'All done');
     await words(page, 'all kept');
     await follow(page, 'link', 'Look again and close');

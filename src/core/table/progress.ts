@@ -1,3 +1,5 @@
+import type { MarkKind } from './marks';
+
 /** What the therapist changed of the plan while it ran, all of it: each change takes the place of the one before. */
 export interface TableChange {
   /** Step → repetitions, where they are others than planned. */
@@ -12,12 +14,14 @@ export const noChange: TableChange = { repetitions: {}, leftOut: [], overSeconds
 /** What happened at the table, as it was stored. `at` is an ISO time. */
 export interface TableEvent {
   readonly id: string;
-  readonly kind: 'start' | 'end' | 'skip' | 'back' | 'pause' | 'resume' | 'refit' | 'finish';
+  readonly kind: 'start' | 'end' | 'skip' | 'back' | 'pause' | 'resume' | 'refit' | 'mark' | 'finish';
   readonly stepId: string | null;
   readonly at: string;
   readonly planVersion: number;
   /** With a `refit`. */
   readonly change?: TableChange | undefined;
+  /** With a `mark`. */
+  readonly mark?: MarkKind | undefined;
 }
 
 export interface StepOutcome {
@@ -88,6 +92,8 @@ export function afterEvent(state: TableState, event: TableEvent): TableState {
       return state.status === 'paused' ? { ...state, status: 'running', since: event.at } : state;
     case 'refit':
       return event.change ? { ...state, change: event.change } : state;
+    case 'mark':
+      return state;
     case 'finish':
       return { ...state, ...banked, status: 'finished', stepId: null, since: null };
   }

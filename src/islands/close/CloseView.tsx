@@ -14,6 +14,7 @@ import { TextArea } from '../../ui/field/Field';
 import { useToasts } from '../../ui/toast/useToasts';
 import { RequestError, send, sentenceOf } from '../api';
 import { marksOf } from '../body-marks';
+import { Marked } from './Marked';
 import { VisitHead } from '../visit-head/VisitHead';
 import { type Answers, tenths, textOf } from './answers';
 import styles from './CloseView.module.css';
@@ -206,6 +207,11 @@ export function CloseView({ visit }: { readonly visit: VisitView }) {
           <Measured visit={visit} />
           <h2>Done</h2>
           <Done visit={visit} />
+          <Marked
+            visit={visit}
+            note={answers.note}
+            onTake={(sentences) => answer({ note: [answers.note.trim(), ...sentences].filter(Boolean).join(' ') })}
+          />
         </aside>
       </div>
       {toasts}

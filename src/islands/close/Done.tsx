@@ -1,25 +1,40 @@
 import { anatomy } from '../../catalogue/anatomy';
 import type { VisitView } from '../../contracts/visit-views';
+import { list } from '../../core/drainage/wording';
+import { givenOf } from '../../core/table/given';
+import { replay } from '../../core/table/progress';
 import { titleOf } from '../../core/table/table-step';
-import { clocksAt, replay } from '../../core/table/progress';
 import { formatClock } from '../../core/units';
 import styles from './CloseView.module.css';
 
-/** What was done at the table, against the plan. */
+const mostNamed = 4;
+
+/** What was done at the table, against the plan: steps, time, repetitions, what was left out. */
 export function Done({ visit }: { readonly visit: VisitView }) {
   const state = replay(visit.events);
-  const steps = visit.plan?.steps ?? [];
-  if (visit.events.length === 0) return <p className={styles['soft']}>Nothing was done at the table yet.</p>;
-  const skipped = steps.filter((step) => state.outcomes.get(step.id)?.state === 'skipped');
-  const done = steps.filter((step) => state.outcomes.get(step.id)?.state === 'done').length;
-  const lastAt = Date.parse(visit.events.at(-1)?.at ?? visit.startsAt);
+  const given = givenOf(visit.plan?.steps ?? [], state, visit.events);
+  if (!given) return <p className={styles['soft']}>Nothing was done at the table yet.</p>;
+  const missed = [...new Set(given.missed.map((step) => titleOf(anatomy, step).toLowerCase()))];
+  const more = missed.length > mostNamed ? [`${missed.length - mostNamed} more`] : [];
   return (
     <>
       <p>
-        {done} of {steps.length} steps in {formatClock(clocksAt(state, lastAt).visitMs / 1000)} min.
+        {given.done} of {given.planned} steps in {formatClock(given.seconds)} of {formatClock(given.plannedSeconds)}{' '}
+        min.
       </p>
-      {skipped.length > 0 && (
-        <p className={styles['soft']}>Skipped: {skipped.map((step) => titleOf(anatomy, step)).join(', ')}.</p>
+      {missed.length > 0 && (
+        <p className={styles['soft']}>Not given: {list([...missed.slice(0, mostNamed), ...more])}.</p>
+      )}
+      {given.changed.length > 0 && (
+        <p className={styles['soft']}>
+          Other repetitions:{' '}
+          {list(
+            given.changed
+              .slice(0, mostNamed)
+              .map(({ step, repetitions }) => `${titleOf(anatomy, step).toLowerCase()} ${repetitions}`),
+          )}
+          .
+        </p>
       )}
       {state.status !== 'finished' && (
         <p>

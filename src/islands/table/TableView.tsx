@@ -1,9 +1,10 @@
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TableStones } from '../../contracts/stone-views';
 import type { PlanView, VisitView } from '../../contracts/visit-views';
 import type { Step } from '../../core/drainage/step';
 import { phasesOf, pressureInWords } from '../../core/drainage/step-words';
+import { isTimeToAsk, type MarkKind, markKinds, markWords } from '../../core/table/marks';
 import { beatAt, noChange } from '../../core/table/progress';
 import { howOf, spanOf, type TableStep, titleOf } from '../../core/table/table-step';
 import { cueAt } from '../../core/stones/cues';
@@ -13,6 +14,7 @@ import { type Shortcut, Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import { BathWarning } from './BathWarning';
 import { CatchUpBar, catchUpKeys } from './CatchUpBar';
 import { Finished } from './Finished';
+import { MarkBar } from './MarkBar';
 import { keepingWords } from './keeping';
 import { Beads, Drift, paceWords, Ring } from './pace';
 import { StepMap } from './StepMap';
@@ -31,6 +33,13 @@ interface Props {
 const longTitle = 18;
 const longWay = 70;
 
+/** Presses of one key closer than this are one (ms). */
+const bounceMs = 150;
+/** How long it is said that a technique was stopped (ms). */
+const stoppedMs = 30_000;
+/** A breath between the last repetition and the next step, when the clock leads (ms). */
+const byClockMs = 1500;
+
 const noStones: TableStones = { cues: [], hotBathC: null };
 
 const keys: readonly Shortcut[] = [
@@ -44,6 +53,11 @@ const keys: readonly Shortcut[] = [
   [['O'], 'time runs short: run over'],
   [['F'], 'time is left: use it for what soothes'],
   [['U'], 'as planned again'],
+  [['1', '…', '7'], 'mark what is felt or said here'],
+  [['X'], 'pain: this technique goes out of the rest'],
+  [['A'], 'pressure was asked about'],
+  [['+'], 'stay here half as long again'],
+  [['C'], 'go on by the clock, or only by hand'],
 ];
 
 /** The treatment as it runs: one step, readable at arm's length and more, by foot switch, space bar or a touch. */
@@ -52,8 +66,32 @@ export function TableView({ visit, plan, stones = noStones }: Props) {
   const table = useTable(visit, plan.steps, plan.version, availableSeconds);
   const { state, steps, index, goOn, goBack, pause, ways, refit } = table;
   const [isSoundOn, setIsSoundOn] = useState(false);
+  const [isByClock, setIsByClock] = useState(false);
+  const [stopped, setStopped] = useState<readonly TableStep[]>([]);
+  const { marks, stay } = table;
+  const makeMark = useCallback(
+    (kind: MarkKind) => {
+      const out = table.mark(kind);
+      if (kind === 'pain' && out.length > 0) setStopped(out);
+    },
+    // The rest of the table changes ten times a second.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [table.mark],
+  );
+  useEffect(() => {
+    if (stopped.length === 0) return;
+    const timer = setTimeout(() => setStopped([]), stoppedMs);
+    return () => clearTimeout(timer);
+  }, [stopped]);
+  const lastPress = useRef({ key: '', at: -Infinity });
   const step = steps[Math.max(0, index)];
   const beat = step ? beatAt(step, table.stepMs) : undefined;
+  const isOver = beat?.isOver ?? false;
+  useEffect(() => {
+    if (!isByClock || !isOver || state.status !== 'running') return;
+    const timer = setTimeout(() => goOn('end'), byClockMs);
+    return () => clearTimeout(timer);
+  }, [goOn, isByClock, isOver, state.status, state.stepId]);
   useWakeLock(state.status === 'running' || state.status === 'paused');
   useBeatSound(
     isSoundOn && state.status === 'running' && beat !== undefined && beat.repetition > 0 && !beat.isOver,
@@ -75,19 +113,34 @@ export function TableView({ visit, plan, stones = noStones }: Props) {
         P: pause,
         s: () => goOn('skip'),
         S: () => goOn('skip'),
+        '+': stay,
+        '=': stay,
+        c: () => setIsByClock((on) => !on),
+        C: () => setIsByClock((on) => !on),
         b: () => setIsSoundOn((on) => !on),
         B: () => setIsSoundOn((on) => !on),
       };
       const letter = event.key.toUpperCase();
       const way = ways.find(({ kind }) => catchUpKeys[kind] === letter);
-      const act = way ? () => refit(way.change) : letter === 'U' ? () => refit(noChange) : acts[event.key];
+      const marked = markKinds.find((kind) => markWords[kind].key === letter);
+      const act = way
+        ? () => refit(way.change)
+        : marked
+          ? () => makeMark(marked)
+          : letter === 'U'
+            ? () => refit(noChange)
+            : acts[event.key];
       if (!act || (isOnControl && (event.key === ' ' || event.key === 'Enter'))) return;
       event.preventDefault();
+      // A foot that trembles presses twice.
+      const isBounce = lastPress.current.key === event.key && event.timeStamp - lastPress.current.at < bounceMs;
+      if (isBounce) return;
+      lastPress.current = { key: event.key, at: event.timeStamp };
       act();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [goOn, goBack, pause, refit, ways]);
+  }, [goOn, goBack, pause, refit, ways, makeMark, stay]);
 
   if (!step || !beat) return null;
   if (state.status === 'finished')
@@ -138,6 +191,18 @@ export function TableView({ visit, plan, stones = noStones }: Props) {
               {step.changes.join(' ')}
             </p>
           )}
+          {stopped.length > 0 && (
+            <p className={styles['cue']} role="alert">
+              <strong>Stopped.</strong> {titleOf(anatomy, stopped[0] ?? step)}{' '}
+              {stopped.length > 1 ? `is out of ${stopped.length - 1} more of the rest` : 'does not come again'}. Ask the
+              client; U puts it back.
+            </p>
+          )}
+          {isTimeToAsk(isReady ? undefined : step, table.visitMs / 1000, marks) && (
+            <p className={styles['ask']} role="status">
+              <Kbd>A</Kbd> Ask now: is the pressure right? <Kbd>6</Kbd> lighter <Kbd>7</Kbd> deeper
+            </p>
+          )}
           {stones.hotBathC !== null && <BathWarning bathC={stones.hotBathC} />}
           {cue && (
             <p className={styles['cue']} role="status">
@@ -186,6 +251,7 @@ export function TableView({ visit, plan, stones = noStones }: Props) {
           <span>{next ? (next.changes?.[0] ?? howOf(anatomy, next)) : 'let the client rest'}</span>
         </div>
       </section>
+      {!isReady && <MarkBar marks={marks.filter(({ stepId }) => stepId === step.id)} onMark={makeMark} onStay={stay} />}
       <footer className={styles['foot']}>
         <Beads steps={steps} index={index} outcomes={state.outcomes} />
         <div className={styles['keys']}>
@@ -197,6 +263,11 @@ export function TableView({ visit, plan, stones = noStones }: Props) {
             onPress={() => setIsSoundOn((on) => !on)}
             name={isSoundOn ? 'beat: sound on' : 'beat: silent'}
             keyName="B"
+          />
+          <TouchKey
+            onPress={() => setIsByClock((on) => !on)}
+            name={isByClock ? 'by the clock' : 'by hand'}
+            keyName="C"
           />
           <span className={styles['kept']} role="status">
             {keepingWords(table.keeping)}

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { VisitView } from '../../contracts/visit-views';
+import { longerStay, type MarkKind, marksOf, withoutTechnique } from '../../core/table/marks';
 import { clocksAt, noChange, replay, type TableChange, type TableEvent } from '../../core/table/progress';
 import { overrunSeconds, stepsAfter, waysToCatchUp } from '../../core/table/refit';
 import { spanOf, type TableStep } from '../../core/table/table-step';
@@ -8,6 +9,12 @@ import { RequestError, send } from '../api';
 const retryMs = 3000;
 const tickMs = 100;
 const lookMs = 10_000;
+
+/** What an event brings along. */
+interface Extra {
+  readonly change?: TableChange;
+  readonly mark?: MarkKind;
+}
 
 export type Keeping =
   | { readonly kind: 'kept' }
@@ -82,15 +89,15 @@ export function useTable(
   }, [flush, visit.events, visit.id]);
 
   const emit = useCallback(
-    (...made: readonly (readonly [TableEvent['kind'], string | null, TableChange?])[]) => {
+    (...made: readonly (readonly [TableEvent['kind'], string | null, Extra?])[]) => {
       const at = new Date().toISOString();
-      const fresh = made.map(([kind, stepId, change]): TableEvent => ({
+      const fresh = made.map(([kind, stepId, extra]): TableEvent => ({
         id: crypto.randomUUID(),
         kind,
         stepId,
         at,
         planVersion,
-        ...(change ? { change } : {}),
+        ...extra,
       }));
       unsent.current = [...unsent.current, ...fresh];
       writeUnsent(visit.id, unsent.current);
@@ -125,6 +132,36 @@ export function useTable(
     else if (state.status === 'paused') emit(['resume', state.stepId]);
   }, [emit, state.status, state.stepId]);
 
+  const marks = useMemo(() => marksOf(events), [events]);
+  const mark = useCallback(
+    (kind: MarkKind): readonly TableStep[] => {
+      const here = steps[index];
+      if (!here || (state.status !== 'running' && state.status !== 'paused')) return [];
+      if (kind !== 'pain') {
+        emit(['mark', here.id, { mark: kind }]);
+        return [];
+      }
+      const { change, out } = withoutTechnique(steps, index, state.change);
+      const next = steps.slice(index + 1).find((step) => !out.includes(step));
+      const resume = state.status === 'paused' ? ([['resume', here.id]] as const) : [];
+      emit(
+        ...resume,
+        ['mark', here.id, { mark: kind }],
+        ['refit', here.id, { change }],
+        ['skip', here.id],
+        next ? ['start', next.id] : ['finish', null],
+      );
+      return [here, ...out];
+    },
+    [emit, index, state.change, state.status, steps],
+  );
+  /** Half as long again at a tight place. */
+  const stay = useCallback(() => {
+    const here = steps[index];
+    const usual = planned.find(({ id }) => id === here?.id)?.repetitions ?? 1;
+    if (here && state.status === 'running') emit(['refit', here.id, { change: longerStay(here, usual, state.change) }]);
+  }, [emit, index, planned, state.change, state.status, steps]);
+
   const clocks = clocksAt(state, nowMs);
   const plannedSeconds = useMemo(() => planned.reduce((sum, step) => sum + spanOf(step), 0), [planned]);
   const looked = (ms: number) => Math.floor(ms / lookMs) * (lookMs / 1000);
@@ -145,7 +182,7 @@ export function useTable(
   const isChanged = state.change !== noChange && JSON.stringify(state.change) !== JSON.stringify(noChange);
   const refit = useCallback(
     (change: TableChange) => {
-      if (state.status === 'running') emit(['refit', state.stepId, change]);
+      if (state.status === 'running') emit(['refit', state.stepId, { change }]);
     },
     [emit, state.status, state.stepId],
   );
@@ -157,5 +194,9 @@ export function useTable(
         noChange,
       )
     : undefined;
-  return { state, steps, overSeconds, index, keeping, goOn, goBack, pause, ways, refit, isChanged, ...clocks };
+  return {
+    ...{ state, steps, overSeconds, index, keeping, goOn, goBack, pause, ways, refit, isChanged },
+    ...{ marks, mark, stay },
+    ...clocks,
+  };
 }

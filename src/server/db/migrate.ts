@@ -8,6 +8,7 @@ import { keepALibrary } from './migrations/0005_keep_a_library';
 import { holdMoreThanDrainage } from './migrations/0006_hold_more_than_drainage';
 import { keepStones } from './migrations/0007_keep_stones';
 import { keepOils } from './migrations/0008_keep_oils';
+import { markTheTable } from './migrations/0009_mark_the_table';
 
 export interface Migration {
   /** `NNNN_verb_noun`: applied in this order. */
@@ -25,6 +26,7 @@ const migrations: readonly Migration[] = [
   holdMoreThanDrainage,
   keepStones,
   keepOils,
+  markTheTable,
 ];
 
 /**

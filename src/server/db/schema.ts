@@ -310,6 +310,7 @@ export interface TableEventTable {
   happened_at: string;
   received_at: string;
   change_json: string | null;
+  mark: string | null;
 }
 
 export interface StoneTable {

@@ -2,6 +2,7 @@ import { sql } from 'kysely';
 import type { ClosingInput, VisitInput } from '../../contracts/record';
 import type { StageOrEnd } from '../../contracts/people-views';
 import type { ClosingView } from '../../contracts/visit-views';
+import type { MarkKind } from '../../core/table/marks';
 import type { TableChange, TableEvent } from '../../core/table/progress';
 import type { CheckAnswers } from '../../core/visit/visit-check';
 import type { Db } from '../db/connection';
@@ -192,6 +193,7 @@ export async function insertEvents(db: Db, visitId: number, events: readonly Tab
         happened_at: event.at,
         received_at: now,
         change_json: event.change ? JSON.stringify(event.change) : null,
+        mark: event.mark ?? null,
       })),
     )
     .onConflict((oc) => oc.column('id').doNothing())
@@ -212,6 +214,7 @@ export async function listEvents(db: Db, visitId: number): Promise<readonly Tabl
     at: row.happened_at,
     planVersion: row.plan_version,
     ...(row.change_json === null ? {} : { change: JSON.parse(row.change_json) as TableChange }),
+    ...(row.mark === null ? {} : { mark: row.mark as MarkKind }),
   }));
 }
 

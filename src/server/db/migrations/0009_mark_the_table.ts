@@ -1,0 +1,9 @@
+import type { Migration } from '../migrate';
+
+/** What is noted with one key while the hands are busy. */
+export const markTheTable: Migration = {
+  name: '0009_mark_the_table',
+  sql: `
+alter table table_event add column mark text;
+`,
+};

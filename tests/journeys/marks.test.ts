@@ -1,0 +1,104 @@
+import type { Page } from 'puppeteer-core';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { allNo } from '../api/answers';
+import { call, post, visitOf } from '../api/client';
+import { control, go, textOf, tread, words } from './browser';
+import { ownHouse } from './own-house';
+
+/** One key for what is felt or said at the table; what it does to the rest, and where it stands afterwards. */
+describe('marks at the table', () => {
+  const house = ownHouse('marks');
+  let page: Page;
+  let visit: number;
+  const events = async () => (await call('GET', `/api/visits/${visit}`, undefined, house.url)).body.events;
+  beforeAll(async () => {
+    page = house.page;
+    visit = await visitOf('Runa Tolvey', house.url);
+    await post(`/api/visits/${visit}/check`, { answers: allNo }, house.url);
+    await go(page, `${house.url}/visits/${visit}/plan`);
+    await words(page, 'Aromatherapy whole body');
+    await go(page, `${house.url}/visits/${visit}/table`);
+    await words(page, 'press Space to begin');
+  });
+
+  it('are made by one key, with time and place, and are kept', async () => {
+    await page.keyboard.press('Space');
+    await words(page, 'tighter here');
+    await page.keyboard.press('1');
+    await words(page, 'tighter here ✓');
+    await page.keyboard.press('6');
+    await words(page, 'all kept');
+    const marks = (await events()).filter(({ kind }: { kind: string }) => kind === 'mark');
+    expect(marks.map(({ mark }: { mark: string }) => mark)).toEqual(['tighter', 'lighter']);
+    expect(marks[0].stepId).not.toBeNull();
+  });
+
+  it('lets a longer stay be one key, and put back by another', async () => {
+    const repetitions = () => page.$eval('[aria-label="Pace"] [role="img"]', (ring) => ring.getAttribute('aria-label'));
+    const before = await repetitions();
+    await page.keyboard.press('+');
+    await words(page, 'as planned again');
+    expect(await repetitions()).not.toBe(before);
+    await page.keyboard.press('u');
+    await page.waitForFunction(
+      (label) => document.querySelector('[aria-label="Pace"] [role="img"]')?.getAttribute('aria-label') === label,
+      {},
+      before,
+    );
+  });
+
+  it('takes two presses that come together as one', async () => {
+    await words(page, 'step 1 of');
+    await page.keyboard.press('PageDown');
+    await page.keyboard.press('PageDown');
+    await words(page, 'step 2 of');
+    await new Promise((resolve) => setTimeout(resolve, 200));
+    await tread(page, 'PageDown', 1);
+    await words(page, 'step 3 of');
+  });
+
+  it('pain takes the technique out of the rest, says so, and can be taken back', async () => {
+    const total = async () => Number(/step \d+ of (\d+)/.exec(await textOf(page))?.[1]);
+    const before = await total();
+    await page.keyboard.press('x');
+    await words(page, 'Stopped.');
+    const after = await total();
+    expect(after).toBeLessThanOrEqual(before);
+    const all = await events();
+    expect(all.map(({ kind }: { kind: string }) => kind).slice(-4)).toEqual(['mark', 'refit', 'skip', 'start']);
+    await page.keyboard.press('u');
+    await page.waitForFunction((count) => document.body.innerText.includes(`of ${count}`), {}, before);
+  });
+
+  it('goes on by the clock only when that was chosen', async () => {
+    await words(page, 'by hand');
+    await page.keyboard.press('c');
+    await words(page, 'by the clock');
+    await new Promise((resolve) => setTimeout(resolve, 200));
+    await page.keyboard.press('c');
+    await words(page, 'by hand');
+  });
+
+  it('stands at closing beside what was really done, and goes into the note by one press', async () => {
+    await go(page, `${house.url}/visits/${visit}/close`);
+    await words(page, 'steps in');
+    await words(page, 'Tighter at');
+    await (await control(page, 'button', 'Take into the note')).click();
+    await page.waitForFunction(() => document.querySelector('textarea')?.value.includes('Tighter at'));
+    expect(await page.$eval('textarea', (area) => area.value)).toMatch(
+      /Asked for a lighter hand at .*\. Pain, so this was stopped at/,
+    );
+    await words(page, 'stored');
+  });
+
+  it('refuses a mark that says nothing', async () => {
+    const [first] = await events();
+    const bad = await call(
+      'POST',
+      `/api/visits/${visit}/events`,
+      { events: [{ id: 'mark-without-words', kind: 'mark', stepId: first.stepId, at: first.at, planVersion: 1 }] },
+      house.url,
+    );
+    expect([bad.status, bad.body.errors[0].path]).toEqual([400, 'events.0.mark']);
+  });
+});
