@@ -1,3 +1,4 @@
+import type { LastWork } from './client-views';
 import type { VisitBlends } from './oil-views';
 import type { PlaceId } from '../core/anatomy/place';
 import type { DrainageCase, Purpose, School } from '../core/drainage/case';
@@ -65,6 +66,18 @@ export interface VisitFrame {
   readonly findings: readonly PlacedFinding[];
   readonly school: School;
   readonly isFirst: boolean;
+}
+
+/** When to come again, proposed at the end of a visit. */
+export interface NextVisitView {
+  readonly date: string;
+  /** “Wednesday 2 December, in a week”. */
+  readonly words: string;
+  readonly why: readonly string[];
+  /** The next visit, if one is booked. */
+  readonly booked: string | null;
+  readonly lastWork: LastWork;
+  readonly therapists: readonly TherapistView[];
 }
 
 export interface VisitView extends VisitFrame {

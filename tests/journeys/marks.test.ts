@@ -91,6 +91,17 @@ describe('marks at the table', () => {
     await words(page, 'stored');
   });
 
+  it('proposes when to come again, with the reason, and opens the calendar there', async () => {
+    await words(page, 'Next visit');
+    await words(page, 'As it is used to: every 28 days.');
+    await (await control(page, 'button', 'Book it …')).click();
+    await page.waitForSelector('[role="dialog"] input[type="date"]');
+    const day = await page.$eval('[role="dialog"] input[type="date"]', (input) => (input as HTMLInputElement).value);
+    const weeks = (Date.parse(day) - Date.parse(new Date().toISOString().slice(0, 10))) / 604_800_000;
+    expect(Math.round(weeks)).toBe(4);
+    await page.keyboard.press('Escape');
+  });
+
   it('refuses a mark that says nothing', async () => {
     const [first] = await events();
     const bad = await call(

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import { scentAnswers, warmthAnswers } from '../../catalogue/swelling/scales.data';
-import type { ClosingView, VisitView } from '../../contracts/visit-views';
+import type { ClosingView, NextVisitView, VisitView } from '../../contracts/visit-views';
 import { expandArea } from '../../core/anatomy/areas';
 import { needsAnswerNow } from '../../core/skin/feedback';
 import { replay } from '../../core/table/progress';
@@ -15,6 +15,7 @@ import { useToasts } from '../../ui/toast/useToasts';
 import { RequestError, send, sentenceOf } from '../api';
 import { marksOf } from '../body-marks';
 import { Marked } from './Marked';
+import { NextVisit } from './NextVisit';
 import { VisitHead } from '../visit-head/VisitHead';
 import { type Answers, tenths, textOf } from './answers';
 import styles from './CloseView.module.css';
@@ -25,7 +26,7 @@ import { SkinAfter } from './SkinAfter';
 const noteDelayMs = 600;
 
 /** The two minutes at the end: look again, measure again, ask how it was. Stored as it is answered. */
-export function CloseView({ visit }: { readonly visit: VisitView }) {
+export function CloseView({ visit, next }: { readonly visit: VisitView; readonly next: NextVisitView | null }) {
   const first = visit.closing;
   const isScented = Object.values(visit.blends).some(({ blend }) => blend.parts.length > 0);
   const [answers, setAnswers] = useState<Answers>({
@@ -207,6 +208,7 @@ export function CloseView({ visit }: { readonly visit: VisitView }) {
           <Measured visit={visit} />
           <h2>Done</h2>
           <Done visit={visit} />
+          {next && <NextVisit visit={visit} next={next} />}
           <Marked
             visit={visit}
             note={answers.note}

@@ -75,7 +75,8 @@ export async function readContact(db: Db, id: number, now: Date): Promise<Client
   };
 }
 
-function lastWorkOf(visit: VisitRow): LastWork {
+/** What a visit was for, to be booked again. */
+export function lastWorkOf(visit: VisitRow): LastWork {
   const focus = JSON.parse(visit.focus_json) as string[];
   const purpose = visit.purpose as Purpose;
   return { words: workOf(visit), focus, purpose, minutes: visit.minutes, holds: holdsOf(visit)?.holds ?? null };

@@ -40,7 +40,10 @@ function linesFrom(observations: readonly ObservationView[], visit: VisitRecord)
 }
 
 /** How often each kind of work was given in the seven days before a visit. */
-async function timesBefore(db: Db, visit: VisitRecord): Promise<ReadonlyMap<string, number>> {
+export async function timesBefore(
+  db: Db,
+  visit: Pick<VisitRecord, 'client' | 'startsAt'>,
+): Promise<ReadonlyMap<string, number>> {
   const rows = await db
     .selectFrom('visit')
     .select(['holds_json'])

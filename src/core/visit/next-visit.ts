@@ -1,0 +1,99 @@
+import type { Purpose } from '../drainage/case';
+import { addDays } from '../screening/time';
+import type { TrendDirection } from '../swelling/trend';
+
+/** What tells when to come again. */
+export interface NextVisitFacts {
+  readonly today: string;
+  readonly purpose: Purpose;
+  /** Kinds of work that were given today. */
+  readonly modalities: readonly string[];
+  /** Of the excess of the limb that swells; null: not measured. */
+  readonly trend: TrendDirection | null;
+  /** Part of what a visit takes away that is still gone at the next one (%); null: not known yet. */
+  readonly retentionPercent: number | null;
+  /** Usual days between the last visits; null: this is one of the first. */
+  readonly usualDays: number | null;
+  /** Work that may be given so often in seven days, and how often it was, today included. */
+  readonly perWeek: readonly { readonly label: string; readonly times: number; readonly most: number }[];
+  /** Minutes until today's redness had gone; −1: not yet; null: none, or not looked. */
+  readonly fadeMinutes: number | null;
+  readonly wantedLighter: boolean;
+}
+
+export interface NextVisit {
+  readonly date: string;
+  readonly days: number;
+  readonly why: readonly string[];
+}
+
+const weekDays = 7;
+const monthDays = 28;
+const decongestingDays = 3;
+/** From here on a visit holds well. */
+const wellKeptPercent = 70;
+const slowFadeMinutes = 60;
+
+const isSkinWork = (modality: string) => modality.startsWith('facial') || modality === 'scalp-ritual';
+
+/**
+ * When to come again: by how the swelling goes and holds, by the kind of work, by what was usual; later where the skin
+ * needs its time. A proposal, never a prescription.
+ */
+export function nextVisit(facts: NextVisitFacts): NextVisit {
+  const { today, usualDays, perWeek, fadeMinutes, wantedLighter } = facts;
+  const base = baseOf(facts);
+  const waits = [
+    ...(fadeMinutes !== null && (fadeMinutes < 0 || fadeMinutes > slowFadeMinutes)
+      ? [{ days: weekDays, why: 'The skin was red for long: give it a week.' }]
+      : []),
+    ...perWeek
+      .filter(({ times, most }) => times >= most)
+      .map(({ label, most }) => ({
+        days: weekDays,
+        why: `${label}: at most ${most === 1 ? 'once' : `${most} times`} in seven days.`,
+      })),
+  ];
+  const days = Math.max(base.days, ...waits.map((wait) => wait.days));
+  return {
+    date: addDays(today, days),
+    days,
+    why: [
+      base.why,
+      ...waits.map(({ why }) => why),
+      ...(usualDays !== null && Math.abs(usualDays - days) > 2 ? [`So far it was every ${usualDays} days.`] : []),
+      ...(wantedLighter ? ['A lighter hand was asked for: write it into the next plan.'] : []),
+    ],
+  };
+}
+
+function baseOf({ purpose, modalities, trend, retentionPercent, usualDays }: NextVisitFacts): {
+  readonly days: number;
+  readonly why: string;
+} {
+  if (purpose === 'swelling') {
+    const holds = retentionPercent !== null && retentionPercent >= wellKeptPercent;
+    const kept =
+      retentionPercent === null ? '' : `, and ${Math.round(retentionPercent)} % of a visit still holds at the next`;
+    if (trend === 'rising')
+      return { days: decongestingDays, why: `The excess is rising${kept}: come soon, and ask what has changed.` };
+    if (trend === 'falling')
+      return holds
+        ? { days: weekDays, why: `The excess is falling${kept}: a week is enough.` }
+        : { days: decongestingDays, why: `The excess is falling${kept}: stay close while it does.` };
+    if (trend === 'steady')
+      return holds
+        ? { days: 2 * weekDays, why: `The excess is steady${kept}: every second week keeps it.` }
+        : { days: weekDays, why: `The excess is steady${kept}: a week.` };
+    return { days: weekDays, why: 'No trend of the excess yet: a week, and tape again.' };
+  }
+  if (purpose === 'after-procedure')
+    return { days: decongestingDays, why: 'After a procedure: every few days in the first weeks.' };
+  if (purpose === 'puffy-face' || purpose === 'sinus')
+    return { days: weekDays, why: 'Face and sinuses: once a week while it helps.' };
+  if (usualDays !== null) return { days: usualDays, why: `As it is used to: every ${usualDays} days.` };
+  const why = modalities.some(isSkinWork)
+    ? 'Skin renews in about four weeks.'
+    : 'For well-being once a month is usual.';
+  return { days: monthDays, why };
+}

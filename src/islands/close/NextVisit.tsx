@@ -1,0 +1,50 @@
+import { lazy, Suspense, useState } from 'react';
+import type { NextVisitView, VisitView } from '../../contracts/visit-views';
+import { Button } from '../../ui/button/Button';
+import styles from './CloseView.module.css';
+
+/** Fetched when somebody books: closing itself stays light. */
+const BookVisit = lazy(async () => ({ default: (await import('../booking/BookVisit')).BookVisit }));
+
+/** When to come again, with the reasons; booked with the dialog of the house. */
+export function NextVisit({ visit, next }: { readonly visit: VisitView; readonly next: NextVisitView }) {
+  const [isBooking, setIsBooking] = useState(false);
+  const [booked, setBooked] = useState(next.booked);
+  return (
+    <>
+      <h2>Next visit</h2>
+      {booked ? (
+        <p>Booked: {booked}</p>
+      ) : (
+        <>
+          <p>
+            <strong>{next.words}</strong>
+          </p>
+          <ul className={styles['marked']}>
+            {next.why.map((reason) => (
+              <li key={reason}>{reason}</li>
+            ))}
+          </ul>
+          <Button onClick={() => setIsBooking(true)}>Book it …</Button>
+        </>
+      )}
+      {isBooking && (
+        <Suspense fallback={<p role="status">The calendar opens …</p>}>
+          <BookVisit
+            isOpen
+            onClose={() => setIsBooking(false)}
+            clientId={visit.client.id}
+            clientName={visit.client.name}
+            therapists={next.therapists}
+            lastWork={next.lastWork}
+            today={next.date}
+            onBooked={() => {
+              setIsBooking(false);
+              setBooked('it is in the calendar.');
+            }}
+          />
+        </Suspense>
+      )}
+    </>
+  );
+}
