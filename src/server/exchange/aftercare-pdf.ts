@@ -1,3 +1,4 @@
+import { format } from 'date-fns';
 import type { MixView } from '../../contracts/oil-views';
 import { makePdf, runs } from './pdf';
 
@@ -13,7 +14,7 @@ export function printAftercare({ blend, aftercare, useBy }: MixView, house: stri
       ...(useBy
         ? [
             {
-              text: runs(`What is left in the bottle is good until ${useBy}.`),
+              text: runs(`What is left in the bottle is good until ${format(new Date(useBy), 'd MMMM yyyy')}.`),
               fontSize: 12,
               margin: [0, 8, 0, 0] as [number, number, number, number],
             },
