@@ -110,11 +110,11 @@ describe('the first visit, end to end', () => {
     await page.keyboard.press('p');
     await words(page, 'paused');
     await page.keyboard.press('p');
-    await page.keyboard.press('PageDown');
+    await tread(page, 'PageDown', 1);
     await words(page, 'all kept');
 
     await server.kill();
-    await page.keyboard.press('PageDown');
+    await tread(page, 'PageDown', 1);
     await page.keyboard.press('s');
     await words(page, 'step 5 of 46');
     await words(page, 'kept here');
