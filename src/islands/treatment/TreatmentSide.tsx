@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { lineNames } from '../../catalogue/facial/usual-lines';
 import type { VisitView } from '../../contracts/visit-views';
 import { lineWorkId } from '../../core/facial/line-work';
@@ -11,9 +11,11 @@ import { Field } from '../../ui/field/Field';
 import { schoolInWords, SchoolFields } from '../plan/SchoolFields';
 import { Chooser } from './Chooser';
 import { type Choices, withoutBlocks, withProtocol } from './chosen';
-import { KeepTemplate } from './KeepTemplate';
 import styles from './Treatment.module.css';
 import type { TreatmentHandle } from './useTreatment';
+
+/** Fetched when somebody keeps a treatment. */
+const KeepTemplate = lazy(async () => ({ default: (await import('./KeepTemplate')).KeepTemplate }));
 
 interface Props {
   readonly handle: TreatmentHandle;
@@ -148,7 +150,11 @@ export function TreatmentSide({ handle, visit, regionLabel }: Props) {
           }}
         />
       )}
-      {open === 'keep' && <KeepTemplate visit={visit} wish={wish} onClose={close} />}
+      {open === 'keep' && (
+        <Suspense>
+          <KeepTemplate visit={visit} wish={wish} onClose={close} />
+        </Suspense>
+      )}
       <Dialog title="School of drainage in this plan" isOpen={open === 'school'} onClose={close}>
         <SchoolFields school={wish.school ?? visit.school} onChange={(school) => handle.set({ school })} />
         <Button look="filled" onClick={close}>
