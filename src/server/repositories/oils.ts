@@ -1,3 +1,4 @@
+import { format } from 'date-fns';
 import type { BottleInput } from '../../contracts/oil-house';
 import type { Bottle } from '../../core/oils/stock';
 import type { Db } from '../db/connection';
@@ -70,7 +71,7 @@ export async function drawBottle(
       left_ml: isEmpty ? 0 : left,
       ...(isEmpty && row.state === 'in-use' ? { state: 'empty' as const } : {}),
       // What is drawn from is open from then on.
-      ...(row.opened_on === null && why === 'mixed' ? { opened_on: by.now.slice(0, 10) } : {}),
+      ...(row.opened_on === null && why === 'mixed' ? { opened_on: format(new Date(by.now), 'yyyy-MM-dd') } : {}),
     })
     .where('id', '=', draw.bottle)
     .execute();
