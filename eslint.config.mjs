@@ -46,7 +46,19 @@ export default tseslint.config(
       'no-console': 'error',
     },
   },
-  { files: ['public/*.js'], languageOptions: { globals: { document: 'readonly', localStorage: 'readonly' } } },
+  { files: ['public/theme.js'], languageOptions: { globals: { document: 'readonly', localStorage: 'readonly' } } },
+  {
+    files: ['public/offline.js'],
+    languageOptions: {
+      globals: {
+        self: 'readonly',
+        caches: 'readonly',
+        fetch: 'readonly',
+        URL: 'readonly',
+        setTimeout: 'readonly',
+      },
+    },
+  },
   {
     files: ['scripts/**/*.mjs', '*.mjs'],
     languageOptions: {

@@ -386,6 +386,7 @@ async function benchPages(questions) {
     );
     const event = (i) =>
       json({
+        deviceId: 'the-bench-table',
         events: [
           {
             id: `bench-${String(i).padStart(6, '0')}`,

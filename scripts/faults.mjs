@@ -96,7 +96,10 @@ for (let kill = 1; kill <= kills; kill += 1) {
   while (isUp) {
     if (waiting.length === 0) waiting = Array.from({ length: 1 + Math.floor(random() * 3) }, nextEvent);
     try {
-      const { status } = await call('POST', `/api/visits/${visit}/events`, { events: waiting });
+      const { status } = await call('POST', `/api/visits/${visit}/events`, {
+        deviceId: 'the-scripted-table',
+        events: waiting,
+      });
       if (status !== 200) throw new Error(`the server answered ${status}`);
       acknowledged.push(...waiting);
       waiting = [];

@@ -77,12 +77,11 @@ describe('what crosses the boundary', () => {
 
   it('takes events with an id of their own', () => {
     const event = { id: 'abcdefgh', kind: 'start', stepId: 's1', at: '2026-11-25T09:00:00.000Z', planVersion: 1 };
-    expect(TableEventsInput.safeParse({ events: [event] }).success).toBe(true);
-    expect(pathsOf(TableEventsInput.safeParse({ events: [{ ...event, id: 'x', kind: 'dance' }] }))).toEqual([
-      'events.0.id',
-      'events.0.kind',
-    ]);
-    expect(pathsOf(TableEventsInput.safeParse({ events: [] }))).toEqual(['events']);
+    expect(TableEventsInput.safeParse({ deviceId: 'some-device', events: [event] }).success).toBe(true);
+    expect(
+      pathsOf(TableEventsInput.safeParse({ deviceId: 'some-device', events: [{ ...event, id: 'x', kind: 'dance' }] })),
+    ).toEqual(['events.0.id', 'events.0.kind']);
+    expect(pathsOf(TableEventsInput.safeParse({ deviceId: 'some-device', events: [] }))).toEqual(['events']);
   });
 });
 

@@ -271,6 +271,8 @@ export const TableEventInput = z
     stepId: stepName.nullable(),
     at: z.iso.datetime(),
     planVersion: z.number().int().positive(),
+    /** Counts the presses of one device, from 1. */
+    number: z.number().int().positive().optional(),
     /** With a `mark`. */
     mark: z.enum(markKinds, `One of ${markKinds.join(', ')}.`).optional(),
     /** With a `refit`: all that differs from the plan from then on. */
@@ -287,7 +289,10 @@ export const TableEventInput = z
     message: 'Say what was marked, and in which step.',
   });
 export type TableEventInput = z.infer<typeof TableEventInput>;
-export const TableEventsInput = z.object({ events: z.array(TableEventInput).min(1).max(500) });
+/** Made up by a browser once, and kept by it. */
+const deviceId = z.string().min(8, 'Name the device with at least 8 characters.').max(60);
+export const TableEventsInput = z.object({ deviceId, events: z.array(TableEventInput).min(1).max(500) });
+export const TableLeadInput = z.object({ deviceId });
 
 export const ClosingInput = z.object({
   /** −1 lighter, 0 just right, 1 deeper; null: not asked. */

@@ -80,6 +80,18 @@ export interface NextVisitView {
   readonly therapists: readonly TherapistView[];
 }
 
+/** Which device leads a treatment, and since when. */
+export interface TableLead {
+  readonly deviceId: string;
+  readonly takenAt: string;
+}
+
+/** What a device that follows asks for again and again. */
+export interface TableNow {
+  readonly events: readonly TableEvent[];
+  readonly lead: TableLead | null;
+}
+
 export interface VisitView extends VisitFrame {
   /** Blends for body and face. */
   readonly blends: VisitBlends;
@@ -93,5 +105,7 @@ export interface VisitView extends VisitFrame {
   readonly lastTime: (TapingView & { readonly date: string }) | null;
   readonly plan: PlanView | null;
   readonly events: readonly TableEvent[];
+  /** The device that leads the treatment; null before it is begun. */
+  readonly lead: TableLead | null;
   readonly closing: ClosingView | null;
 }

@@ -116,7 +116,9 @@ describe('a facial from its lines to the table', () => {
     const { plan } = await stored();
     const begun = new Date(Date.now() - 12 * 60_000).toISOString();
     const event = { id: 'late-start-1', kind: 'start', stepId: plan.steps[0].id, at: begun, planVersion: plan.version };
-    expect((await post(`/api/visits/${visit}/events`, { events: [event] }, house.url)).status).toBe(200);
+    expect(
+      (await post(`/api/visits/${visit}/events`, { deviceId: 'another-tablet', events: [event] }, house.url)).status,
+    ).toBe(200);
     await go(page, `${house.url}/visits/${visit}/table`);
     await words(page, 'Time runs short:');
     const text = await textOf(page);

@@ -107,7 +107,10 @@ describe('marks at the table', () => {
     const bad = await call(
       'POST',
       `/api/visits/${visit}/events`,
-      { events: [{ id: 'mark-without-words', kind: 'mark', stepId: first.stepId, at: first.at, planVersion: 1 }] },
+      {
+        deviceId: 'some-device',
+        events: [{ id: 'mark-without-words', kind: 'mark', stepId: first.stepId, at: first.at, planVersion: 1 }],
+      },
       house.url,
     );
     expect([bad.status, bad.body.errors[0].path]).toEqual([400, 'events.0.mark']);

@@ -207,7 +207,10 @@ describe('measures, skin and progress', () => {
     await post(`/api/visits/${visit}/plan`, { school: {}, minutes: 45, fill: false, basedOn: 0 }, server.url);
     const refused = await post(
       `/api/visits/${visit}/events`,
-      { events: [{ id: 'press-0001', kind: 'start', stepId: 's1', at: new Date().toISOString(), planVersion: 1 }] },
+      {
+        deviceId: 'some-device',
+        events: [{ id: 'press-0001', kind: 'start', stepId: 's1', at: new Date().toISOString(), planVersion: 1 }],
+      },
       server.url,
     );
     expect([refused.status, refused.body.errors[0].message]).toEqual([400, expect.stringContaining('urgent care')]);

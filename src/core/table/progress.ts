@@ -1,3 +1,4 @@
+import { onceEach } from './events';
 import type { MarkKind } from './marks';
 
 /** What the therapist changed of the plan while it ran, all of it: each change takes the place of the one before. */
@@ -18,6 +19,8 @@ export interface TableEvent {
   readonly stepId: string | null;
   readonly at: string;
   readonly planVersion: number;
+  /** Counts the presses of one device, from 1. */
+  readonly number?: number | undefined;
   /** With a `refit`. */
   readonly change?: TableChange | undefined;
   /** With a `mark`. */
@@ -99,9 +102,9 @@ export function afterEvent(state: TableState, event: TableEvent): TableState {
   }
 }
 
-/** Replays stored events in their stored order. */
+/** Replays events in their order; one that comes twice counts once. */
 export function replay(events: readonly TableEvent[]): TableState {
-  return events.reduce(afterEvent, beforeTheFirstStep);
+  return onceEach(events).reduce(afterEvent, beforeTheFirstStep);
 }
 
 /** Clocks at an instant (ms): of the whole visit and of the step at hand. */

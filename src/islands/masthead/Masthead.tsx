@@ -5,6 +5,7 @@ import type { MeView } from '../../contracts/people-views';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { send, shutEvent } from '../api';
 import { Door } from '../door/Door';
+import { forgetKeptViews } from '../kept-views';
 import { OwnPin } from '../door/OwnPin';
 import styles from './Masthead.module.css';
 
@@ -49,7 +50,10 @@ export function Masthead({ place, me }: Props) {
       void send('POST', '/api/session/lock').then(() =>
         window.dispatchEvent(new CustomEvent(shutEvent, { cancelable: true, detail: 'locked' })),
       );
-    } else if (key === 'out') void send('DELETE', '/api/session').then(() => window.location.assign('/sign-in'));
+    } else if (key === 'out')
+      void send('DELETE', '/api/session')
+        .then(forgetKeptViews)
+        .then(() => window.location.assign('/sign-in'));
     else void send('POST', '/api/session/demo', { staffId: Number(key) }).then(() => window.location.assign('/'));
   };
 

@@ -42,6 +42,7 @@ const visitAt = (stage: StageOrEnd, change: Partial<VisitView> = {}): VisitView 
   lastTime: null,
   plan: null,
   events: [],
+  lead: null,
   closing: null,
   ...change,
 });

@@ -1,13 +1,7 @@
 import type { CatchUp } from '../../core/table/refit';
 import { Kbd } from '../../ui/kbd/Kbd';
 import styles from './TableView.module.css';
-
-export const catchUpKeys: Readonly<Record<CatchUp['kind'], string>> = {
-  evenly: 'E',
-  'leave-out': 'L',
-  over: 'O',
-  stretch: 'F',
-};
+import { catchUpKeys } from './useTableKeys';
 
 interface Props {
   readonly ways: readonly CatchUp[];

@@ -2,7 +2,7 @@ import type { VisitView } from '../../contracts/visit-views';
 import { formatClock } from '../../core/units';
 import { keepingWords } from './keeping';
 import styles from './TableView.module.css';
-import type { Keeping } from './useTable';
+import type { Keeping } from './useEvents';
 
 /** After the last step. */
 export function Finished({

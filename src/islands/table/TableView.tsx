@@ -1,27 +1,32 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TableStones } from '../../contracts/stone-views';
 import type { PlanView, VisitView } from '../../contracts/visit-views';
-import type { Step } from '../../core/drainage/step';
-import { phasesOf, pressureInWords } from '../../core/drainage/step-words';
-import { isTimeToAsk, type MarkKind, markKinds, markWords } from '../../core/table/marks';
+import { phasesOf } from '../../core/drainage/step-words';
+import { isTimeToAsk, type MarkKind } from '../../core/table/marks';
 import { beatAt, noChange } from '../../core/table/progress';
+import { reachFor } from '../../core/table/reach';
 import { howOf, spanOf, type TableStep, titleOf } from '../../core/table/table-step';
 import { cueAt } from '../../core/stones/cues';
 import { formatClock } from '../../core/units';
-import { Kbd } from '../../ui/kbd/Kbd';
-import { type Shortcut, Shortcuts } from '../../ui/shortcuts/Shortcuts';
-import { BathWarning } from './BathWarning';
-import { CatchUpBar, catchUpKeys } from './CatchUpBar';
+import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
+import { Bands } from './Bands';
+import { CatchUpBar } from './CatchUpBar';
 import { Finished } from './Finished';
+import { keepingWords, offlineWords } from './keeping';
 import { MarkBar } from './MarkBar';
-import { keepingWords } from './keeping';
 import { Beads, Drift, paceWords, Ring } from './pace';
 import { StepMap } from './StepMap';
 import styles from './TableView.module.css';
+import { TouchKey } from './TouchKey';
 import { useBeatSound } from './useBeatSound';
+import { useFootSwitch } from './useFootSwitch';
+import { useOffline } from './useOffline';
 import { useTable } from './useTable';
+import { tableShortcuts, useTableKeys } from './useTableKeys';
 import { useWakeLock } from './useWakeLock';
+import { Words } from './Words';
+import { Zones } from './Zones';
 
 interface Props {
   readonly visit: VisitView;
@@ -29,12 +34,6 @@ interface Props {
   readonly stones?: TableStones;
 }
 
-/** Words that would fill the screen are set smaller, so that the cue still shows. */
-const longTitle = 18;
-const longWay = 70;
-
-/** Presses of one key closer than this are one (ms). */
-const bounceMs = 150;
 /** How long it is said that a technique was stopped (ms). */
 const stoppedMs = 30_000;
 /** A breath between the last repetition and the next step, when the clock leads (ms). */
@@ -42,48 +41,32 @@ const byClockMs = 1500;
 
 const noStones: TableStones = { cues: [], hotBathC: null };
 
-const keys: readonly Shortcut[] = [
-  [['Space', 'Enter', 'PgDn'], 'done, on to the next step (foot switch)'],
-  [['PgUp'], 'back one step'],
-  [['P'], 'pause, and go on'],
-  [['S'], 'skip this step'],
-  [['B'], 'sound of the beat on or off'],
-  [['E'], 'time runs short: shorten evenly'],
-  [['L'], 'time runs short: leave out what is named'],
-  [['O'], 'time runs short: run over'],
-  [['F'], 'time is left: use it for what soothes'],
-  [['U'], 'as planned again'],
-  [['1', '…', '7'], 'mark what is felt or said here'],
-  [['X'], 'pain: this technique goes out of the rest'],
-  [['A'], 'pressure was asked about'],
-  [['+'], 'stay here half as long again'],
-  [['C'], 'go on by the clock, or only by hand'],
-];
-
-/** The treatment as it runs: one step, readable at arm's length and more, by foot switch, space bar or a touch. */
+/** The treatment as it runs: one step, readable at arm’s length and more, by foot switch, space bar or a touch. */
 export function TableView({ visit, plan, stones = noStones }: Props) {
   const availableSeconds = plan.treatment?.availableSeconds ?? plan.drainageCase.minutes * 60;
   const table = useTable(visit, plan.steps, plan.version, availableSeconds);
-  const { state, steps, index, goOn, goBack, pause, ways, refit } = table;
+  const { state, steps, index, goOn, goBack, pause, ways, refit, marks, mark, stay, role } = table;
   const [isSoundOn, setIsSoundOn] = useState(false);
   const [isByClock, setIsByClock] = useState(false);
   const [stopped, setStopped] = useState<readonly TableStep[]>([]);
-  const { marks, stay } = table;
+  const [trouble, setTrouble] = useState<string>();
   const makeMark = useCallback(
     (kind: MarkKind) => {
-      const out = table.mark(kind);
+      const out = mark(kind);
       if (kind === 'pain' && out.length > 0) setStopped(out);
     },
-    // The rest of the table changes ten times a second.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [table.mark],
+    [mark],
   );
   useEffect(() => {
     if (stopped.length === 0) return;
     const timer = setTimeout(() => setStopped([]), stoppedMs);
     return () => clearTimeout(timer);
   }, [stopped]);
-  const lastPress = useRef({ key: '', at: -Infinity });
+  const takeOver = () =>
+    void table
+      .takeOver()
+      .then((isDone) => setTrouble(isDone ? undefined : 'The house does not answer: try again when it does.'));
+
   const step = steps[Math.max(0, index)];
   const beat = step ? beatAt(step, table.stepMs) : undefined;
   const isOver = beat?.isOver ?? false;
@@ -93,57 +76,27 @@ export function TableView({ visit, plan, stones = noStones }: Props) {
     return () => clearTimeout(timer);
   }, [goOn, isByClock, isOver, state.status, state.stepId]);
   useWakeLock(state.status === 'running' || state.status === 'paused');
+  const isAtItsEnd = state.status === 'finished';
+  const offline = useOffline(visit.id, isAtItsEnd && table.keeping.kind === 'kept');
+  const foot = useFootSwitch((press) => (press === 'next' ? goOn('end') : goBack()));
   useBeatSound(
     isSoundOn && state.status === 'running' && beat !== undefined && beat.repetition > 0 && !beat.isOver,
     `${index} ${beat?.placement} ${beat?.repetition}`,
   );
-
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
-      if (document.querySelector('[role="dialog"]')) return;
-      const isOnControl = /^(BUTTON|A)$/.test(target.tagName) && target.matches(':focus-visible');
-      const acts: Readonly<Record<string, () => void>> = {
-        ' ': () => goOn('end'),
-        Enter: () => goOn('end'),
-        PageDown: () => goOn('end'),
-        PageUp: goBack,
-        p: pause,
-        P: pause,
-        s: () => goOn('skip'),
-        S: () => goOn('skip'),
-        '+': stay,
-        '=': stay,
-        c: () => setIsByClock((on) => !on),
-        C: () => setIsByClock((on) => !on),
-        b: () => setIsSoundOn((on) => !on),
-        B: () => setIsSoundOn((on) => !on),
-      };
-      const letter = event.key.toUpperCase();
-      const way = ways.find(({ kind }) => catchUpKeys[kind] === letter);
-      const marked = markKinds.find((kind) => markWords[kind].key === letter);
-      const act = way
-        ? () => refit(way.change)
-        : marked
-          ? () => makeMark(marked)
-          : letter === 'U'
-            ? () => refit(noChange)
-            : acts[event.key];
-      if (!act || (isOnControl && (event.key === ' ' || event.key === 'Enter'))) return;
-      event.preventDefault();
-      // A foot that trembles presses twice.
-      const isBounce = lastPress.current.key === event.key && event.timeStamp - lastPress.current.at < bounceMs;
-      if (isBounce) return;
-      lastPress.current = { key: event.key, at: event.timeStamp };
-      act();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [goOn, goBack, pause, refit, ways, makeMark, stay]);
+  useTableKeys(
+    {
+      ...{ goOn, goBack, pause, stay, mark: makeMark },
+      takeWay: ({ change }) => refit(change),
+      undo: () => refit(noChange),
+      toggleSound: () => setIsSoundOn((on) => !on),
+      toggleClock: () => setIsByClock((on) => !on),
+      takeOver: role === 'leads' ? undefined : takeOver,
+    },
+    ways,
+  );
 
   if (!step || !beat) return null;
-  if (state.status === 'finished')
+  if (isAtItsEnd)
     return (
       <Finished
         visit={visit}
@@ -157,9 +110,11 @@ export function TableView({ visit, plan, stones = noStones }: Props) {
   const next = steps[Math.max(0, index) + 1];
   const total = steps.reduce((sum, s) => sum + spanOf(s), 0);
   const isReady = state.status === 'ready';
-  const oil = plan.treatment?.blocks.find(({ steps: own }) => own.includes(step.id))?.oil;
-  const oilName = oil && visit.blends[oil]?.blend.name;
-  const cue = cueAt(stones.cues, isReady ? 0 : planSeconds(plan.steps, step, table.stepMs / 1000));
+  const oilOf = (of: TableStep) => {
+    const oil = plan.treatment?.blocks.find(({ steps: own }) => own.includes(of.id))?.oil;
+    return oil && visit.blends[oil]?.blend.name;
+  };
+  const reach = reachFor(step, next, oilOf);
   return (
     <div className={styles['view']}>
       <header className={styles['head']}>
@@ -177,52 +132,32 @@ export function TableView({ visit, plan, stones = noStones }: Props) {
           visit <strong>{formatClock(table.visitMs / 1000)}</strong> of {formatClock(total)}
         </span>
       </header>
+      <div className={styles['bands']}>
+        <Bands role={role} storeKind={table.storeKind} onTakeOver={takeOver} trouble={trouble} />
+        {foot === 'lost' && (
+          <p className={styles['band']} role="status">
+            <strong>The foot switch is silent.</strong> The space bar and a touch go on as before.
+          </p>
+        )}
+      </div>
       <div className={styles['middle']}>
         <div className={styles['body']}>
           <StepMap visit={visit} step={step} lines={plan.treatment?.lines} />
         </div>
-        <main id="main" className={styles['main']} aria-live="polite">
-          <p className={styles['kind']}>
-            {step.told ? step.told.block : kindWords[step.kind]} · step {Math.max(0, index) + 1} of {steps.length}
-            {isReady && ' · not begun'}
-          </p>
-          {step.changes && step.changes.length > 0 && (
-            <p className={styles['change']} role="status">
-              {step.changes.join(' ')}
-            </p>
-          )}
-          {stopped.length > 0 && (
-            <p className={styles['cue']} role="alert">
-              <strong>Stopped.</strong> {titleOf(anatomy, stopped[0] ?? step)}{' '}
-              {stopped.length > 1 ? `is out of ${stopped.length - 1} more of the rest` : 'does not come again'}. Ask the
-              client; U puts it back.
-            </p>
-          )}
-          {isTimeToAsk(isReady ? undefined : step, table.visitMs / 1000, marks) && (
-            <p className={styles['ask']} role="status">
-              <Kbd>A</Kbd> Ask now: is the pressure right? <Kbd>6</Kbd> lighter <Kbd>7</Kbd> deeper
-            </p>
-          )}
-          {stones.hotBathC !== null && <BathWarning bathC={stones.hotBathC} />}
-          {cue && (
-            <p className={styles['cue']} role="status">
-              <strong>{cue.inS > 0 ? `in ${cue.inS} s` : 'now'}</strong> {cue.words}
-            </p>
-          )}
-          <h1 data-long={titleOf(anatomy, step).length > longTitle || undefined}>{titleOf(anatomy, step)}</h1>
-          <p className={styles['direction']} data-long={howOf(anatomy, step).length > longWay || undefined}>
-            {howOf(anatomy, step)}
-          </p>
-          <p className={styles['pressure']}>
-            {step.told ? `${step.told.cue} ${step.told.note}` : pressureInWords(step.pressure)}{' '}
-            {step.cautions.join(' ')}
-          </p>
-          {step.told?.tool && <p className={styles['tool']}>With the {step.told.tool}</p>}
-          {oilName && <p className={styles['tool']}>With “{oilName}”</p>}
-        </main>
+        <Words
+          step={step}
+          place={{ number: Math.max(0, index) + 1, of: steps.length }}
+          isReady={isReady}
+          stopped={stopped}
+          isAsking={isTimeToAsk(isReady ? undefined : step, table.visitMs / 1000, marks)}
+          stones={stones}
+          cue={cueAt(stones.cues, isReady ? 0 : planSeconds(plan.steps, step, table.stepMs / 1000))}
+          oilName={oilOf(step)}
+        />
+        <Zones onNext={() => goOn('end')} onBack={goBack} nextName={isReady ? 'begin' : 'next step'} />
       </div>
       <CatchUpBar
-        ways={ways}
+        ways={role === 'leads' ? ways : []}
         isChanged={table.isChanged}
         onTake={({ change }) => refit(change)}
         onUndo={() => refit(noChange)}
@@ -248,7 +183,7 @@ export function TableView({ visit, plan, stones = noStones }: Props) {
         <div className={styles['next']}>
           <span>then</span>
           <strong>{next ? titleOf(anatomy, next) : 'the visit is done'}</strong>
-          <span>{next ? (next.changes?.[0] ?? howOf(anatomy, next)) : 'let the client rest'}</span>
+          {reach.length > 0 ? <em>{reach.join(' ')}</em> : <span>{next && howOf(anatomy, next)}</span>}
         </div>
       </section>
       {!isReady && <MarkBar marks={marks.filter(({ stepId }) => stepId === step.id)} onMark={makeMark} onStay={stay} />}
@@ -271,8 +206,9 @@ export function TableView({ visit, plan, stones = noStones }: Props) {
           />
           <span className={styles['kept']} role="status">
             {keepingWords(table.keeping)}
+            <small>{offlineWords(offline)}</small>
           </span>
-          <Shortcuts list={keys} />
+          <Shortcuts list={tableShortcuts} />
           <a href={`/visits/${visit.id}/plan`}>leave</a>
         </div>
       </footer>
@@ -292,46 +228,9 @@ function planSeconds(steps: readonly TableStep[], step: TableStep, stepSeconds: 
   return before + Math.min(stepSeconds, spanOf(steps[at] ?? step));
 }
 
-/** What is on the hands for a step: of the treatment's part, or as drainage is given. */
+/** What is on the hands for a step: of the treatment’s part, or as drainage is given. */
 function handsOf(plan: PlanView, step: TableStep): string {
   const block = plan.treatment?.blocks.find(({ steps }) => steps.includes(step.id));
   if (block) return block.hands === 'tool' ? 'tool' : block.hands === 'brush' ? 'dry brush' : `${block.hands} hands`;
   return plan.drainageCase.school.hand === 'roller' ? 'stone roller' : 'dry hands';
-}
-
-const kindWords: Readonly<Record<Step['kind'], string>> = {
-  breathe: 'Breathe',
-  clear: 'Clear',
-  prepare: 'Prepare',
-  soften: 'Soften',
-  drain: 'Drain',
-  carry: 'Carry',
-  return: 'Return',
-  close: 'Close',
-};
-
-function TouchKey({
-  onPress,
-  name,
-  keyName,
-  wide = false,
-}: {
-  readonly onPress: () => void;
-  readonly name: string;
-  readonly keyName: string;
-  readonly wide?: boolean;
-}) {
-  return (
-    <button
-      type="button"
-      className={styles['key']}
-      data-wide={wide ? true : undefined}
-      onClick={(event) => {
-        onPress();
-        event.currentTarget.blur();
-      }}
-    >
-      <Kbd>{keyName}</Kbd> {name}
-    </button>
-  );
 }

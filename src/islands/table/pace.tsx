@@ -11,9 +11,9 @@ export function paceWords(step: TableStep, beat: Beat, status: string): string {
   if (status === 'paused') return 'paused';
   if (beat.isOver) return 'done: go on when ready';
   if (beat.repetition === 0) return step.setupSeconds ? 'make the change, then find the place' : 'find the place';
-  if (step.told?.count === 'hold')
-    return `hold, ${Math.max(0, Math.ceil((1 - beat.phase) * (step.seconds / step.repetitions)))} s left`;
-  if (step.kind === 'breathe') return beat.phase < 0.5 ? 'breathe in' : 'breathe out';
+  const kind = paceKindOf(step);
+  if (kind === 'hold') return step.repetitions > 1 ? `hold ${beat.repetition} of ${step.repetitions}` : 'hold still';
+  if (kind === 'breath') return beat.phase < 0.5 ? 'breathe in' : 'breathe out';
   if (step.told) return 'slowly, one at a time';
   if (step.kind === 'carry' || step.kind === 'return') return 'one slow stroke';
   if (beat.phase >= 1) return 'move on';
@@ -57,39 +57,64 @@ export function Drift({
   );
 }
 
-/** The count in its pebble; the edge fills with each repetition. */
-export function Ring({
-  step,
-  beat,
-  isPaused,
-}: {
+interface RingProps {
   readonly step: TableStep;
   readonly beat: Beat;
   readonly isPaused: boolean;
-}) {
+}
+
+/** How the pace of a step is drawn: a count that fills, a hold that runs down, or a breath that swells and sinks. */
+export type PaceKind = 'count' | 'hold' | 'breath';
+export const paceKindOf = (step: TableStep): PaceKind =>
+  step.kind === 'breathe' || step.told?.count === 'breaths' ? 'breath' : step.told?.count === 'hold' ? 'hold' : 'count';
+
+/** Seconds that are left of the hold at hand. */
+const holdLeft = (step: TableStep, beat: Beat) =>
+  Math.max(0, Math.ceil((1 - beat.phase) * (step.seconds / step.repetitions)));
+
+/** The pace in its pebble. */
+export function Ring({ step, beat, isPaused }: RingProps) {
+  const kind = paceKindOf(step);
   const d = pebbleOutlines[step.kind];
+  const isHeld = kind === 'hold' && beat.repetition > 0 && !beat.isOver;
+  const shown = isHeld ? holdLeft(step, beat) : beat.repetition === 0 ? step.repetitions : beat.repetition;
+  const filled = beat.isOver ? 1 : isHeld ? 1 - beat.phase : beat.phase;
   return (
     <svg
       className={styles['ring']}
       viewBox="-17 -14 34 28"
       role="img"
-      aria-label={`Repetition ${beat.repetition} of ${step.repetitions}`}
+      aria-label={
+        isHeld ? `${shown} seconds of the hold are left` : `Repetition ${beat.repetition} of ${step.repetitions}`
+      }
       data-kind={step.kind}
+      data-pace={kind}
     >
+      {kind === 'breath' && beat.repetition > 0 && !beat.isOver && (
+        <path d={d} className={styles['breath']} style={{ transform: `scale(${breathScale(beat.phase)})` }} />
+      )}
       <path d={d} className={styles['ringBed']} pathLength={1} />
-      <path
-        d={d}
-        className={styles['ringBeat']}
-        pathLength={1}
-        strokeDasharray={`${beat.isOver ? 1 : beat.phase} 1`}
-        data-paused={isPaused ? true : undefined}
-      />
+      {kind !== 'breath' && (
+        <path
+          d={d}
+          className={styles['ringBeat']}
+          pathLength={1}
+          strokeDasharray={`${filled} 1`}
+          data-paused={isPaused ? true : undefined}
+        />
+      )}
       <text textAnchor="middle" y="4.9" className={styles['number']}>
-        {beat.repetition === 0 ? step.repetitions : beat.repetition}
+        {shown}
       </text>
     </svg>
   );
 }
+
+const smallestBreath = 0.32;
+
+/** In for the first half, out for the second, easing at both ends as breath does. */
+const breathScale = (phase: number) =>
+  smallestBreath + (1 - smallestBreath) * (0.5 - 0.5 * Math.cos(2 * Math.PI * phase));
 
 /** Every step as a pebble: done, skipped, at hand, to come. */
 export function Beads({

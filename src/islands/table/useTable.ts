@@ -1,12 +1,12 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { VisitView } from '../../contracts/visit-views';
 import { longerStay, type MarkKind, marksOf, withoutTechnique } from '../../core/table/marks';
 import { clocksAt, noChange, replay, type TableChange, type TableEvent } from '../../core/table/progress';
-import { overrunSeconds, stepsAfter, waysToCatchUp } from '../../core/table/refit';
+import { overrunSeconds, stepsAfter } from '../../core/table/refit';
 import { spanOf, type TableStep } from '../../core/table/table-step';
-import { RequestError, send } from '../api';
+import { useCatchUp } from './useCatchUp';
+import { useEvents } from './useEvents';
 
-const retryMs = 3000;
 const tickMs = 100;
 const lookMs = 10_000;
 
@@ -16,25 +16,6 @@ interface Extra {
   readonly mark?: MarkKind;
 }
 
-export type Keeping =
-  | { readonly kind: 'kept' }
-  | { readonly kind: 'sending' | 'waiting'; readonly count: number }
-  | { readonly kind: 'refused'; readonly text: string };
-
-/** Events that the server has not answered for yet; kept on the device, so that a reload or a dead server loses none. */
-function readUnsent(visitId: number): readonly TableEvent[] {
-  try {
-    return JSON.parse(localStorage.getItem(`table-${visitId}`) ?? '[]') as TableEvent[];
-  } catch {
-    return [];
-  }
-}
-
-function writeUnsent(visitId: number, events: readonly TableEvent[]): void {
-  if (events.length === 0) localStorage.removeItem(`table-${visitId}`);
-  else localStorage.setItem(`table-${visitId}`, JSON.stringify(events));
-}
-
 /** The running treatment: every press becomes an event that is kept here first and then sent; the state is replayed from them. */
 export function useTable(
   visit: VisitView,
@@ -42,69 +23,20 @@ export function useTable(
   planVersion: number,
   availableSeconds: number,
 ) {
-  const [events, setEvents] = useState<readonly TableEvent[]>(visit.events);
-  const [keeping, setKeeping] = useState<Keeping>({ kind: 'kept' });
+  const { events, emit: emitEvents, keeping, role, takeOver, storeKind } = useEvents(visit, planVersion);
   const [nowMs, setNowMs] = useState(() => Date.parse(visit.events.at(-1)?.at ?? visit.startsAt));
-  const unsent = useRef<readonly TableEvent[]>([]);
-  const isSending = useRef(false);
   const state = useMemo(() => replay(events), [events]);
   const steps = useMemo(() => stepsAfter(planned, state.change), [planned, state.change]);
 
-  /** Sends batch after batch until nothing is left or nobody answers; then tries again a little later. */
-  const flush = useCallback(async (): Promise<void> => {
-    if (isSending.current) return;
-    isSending.current = true;
-    try {
-      while (unsent.current.length > 0) {
-        const batch = unsent.current;
-        setKeeping({ kind: 'sending', count: batch.length });
-        await send('POST', `/api/visits/${visit.id}/events`, { events: batch });
-        unsent.current = unsent.current.slice(batch.length);
-        writeUnsent(visit.id, unsent.current);
-      }
-      setKeeping({ kind: 'kept' });
-    } catch (error) {
-      const isRefused = error instanceof RequestError && error.status === 400;
-      setKeeping(
-        isRefused ? { kind: 'refused', text: error.message } : { kind: 'waiting', count: unsent.current.length },
-      );
-    } finally {
-      isSending.current = false;
-    }
-  }, [visit.id]);
-
   useEffect(() => {
-    const known = new Set(visit.events.map((event) => event.id));
-    unsent.current = readUnsent(visit.id).filter((event) => !known.has(event.id));
-    if (unsent.current.length > 0) {
-      setEvents([...visit.events, ...unsent.current]);
-      void flush();
-    }
     const ticking = setInterval(() => setNowMs(Date.now()), tickMs);
-    const retrying = setInterval(() => unsent.current.length > 0 && void flush(), retryMs);
-    return () => {
-      clearInterval(ticking);
-      clearInterval(retrying);
-    };
-  }, [flush, visit.events, visit.id]);
+    return () => clearInterval(ticking);
+  }, []);
 
   const emit = useCallback(
-    (...made: readonly (readonly [TableEvent['kind'], string | null, Extra?])[]) => {
-      const at = new Date().toISOString();
-      const fresh = made.map(([kind, stepId, extra]): TableEvent => ({
-        id: crypto.randomUUID(),
-        kind,
-        stepId,
-        at,
-        planVersion,
-        ...extra,
-      }));
-      unsent.current = [...unsent.current, ...fresh];
-      writeUnsent(visit.id, unsent.current);
-      setEvents((all) => [...all, ...fresh]);
-      void flush();
-    },
-    [flush, planVersion, visit.id],
+    (...made: readonly (readonly [TableEvent['kind'], string | null, Extra?])[]) =>
+      emitEvents(...made.map(([kind, stepId, extra]) => ({ kind, stepId, ...extra }))),
+    [emitEvents],
   );
 
   const index = state.stepId === null ? -1 : steps.findIndex((step) => step.id === state.stepId);
@@ -168,16 +100,12 @@ export function useTable(
   const seconds = looked(clocks.visitMs);
   const stepSeconds = looked(clocks.stepMs);
   /** What may be done about a drift; looked at a few times a minute. */
-  const ways = useMemo(
-    () =>
-      state.status === 'running' && index >= 0
-        ? waysToCatchUp(
-            planned,
-            { index, stepSeconds, visitSeconds: seconds, availableSeconds, plannedSeconds },
-            state.change,
-          )
-        : [],
-    [availableSeconds, index, planned, plannedSeconds, seconds, state.change, state.status, stepSeconds],
+  const ways = useCatchUp(
+    planned,
+    state.status === 'running' && index >= 0
+      ? { index, stepSeconds, visitSeconds: seconds, availableSeconds, plannedSeconds }
+      : null,
+    state.change,
   );
   const isChanged = state.change !== noChange && JSON.stringify(state.change) !== JSON.stringify(noChange);
   const refit = useCallback(
@@ -196,7 +124,7 @@ export function useTable(
     : undefined;
   return {
     ...{ state, steps, overSeconds, index, keeping, goOn, goBack, pause, ways, refit, isChanged },
-    ...{ marks, mark, stay },
+    ...{ marks, mark, stay, role, takeOver, storeKind },
     ...clocks,
   };
 }

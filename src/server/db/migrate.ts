@@ -9,6 +9,7 @@ import { holdMoreThanDrainage } from './migrations/0006_hold_more_than_drainage'
 import { keepStones } from './migrations/0007_keep_stones';
 import { keepOils } from './migrations/0008_keep_oils';
 import { markTheTable } from './migrations/0009_mark_the_table';
+import { leadTheTable } from './migrations/0010_lead_the_table';
 
 export interface Migration {
   /** `NNNN_verb_noun`: applied in this order. */
@@ -27,6 +28,7 @@ const migrations: readonly Migration[] = [
   keepStones,
   keepOils,
   markTheTable,
+  leadTheTable,
 ];
 
 /**

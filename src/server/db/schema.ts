@@ -311,6 +311,15 @@ export interface TableEventTable {
   received_at: string;
   change_json: string | null;
   mark: string | null;
+  device_id: string | null;
+  number: number | null;
+  is_aside: Generated<0 | 1>;
+}
+
+export interface TableLeadTable {
+  visit_id: number;
+  device_id: string;
+  taken_at: string;
 }
 
 export interface StoneTable {
@@ -467,6 +476,7 @@ export interface Database {
   library_entry: LibraryEntryTable;
   plan: PlanTable;
   table_event: TableEventTable;
+  table_lead: TableLeadTable;
   treatment_template: TreatmentTemplateTable;
   stone: StoneTable;
   stone_care: StoneCareTable;

@@ -1,7 +1,7 @@
 import { sql } from 'kysely';
 import type { ClosingInput, VisitInput } from '../../contracts/record';
 import type { StageOrEnd } from '../../contracts/people-views';
-import type { ClosingView } from '../../contracts/visit-views';
+import type { ClosingView, TableLead } from '../../contracts/visit-views';
 import type { MarkKind } from '../../core/table/marks';
 import type { TableChange, TableEvent } from '../../core/table/progress';
 import type { CheckAnswers } from '../../core/visit/visit-check';
@@ -178,10 +178,22 @@ export async function insertPlan(db: Db, row: Omit<PlanRow, 'id'>): Promise<void
   await db.insertInto('plan').values(row).execute();
 }
 
-/** Stores events that are not there yet, in the order given; sending again changes nothing. */
-export async function insertEvents(db: Db, visitId: number, events: readonly TableEvent[], now: string): Promise<void> {
-  if (events.length === 0) return;
-  await db
+export interface EventOrigin {
+  readonly deviceId: string | null;
+  /** Sent by a device that does not lead (any more): on record, but not replayed. */
+  readonly isAside: boolean;
+}
+
+/** Stores events that are not there yet, in the order given; sending again changes nothing. @returns how many were new */
+export async function insertEvents(
+  db: Db,
+  visitId: number,
+  events: readonly TableEvent[],
+  now: string,
+  { deviceId, isAside }: EventOrigin = { deviceId: null, isAside: false },
+): Promise<number> {
+  if (events.length === 0) return 0;
+  const results = await db
     .insertInto('table_event')
     .values(
       events.map((event) => ({
@@ -194,10 +206,40 @@ export async function insertEvents(db: Db, visitId: number, events: readonly Tab
         received_at: now,
         change_json: event.change ? JSON.stringify(event.change) : null,
         mark: event.mark ?? null,
+        device_id: deviceId,
+        number: event.number ?? null,
+        is_aside: isAside ? (1 as const) : (0 as const),
       })),
     )
     .onConflict((oc) => oc.column('id').doNothing())
     .execute();
+  return results.reduce((sum, { numInsertedOrUpdatedRows = 0n }) => sum + Number(numInsertedOrUpdatedRows), 0);
+}
+
+/** Which device leads a treatment. @returns undefined before it is begun */
+export async function findLead(db: Db, visitId: number): Promise<TableLead | undefined> {
+  const row = await db.selectFrom('table_lead').selectAll().where('visit_id', '=', visitId).executeTakeFirst();
+  return row && { deviceId: row.device_id, takenAt: row.taken_at };
+}
+
+export async function setLead(db: Db, visitId: number, deviceId: string, now: string): Promise<void> {
+  const row = { device_id: deviceId, taken_at: now };
+  await db
+    .insertInto('table_lead')
+    .values({ visit_id: visitId, ...row })
+    .onConflict((oc) => oc.column('visit_id').doUpdateSet(row))
+    .execute();
+}
+
+/** Presses of devices that did not lead, oldest first. */
+export async function countAside(db: Db, visitId: number): Promise<number> {
+  const row = await db
+    .selectFrom('table_event')
+    .select((eb) => eb.fn.countAll<number>().as('count'))
+    .where('visit_id', '=', visitId)
+    .where('is_aside', '=', 1)
+    .executeTakeFirstOrThrow();
+  return row.count;
 }
 
 export async function listEvents(db: Db, visitId: number): Promise<readonly TableEvent[]> {
@@ -205,6 +247,7 @@ export async function listEvents(db: Db, visitId: number): Promise<readonly Tabl
     .selectFrom('table_event')
     .selectAll()
     .where('visit_id', '=', visitId)
+    .where('is_aside', '=', 0)
     .orderBy('sequence')
     .execute();
   return rows.map((row) => ({
@@ -213,6 +256,7 @@ export async function listEvents(db: Db, visitId: number): Promise<readonly Tabl
     stepId: row.step_id,
     at: row.happened_at,
     planVersion: row.plan_version,
+    ...(row.number === null ? {} : { number: row.number }),
     ...(row.change_json === null ? {} : { change: JSON.parse(row.change_json) as TableChange }),
     ...(row.mark === null ? {} : { mark: row.mark as MarkKind }),
   }));

@@ -22,6 +22,7 @@ const ofVisit = [
   'visit_check',
   'plan',
   'table_event',
+  'table_lead',
   'closing',
   'screening_override',
   'reminder',

@@ -23,6 +23,7 @@ import {
   latestAnswers,
   latestClosing,
   latestPlan,
+  findLead,
   listEvents,
 } from '../repositories/visits';
 import { lastTapingBefore, listTapingsOfVisit } from '../repositories/tapings';
@@ -194,13 +195,14 @@ export async function readVisit(db: Db, id: number): Promise<VisitView | undefin
 export async function completeVisit(db: Db, record: VisitRecord): Promise<VisitView> {
   const { stored, overrides, modalities, medicines, irritated, dueOn, ...frame } = record;
   const { id } = frame;
-  const [settings, measuring, tapings, last, plan, events, closing, blends] = await Promise.all([
+  const [settings, measuring, tapings, last, plan, events, lead, closing, blends] = await Promise.all([
     readVolumeSettings(db, frame.client.id),
     findMeasuring(db),
     listTapingsOfVisit(db, id),
     lastTapingBefore(db, frame.client.id, frame.startsAt, id),
     latestPlan(db, id),
     listEvents(db, id),
+    findLead(db, id),
     latestClosing(db, id),
     readVisitBlends(db, id),
   ]);
@@ -217,6 +219,7 @@ export async function completeVisit(db: Db, record: VisitRecord): Promise<VisitV
     lastTime: last ? { ...withVolume(last, settings), date: shortDay(last.taken_at) } : null,
     plan: plan ? toPlanView(plan, record) : null,
     events,
+    lead: lead ?? null,
     closing: closing ?? null,
     blends,
   };

@@ -2,13 +2,23 @@ import { anatomy } from '../../catalogue/anatomy';
 import { referralWords } from '../../catalogue/swelling/scales.data';
 import { readCase } from '../../core/drainage/case';
 import { checkCourse } from '../../core/drainage/check';
+import type { StageOrEnd } from '../../contracts/people-views';
 import type { TreatmentView } from '../../contracts/treatment-views';
+import type { TableLead, TableNow } from '../../contracts/visit-views';
 import type { FieldError } from '../../core/result';
 import { rankOf } from '../../core/screening/tables';
 import { stopsTreatment } from '../../core/swelling/referral';
-import { type TableEvent, replay } from '../../core/table/progress';
+import type { TableEvent } from '../../core/table/progress';
 import type { Db } from '../db/connection';
-import { insertEvents, latestPlan, listEvents } from '../repositories/visits';
+import {
+  findLead,
+  findVisit,
+  insertAudit,
+  insertEvents,
+  latestPlan,
+  listEvents,
+  setLead,
+} from '../repositories/visits';
 import { readFlags } from './raise-flags';
 import { readVisitFrame, toPlanView } from './read-visit';
 import { type Actor, type SaveRefusal, advance } from './saving';
@@ -56,24 +66,67 @@ function readyTreatment(treatment: TreatmentView, reason: string): readonly Fiel
     : [];
 }
 
-/** Keeps events of the table as they come; sending again is harmless. @returns all that is stored, in order */
+/** What a device learns from sending: how much of the treatment is on record, and who leads it. */
+export interface KeptEvents {
+  readonly kind: 'saved';
+  /** How many of what was sent were new. */
+  readonly stored: number;
+  /** The device does not lead (any more): what it sent is on record, but the treatment is not replayed from it. */
+  readonly isAside: boolean;
+  readonly lead: TableLead | null;
+}
+
+/**
+ * Keeps events of the table as they come; sending again is harmless. The device that begins leads; what another one
+ * sends is kept aside, so that nothing is lost and two never write one treatment.
+ */
 export async function recordEvents(
   db: Db,
   visitId: number,
-  events: readonly TableEvent[],
+  { deviceId, events }: { readonly deviceId: string; readonly events: readonly TableEvent[] },
   actor: Actor,
-): Promise<{ readonly kind: 'saved'; readonly events: readonly TableEvent[] } | SaveRefusal> {
-  const visit = await readVisitFrame(db, visitId);
-  if (!visit) return { kind: 'not-found' };
-  const stored = await listEvents(db, visitId);
-  if (stored.length === 0) {
+): Promise<KeptEvents | SaveRefusal> {
+  const [known, row] = await Promise.all([findLead(db, visitId), findVisit(db, visitId)]);
+  if (!row) return { kind: 'not-found' };
+  if (!known && (await listEvents(db, visitId)).length === 0) {
     const errors = await readyForTable(db, visitId);
     if (errors && errors.length > 0) return { kind: 'refused', errors };
   }
+  const now = actor.now.toISOString();
   return db.transaction().execute(async (trx) => {
-    await insertEvents(trx, visitId, events, actor.now.toISOString());
-    const all = await listEvents(trx, visitId);
-    await advance(trx, visitId, visit.stage, replay(all).status === 'finished' ? 'close' : 'table');
-    return { kind: 'saved', events: all } as const;
+    const lead = (await findLead(trx, visitId)) ?? { deviceId, takenAt: now };
+    const isAside = lead.deviceId !== deviceId;
+    if (!known && !isAside) await setLead(trx, visitId, deviceId, now);
+    const stored = await insertEvents(trx, visitId, events, now, { deviceId, isAside });
+    const isAtItsEnd = !isAside && events.some(({ kind }) => kind === 'finish');
+    await advance(trx, visitId, row.stage as StageOrEnd, isAtItsEnd ? 'close' : 'table');
+    return { kind: 'saved', stored, isAside, lead } as const;
   });
+}
+
+/** Another device leads from now on; what the one before still sends is kept aside. */
+export async function takeLead(
+  db: Db,
+  visitId: number,
+  deviceId: string,
+  actor: Actor,
+): Promise<({ readonly kind: 'saved' } & TableNow) | SaveRefusal> {
+  if (!(await findVisit(db, visitId))) return { kind: 'not-found' };
+  return db.transaction().execute(async (trx) => {
+    const now = actor.now.toISOString();
+    const known = await findLead(trx, visitId);
+    if (known && known.deviceId !== deviceId) {
+      await setLead(trx, visitId, deviceId, now);
+      await insertAudit(trx, {
+        ...{ at: now, by: actor.therapistId, action: 'table taken over', subject: `visit ${visitId}` },
+      });
+    }
+    return { kind: 'saved', ...(await readTableNow(trx, visitId)) } as const;
+  });
+}
+
+/** How a treatment stands, for a device that follows. */
+export async function readTableNow(db: Db, visitId: number): Promise<TableNow> {
+  const [events, lead] = await Promise.all([listEvents(db, visitId), findLead(db, visitId)]);
+  return { events, lead: lead ?? null };
 }

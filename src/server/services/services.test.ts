@@ -12,7 +12,8 @@ import { makePlan, rearrangeCourse } from './make-plan';
 import { changeOf, findClients, readClient } from './read-client';
 import { readDay } from './read-day';
 import { readVisit } from './read-visit';
-import { readyForTable, recordEvents } from './record-table';
+import { countAside } from '../repositories/visits';
+import { readTableNow, readyForTable, recordEvents, takeLead } from './record-table';
 import { saveTaping } from './save-taping';
 import { setUpHouse } from './set-up-house';
 
@@ -229,16 +230,47 @@ describe('the table', () => {
   });
 
   it('stores each event once, in the order of arrival, and moves the visit on', async () => {
-    await recordEvents(db, visit, [event('a', 'start', 's1'), event('b', 'end', 's1')], actor);
-    const again = await recordEvents(db, visit, [event('b', 'end', 's1'), event('c', 'start', 's2')], actor);
-    expect(again).toMatchObject({ kind: 'saved', events: [{ id: 'a' }, { id: 'b' }, { id: 'c' }] });
+    await recordEvents(
+      db,
+      visit,
+      { deviceId: 'the-table', events: [event('a', 'start', 's1'), event('b', 'end', 's1')] },
+      actor,
+    );
+    const again = await recordEvents(
+      db,
+      visit,
+      { deviceId: 'the-table', events: [event('b', 'end', 's1'), event('c', 'start', 's2')] },
+      actor,
+    );
+    expect(again).toMatchObject({ kind: 'saved', stored: 1, isAside: false });
+    expect((await readVisit(db, visit))?.events).toMatchObject([{ id: 'a' }, { id: 'b' }, { id: 'c' }]);
     expect((await readVisit(db, visit))?.stage).toBe('table');
-    await recordEvents(db, visit, [event('d', 'finish', null)], actor);
+    await recordEvents(db, visit, { deviceId: 'the-table', events: [event('d', 'finish', null)] }, actor);
     expect((await readVisit(db, visit))?.stage).toBe('close');
   });
 
+  it('is led by one device; what another sends is on record, but counts for nothing until it takes over', async () => {
+    const from = (deviceId: string, ...events: readonly TableEvent[]) =>
+      recordEvents(db, visit, { deviceId, events: [...events] }, actor);
+    expect(await from('first-device', event('a', 'start', 's1'))).toMatchObject({
+      isAside: false,
+      lead: { deviceId: 'first-device' },
+    });
+    expect(await from('other-device', event('b', 'skip', 's1'))).toMatchObject({
+      ...{ stored: 1, isAside: true, lead: { deviceId: 'first-device' } },
+    });
+    expect(await takeLead(db, visit, 'other-device', actor)).toMatchObject({
+      ...{ kind: 'saved', events: [{ id: 'a' }], lead: { deviceId: 'other-device' } },
+    });
+    await from('other-device', event('c', 'end', 's1'));
+    expect(await from('first-device', event('d', 'skip', 's1'))).toMatchObject({ isAside: true });
+    expect((await readTableNow(db, visit)).events.map(({ id }) => id)).toEqual(['a', 'c']);
+    expect(await countAside(db, visit)).toBe(2);
+    expect((await takeLead(db, 9999, 'other-device', actor)).kind).toBe('not-found');
+  });
+
   it('freezes the plan once it has begun', async () => {
-    await recordEvents(db, visit, [event('a', 'start', 's1')], actor);
+    await recordEvents(db, visit, { deviceId: 'the-table', events: [event('a', 'start', 's1')] }, actor);
     expect((await makePlan(db, visit, { ...wish, basedOn: 1 }, actor)).kind).toBe('refused');
     expect((await rearrangeCourse(db, visit, { order: ['s1'], basedOn: 1, reason: '' }, actor)).kind).toBe('refused');
   });

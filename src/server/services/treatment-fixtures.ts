@@ -82,7 +82,7 @@ export async function follow({ db }: TestHouse, visit: number, steps: readonly T
     { id: `follow-${visit}-${i}-end`, kind: 'end', stepId: step.id, at, planVersion: 1 },
   ]);
   const finish: TableEvent = { id: `follow-${visit}-finish`, kind: 'finish', stepId: null, at, planVersion: 1 };
-  const done = await recordEvents(db, visit, [...events, finish], actor);
+  const done = await recordEvents(db, visit, { deviceId: 'the-table', events: [...events, finish] }, actor);
   if (done.kind !== 'saved') throw new Error(JSON.stringify(done));
 }
 

@@ -80,15 +80,18 @@ describe('a whole treatment', () => {
     await recordEvents(
       house.db,
       visit,
-      [
-        {
-          id: 'event-0001',
-          kind: 'start',
-          stepId: first?.id ?? null,
-          at: actor.now.toISOString(),
-          planVersion: 1,
-        },
-      ],
+      {
+        deviceId: 'the-table',
+        events: [
+          {
+            id: 'event-0001',
+            kind: 'start',
+            stepId: first?.id ?? null,
+            at: actor.now.toISOString(),
+            planVersion: 1,
+          },
+        ],
+      },
       actor,
     );
     expect(await makeTreatment(house.db, visit, wish(['belly'], { basedOn: 1 }), actor)).toMatchObject({

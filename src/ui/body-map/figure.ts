@@ -55,6 +55,9 @@ const urls: Readonly<Record<FigureView, string>> = {
   foot: footUrl,
 };
 
+/** Where the drawings lie, for a view that must have them all before the network goes. */
+export const figureUrls: readonly string[] = Object.values(urls);
+
 const loading = new Map<string, Promise<Figure>>();
 
 /** Loads a drawing once; the right side of a one-sided drawing comes mirrored, ids and coordinates alike. */

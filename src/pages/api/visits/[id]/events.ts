@@ -1,12 +1,13 @@
 import { TableEventsInput } from '../../../../contracts/record';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
-import { recordEvents } from '../../../../server/services/record-table';
+import { readTableNow, recordEvents } from '../../../../server/services/record-table';
+
+export const GET = endpoint(async (context) =>
+  Response.json(await readTableNow(context.locals.db, idOf(context, 'visit'))),
+);
 
 export const POST = endpoint(async (context) => {
   const input = await readBody(context.request, TableEventsInput);
-  return answer(
-    await recordEvents(context.locals.db, idOf(context, 'visit'), input.events, context.locals.actor),
-    'visit',
-  );
+  return answer(await recordEvents(context.locals.db, idOf(context, 'visit'), input, context.locals.actor), 'visit');
 });

@@ -1,0 +1,21 @@
+import type { TableStep } from './table-step';
+
+/**
+ * What the next step asks for that this one does not: turning, hands, gloves, a tool, a blend. Told one step ahead, so
+ * that nobody fumbles; empty where the hands simply go on.
+ * @param oilOf the blend that a step is worked with, by name
+ */
+export function reachFor(
+  now: TableStep,
+  next: TableStep | undefined,
+  oilOf: (step: TableStep) => string | undefined,
+): readonly string[] {
+  if (!next) return ['Water for the client; a hand on the shoulder before you step away.'];
+  const tool = next.told?.tool;
+  const oil = oilOf(next);
+  return [
+    ...(next.changes ?? []),
+    ...(tool !== undefined && tool !== now.told?.tool ? [`Take up the ${tool}.`] : []),
+    ...(oil !== undefined && oil !== oilOf(now) ? [`“${oil}” within reach.`] : []),
+  ];
+}

@@ -1,0 +1,83 @@
+import { anatomy } from '../../catalogue/anatomy';
+import type { TableStones } from '../../contracts/stone-views';
+import type { Step } from '../../core/drainage/step';
+import { pressureInWords } from '../../core/drainage/step-words';
+import type { StoneCue } from '../../core/stones/cues';
+import { howOf, type TableStep, titleOf } from '../../core/table/table-step';
+import { Kbd } from '../../ui/kbd/Kbd';
+import { BathWarning } from './BathWarning';
+import styles from './TableView.module.css';
+
+/** Words that would fill the screen are set smaller, so that the cue still shows. */
+const longTitle = 18;
+const longWay = 70;
+
+interface Props {
+  readonly step: TableStep;
+  readonly place: { readonly number: number; readonly of: number };
+  readonly isReady: boolean;
+  /** A technique that was just stopped for pain, with all that went with it. */
+  readonly stopped: readonly TableStep[];
+  readonly isAsking: boolean;
+  readonly stones: TableStones;
+  readonly cue: (StoneCue & { readonly inS: number }) | undefined;
+  readonly oilName: string | undefined;
+}
+
+/** What to do now, in words: before it what changes, what was stopped, what to ask, which stone. */
+export function Words({ step, place, isReady, stopped, isAsking, stones, cue, oilName }: Props) {
+  const title = titleOf(anatomy, step);
+  const how = howOf(anatomy, step);
+  const [first] = stopped;
+  return (
+    <main id="main" className={styles['main']} aria-live="polite">
+      <p className={styles['kind']}>
+        {step.told ? step.told.block : kindWords[step.kind]} · step {place.number} of {place.of}
+        {isReady && ' · not begun'}
+      </p>
+      {step.changes && step.changes.length > 0 && (
+        <p className={styles['change']} role="status">
+          {step.changes.join(' ')}
+        </p>
+      )}
+      {first && (
+        <p className={styles['cue']} role="alert">
+          <strong>Stopped.</strong> {titleOf(anatomy, first)}{' '}
+          {stopped.length > 1 ? `is out of ${stopped.length - 1} more of the rest` : 'does not come again'}. Ask the
+          client; U puts it back.
+        </p>
+      )}
+      {isAsking && (
+        <p className={styles['ask']} role="status">
+          <Kbd>A</Kbd> Ask now: is the pressure right? <Kbd>6</Kbd> lighter <Kbd>7</Kbd> deeper
+        </p>
+      )}
+      {stones.hotBathC !== null && <BathWarning bathC={stones.hotBathC} />}
+      {cue && (
+        <p className={styles['cue']} role="status">
+          <strong>{cue.inS > 0 ? `in ${cue.inS} s` : 'now'}</strong> {cue.words}
+        </p>
+      )}
+      <h1 data-long={title.length > longTitle || undefined}>{title}</h1>
+      <p className={styles['direction']} data-long={how.length > longWay || undefined}>
+        {how}
+      </p>
+      <p className={styles['pressure']}>
+        {step.told ? `${step.told.cue} ${step.told.note}` : pressureInWords(step.pressure)} {step.cautions.join(' ')}
+      </p>
+      {step.told?.tool && <p className={styles['tool']}>With the {step.told.tool}</p>}
+      {oilName && <p className={styles['tool']}>With “{oilName}”</p>}
+    </main>
+  );
+}
+
+const kindWords: Readonly<Record<Step['kind'], string>> = {
+  breathe: 'Breathe',
+  clear: 'Clear',
+  prepare: 'Prepare',
+  soften: 'Soften',
+  drain: 'Drain',
+  carry: 'Carry',
+  return: 'Return',
+  close: 'Close',
+};

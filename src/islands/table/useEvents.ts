@@ -1,0 +1,152 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { TableLead, TableNow, VisitView } from '../../contracts/visit-views';
+import { mergeEvents } from '../../core/table/events';
+import type { TableEvent } from '../../core/table/progress';
+import { RequestError, send } from '../api';
+import { deviceId, holdTable } from './device';
+import { type EventStore, memoryStore, openEventStore, type OwnEvent } from './event-store';
+
+const retryMs = 3000;
+const followMs = 2000;
+
+export type Keeping =
+  | { readonly kind: 'opening' | 'kept' }
+  | { readonly kind: 'sending' | 'waiting'; readonly count: number }
+  | { readonly kind: 'refused'; readonly text: string };
+
+/** `leads` writes; `follows` another device, or another window of this one, and only looks on. */
+export type Role = 'leads' | 'follows-device' | 'follows-window';
+
+type Made = Omit<TableEvent, 'id' | 'at' | 'planVersion' | 'number'>;
+
+/** Only the start of a list that goes out in one request. */
+const mostAtOnce = 200;
+
+/**
+ * The events of a running treatment. Each press is numbered and kept on the device first, then sent; the house answers
+ * for it or it is sent again. A device that does not lead asks every other second how things stand.
+ */
+export function useEvents(visit: VisitView, planVersion: number) {
+  const [events, setEvents] = useState<readonly TableEvent[]>(visit.events);
+  const [keeping, setKeeping] = useState<Keeping>({ kind: 'opening' });
+  const [role, setRole] = useState<Role>('leads');
+  const [storeKind, setStoreKind] = useState<EventStore['kind']>();
+  const own = useRef<readonly OwnEvent[]>([]);
+  const store = useRef<EventStore>(memoryStore());
+  const device = useRef('');
+  const isSending = useRef(false);
+  const path = `/api/visits/${visit.id}`;
+
+  const changeOwn = (changed: readonly OwnEvent[]) => {
+    own.current = changed;
+  };
+
+  /** Sends batch after batch until nothing is left or nobody answers; then tries again a little later. */
+  const flush = useCallback(async (): Promise<void> => {
+    if (isSending.current || device.current === '') return;
+    isSending.current = true;
+    const unsent = () => own.current.filter(({ isAcknowledged }) => !isAcknowledged);
+    try {
+      for (let batch = unsent(); batch.length > 0; batch = unsent()) {
+        setKeeping({ kind: 'sending', count: batch.length });
+        const sent = batch.slice(0, mostAtOnce);
+        const answer = await send<{ isAside: boolean; lead: TableLead | null }>('POST', `${path}/events`, {
+          deviceId: device.current,
+          events: sent.map(({ isAcknowledged: _, ...event }) => event),
+        });
+        const ids = new Set(sent.map(({ id }) => id));
+        changeOwn(own.current.map((event) => (ids.has(event.id) ? { ...event, isAcknowledged: true } : event)));
+        await store.current.acknowledge(visit.id, ids).catch(() => undefined);
+        if (answer.isAside) setRole('follows-device');
+      }
+      setKeeping({ kind: 'kept' });
+    } catch (error) {
+      const isRefused = error instanceof RequestError && error.status === 400;
+      setKeeping(isRefused ? { kind: 'refused', text: error.message } : { kind: 'waiting', count: unsent().length });
+    } finally {
+      isSending.current = false;
+    }
+  }, [path, visit.id]);
+
+  useEffect(() => {
+    let isHere = true;
+    const begin = async () => {
+      device.current = deviceId();
+      const opened = await openEventStore();
+      const kept = await opened.read(visit.id).catch(() => []);
+      const isFree = await holdTable(visit.id, false, () => isHere && setRole('follows-window'));
+      if (!isHere) return;
+      store.current = opened;
+      setStoreKind(opened.kind);
+      // What was pressed while the store was being opened is kept now.
+      const early = own.current.filter(({ id }) => !kept.some((event) => event.id === id));
+      if (early.length > 0) await opened.put(visit.id, early).catch(() => undefined);
+      changeOwn([...kept, ...early]);
+      const isOthers = visit.lead !== null && visit.lead.deviceId !== device.current;
+      setRole(isOthers ? 'follows-device' : isFree ? 'leads' : 'follows-window');
+      setEvents((now) => mergeEvents(now, own.current));
+      setKeeping({ kind: 'kept' });
+      void flush();
+    };
+    void begin();
+    const retrying = setInterval(() => void flush(), retryMs);
+    return () => {
+      isHere = false;
+      clearInterval(retrying);
+    };
+  }, [flush, visit.id, visit.lead]);
+
+  useEffect(() => {
+    if (role === 'leads') return;
+    const look = () =>
+      send<TableNow>('GET', `${path}/events`).then(
+        (now) => setEvents(now.events),
+        () => undefined,
+      );
+    const following = setInterval(() => void look(), followMs);
+    void look();
+    return () => clearInterval(following);
+  }, [path, role]);
+
+  const emit = useCallback(
+    (...made: readonly Made[]) => {
+      if (role !== 'leads') return;
+      const at = new Date().toISOString();
+      const last = own.current.reduce((most, { number }) => Math.max(most, number), 0);
+      const fresh = made.map((event, i): OwnEvent => ({
+        ...event,
+        ...{ id: crypto.randomUUID(), at, planVersion, number: last + 1 + i, isAcknowledged: false },
+      }));
+      changeOwn([...own.current, ...fresh]);
+      setEvents((all) => [...all, ...fresh]);
+      store.current
+        .put(visit.id, fresh)
+        .catch(() => setStoreKind('memory'))
+        .finally(() => void flush());
+    },
+    [flush, planVersion, role, visit.id],
+  );
+
+  /** Makes this device, and this window, the one that writes. @returns false when the house does not answer */
+  const takeOver = useCallback(async (): Promise<boolean> => {
+    try {
+      const now = await send<TableNow>('POST', `${path}/lead`, { deviceId: device.current });
+      await holdTable(visit.id, true, () => setRole('follows-window'));
+      const kept = await store.current.read(visit.id).catch(() => []);
+      changeOwn(mergeOwn(own.current, kept));
+      setEvents(now.events);
+      setRole('leads');
+      return true;
+    } catch {
+      return false;
+    }
+  }, [path, visit.id]);
+
+  return { events, emit, keeping, role, takeOver, storeKind };
+}
+
+/** Numbers go on after the highest that any window of this device has used. */
+const mergeOwn = (mine: readonly OwnEvent[], kept: readonly OwnEvent[]): readonly OwnEvent[] => [
+  ...mine,
+  ...kept.filter(({ id }) => !mine.some((event) => event.id === id)),
+];

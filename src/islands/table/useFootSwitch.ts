@@ -1,0 +1,22 @@
+import { useEffect, useRef, useState } from 'react';
+import { type FootPress, type FootState, simulatedFootSwitch } from '../devices/foot-switch';
+import { bounceMs } from './useTableKeys';
+
+/** Listens to the foot switch; double presses count once. @returns whether one is there, or has fallen silent */
+export function useFootSwitch(onPress: (press: FootPress) => void): FootState {
+  const [state, setState] = useState<FootState>('none');
+  const latest = useRef(onPress);
+  useEffect(() => {
+    latest.current = onPress;
+  });
+  useEffect(() => {
+    let last = -Infinity;
+    return simulatedFootSwitch.listen((press) => {
+      const now = performance.now();
+      if (now - last < bounceMs) return;
+      last = now;
+      latest.current(press);
+    }, setState);
+  }, []);
+  return state;
+}

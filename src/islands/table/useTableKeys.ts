@@ -1,0 +1,107 @@
+import { useEffect, useRef } from 'react';
+import { type MarkKind, markKinds, markWords } from '../../core/table/marks';
+import type { CatchUp } from '../../core/table/refit';
+import type { Shortcut } from '../../ui/shortcuts/Shortcuts';
+
+/** Presses of one key closer than this are one (ms): a foot that trembles presses twice. */
+export const bounceMs = 150;
+
+export const catchUpKeys: Readonly<Record<CatchUp['kind'], string>> = {
+  evenly: 'E',
+  'leave-out': 'L',
+  over: 'O',
+  stretch: 'F',
+};
+
+export const tableShortcuts: readonly Shortcut[] = [
+  [['Space', 'Enter', 'PgDn'], 'done, on to the next step (foot switch)'],
+  [['PgUp'], 'back one step'],
+  [['P'], 'pause, and go on'],
+  [['S'], 'skip this step'],
+  [['B'], 'sound of the beat on or off'],
+  [['E'], 'time runs short: shorten evenly'],
+  [['L'], 'time runs short: leave out what is named'],
+  [['O'], 'time runs short: run over'],
+  [['F'], 'time is left: use it for what soothes'],
+  [['U'], 'as planned again'],
+  [['1', '…', '7'], 'mark what is felt or said here'],
+  [['X'], 'pain: this technique goes out of the rest'],
+  [['A'], 'pressure was asked about'],
+  [['+'], 'stay here half as long again'],
+  [['C'], 'go on by the clock, or only by hand'],
+  [['T'], 'take over, where this device only follows'],
+];
+
+export interface TableActs {
+  readonly goOn: (leaving: 'end' | 'skip') => void;
+  readonly goBack: () => void;
+  readonly pause: () => void;
+  readonly stay: () => void;
+  readonly mark: (kind: MarkKind) => void;
+  readonly takeWay: (way: CatchUp) => void;
+  readonly undo: () => void;
+  readonly toggleSound: () => void;
+  readonly toggleClock: () => void;
+  /** Only where another device leads. */
+  readonly takeOver?: (() => void) | undefined;
+}
+
+/** Every key of the table, foot switch included; keys that are held down and double presses count once. */
+export function useTableKeys(acts: TableActs, ways: readonly CatchUp[]): void {
+  const latest = useRef({ acts, ways });
+  useEffect(() => {
+    latest.current = { acts, ways };
+  });
+  useEffect(() => {
+    let last = { key: '', at: -Infinity };
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement;
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      if (document.querySelector('[role="dialog"]')) return;
+      const act = actOf(event.key, latest.current.acts, latest.current.ways);
+      const isOnControl = /^(BUTTON|A)$/.test(target.tagName) && target.matches(':focus-visible');
+      if (!act || (isOnControl && (event.key === ' ' || event.key === 'Enter'))) return;
+      event.preventDefault();
+      if (event.repeat) return;
+      const isBounce = last.key === event.key && event.timeStamp - last.at < bounceMs;
+      if (isBounce) return;
+      last = { key: event.key, at: event.timeStamp };
+      act();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+}
+
+function actOf(key: string, acts: TableActs, ways: readonly CatchUp[]): (() => void) | undefined {
+  const letter = key.toUpperCase();
+  const way = ways.find(({ kind }) => catchUpKeys[kind] === letter);
+  if (way) return () => acts.takeWay(way);
+  const marked = markKinds.find((kind) => markWords[kind].key === letter);
+  if (marked) return () => acts.mark(marked);
+  switch (letter) {
+    case ' ':
+    case 'ENTER':
+    case 'PAGEDOWN':
+      return () => acts.goOn('end');
+    case 'S':
+      return () => acts.goOn('skip');
+    case 'PAGEUP':
+      return acts.goBack;
+    case 'P':
+      return acts.pause;
+    case '+':
+    case '=':
+      return acts.stay;
+    case 'U':
+      return acts.undo;
+    case 'B':
+      return acts.toggleSound;
+    case 'C':
+      return acts.toggleClock;
+    case 'T':
+      return acts.takeOver;
+    default:
+      return undefined;
+  }
+}

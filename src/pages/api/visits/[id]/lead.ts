@@ -1,0 +1,10 @@
+import { TableLeadInput } from '../../../../contracts/record';
+import { answer } from '../../../../server/http/answer';
+import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
+import { takeLead } from '../../../../server/services/record-table';
+
+export const POST = endpoint(async (context) => {
+  const { deviceId } = await readBody(context.request, TableLeadInput);
+  const { db, actor } = context.locals;
+  return answer(await takeLead(db, idOf(context, 'visit'), deviceId, actor), 'visit');
+});
