@@ -4,9 +4,13 @@ const places = [
   ['oils', 'Oils'],
   ['bottles', 'Bottles'],
   ['stones', 'Stones'],
+  ['devices', 'Devices'],
 ] as const;
 
-/** The three benches; a visit that is looked at goes along. */
+/** Benches that a visit is looked at on. */
+const takesVisit = (id: string) => id === 'oils' || id === 'stones';
+
+/** The benches, and the devices that stand on them; a visit that is looked at goes along. */
 export function BenchNav({
   here,
   visitId,
@@ -19,7 +23,7 @@ export function BenchNav({
       {places.map(([id, words]) => (
         <a
           key={id}
-          href={visitId === null || id === 'bottles' ? `/bench/${id}` : `/bench/${id}?visit=${visitId}`}
+          href={visitId !== null && takesVisit(id) ? `/bench/${id}?visit=${visitId}` : `/bench/${id}`}
           aria-current={id === here ? 'page' : undefined}
         >
           {words}

@@ -1,6 +1,6 @@
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { oilBook } from '../../catalogue/oils/oils';
-import type { DropScaleView, MixView } from '../../contracts/oil-views';
+import type { MixView } from '../../contracts/oil-views';
 import { carrierOf, oilOf } from '../../core/oils/book';
 import { totalMlOf } from '../../core/oils/amounts';
 import { dropsFromGrams } from '../../core/oils/drop-scale';
@@ -11,6 +11,7 @@ import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import { send, sentenceOf } from '../api';
 import { useLetters } from '../letters';
 import styles from './MixingCard.module.css';
+import { useScale } from './useScale';
 
 const keys = [
   [['Space', '↑'], 'a drop is in'],
@@ -250,32 +251,4 @@ function Finished({ mix }: { readonly mix: MixView }) {
       </ButtonLink>
     </div>
   );
-}
-
-/** The scale, asked every two seconds while somebody mixes. */
-function useScale(isWatching: boolean) {
-  const [view, setView] = useState<DropScaleView>({ isOn: false, grams: null, words: 'not asked yet' });
-  const isGone = useRef(false);
-  useEffect(() => {
-    isGone.current = false;
-    const ask = () =>
-      send<DropScaleView>('GET', '/api/devices/drop-scale')
-        .then((next) => !isGone.current && setView(next))
-        .catch(() => setView({ isOn: false, grams: null, words: 'The scale does not answer: count by hand.' }));
-    if (!isWatching) return;
-    void ask();
-    const timer = setInterval(() => void ask(), 2000);
-    return () => {
-      isGone.current = true;
-      clearInterval(timer);
-    };
-  }, [isWatching]);
-  const drive = async (input: object) => {
-    try {
-      setView(await send<DropScaleView>('POST', '/api/devices/drop-scale', input));
-    } catch {
-      setView({ isOn: false, grams: null, words: 'The scale does not answer: count by hand.' });
-    }
-  };
-  return { view, drive };
 }

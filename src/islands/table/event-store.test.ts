@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { memoryStore, openEventStore, type OwnEvent } from './event-store';
+import { type EventStore, openEventStore, type OwnEvent } from './event-store';
 
 const event = (number: number): OwnEvent => ({
   ...{ id: `press-${number}`, kind: 'start', stepId: 's1', at: '2026-01-01T09:00:00.000Z', planVersion: 1 },
@@ -7,7 +7,7 @@ const event = (number: number): OwnEvent => ({
 });
 
 /** What every store must do; the browser’s database is tried in the journeys, where there is one. */
-async function keeps(store: ReturnType<typeof memoryStore>) {
+async function keeps(store: EventStore) {
   await store.put(7, [event(1), event(2)]);
   await store.put(7, [event(2), event(3)]);
   await store.put(8, [event(1)]);

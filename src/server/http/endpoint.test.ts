@@ -1,3 +1,4 @@
+import type { Problem } from '../../contracts/problem';
 import type { APIContext } from 'astro';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
@@ -52,6 +53,16 @@ describe('an endpoint', () => {
     })(context({}));
     expect(response.status).toBe(500);
     expect(await response.text()).not.toContain('cellar');
+  });
+
+  it.each(['SQLITE_FULL', 'ENOSPC'])('says when the disk is full (%s), and what to do', async (code) => {
+    const response = await endpoint(() => {
+      throw Object.assign(new Error('no room'), { code });
+    })(context({}));
+    expect([response.status, ((await response.json()) as Problem).title]).toEqual([
+      507,
+      expect.stringContaining('make room'),
+    ]);
   });
 
   it('passes on a refusal of the core with its fields', async () => {

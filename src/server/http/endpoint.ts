@@ -2,7 +2,7 @@ import type { APIContext, APIRoute } from 'astro';
 import type { z } from 'zod';
 import type { Result } from '../../core/result';
 import { log } from '../log';
-import { invalidFields, invalidInput, problem } from './problem';
+import { diskFull, invalidFields, invalidInput, problem } from './problem';
 
 const largestBodyBytes = 2_000_000;
 
@@ -14,6 +14,7 @@ export function endpoint(handle: (context: APIContext) => Promise<Response> | Re
     } catch (error) {
       if (error instanceof Response) return error;
       log.error({ err: error, path: context.url.pathname }, 'request failed');
+      if (isFull(error)) return diskFull();
       return problem({
         type: '/problems/internal',
         title: 'Something went wrong here; nothing was changed',
@@ -22,6 +23,10 @@ export function endpoint(handle: (context: APIContext) => Promise<Response> | Re
     }
   };
 }
+
+/** Neither SQLite nor the file system has room for more. */
+const isFull = (error: unknown): boolean =>
+  error instanceof Error && 'code' in error && (error.code === 'SQLITE_FULL' || error.code === 'ENOSPC');
 
 /**
  * Reads a JSON body against a contract.

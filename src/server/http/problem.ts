@@ -45,3 +45,12 @@ export function unfeasible(errors: readonly FieldError[]): Response {
     errors: [...errors],
   });
 }
+
+/** Nothing of a request was stored; the devices keep what they have until there is room again. */
+export function diskFull(): Response {
+  return problem({
+    type: '/problems/disk-full',
+    title: 'The disk of the house’s computer is full. What was stored before is safe; make room, then try again.',
+    status: 507,
+  });
+}

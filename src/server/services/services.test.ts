@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { allNo } from '../../../tests/api/answers';
 import { defaultSchool } from '../../core/drainage/case';
@@ -267,6 +268,21 @@ describe('the table', () => {
     expect((await readTableNow(db, visit)).events.map(({ id }) => id)).toEqual(['a', 'c']);
     expect(await countAside(db, visit)).toBe(2);
     expect((await takeLead(db, 9999, 'other-device', actor)).kind).toBe('not-found');
+  });
+
+  it('keeps what it has when the disk is full, and goes on when there is room again', async () => {
+    const send = (...ids: readonly string[]) =>
+      recordEvents(
+        ...([db, visit, { deviceId: 'the-table', events: ids.map((id) => event(id, 'start', 's1')) }, actor] as const),
+      );
+    await send('a');
+    const { rows } = await sql<{ page_count: number }>`pragma page_count`.execute(db);
+    await sql.raw(`pragma max_page_count = ${rows[0]?.page_count ?? 0}`).execute(db);
+    const many = Array.from({ length: 400 }, (_, i) => `press-${i}`);
+    await expect(send(...many)).rejects.toMatchObject({ code: 'SQLITE_FULL' });
+    expect((await readTableNow(db, visit)).events.map(({ id }) => id)).toEqual(['a']);
+    await sql.raw('pragma max_page_count = 1000000').execute(db);
+    expect(await send(...many)).toMatchObject({ stored: 400 });
   });
 
   it('freezes the plan once it has begun', async () => {

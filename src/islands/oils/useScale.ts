@@ -1,0 +1,31 @@
+import { useEffect, useRef, useState } from 'react';
+import type { DropScaleView } from '../../contracts/oil-views';
+import { send } from '../api';
+
+/** The scale, asked every two seconds while somebody mixes. */
+export function useScale(isWatching: boolean) {
+  const [view, setView] = useState<DropScaleView>({ isOn: false, grams: null, words: 'not asked yet' });
+  const isGone = useRef(false);
+  useEffect(() => {
+    isGone.current = false;
+    const ask = () =>
+      send<DropScaleView>('GET', '/api/devices/drop-scale')
+        .then((next) => !isGone.current && setView(next))
+        .catch(() => setView({ isOn: false, grams: null, words: 'The scale does not answer: count by hand.' }));
+    if (!isWatching) return;
+    void ask();
+    const timer = setInterval(() => void ask(), 2000);
+    return () => {
+      isGone.current = true;
+      clearInterval(timer);
+    };
+  }, [isWatching]);
+  const drive = async (input: object) => {
+    try {
+      setView(await send<DropScaleView>('POST', '/api/devices/drop-scale', input));
+    } catch {
+      setView({ isOn: false, grams: null, words: 'The scale does not answer: count by hand.' });
+    }
+  };
+  return { view, drive };
+}
