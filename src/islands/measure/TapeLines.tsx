@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import type { Figure, Point } from '../../ui/body-map/figure';
+import type { Figure, Point } from '../../core/figure/figure';
 import styles from './TapeLines.module.css';
 
 interface Props {

@@ -2,9 +2,11 @@ import { type KeyboardEvent, type ReactNode, useEffect, useId, useMemo, useState
 import type { FigureView, PlaceId, Side } from '../../core/anatomy/place';
 import type { PebbleKind } from '../pebbles';
 import styles from './BodyMap.module.css';
-import { boxOf, type Figure, loadFigure, pointOf } from './figure';
+import { boxOf, type Figure, pointOf } from '../../core/figure/figure';
+import { loadFigure } from './figure';
 import { MapNode, type NodeState } from './MapNode';
-import { MapPebble, pebblePoint, pebbleScale } from './MapPebble';
+import { pebblePoint, pebbleScale } from '../../core/figure/pebble-place';
+import { MapPebble } from './MapPebble';
 import { MapRoute, type RouteTone } from './MapRoute';
 import { MapSign, type SignKind } from './MapSign';
 import { isArrowKey, neighbourOf } from './neighbour';

@@ -1,7 +1,7 @@
 import { type PointerEvent, useRef, useState } from 'react';
 import { nameOf } from '../../core/anatomy/place';
 import { evenPoints, lengthOf, type Point } from '../../core/facial/line';
-import type { Figure } from './figure';
+import type { Figure } from '../../core/figure/figure';
 import styles from './MapLines.module.css';
 
 interface Props {

@@ -1,6 +1,6 @@
 import { type FaceLine, type Point } from '../../core/facial/line';
 import { strokesOf } from '../../core/facial/strokes';
-import { type Figure, pointOf } from './figure';
+import { type Figure, pointOf } from '../../core/figure/figure';
 import styles from './MapLines.module.css';
 
 interface Props {

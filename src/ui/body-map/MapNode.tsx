@@ -1,5 +1,5 @@
 import styles from './BodyMap.module.css';
-import type { Figure } from './figure';
+import type { Figure } from '../../core/figure/figure';
 
 /** Open: a ring. To be cleared: a half-filled ring. Cleared: a ring in a ring. Closed: a crossed ring. */
 export type NodeState = 'quiet' | 'open' | 'to clear' | 'cleared' | 'closed';

@@ -1,6 +1,6 @@
 import type { PlaceId } from '../../core/anatomy/place';
 import styles from './BodyMap.module.css';
-import { type Figure, pointOf } from './figure';
+import { type Figure, pointOf } from '../../core/figure/figure';
 
 export type SignKind = 'port' | 'scar' | 'wound' | 'thickened' | 'irradiated';
 

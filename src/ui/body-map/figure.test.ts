@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { anatomy } from '../../catalogue/anatomy';
 import type { FigureView } from '../../core/anatomy/place';
-import { type Figure, loadFigure, pointOf } from './figure';
+import { type Figure, pointOf } from '../../core/figure/figure';
+import { loadFigure } from './figure';
 import { bestDrawing, viewsOf } from './views';
 
 const views: readonly FigureView[] = ['front', 'back', 'face-front', 'face-side', 'hand', 'foot'];

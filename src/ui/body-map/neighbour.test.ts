@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import type { Figure } from './figure';
-import { boxOf, pointOf } from './figure';
+import type { Figure } from '../../core/figure/figure';
+import { boxOf, pointOf } from '../../core/figure/figure';
 import { neighbourOf } from './neighbour';
 
 const front = JSON.parse(readFileSync(new URL('../../catalogue/figure/front.json', import.meta.url), 'utf8')) as Figure;

@@ -1,5 +1,5 @@
 import type { PlaceId } from '../../core/anatomy/place';
-import type { Point } from './figure';
+import type { Point } from '../../core/figure/figure';
 
 export type ArrowKey = 'ArrowUp' | 'ArrowDown' | 'ArrowLeft' | 'ArrowRight';
 
