@@ -25,6 +25,9 @@ const kinds: Readonly<Partial<Record<Family, StepKind>>> = {
   'stone-cool': 'close',
 };
 
+/** The kind of step that a technique is shown as. */
+export const kindOf = ({ family }: Technique): StepKind => kinds[family] ?? 'soften';
+
 const sides = {
   both: 'both sides together',
   each: 'one side, then the other',
@@ -69,7 +72,7 @@ export function tellStep(
   };
   return {
     id: step.id,
-    kind: kinds[technique.family] ?? 'soften',
+    kind: kindOf(technique),
     place: step.places[0] ?? 'abdomen-deep.mid',
     toward: null,
     via: [],
@@ -97,7 +100,8 @@ function toolWords({ technique, regions }: PlannedStep): string | undefined {
   return chosen && `${chosen.tool}${chosen.needsSlip ? ', over something to glide on' : ''}`;
 }
 
-const isHeld = ({ secondsPerRepetition, family }: Technique) =>
+/** Counted by its seconds, not by its repetitions. */
+export const isHeld = ({ secondsPerRepetition, family }: Technique) =>
   secondsPerRepetition >= holdSeconds && ['hold', 'stretch', 'assessment', 'stone-rest', 'ritual'].includes(family);
 
 const positionWords = {

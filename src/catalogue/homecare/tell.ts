@@ -1,0 +1,54 @@
+import { nameOf, sideOf } from '../../core/anatomy/place';
+import type { HomeStep } from '../../core/homecare/sheet';
+import type { ActWords, HomeWords } from './words';
+
+/** A step in the words of a language. */
+export interface ToldHomeStep {
+  readonly title: string;
+  readonly how: string;
+  readonly count: string;
+}
+
+/** Fills the table of words in for one step. @throws Error when the table has no words for a technique */
+export function tellHomeStep(words: HomeWords, step: HomeStep): ToldHomeStep {
+  const said = actWords(words, step);
+  const place = placesInWords(words, step);
+  const toward = step.toward === null ? '' : words.placeName(step.toward);
+  const fill = (text: string) => capital(text.replace('{place}', place).replace('{toward}', toward));
+  return { title: fill(said.title), how: fill(said.how), count: countInWords(words, step) };
+}
+
+function actWords(words: HomeWords, { act }: HomeStep): ActWords {
+  if (!act.startsWith('technique:')) return words.acts[act as keyof HomeWords['acts']];
+  const id = act.slice('technique:'.length);
+  const said = Object.entries(words.techniques).find(([key]) => key === id)?.[1];
+  if (!said) throw new Error(`no words for ${id} in ${words.language}`);
+  return said;
+}
+
+/** `left armpit nodes`; a place on both sides is named once: `cheek, both sides`. */
+function placesInWords(words: HomeWords, { places }: HomeStep): string {
+  const names = [...new Set(places.map(nameOf))];
+  return names
+    .map((name) => {
+      const own = places.filter((place) => nameOf(place) === name);
+      const [first] = own;
+      if (first === undefined) return '';
+      return own.length > 1 ? `${withoutSide(words, first)}, ${words.sides.both}` : words.placeName(first);
+    })
+    .join('; ');
+}
+
+function withoutSide(words: HomeWords, place: string): string {
+  const side = sideOf(place);
+  return side === 'mid' ? words.placeName(place) : words.placeName(place).replace(`${words.sides[side]} `, '');
+}
+
+function countInWords({ counts }: HomeWords, step: HomeStep): string {
+  if (step.count === 'breaths') return counts.breaths(step.repetitions);
+  if (step.count === 'hold') return counts.hold(Math.round(step.seconds / step.repetitions), step.repetitions);
+  const placed = step.placements > 1 ? counts.placed(step.placements) : '';
+  return counts.times(step.repetitions) + placed;
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,0 +1,164 @@
+import { nameOf, sideOf } from '../../core/anatomy/place';
+import { shortLabel } from '../../core/drainage/wording';
+import { anatomy } from '../anatomy';
+import type { HomeWords } from './words';
+
+const times = (n: number) => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`);
+
+/** The words of a home sheet in English: plain, short, and without a name for any illness. */
+export const english: HomeWords = {
+  language: 'en',
+  languageName: 'English',
+  routines: {
+    'nodes-breathing': { title: 'Ten breaths, ten circles', about: 'A short routine that keeps the ways open.' },
+    'after-armpit': { title: 'For chest and arm', about: 'It leads fluid from the arm and chest to where it can go.' },
+    'one-leg': {
+      title: 'For the leg',
+      about: 'First the ways out, then the leg from the top down, a quarter at a time.',
+    },
+    'face-three': { title: 'Face in three minutes', about: 'Opens the neck, then leads the face down to it.' },
+    'face-counted': { title: 'Face, counted', about: 'Ten one way, ten the other, and a few points to press.' },
+    'neck-jaw-tool': {
+      title: 'Neck and jaw with the tool',
+      about: 'Two or three minutes a side, over something that glides.',
+    },
+    mouth: { title: 'Inside the cheeks', about: 'With a fresh glove, never more often than it says here.' },
+  },
+  parts: {
+    open: 'Open',
+    way: 'Get the way ready',
+    trunk: 'Chest and belly',
+    'thigh-upper': 'Upper thigh',
+    'thigh-lower': 'Lower thigh and knee',
+    'lower-leg': 'Lower leg',
+    foot: 'Ankle and foot',
+    'upper-arm': 'Upper arm',
+    forearm: 'Forearm',
+    hand: 'Hand',
+    head: 'Face and neck',
+    close: 'To finish',
+  },
+  acts: {
+    breathe: {
+      title: 'Breathe into the belly',
+      how: 'One hand on the belly. In through the nose, so that the hand rises; out slowly, so that it sinks.',
+    },
+    clear: {
+      title: '{place}',
+      how: 'Flat fingers, as light as on an eyelid. Push the skin gently on, let it come back by itself.',
+    },
+    prepare: { title: '{place}', how: 'Stretch the skin towards the {toward}, then let go. Nothing slides.' },
+    soften: { title: '{place}', how: 'Small slow circles with the flat hand, until the skin gives. Never sore.' },
+    drain: { title: '{place}', how: 'Push the skin towards the {toward}, then let go. Light, and always this way.' },
+    carry: { title: 'On to the {toward}', how: 'One long, light stroke from the {place}, the whole way.' },
+    return: { title: 'Back over the whole way', how: 'A last long stroke to the {toward}, as light as a feather.' },
+    close: { title: '{place}', how: 'As at the beginning: flat fingers, light, and let it come back.' },
+  },
+  techniques: {
+    'belly-breath': {
+      title: 'Breathe into the belly',
+      how: 'One hand on the belly. In through the nose, so that the hand rises; out slowly, so that it sinks.',
+    },
+    'node-clear': {
+      title: '{place}',
+      how: 'Flat fingers, as light as on an eyelid. Push the skin gently on, let it come back by itself.',
+    },
+    'lymph-sweep': { title: '{place}', how: 'Long, light strokes one way; come back through the air.' },
+    'drain-down-neck': { title: 'Down the neck', how: 'From the ear down to the collarbone, light and slow.' },
+    'sweep-to-ear': { title: '{place}', how: 'Sweep to the ear, then down to the collarbone.' },
+    'eye-flush': { title: 'Under the eyes', how: 'Ring finger, from the nose out to the temple. Hardly a touch.' },
+    'counted-circles': { title: '{place}', how: 'Ten small circles one way, then ten the other.' },
+    'pressure-point': { title: '{place}', how: 'Press in and up for five counts, breathe, let go slowly.' },
+    'brow-pinch': { title: 'Brows', how: 'Small, gentle pinches from the inner end outward.' },
+    'ear-rub-counted': { title: 'Ears', how: 'Rub in front and behind, from the top to the lobe, until warm.' },
+    'face-half-each': { title: 'The whole face', how: 'A hand to each half, upward, softly.' },
+    'scrape-between-ribs': {
+      title: 'Beside the breastbone',
+      how: 'The tool or your fingers, small strokes to and fro.',
+    },
+    'scrape-glide': {
+      title: '{place}',
+      how: 'Over oil or cream, flat, towards the heart. Pink is enough; blue is too much.',
+    },
+    'collar-roll-dry': { title: 'Under the collarbone', how: 'Roll a small fold of skin towards the armpit.' },
+    'cheek-inside-knead': {
+      title: 'Inside the cheek',
+      how: 'Thumb inside, finger outside. Push the cheek out so that no fold forms, and knead slowly.',
+    },
+    'lip-inside-knead': { title: 'Inside the lips', how: 'The upper lip, then the lower: stretch outward.' },
+    'chew-muscle-inside': {
+      title: 'Chewing muscle',
+      how: 'From inside: small circles, wait until it gives. Never sore.',
+    },
+    'press-and-release-out': { title: 'Beside the mouth', how: 'Press into the fold, turn outward, let go.' },
+    'soothing-wave': { title: '{place}', how: 'Soft strokes with the flat hand, as much as feels good.' },
+  },
+  placeName: (id) =>
+    sideOf(id) === 'mid' || anatomy.territories.has(id) || anatomy.basins.has(id)
+      ? shortLabel(anatomy, id)
+      : nameOf(id),
+  sides: { left: 'left', right: 'right', both: 'both sides' },
+  counts: {
+    times: (n) => `${n} ×`,
+    breaths: (n) => `${n} breaths`,
+    hold: (seconds, n) => (n > 1 ? `${n} × ${seconds} s` : `${seconds} s`),
+    placed: (n) => `, hand beside hand ${times(n)}`,
+  },
+  before: [
+    'Not with a fever, a new redness, a wound or a new swelling.',
+    'Sit or lie well, the hands warm and dry, without haste.',
+    'As light as on an eyelid: only the skin moves. More is less.',
+  ],
+  stop: [
+    'Stop if it hurts, or if you feel short of breath or dizzy.',
+    'A limb that turns red, hot or suddenly thicker, a fever, or pain in the calf: do not go on, and ring a doctor the same day.',
+    'For all other questions ring us.',
+  ],
+  whenMouth: ['Wash the hands; a new glove each time; nothing with a sore, bleeding or freshly treated mouth.'],
+  whenTool: ['Only on whole skin, over something that glides; never over a spot, a mole or a scar.'],
+  page: {
+    hello: (firstName) => `Hello ${firstName}`,
+    minutes: (n) => `about ${n} ${n === 1 ? 'minute' : 'minutes'}`,
+    rhythm: (perDay, perWeek) =>
+      `${perDay === 1 ? 'Once' : perDay === 2 ? 'Twice' : `${perDay} times`} a day, ${perWeek === 7 ? 'every day' : `on ${perWeek} ${perWeek === 1 ? 'day' : 'days'} of the week`}`,
+    at: (list) => `at ${list.join(' and ')}`,
+    beforeTitle: 'Before you begin',
+    stopTitle: 'When to stop',
+    begin: 'Begin',
+    next: 'Next',
+    back: 'Back',
+    pause: 'Pause',
+    goOn: 'Go on',
+    paused: 'paused',
+    find: 'find the place',
+    breatheIn: 'in',
+    breatheOut: 'out',
+    hold: 'hold',
+    overNext: 'go on when you are ready',
+    step: (n, of) => `${n} of ${of}`,
+    then: 'then',
+    theEnd: 'that is all',
+    done: 'Well done',
+    doneHow: 'Rest a moment, drink some water.',
+    tick: 'Tick it off',
+    ticked: 'Ticked off. Your therapist sees it at the next visit.',
+    tickWaits: 'Kept on this phone; it is sent when there is a connection.',
+    tooOften: (most, from) =>
+      `${times(most)[0]?.toUpperCase()}${times(most).slice(1)} in seven days is enough: again from ${from}.`,
+    log: 'Tick each time',
+    logHow: 'Bring this along next time.',
+    days: ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'],
+    week: (n) => `week ${n}`,
+    from: (house, name) => `From ${name}, ${house}`,
+    validUntil: (date) => `This page works until ${date}.`,
+    caution: 'It does not take the place of a doctor. What your doctor says comes first.',
+    lostTitle: 'This page is not here',
+    lost: 'The link has run out, or a letter of it is wrong. Ask your therapist for a new one.',
+    ended: 'Your therapist has given you another sheet since. Please use that one.',
+    doneThisWeek: (n, most) => `done ${times(n)} in the last seven days${n >= most ? ': enough' : ''}`,
+    sound: 'sound on',
+    silent: 'silent',
+    all: 'All steps',
+    page: (n, of) => `page ${n} of ${of}`,
+  },
+};

@@ -1,0 +1,106 @@
+import { expandArea } from '../anatomy/areas';
+import type { Anatomy, PlaceId } from '../anatomy/place';
+import { type DrainageCase, readCase } from '../drainage/case';
+import { planDrainage } from '../drainage/plan';
+import type { Step } from '../drainage/step';
+import { shortLabel } from '../drainage/wording';
+import type { Result } from '../result';
+import { rankOf } from '../screening/tables';
+import { inParts } from './parts';
+import { canReach, outOfReach } from './reach';
+import type { HomeLeftOut, HomeReach, HomeSheet, HomeStep } from './sheet';
+
+export interface PlannedHomeWish {
+  readonly routine: 'one-leg' | 'after-armpit';
+  readonly side: 'left' | 'right' | 'both';
+  readonly minutes: number;
+  readonly reach: HomeReach;
+}
+
+/** What each routine is about; what the client cannot reach goes out of it. */
+const focusOf = ({ routine, side }: PlannedHomeWish): readonly PlaceId[] =>
+  (side === 'both' ? ['left', 'right'] : [side]).flatMap((one) =>
+    routine === 'one-leg'
+      ? [`leg.${one}`]
+      : [`chest-upper.${one}`, `breast.${one}`, `flank-upper.${one}`, `arm.${one}`],
+  );
+
+/**
+ * A sheet from the planner of drainages, for one body alone with its own hands: breath first, never towards closed
+ * nodes, never across what cannot be reached. What the therapist’s plan would lead over the back is led another way,
+ * or left out.
+ * @param given the case of the client as for a visit; its focus, school and minutes are replaced
+ * Errors: `side` when nothing of it can be reached or led anywhere, `decision` when screening does not allow it.
+ */
+export function sheetFromPlan(anatomy: Anatomy, given: DrainageCase, wish: PlannedHomeWish): Result<HomeSheet> {
+  const wanted = focusOf(wish).flatMap((id) => expandArea(anatomy, id) ?? []);
+  const far = outOfReach(anatomy, wish.reach);
+  const focus = wanted.filter((id) => !far.includes(id));
+  const refuse = (path: string, message: string): Result<HomeSheet> => ({ ok: false, errors: [{ path, message }] });
+  if (focus.length === 0) return refuse('side', 'Nothing of it is within the client’s own reach.');
+  const read = readCase(anatomy, aloneCase(given, focus, far, wish.minutes));
+  if (!read.ok) return read;
+  const plan = planDrainage(anatomy, read.value);
+  if (rankOf(plan.decision) >= rankOf('clear-first'))
+    return refuse('decision', plan.reasons[0]?.text ?? 'Screening does not allow it.');
+  const helped = plan.steps.find((step) => !canReach(step.place, wish.reach));
+  if (helped)
+    return refuse('reach', `The ${shortLabel(anatomy, helped.place)} has to be worked, and cannot be reached alone.`);
+  if (!plan.steps.some(({ kind }) => kind === 'drain'))
+    return refuse('side', 'There is no open way that it could be led along alone: show a helper instead.');
+  const steps = plan.steps.map(toHomeStep);
+  return {
+    ok: true,
+    value: {
+      routine: wish.routine,
+      side: wish.side,
+      parts: inParts(steps),
+      seconds: plan.totalSeconds,
+      leftOut: [
+        ...leftOutOf(
+          anatomy,
+          wanted.filter((id) => far.includes(id)),
+          'out of reach alone',
+        ),
+        ...leftOutOf(anatomy, plan.waiting, 'no time, or nowhere to lead it'),
+        ...plan.rejected.map(({ to, why }) => ({ what: shortLabel(anatomy, to), why })),
+      ],
+    },
+  };
+}
+
+/** The case without a therapist’s hands: nothing is touched, or crossed, that cannot be reached. */
+function aloneCase(
+  given: DrainageCase,
+  focus: readonly PlaceId[],
+  far: readonly PlaceId[],
+  minutes: number,
+): DrainageCase {
+  const drainage = { decision: 'ok', reasons: [] } as const;
+  const screened = given.screened ?? { drainage, rerouting: drainage, keptOff: [], lighterAt: {} };
+  return {
+    ...given,
+    focus,
+    minutes,
+    fill: false,
+    school: { ...given.school, start: 'breath-first', hand: 'stretch', removedSide: 'reroute-only' },
+    screened: { ...screened, keptOff: [...new Set([...screened.keptOff, ...far])] },
+  };
+}
+
+const toHomeStep = (step: Step): HomeStep => ({
+  id: step.id,
+  act: step.kind,
+  kind: step.kind,
+  places: [step.place],
+  toward: step.toward,
+  via: step.via,
+  count: step.kind === 'breathe' ? 'breaths' : 'times',
+  repetitions: step.repetitions,
+  placements: step.placements,
+  seconds: step.seconds,
+});
+
+function leftOutOf(anatomy: Anatomy, places: readonly PlaceId[], why: string): readonly HomeLeftOut[] {
+  return [...new Set(places.map((id) => shortLabel(anatomy, id)))].map((what) => ({ what, why }));
+}
