@@ -31,6 +31,7 @@ export interface AuditView {
 /** What the owner sees to. */
 export interface HouseView {
   readonly name: string;
+  readonly phone: string;
   readonly people: readonly PersonView[];
   readonly qualifications: readonly { readonly id: string; readonly label: string }[];
   readonly wording: AskView['wording'] & { readonly since: string };

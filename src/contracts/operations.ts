@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { DrainageCheckRequest, DrainageCheckResponse, DrainagePlanRequest, DrainagePlanResponse } from './drainage';
+import { HomeLinkInput, HomeLogInput, HomeSheetInput, HomeTickInput, HousePhoneInput } from './home';
 import { LimbVolumeRequest, LimbVolumeResponse } from './limb-volume';
 import { ImportStep } from './imports';
 import { LibraryFile, ProtocolEntryInput, TechniqueInput } from './library';
@@ -289,6 +290,14 @@ const visits: readonly Operation[] = [
   row('get', '/api/visits/{id}/events', 'How the treatment stands, and which device leads it.'),
   takes('post', '/api/visits/{id}/lead', TableLeadInput, 'Another device leads the treatment from now on.'),
   takes('post', '/api/visits/{id}/events', TableEventsInput, 'Keeps what happens at the table; again is harmless.'),
+  row('get', '/api/visits/{id}/home', 'What may be done at home, and what was given.'),
+  takes('post', '/api/visits/{id}/home', HomeSheetInput, 'Draws a home sheet up; with `keep` it becomes the client’s.'),
+  row('delete', '/api/home/{id}', 'Ends a home sheet and every link to it.'),
+  takes('post', '/api/home/{id}/link', HomeLinkInput, 'Makes a link to a sheet that needs no sign-in and runs out.'),
+  row('delete', '/api/home/{id}/link', 'Takes the link back.'),
+  takes('post', '/api/home/{id}/log', HomeLogInput, 'Days of the paper log on which the sheet was done.'),
+  row('get', '/api/home/{id}/sheet.pdf', 'The sheet to print; `paper` is a4 or letter.', [400]),
+  takes('post', '/api/home-page/{token}/ticks', HomeTickInput, 'Ticks a sheet off, from the page behind its link.'),
   takes('post', '/api/visits/{id}/closing', ClosingInput, 'Stores what is asked at the end.', [409]),
   row('post', '/api/visits/{id}/finish', 'Closes the visit.'),
   takes('post', '/api/visits/{id}/handover', HandOverInput, 'Hands the visit over to a colleague.'),
@@ -321,6 +330,7 @@ const house: readonly Operation[] = [
   row('get', '/api/imports/{job}', 'How an import stands.'),
   takes('post', '/api/imports/{job}', ImportStep, 'Stores what was checked, all or nothing.'),
   row('delete', '/api/imports/{job}', 'Stops an import; nothing of it stays.'),
+  takes('put', '/api/house', HousePhoneInput, 'Whom clients ring.'),
   takes('post', '/api/measuring', MeasuringInput, 'What the house has decided about measuring.'),
   takes('post', '/api/protocols', ProtocolInput, 'Adds a protocol of taping.'),
   takes('put', '/api/protocols/{id}', ProtocolInput, 'Changes an own protocol that no taping was made by.'),

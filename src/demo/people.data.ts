@@ -10,6 +10,7 @@ import type { Role } from '../server/repositories/people';
 /** A made-up house; nobody in it exists. */
 export const demoHouse = {
   name: 'Quillwater House',
+  phone: '0555 0142',
   scenario:
     'Two treatment rooms above a mill stream. Ines leads the lymphoedema work; Bram does massage and drainage for well clients.',
 } as const;

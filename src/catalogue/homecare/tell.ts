@@ -6,6 +6,8 @@ import type { ActWords, HomeWords } from './words';
 export interface ToldHomeStep {
   readonly title: string;
   readonly how: string;
+  /** Which way; empty where `how` says it all. */
+  readonly brief: string;
   readonly count: string;
 }
 
@@ -14,8 +16,13 @@ export function tellHomeStep(words: HomeWords, step: HomeStep): ToldHomeStep {
   const said = actWords(words, step);
   const place = placesInWords(words, step);
   const toward = step.toward === null ? '' : words.placeName(step.toward);
-  const fill = (text: string) => capital(text.replace('{place}', place).replace('{toward}', toward));
-  return { title: fill(said.title), how: fill(said.how), count: countInWords(words, step) };
+  const fill = (text: string) => text.replace('{place}', place).replace('{toward}', toward);
+  return {
+    title: capital(fill(said.title)),
+    how: capital(fill(said.how)),
+    brief: fill(said.brief ?? ''),
+    count: countInWords(words, step),
+  };
 }
 
 function actWords(words: HomeWords, { act }: HomeStep): ActWords {

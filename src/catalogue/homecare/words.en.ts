@@ -47,9 +47,17 @@ export const english: HomeWords = {
       title: '{place}',
       how: 'Flat fingers, as light as on an eyelid. Push the skin gently on, let it come back by itself.',
     },
-    prepare: { title: '{place}', how: 'Stretch the skin towards the {toward}, then let go. Nothing slides.' },
+    prepare: {
+      title: '{place}',
+      how: 'Stretch the skin on, then let go. Nothing slides.',
+      brief: 'towards the {toward}',
+    },
     soften: { title: '{place}', how: 'Small slow circles with the flat hand, until the skin gives. Never sore.' },
-    drain: { title: '{place}', how: 'Push the skin towards the {toward}, then let go. Light, and always this way.' },
+    drain: {
+      title: '{place}',
+      how: 'Push the skin on, then let go. Light, and always this way.',
+      brief: 'towards the {toward}',
+    },
     carry: { title: 'On to the {toward}', how: 'One long, light stroke from the {place}, the whole way.' },
     return: { title: 'Back over the whole way', how: 'A last long stroke to the {toward}, as light as a feather.' },
     close: { title: '{place}', how: 'As at the beginning: flat fingers, light, and let it come back.' },
@@ -102,7 +110,7 @@ export const english: HomeWords = {
     times: (n) => `${n} ×`,
     breaths: (n) => `${n} breaths`,
     hold: (seconds, n) => (n > 1 ? `${n} × ${seconds} s` : `${seconds} s`),
-    placed: (n) => `, hand beside hand ${times(n)}`,
+    placed: (n) => `, in ${n} places`,
   },
   before: [
     'Not with a fever, a new redness, a wound or a new swelling.',
@@ -118,10 +126,10 @@ export const english: HomeWords = {
   whenTool: ['Only on whole skin, over something that glides; never over a spot, a mole or a scar.'],
   page: {
     hello: (firstName) => `Hello ${firstName}`,
-    minutes: (n) => `about ${n} ${n === 1 ? 'minute' : 'minutes'}`,
+    minutes: (n) => `About ${n} ${n === 1 ? 'minute' : 'minutes'}`,
     rhythm: (perDay, perWeek) =>
       `${perDay === 1 ? 'Once' : perDay === 2 ? 'Twice' : `${perDay} times`} a day, ${perWeek === 7 ? 'every day' : `on ${perWeek} ${perWeek === 1 ? 'day' : 'days'} of the week`}`,
-    at: (list) => `at ${list.join(' and ')}`,
+    at: (list) => `at ${list.map((time) => time.replace(/^0/, '')).join(' and ')}`,
     beforeTitle: 'Before you begin',
     stopTitle: 'When to stop',
     begin: 'Begin',
@@ -155,7 +163,10 @@ export const english: HomeWords = {
     lostTitle: 'This page is not here',
     lost: 'The link has run out, or a letter of it is wrong. Ask your therapist for a new one.',
     ended: 'Your therapist has given you another sheet since. Please use that one.',
-    doneThisWeek: (n, most) => `done ${times(n)} in the last seven days${n >= most ? ': enough' : ''}`,
+    doneThisWeek: (n, most) =>
+      n === 0
+        ? 'Not yet done in the last seven days.'
+        : `Done ${times(n)} in the last seven days${n >= most ? ': enough' : ''}.`,
     sound: 'sound on',
     silent: 'silent',
     all: 'All steps',

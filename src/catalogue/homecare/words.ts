@@ -4,6 +4,8 @@ import type { HomeAct, HomePartId, HomeRoutineId } from '../../core/homecare/she
 export interface ActWords {
   readonly title: string;
   readonly how: string;
+  /** Which way, behind the title, where `how` was said before. */
+  readonly brief?: string;
 }
 
 /** The techniques of the library that sheets use. */

@@ -20,13 +20,15 @@ function placePart({ places }: HomeStep): HomePartId {
 }
 
 /** Opening and breathing before the work, the way that is prepared, the work limb by limb in quarters, the close. */
-function partOf(step: HomeStep, isAfterWork: boolean): HomePartId {
+function partOf(step: HomeStep, isAfterWork: boolean, before: HomePartId | undefined): HomePartId {
+  // A long stroke carries on what was done just before it.
+  if (step.kind === 'carry' && !step.act.startsWith('technique:') && before !== undefined) return before;
   if (step.act === 'technique:node-clear') return isAfterWork ? 'close' : 'open';
   if (step.act.startsWith('technique:') && step.kind !== 'breathe') return placePart(step);
-  if (step.kind === 'close' || (step.kind === 'breathe' && isAfterWork)) return 'close';
+  if (step.kind === 'close' || step.kind === 'return' || (step.kind === 'breathe' && isAfterWork)) return 'close';
   if (step.kind === 'breathe') return 'open';
   if (step.kind === 'clear') return isAfterWork ? 'close' : 'open';
-  if (step.kind === 'prepare' || step.kind === 'carry' || step.kind === 'return') return 'way';
+  if (step.kind === 'prepare' || step.kind === 'carry') return 'way';
   return placePart(step);
 }
 
@@ -39,8 +41,8 @@ export function inParts(steps: readonly HomeStep[]): readonly HomePart[] {
   const lastWork = steps.findLastIndex(isWork);
   const parts: { id: HomePartId; steps: HomeStep[] }[] = [];
   steps.forEach((step, i) => {
-    const id = partOf(step, lastWork >= 0 && i > lastWork);
     const last = parts.at(-1);
+    const id = partOf(step, lastWork >= 0 && i > lastWork, last?.id);
     if (last?.id === id) last.steps.push(step);
     else parts.push({ id, steps: [step] });
   });

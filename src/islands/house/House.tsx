@@ -4,6 +4,7 @@ import { Choice } from '../../ui/choice/Choice';
 import { useToasts } from '../../ui/toast/useToasts';
 import { Audit, type AuditFilter } from './Audit';
 import styles from './House.module.css';
+import { HousePhone } from './HousePhone';
 import { Measuring } from './Measuring';
 import { People } from './People';
 import { Wording } from './Wording';
@@ -13,7 +14,7 @@ type Part = 'people' | 'measuring' | 'consent' | 'audit';
 const parts: readonly { readonly value: Part; readonly text: string }[] = [
   { value: 'people', text: 'people' },
   { value: 'measuring', text: 'measuring' },
-  { value: 'consent', text: 'consent' },
+  { value: 'consent', text: 'what clients read' },
   { value: 'audit', text: 'who did what' },
 ];
 
@@ -37,6 +38,7 @@ export function House({ view, part: first, filter, page }: Props) {
         </div>
         {part === 'people' && <People people={view.people} qualifications={view.qualifications} />}
         {part === 'measuring' && <Measuring first={view.measuring} say={say} />}
+        {part === 'consent' && <HousePhone first={view.phone} say={say} />}
         {part === 'consent' && <Wording wording={view.wording} say={say} />}
         {part === 'audit' && <Audit audit={view.audit} people={view.people} filter={filter} page={page} />}
       </main>

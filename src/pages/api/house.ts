@@ -1,8 +1,10 @@
+import { HousePhoneInput } from '../../contracts/home';
 import { HouseInput } from '../../contracts/record';
 import { openSession } from '../../server/auth/sessions';
 import { answer } from '../../server/http/answer';
 import { setSessionCookie } from '../../server/http/cookie';
 import { endpoint, readBody } from '../../server/http/endpoint';
+import { saveHousePhone } from '../../server/repositories/people';
 import { setUpHouse } from '../../server/services/set-up-house';
 
 export const POST = endpoint(async (context) => {
@@ -10,4 +12,11 @@ export const POST = endpoint(async (context) => {
   const result = await setUpHouse(db, await readBody(context.request, HouseInput), actor);
   if (result.kind === 'saved') setSessionCookie(context, await openSession(db, result.ownerId, actor.now));
   return answer(result, 'house');
+});
+
+/** Whom clients ring. */
+export const PUT = endpoint(async (context) => {
+  const { phone } = await readBody(context.request, HousePhoneInput);
+  await saveHousePhone(context.locals.db, phone);
+  return Response.json({ phone });
 });

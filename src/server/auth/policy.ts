@@ -29,6 +29,9 @@ export const policy: readonly Rule[] = [
   { path: '/api/openapi.json', least: 'everybody', whileLocked: true, whileHanded: true },
   { path: '/api/compute/:name', least: 'everybody', whileLocked: true, whileHanded: true },
   { path: '/api/calendar/:token', least: 'everybody', whileLocked: true, whileHanded: true },
+  // A client who follows a sheet cannot sign in: the address itself is the secret, and it runs out.
+  { path: '/home/:token', methods: ['GET', 'HEAD'], least: 'everybody', whileLocked: true, whileHanded: true },
+  { path: '/api/home-page/:token/ticks', methods: ['POST'], least: 'everybody', whileLocked: true, whileHanded: true },
   { path: '/api/house', methods: ['POST'], least: 'first-run' },
   { path: '/api/session', methods: ['POST'], least: 'everybody', whileLocked: true },
   { path: '/api/session', methods: ['DELETE'], least: 'signed-in', whileLocked: true, whileHanded: true },
@@ -108,6 +111,11 @@ export const policy: readonly Rule[] = [
   { path: '/api/visits/:id/course', methods: ['POST'], least: 'therapist' },
   { path: '/api/visits/:id/events', methods: ['GET', 'POST'], least: 'therapist' },
   { path: '/api/visits/:id/lead', methods: ['POST'], least: 'therapist' },
+  { path: '/api/visits/:id/home', methods: ['GET', 'POST'], least: 'therapist' },
+  { path: '/api/home/:id', methods: ['DELETE'], least: 'therapist' },
+  { path: '/api/home/:id/link', methods: ['POST', 'DELETE'], least: 'therapist' },
+  { path: '/api/home/:id/log', methods: ['POST'], least: 'therapist' },
+  { path: '/api/home/:id/sheet.pdf', methods: ['GET'], least: 'therapist' },
   { path: '/api/visits/:id/closing', methods: ['POST'], least: 'therapist' },
   { path: '/api/visits/:id/finish', methods: ['POST'], least: 'therapist' },
   { path: '/api/visits/:id/handover', methods: ['POST'], least: 'therapist' },
@@ -133,6 +141,7 @@ export const policy: readonly Rule[] = [
   { path: '/api/staff', methods: ['POST'], least: 'owner' },
   { path: '/api/staff/:id', methods: ['PUT'], least: 'owner' },
   { path: '/api/measuring', methods: ['POST'], least: 'owner' },
+  { path: '/api/house', methods: ['PUT'], least: 'owner' },
   { path: '/api/wording', methods: ['POST'], least: 'owner' },
 ];
 

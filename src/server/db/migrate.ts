@@ -10,6 +10,7 @@ import { keepStones } from './migrations/0007_keep_stones';
 import { keepOils } from './migrations/0008_keep_oils';
 import { markTheTable } from './migrations/0009_mark_the_table';
 import { leadTheTable } from './migrations/0010_lead_the_table';
+import { sendHome } from './migrations/0011_send_home';
 
 export interface Migration {
   /** `NNNN_verb_noun`: applied in this order. */
@@ -29,6 +30,7 @@ const migrations: readonly Migration[] = [
   keepOils,
   markTheTable,
   leadTheTable,
+  sendHome,
 ];
 
 /**

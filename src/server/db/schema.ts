@@ -322,6 +322,37 @@ export interface TableLeadTable {
   taken_at: string;
 }
 
+export interface HomeSheetTable {
+  id: Generated<number>;
+  client_id: number;
+  visit_id: number | null;
+  routine: string;
+  language: string;
+  wish_json: string;
+  sheet_json: string;
+  made_by: number | null;
+  made_at: string;
+  ended_at: string | null;
+}
+
+export interface HomeLinkTable {
+  token_hash: string;
+  sheet_id: number;
+  made_at: string;
+  expires_at: string;
+  revoked_at: string | null;
+}
+
+export interface HomeTickTable {
+  id: string;
+  client_id: number;
+  sheet_id: number;
+  modality: string;
+  day: string;
+  origin: string;
+  ticked_at: string;
+}
+
 export interface StoneTable {
   id: Generated<number>;
   size: string;
@@ -478,6 +509,9 @@ export interface Database {
   table_event: TableEventTable;
   table_lead: TableLeadTable;
   treatment_template: TreatmentTemplateTable;
+  home_sheet: HomeSheetTable;
+  home_link: HomeLinkTable;
+  home_tick: HomeTickTable;
   stone: StoneTable;
   stone_care: StoneCareTable;
   oil_bottle: OilBottleTable;

@@ -7,12 +7,16 @@ export interface House {
   readonly name: string;
   readonly scenario: string;
   readonly school: School;
+  /** Whom clients ring; empty until the owner writes it down. */
+  readonly phone?: string;
 }
 
 /** @returns undefined on a data folder in which no house has been set up */
 export async function findHouse(db: Db): Promise<House | undefined> {
   const row = await db.selectFrom('house').selectAll().executeTakeFirst();
-  return row && { name: row.name, scenario: row.scenario, school: JSON.parse(row.school_json) as School };
+  if (!row) return undefined;
+  const { phone = '' } = JSON.parse(row.settings_json) as { readonly phone?: string };
+  return { name: row.name, scenario: row.scenario, school: JSON.parse(row.school_json) as School, phone };
 }
 
 export async function insertHouse(db: Db, house: House, now: string): Promise<void> {
@@ -24,7 +28,18 @@ export async function insertHouse(db: Db, house: House, now: string): Promise<vo
       scenario: house.scenario,
       school_json: JSON.stringify(house.school),
       created_at: now,
+      settings_json: JSON.stringify(house.phone ? { phone: house.phone } : {}),
     })
+    .execute();
+}
+
+/** The number under which clients reach the house; other settings stay. */
+export async function saveHousePhone(db: Db, phone: string): Promise<void> {
+  const row = await db.selectFrom('house').select('settings_json').executeTakeFirst();
+  const kept = JSON.parse(row?.settings_json ?? '{}') as object;
+  await db
+    .updateTable('house')
+    .set({ settings_json: JSON.stringify({ ...kept, phone }) })
     .execute();
 }
 

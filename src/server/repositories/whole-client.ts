@@ -17,6 +17,8 @@ const ofClient = [
   'oil_mix',
   'smell_choice',
   'patch_test',
+  'home_tick',
+  'home_sheet',
 ] as const;
 const ofVisit = [
   'visit_check',

@@ -19,6 +19,7 @@ export async function readHouse(db: Db, wish: AuditWish): Promise<HouseView> {
   ]);
   return {
     name: house?.name ?? '',
+    phone: house?.phone ?? '',
     people: staff.map(({ hasPassword, hasPin, leftAt, login, ...member }) => ({
       ...member,
       login: login ?? '',

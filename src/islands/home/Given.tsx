@@ -1,0 +1,146 @@
+import { format, parseISO } from 'date-fns';
+import { useState } from 'react';
+import type { KeptSheet } from '../../contracts/home-views';
+import type { VisitView } from '../../contracts/visit-views';
+import { Button, ButtonLink } from '../../ui/button/Button';
+import { send, sentenceOf } from '../api';
+import styles from './HomeSheetView.module.css';
+import { PaperLog } from './PaperLog';
+
+interface Props {
+  readonly visit: VisitView;
+  readonly sheets: readonly KeptSheet[];
+  readonly onSheets: (sheets: readonly KeptSheet[]) => void;
+  readonly today: string;
+  readonly canKeep: boolean;
+  readonly onKeep: () => Promise<number>;
+  readonly say: (words: string, tone?: 'error') => void;
+}
+
+const linkDays = 60;
+const dayOf = (day: string) => format(parseISO(day), 'd MMMM');
+
+/** Sheets that the client has: printed, behind a link, how well they were kept to; and the one to be given now. */
+export function Given({ visit, sheets, onSheets, today, canKeep, onKeep, say }: Props) {
+  const [links, setLinks] = useState<Readonly<Record<number, { readonly url: string; readonly until: string }>>>({});
+  const [logging, setLogging] = useState<number>();
+  const read = async () =>
+    onSheets((await send<{ sheets: readonly KeptSheet[] }>('GET', `/api/visits/${visit.id}/home`)).sheets);
+  const attempt = async (act: () => Promise<void>) => {
+    try {
+      await act();
+    } catch (error) {
+      say(sentenceOf(error), 'error');
+    }
+  };
+  const give = () =>
+    attempt(async () => {
+      await onKeep();
+      await read();
+      say('Kept. Print it, or make a link.');
+    });
+  const makeLink = (id: number) =>
+    attempt(async () => {
+      const { path, until } = await send<{ path: string; until: string }>('POST', `/api/home/${id}/link`, {
+        days: linkDays,
+      });
+      setLinks({ ...links, [id]: { url: window.location.origin + path, until } });
+      await read();
+    });
+  const takeBack = (id: number) =>
+    attempt(async () => {
+      await send('DELETE', `/api/home/${id}/link`);
+      setLinks(Object.fromEntries(Object.entries(links).filter(([key]) => Number(key) !== id)));
+      await read();
+    });
+  const end = (id: number) =>
+    attempt(async () => {
+      await send('DELETE', `/api/home/${id}`);
+      await read();
+    });
+  const current = sheets.filter(({ isEnded }) => !isEnded);
+  const ended = sheets.filter(({ isEnded }) => isEnded);
+  return (
+    <>
+      <Button look="filled" onClick={() => void give()} disabled={!canKeep}>
+        Give this sheet
+      </Button>
+      {current.length === 0 && <p className={styles['soft']}>Nothing is given yet.</p>}
+      {current.map((one) => {
+        const link = links[one.id];
+        return (
+          <article key={one.id} className={styles['kept']} aria-label={one.title}>
+            <h3>{one.title}</h3>
+            <p className={styles['soft']}>
+              since {dayOf(one.madeOn)}, by {one.by}
+            </p>
+            <p>
+              {one.log.done === 0
+                ? 'Not ticked yet.'
+                : `Done ${one.log.done} of ${one.log.asked} times${one.log.percent === null ? '' : ` (${one.log.percent} %)`}.`}
+            </p>
+            <div className={styles['acts']}>
+              <ButtonLink href={`/api/home/${one.id}/sheet.pdf?paper=a4`} target="_blank">
+                Print A4
+              </ButtonLink>
+              <ButtonLink href={`/api/home/${one.id}/sheet.pdf?paper=letter`} target="_blank">
+                Letter
+              </ButtonLink>
+              <Button onClick={() => void makeLink(one.id)}>{one.linkUntil ? 'New link' : 'Make a link'}</Button>
+              <Button onClick={() => setLogging(logging === one.id ? undefined : one.id)}>Paper log</Button>
+            </div>
+            {link && (
+              <p className={styles['link']}>
+                <a href={link.url} target="_blank" rel="noreferrer">
+                  {link.url}
+                </a>
+                <Button
+                  look="link"
+                  onClick={() => void navigator.clipboard.writeText(link.url).then(() => say('Copied.'))}
+                >
+                  Copy it
+                </Button>
+                <small>
+                  Works until {link.until}, without a sign-in. It is shown only now: afterwards make a new one, and this
+                  one stops.
+                </small>
+              </p>
+            )}
+            {!link && one.linkUntil && <p className={styles['soft']}>A link works until {one.linkUntil}.</p>}
+            {one.linkUntil && (
+              <Button look="link" onClick={() => void takeBack(one.id)}>
+                Take the link back
+              </Button>
+            )}
+            {logging === one.id && (
+              <PaperLog
+                sheet={one}
+                today={today}
+                onDone={() => {
+                  setLogging(undefined);
+                  void attempt(read);
+                }}
+                say={say}
+              />
+            )}
+            <Button look="link" onClick={() => void end(one.id)}>
+              End this sheet
+            </Button>
+          </article>
+        );
+      })}
+      {ended.length > 0 && (
+        <details className={styles['ended']}>
+          <summary>Earlier ({ended.length})</summary>
+          <ul>
+            {ended.map((one) => (
+              <li key={one.id}>
+                {one.title}, since {dayOf(one.madeOn)}: {one.log.done} of {one.log.asked}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,105 @@
+import { useState } from 'react';
+import { homeWordsOf } from '../../catalogue/homecare/homecare';
+import { tellHomeStep } from '../../catalogue/homecare/tell';
+import { stepsOf } from '../../core/homecare/sheet';
+import { BodyMap, type PebbleMark, type RegionMark } from '../../ui/body-map/BodyMap';
+import { bestDrawing } from '../../ui/body-map/views';
+import { Pebble } from '../../ui/pebble/Pebble';
+import { anatomy } from '../../catalogue/anatomy';
+import styles from './HomeSheetView.module.css';
+import type { DrawnUp } from './useDrawnUp';
+
+interface Props {
+  readonly drawn: DrawnUp;
+  readonly language: string;
+  readonly title: string;
+}
+
+/** The sheet as it would be given: the part at hand on the body, all steps beside it, what it does without. */
+export function Preview({ drawn, language, title }: Props) {
+  const [chosen, setChosen] = useState(0);
+  const words = homeWordsOf(language);
+  const { sheet, errors, isDrawing } = drawn;
+  if (!sheet)
+    return (
+      <div className={styles['empty']} role="status">
+        <h2>{title}</h2>
+        {isDrawing ? <p>Drawing it up …</p> : <p>{errors[0]?.message ?? 'Nothing to show.'}</p>}
+      </div>
+    );
+  const all = stepsOf(sheet);
+  const at = Math.min(chosen, sheet.parts.length - 1);
+  const part = sheet.parts[at];
+  const near = part?.steps.filter(({ kind }) => kind !== 'carry') ?? [];
+  const shown = near.length > 0 ? near : (part?.steps ?? []);
+  const places = shown.flatMap((step) => step.places);
+  const ways = shown.flatMap((step) => (step.toward ? [...step.via, step.toward] : []));
+  const drawing = bestDrawing(places);
+  const regions = new Map<string, RegionMark>(
+    places.filter((id) => anatomy.territories.has(id)).map((id) => [id, { tone: 'drain', words: 'worked' }]),
+  );
+  const pebbles = shown.flatMap((step): PebbleMark[] =>
+    step.places.map((place) => ({ key: `${step.id} ${place}`, place, number: all.indexOf(step) + 1, kind: step.kind })),
+  );
+  return (
+    <div className={styles['preview']} data-drawing={isDrawing || undefined}>
+      <div className={styles['map']}>
+        <BodyMap
+          view={drawing.view}
+          side={drawing.side}
+          label={part ? words.parts[part.id] : ''}
+          regions={regions}
+          nodes={new Map()}
+          signs={[]}
+          pebbles={pebbles}
+          zoomTo={[...places, ...ways]}
+          routes={shown.flatMap((step) =>
+            step.toward
+              ? [{ key: step.id, path: [step.places[0] ?? '', ...step.via, step.toward], tone: 'moss' as const }]
+              : [],
+          )}
+        />
+      </div>
+      <div className={styles['steps']}>
+        <h2>{words.routines[sheet.routine].title}</h2>
+        <p className={styles['soft']}>
+          {all.length} steps. {words.page.minutes(Math.max(1, Math.round(sheet.seconds / 60)))}
+        </p>
+        {sheet.parts.map((one, i) => (
+          <section key={`${one.id} ${i}`} data-on={i === at || undefined}>
+            <h3>
+              <button type="button" onClick={() => setChosen(i)} aria-pressed={i === at}>
+                {words.parts[one.id]}
+              </button>
+            </h3>
+            <ol>
+              {one.steps.map((step) => {
+                const told = tellHomeStep(words, step);
+                return (
+                  <li key={step.id}>
+                    <Pebble kind={step.kind} number={all.indexOf(step) + 1} />
+                    <span>
+                      {told.title} <b>{told.count}</b>
+                    </span>
+                  </li>
+                );
+              })}
+            </ol>
+          </section>
+        ))}
+        {sheet.leftOut.length > 0 && (
+          <details>
+            <summary>Left out ({sheet.leftOut.length})</summary>
+            <ul>
+              {sheet.leftOut.map(({ what, why }) => (
+                <li key={`${what} ${why}`}>
+                  {what}: {why}
+                </li>
+              ))}
+            </ul>
+          </details>
+        )}
+      </div>
+    </div>
+  );
+}
