@@ -62,6 +62,8 @@ describe('who may use what', () => {
       '/api/openapi.json',
       '/api/compute/:name',
       '/api/calendar/:token',
+      '/home/:token',
+      '/api/home-page/:token/ticks',
       '/api/session',
       '/api/session/demo',
     ]);
@@ -83,7 +85,7 @@ describe('who may use what', () => {
       policy
         .filter(({ path: at, methods }) => mayUse(methods?.[0] ?? 'GET', sample(at), visitor) === 'allowed')
         .map(({ path: at }) => at)
-        .filter((at) => !/problems|404|health|openapi|compute|calendar/.test(at));
+        .filter((at) => !/problems|404|health|openapi|compute|calendar|home/.test(at));
     expect(openTo(handed)).toEqual([
       '/api/session',
       '/api/session/unlock',

@@ -83,6 +83,7 @@ const visits = days.map((date, i): CourseVisit => ({
   work: 'drainage',
   therapist: 'Ines',
   steps: 30,
+  homeTimes: null,
   comfort: 8,
   pressure: 0,
   warmth: 0,

@@ -33,6 +33,8 @@ export interface LedgerRow {
   readonly inSevenDays: number;
   readonly inThirtyDays: number;
   readonly inAll: number;
+  /** Of these, ticked off at home. */
+  readonly atHome: number;
   readonly last: string | null;
   readonly mostPerWeek: number | null;
 }

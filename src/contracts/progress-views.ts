@@ -81,6 +81,8 @@ export interface CourseVisit {
   readonly work: string;
   readonly therapist: string;
   readonly steps: number | null;
+  /** Times that a home sheet was done between the visit before and this one; null where none was given yet. */
+  readonly homeTimes: number | null;
   readonly comfort: number | null;
   readonly pressure: number | null;
   readonly warmth: number | null;
@@ -121,4 +123,17 @@ export interface ProgressView {
   readonly visits: readonly CourseVisit[];
   readonly seen: SeenTable;
   readonly feedback: readonly FeedbackLine[];
+  readonly home: readonly HomeCourse[];
+}
+
+/** A sheet that the client was given, day by day. */
+export interface HomeCourse {
+  readonly title: string;
+  readonly since: string;
+  readonly isEnded: boolean;
+  readonly asked: number;
+  readonly done: number;
+  readonly percent: number | null;
+  /** The last eight weeks, oldest first; null before the sheet and after its end. */
+  readonly days: readonly { readonly day: string; readonly times: number | null }[];
 }

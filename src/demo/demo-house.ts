@@ -24,6 +24,7 @@ import { readWording } from '../server/services/read-ask';
 import { queueReminder, settleReminders } from '../server/services/reminders';
 import { visitCheck } from '../server/services/visit-check';
 import { hashSecret } from '../server/auth/secrets';
+import { giveDemoSheet } from './home';
 import { measure, rememberMeasuring } from './measures';
 import { type DemoClient, demoClients, demoHouse, demoPin, demoStaff, type DemoFinding } from './people.data';
 import { seededRandom } from './random';
@@ -72,6 +73,8 @@ async function makeHouse(db: Db, now: Date): Promise<void> {
     if (client.hasIntake) await makeIntake(db, client, id, by, wording.version, now);
     await makePast(db, client, id, therapistIds[client.therapist] ?? 1, now, random);
     if (client.patchTest) await placeDemoPatch(db, id, client.patchTest, now);
+    if (client.name === 'Marit Olsvang')
+      await giveDemoSheet(db, id, therapistIds[client.therapist] ?? 1, now, seededRandom(id));
     if (client.ahead)
       await book(
         db,

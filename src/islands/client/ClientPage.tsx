@@ -183,6 +183,7 @@ export function ClientPage({ view, today, isOwner }: Props) {
                       <th scope="col">In 7 days</th>
                       <th scope="col">In 30 days</th>
                       <th scope="col">In all</th>
+                      <th scope="col">At home</th>
                       <th scope="col">Last</th>
                       <th scope="col">At most</th>
                     </tr>
@@ -194,6 +195,7 @@ export function ClientPage({ view, today, isOwner }: Props) {
                         <td>{row.inSevenDays}</td>
                         <td>{row.inThirtyDays}</td>
                         <td>{row.inAll}</td>
+                        <td>{row.atHome === 0 ? '–' : row.atHome}</td>
                         <td>{row.last ?? '–'}</td>
                         <td>{row.mostPerWeek === null ? 'no limit' : `${row.mostPerWeek} a week`}</td>
                       </tr>

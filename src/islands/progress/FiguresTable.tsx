@@ -85,7 +85,9 @@ export function FiguresTable({ course, visits }: Props) {
                   {hasExcessHeld && <td>{percent(response?.excessRetentionPercent)}</td>}
                   <td>{visit ? fadeWords(visit) : '–'}</td>
                   <td className={styles['words']}>
-                    {visit ? `${visit.work}${visit.steps === null ? '' : `, ${visit.steps} steps`}` : 'brought in'}
+                    {visit
+                      ? `${visit.work}${visit.steps === null ? '' : `, ${visit.steps} steps`}${visit.homeTimes ? `; at home ${visit.homeTimes} × before it` : ''}`
+                      : 'brought in'}
                   </td>
                 </tr>
               );

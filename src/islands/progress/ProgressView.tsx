@@ -9,6 +9,7 @@ import { volumesIn } from '../../core/volume-units';
 import { ButtonLink } from '../../ui/button/Button';
 import { Drawn } from '../../ui/charts/Drawn';
 import { Choice } from '../../ui/choice/Choice';
+import { AtHome } from './AtHome';
 import { CompareDates } from './CompareDates';
 import { FeedbackTable, FiguresTable, SeenFigures } from './FiguresTable';
 import styles from './ProgressView.module.css';
@@ -82,6 +83,7 @@ export function ProgressView({ view }: { readonly view: View }) {
       </div>
       {offered.length > 0 && <Panels key={courseKey} view={view} course={course} what={shown} />}
       {course && <FiguresTable course={course} visits={view.visits} />}
+      {view.home.length > 0 && <AtHome home={view.home} />}
       {view.seen.rows.length > 0 && <SeenFigures seen={view.seen} />}
       {view.feedback.length > 0 && <FeedbackTable feedback={view.feedback} />}
       <p className={styles['foot']}>

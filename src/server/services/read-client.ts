@@ -24,6 +24,7 @@ import { contactOnly, findClient, searchClients, toClientData } from '../reposit
 import { listFindings, type StoredFinding } from '../repositories/findings';
 import { listBookable, listTherapists } from '../repositories/people';
 import { countStepsOfClient, listClosingsOfClient, listVisitsOfClient } from '../repositories/visits';
+import { type HomeTick, listTicks } from '../repositories/home';
 import { listTapingsOfClient } from '../repositories/tapings';
 import { listAttachments } from './attach-file';
 import { describeFinding, listConditions, oilGroupLabel, placeNames } from './describe-finding';
@@ -116,7 +117,7 @@ export async function readClient(db: Db, id: number, now: Date): Promise<ClientV
     conditions: listConditions(),
     history: await readHistory(db, id, visits, await listTherapists(db)),
     cautions: cautionsOf(screening, { places: placeNames, oilGroup: oilGroupLabel }),
-    ledger: ledgerOf(visits, now),
+    ledger: ledgerOf(visits, await listTicks(db, id), now),
     corrections: await readCorrections(db, id),
     files,
     consent,
@@ -202,17 +203,19 @@ async function readHistory(
   return history;
 }
 
-/** How often each kind of work was done; a drainage led round a closed group counts as a drainage. */
-function ledgerOf(visits: readonly VisitRow[], now: Date): readonly LedgerRow[] {
-  const done = visits.filter((visit) => visit.stage === 'done');
-  const byWork = new Map<string, VisitRow[]>();
-  for (const visit of done)
-    for (const modality of modalitiesOf(visit))
-      if (modality !== 'reroute-drainage') byWork.set(modality, [...(byWork.get(modality) ?? []), visit]);
+/** How often each kind of work was done, in the house and at home; a drainage led round a closed group counts as a drainage. */
+function ledgerOf(visits: readonly VisitRow[], ticks: readonly HomeTick[], now: Date): readonly LedgerRow[] {
+  const inHouse = visits
+    .filter((visit) => visit.stage === 'done')
+    .flatMap((visit) => modalitiesOf(visit).map((modality) => ({ modality, at: visit.starts_at, isAtHome: false })));
+  const atHome = ticks.map(({ modality, day }) => ({ modality, at: `${day}T12:00:00.000Z`, isAtHome: true }));
+  const byWork = new Map<string, { readonly at: string; readonly isAtHome: boolean }[]>();
+  for (const { modality, at, isAtHome } of [...inHouse, ...atHome].sort((a, b) => b.at.localeCompare(a.at)))
+    if (modality !== 'reroute-drainage') byWork.set(modality, [...(byWork.get(modality) ?? []), { at, isAtHome }]);
   return [...byWork].flatMap(([id, own]): LedgerRow[] => {
     const modality = screeningBook.modalities.get(id);
     if (!modality) return [];
-    const since = (days: number) => own.filter((v) => v.starts_at > subDays(now, days).toISOString()).length;
+    const since = (days: number) => own.filter(({ at }) => at > subDays(now, days).toISOString()).length;
     return [
       {
         modality: id,
@@ -220,7 +223,8 @@ function ledgerOf(visits: readonly VisitRow[], now: Date): readonly LedgerRow[] 
         inSevenDays: since(7),
         inThirtyDays: since(30),
         inAll: own.length,
-        last: own[0] ? shortDay(own[0].starts_at) : null,
+        atHome: own.filter(({ isAtHome }) => isAtHome).length,
+        last: own[0] ? shortDay(own[0].at) : null,
         mostPerWeek: modality.baseline.maxPerWeek ?? null,
       },
     ];

@@ -11,7 +11,10 @@ import { findClientMeasuring, findMeasuring, listObservationsOfClient } from '..
 import { findHouse, listTherapists } from '../repositories/people';
 import { listTapingsOfClient, toTaping } from '../repositories/tapings';
 import { countStepsOfClient, listClosingsOfClient, listVisitsOfClient } from '../repositories/visits';
+import { listTicks } from '../repositories/home';
 import { readChangeLimits } from './change-limits';
+import { homeBetween, homeCourses } from './home-course';
+import { readSheets } from './home-sheets';
 import { isoDay, shortDay } from './house-clock';
 import { coursesOf } from './read-course';
 import { seenTable } from './read-seen';
@@ -22,18 +25,21 @@ import { workOf } from './visit-holds';
 export async function readProgress(db: Db, clientId: number, now: Date): Promise<ProgressView | undefined> {
   const client = await findClient(db, clientId);
   if (!client) return undefined;
-  const [house, findings, measuring, own, rows, observations, visits, therapists, steps, closings] = await Promise.all([
-    findHouse(db),
-    listFindings(db, clientId),
-    findMeasuring(db),
-    findClientMeasuring(db, clientId),
-    listTapingsOfClient(db, clientId),
-    listObservationsOfClient(db, clientId),
-    listVisitsOfClient(db, clientId),
-    listTherapists(db),
-    countStepsOfClient(db, clientId),
-    listClosingsOfClient(db, clientId),
-  ]);
+  const [house, findings, measuring, own, rows, observations, visits, therapists, steps, closings, ticks, sheets] =
+    await Promise.all([
+      findHouse(db),
+      listFindings(db, clientId),
+      findMeasuring(db),
+      findClientMeasuring(db, clientId),
+      listTapingsOfClient(db, clientId),
+      listObservationsOfClient(db, clientId),
+      listVisitsOfClient(db, clientId),
+      listTherapists(db),
+      countStepsOfClient(db, clientId),
+      listClosingsOfClient(db, clientId),
+      listTicks(db, clientId),
+      readSheets(db, clientId, now),
+    ]);
   const settings = volumeSettings(measuring, own);
   const limits = await readChangeLimits(db, measuring, settings, rows);
   const tapings = rows.map((row) => toTaping(row, null));
@@ -48,6 +54,7 @@ export async function readProgress(db: Db, clientId: number, now: Date): Promise
     work: workOf(visit),
     therapist: therapistOf(therapists, visit.therapist_id).name,
     steps: steps.get(visit.id) ?? null,
+    homeTimes: homeBetween(ticks, sheets, visits, visit),
     ...ofClosing(closings.get(visit.id)),
     ...ofScores(observations.findLast((one) => one.visitId === visit.id && one.kind === 'scores')),
   }));
@@ -60,6 +67,7 @@ export async function readProgress(db: Db, clientId: number, now: Date): Promise
     visits: course,
     seen: seenTable(course, observations),
     feedback: feedbackOf(course),
+    home: homeCourses(sheets, today),
   };
 }
 

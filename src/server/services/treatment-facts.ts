@@ -2,9 +2,11 @@ import { subDays } from 'date-fns';
 import type { ObservationView } from '../../contracts/measure-views';
 import type { FaceLine } from '../../core/facial/line';
 import type { Db } from '../db/connection';
+import { listTicks } from '../repositories/home';
 import { listObservationsOfClient } from '../repositories/measures';
 import type { TreatmentFacts } from './compose-treatment';
 import { lastTreatment } from './given-treatment';
+import { isoDay } from './house-clock';
 import { readBody } from './oil-client';
 import type { VisitRecord } from './read-visit';
 import { readTray } from './rotate-stones';
@@ -39,7 +41,7 @@ function linesFrom(observations: readonly ObservationView[], visit: VisitRecord)
   return drawn?.kind === 'lines' ? drawn.value.lines : [];
 }
 
-/** How often each kind of work was given in the seven days before a visit. */
+/** How often each kind of work was given in the seven days before a visit, and done at home. */
 export async function timesBefore(
   db: Db,
   visit: Pick<VisitRecord, 'client' | 'startsAt'>,
@@ -53,7 +55,14 @@ export async function timesBefore(
     .where('stage', 'in', ['close', 'done'])
     .where('cancelled_at', 'is', null)
     .execute();
+  const until = isoDay(visit.startsAt);
+  const atHome = (
+    await listTicks(db, visit.client.id, isoDay(subDays(new Date(visit.startsAt), daysOfLedger - 1).toISOString()))
+  )
+    .filter(({ day }) => day <= until)
+    .map(({ modality }) => modality);
   const times = new Map<string, number>();
-  for (const modality of rows.flatMap(modalitiesOf)) times.set(modality, (times.get(modality) ?? 0) + 1);
+  for (const modality of [...rows.flatMap(modalitiesOf), ...atHome])
+    times.set(modality, (times.get(modality) ?? 0) + 1);
   return times;
 }
