@@ -91,6 +91,7 @@ describe('who may use what', () => {
       '/api/session/unlock',
       '/tablet/:visit',
       '/api/tablet/:visit',
+      '/api/tablet/:visit/feedback',
       '/api/tablet/:visit/consent',
     ]);
     expect(mayUse('GET', '/tablet/8', handed)).toBe('handed');

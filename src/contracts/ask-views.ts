@@ -65,3 +65,13 @@ export interface TabletView {
   readonly intake: AskState['intake'];
   readonly wording: AskView['wording'];
 }
+
+/** What a client sees when the tablet is turned round after the treatment. */
+export interface FeedbackTabletView {
+  readonly visitId: number;
+  readonly firstName: string;
+  readonly house: string;
+  readonly isScented: boolean;
+  /** Something warm was used, or could have been missed. */
+  readonly isWarm: boolean;
+}

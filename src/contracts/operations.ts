@@ -14,6 +14,7 @@ import {
   ConsentInput,
   CourseInput,
   FindingChangeInput,
+  FeedbackInput,
   HandOverInput,
   HouseInput,
   IntakeInput,
@@ -248,6 +249,7 @@ const door: readonly Operation[] = [
   takes('post', '/api/session/hand', HandInput, 'Hands the tablet to the client of a visit.', [409]),
   takes('post', '/api/session/pin', NewPinInput, 'Sets one’s own PIN.'),
   takes('post', '/api/tablet/{visit}', IntakeInput, 'Stores answers that the client gives on the tablet.'),
+  takes('post', '/api/tablet/{visit}/feedback', FeedbackInput, 'How it was, answered by the client on the tablet.'),
   takes('post', '/api/tablet/{visit}/consent', ConsentInput, 'Stores the consent that was signed on the tablet.'),
 ];
 
@@ -299,6 +301,7 @@ const visits: readonly Operation[] = [
   row('get', '/api/home/{id}/sheet.pdf', 'The sheet to print; `paper` is a4 or letter.', [400]),
   takes('post', '/api/home-page/{token}/ticks', HomeTickInput, 'Ticks a sheet off, from the page behind its link.'),
   takes('post', '/api/visits/{id}/closing', ClosingInput, 'Stores what is asked at the end.', [409]),
+  row('get', '/api/visits/{id}/aftercare.pdf', 'What the client is told to mind, to print.'),
   row('post', '/api/visits/{id}/finish', 'Closes the visit.'),
   takes('post', '/api/visits/{id}/handover', HandOverInput, 'Hands the visit over to a colleague.'),
 ];

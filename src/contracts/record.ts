@@ -5,8 +5,10 @@ import { isDate } from '../core/screening/time';
 import { plainContext, tapingPhases, tapingTicks } from '../core/swelling/taping-context';
 import { TreatmentHolds } from './treatment';
 import { ArrangedStepSchema, SchoolSchema, StepSchema } from './drainage';
+import { aftercareIds } from '../core/visit/aftercare';
 import { markKinds } from '../core/table/marks';
 import { LimbVolumeRequest } from './limb-volume';
+import { NoteDocInput } from './note';
 
 /** A real calendar date written YYYY-MM-DD. */
 export const dateOnly = z.iso.date('Write a real date as year-month-day.');
@@ -294,6 +296,17 @@ const deviceId = z.string().min(8, 'Name the device with at least 8 characters.'
 export const TableEventsInput = z.object({ deviceId, events: z.array(TableEventInput).min(1).max(500) });
 export const TableLeadInput = z.object({ deviceId });
 
+/** What a client can answer alone, on the tablet. */
+export const feedbackFields = [
+  'pressure',
+  'comfort',
+  'warmth',
+  'scent',
+  'relaxationBefore',
+  'relaxationAfter',
+] as const;
+export type FeedbackField = (typeof feedbackFields)[number];
+
 export const ClosingInput = z.object({
   /** −1 lighter, 0 just right, 1 deeper; null: not asked. */
   pressure: z.union([z.literal(-1), z.literal(0), z.literal(1)]).nullable(),
@@ -312,6 +325,21 @@ export const ClosingInput = z.object({
   relaxationBefore: z.number().int().min(0).max(10).nullable().default(null),
   relaxationAfter: z.number().int().min(0).max(10).nullable().default(null),
   note: note.default(''),
+  /** The note with its form; where it is given, the plain note is read from it. */
+  noteDoc: NoteDocInput.nullable().default(null),
+  /** Answers that the client gave with their own hand. */
+  byClient: z.array(z.enum(feedbackFields)).max(feedbackFields.length).default([]),
+  /** Millilitres of oil that were really used; what is left out was used as planned. */
+  oilMl: z
+    .object({
+      body: z.number().min(0, 'Not less than nothing.').max(500, 'At most 500 mL.').optional(),
+      face: z.number().min(0, 'Not less than nothing.').max(100, 'At most 100 mL.').optional(),
+    })
+    .default({}),
+  /** Stones that were really used, by kind; null: as planned. */
+  stonesUsed: z.number().int().min(0).max(80, 'At most 80 stones.').nullable().default(null),
+  /** What the client is told to mind; null: as proposed. */
+  aftercare: z.array(z.enum(aftercareIds)).max(aftercareIds.length).nullable().default(null),
   basedOn: z.number().int().min(0),
 });
 export type ClosingInput = z.infer<typeof ClosingInput>;
@@ -323,6 +351,16 @@ export const MergeInput = z.object({
   dropId: z.number().int().positive(),
   keepVersion: z.number().int().positive(),
   dropVersion: z.number().int().positive(),
+});
+
+/** Given by the client on the turned-round tablet, one answer or several. */
+export const FeedbackInput = z.object({
+  pressure: z.union([z.literal(-1), z.literal(0), z.literal(1)]).optional(),
+  comfort: z.number().int().min(0).max(10).optional(),
+  warmth: z.number().int().min(-2).max(2).optional(),
+  scent: z.number().int().min(-2).max(2).optional(),
+  relaxationBefore: z.number().int().min(0).max(10).optional(),
+  relaxationAfter: z.number().int().min(0).max(10).optional(),
 });
 
 export const HandOverInput = z.object({ therapistId: z.number().int().positive() });

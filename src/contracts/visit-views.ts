@@ -1,3 +1,4 @@
+import type { AftercareId } from '../core/visit/aftercare';
 import type { LastWork } from './client-views';
 import type { VisitBlends } from './oil-views';
 import type { PlaceId } from '../core/anatomy/place';
@@ -108,4 +109,18 @@ export interface VisitView extends VisitFrame {
   /** The device that leads the treatment; null before it is begun. */
   readonly lead: TableLead | null;
   readonly closing: ClosingView | null;
+  /** Who signed the record, and which version of it; oldest first. */
+  readonly signatures: readonly { readonly version: number; readonly by: string; readonly at: string }[];
+  /** Presses of devices that did not lead: on record, but not counted. */
+  readonly asideCount: number;
+}
+
+/** The end of a visit: what was used, what to mind, when to come again. */
+export interface CloseView {
+  readonly visit: VisitView;
+  readonly next: NextVisitView | null;
+  /** Proposed by what was done. */
+  readonly aftercare: readonly AftercareId[];
+  /** Stones of the rotation that the visit was planned with. */
+  readonly stones: readonly { readonly name: string; readonly count: number }[];
 }

@@ -1,3 +1,4 @@
+import type { AftercareId } from '../../core/visit/aftercare';
 import type { HomeAct, HomePartId, HomeRoutineId } from '../../core/homecare/sheet';
 
 /** How a step is called, and how it is done, in words for somebody at home. `{place}` and `{toward}` are filled in. */
@@ -52,6 +53,9 @@ export interface HomeWords {
     readonly hold: (seconds: number, times: number) => string;
     readonly placed: (n: number) => string;
   };
+  /** What to mind after a visit. */
+  readonly aftercareTitle: string;
+  readonly aftercare: Readonly<Record<AftercareId, string>>;
   readonly before: readonly string[];
   readonly stop: readonly string[];
   readonly whenMouth: readonly string[];

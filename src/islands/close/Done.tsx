@@ -36,6 +36,12 @@ export function Done({ visit }: { readonly visit: VisitView }) {
           .
         </p>
       )}
+      {visit.asideCount > 0 && (
+        <p className={styles['soft']}>
+          {visit.asideCount} {visit.asideCount === 1 ? 'press' : 'presses'} of another device are on record, and not
+          counted.
+        </p>
+      )}
       {state.status !== 'finished' && (
         <p>
           <a href={`/visits/${visit.id}/table`}>The treatment is not at its end: back to the table</a>

@@ -101,9 +101,9 @@ export function DayThread({
                 {visit.client.about !== '' && visit.stage !== 'done' && (
                   <p className={styles['about']}>{visit.client.about}</p>
                 )}
-                {visit.stage !== 'done' && visit.stage !== 'stopped' && (
+                {tasksOf(visit).length > 0 && (
                   <ul className={styles['tasks']}>
-                    {visit.tasks.map((task) => (
+                    {tasksOf(visit).map((task) => (
                       <li
                         key={task.text}
                         data-done={task.done ? true : undefined}
@@ -130,3 +130,7 @@ export function DayThread({
     </div>
   );
 }
+
+/** Of a visit that is over only what is still open, such as a last look at the skin. */
+const tasksOf = ({ stage, tasks }: DayVisit): DayVisit['tasks'] =>
+  stage === 'stopped' ? [] : stage === 'done' ? tasks.filter(({ done }) => !done) : tasks;

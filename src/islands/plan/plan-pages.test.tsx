@@ -43,6 +43,8 @@ const visitAt = (stage: StageOrEnd, change: Partial<VisitView> = {}): VisitView 
   plan: null,
   events: [],
   lead: null,
+  signatures: [],
+  asideCount: 0,
   closing: null,
   ...change,
 });

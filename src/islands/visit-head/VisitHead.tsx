@@ -66,6 +66,7 @@ const keysOf: Readonly<Record<(typeof walked)[number], readonly Shortcut[]>> = {
   close: [
     [['Tab'], 'next question'],
     [['←', '→'], 'choose an answer'],
+    [['Ctrl', 'Enter'], 'close the visit'],
   ],
 };
 

@@ -42,6 +42,7 @@ export const policy: readonly Rule[] = [
   { path: '/api/session/pin', methods: ['POST'], least: 'signed-in' },
   { path: '/tablet/:visit', least: 'therapist', whileHanded: true },
   { path: '/api/tablet/:visit', methods: ['POST'], least: 'therapist', whileHanded: true },
+  { path: '/api/tablet/:visit/feedback', methods: ['POST'], least: 'therapist', whileHanded: true },
   { path: '/api/tablet/:visit/consent', methods: ['POST'], least: 'therapist', whileHanded: true },
 
   { path: '/', least: 'assistant' },
@@ -117,6 +118,7 @@ export const policy: readonly Rule[] = [
   { path: '/api/home/:id/log', methods: ['POST'], least: 'therapist' },
   { path: '/api/home/:id/sheet.pdf', methods: ['GET'], least: 'therapist' },
   { path: '/api/visits/:id/closing', methods: ['POST'], least: 'therapist' },
+  { path: '/api/visits/:id/aftercare.pdf', methods: ['GET'], least: 'therapist' },
   { path: '/api/visits/:id/finish', methods: ['POST'], least: 'therapist' },
   { path: '/api/visits/:id/handover', methods: ['POST'], least: 'therapist' },
   { path: '/api/clients/:id/findings', methods: ['POST'], least: 'therapist' },

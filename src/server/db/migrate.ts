@@ -11,6 +11,7 @@ import { keepOils } from './migrations/0008_keep_oils';
 import { markTheTable } from './migrations/0009_mark_the_table';
 import { leadTheTable } from './migrations/0010_lead_the_table';
 import { sendHome } from './migrations/0011_send_home';
+import { signTheClose } from './migrations/0012_sign_the_close';
 
 export interface Migration {
   /** `NNNN_verb_noun`: applied in this order. */
@@ -31,6 +32,7 @@ const migrations: readonly Migration[] = [
   markTheTable,
   leadTheTable,
   sendHome,
+  signTheClose,
 ];
 
 /**

@@ -481,6 +481,15 @@ export interface ClosingTable {
   note: string;
   recorded_at: string;
   recorded_by: number | null;
+  more_json: Generated<string>;
+}
+
+export interface SignatureTable {
+  id: Generated<number>;
+  visit_id: number;
+  closing_version: number;
+  therapist_id: number | null;
+  signed_at: string;
 }
 
 export interface AuditTable {
@@ -522,6 +531,7 @@ export interface Database {
   smell_choice: SmellChoiceTable;
   patch_test: PatchTestTable;
   closing: ClosingTable;
+  signature: SignatureTable;
   audit: AuditTable;
   client_version: ClientVersionTable;
   intake_answer: IntakeAnswerTable;

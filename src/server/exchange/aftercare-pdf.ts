@@ -1,4 +1,6 @@
 import { format } from 'date-fns';
+import type { HomeWords } from '../../catalogue/homecare/words';
+import type { AftercareId } from '../../core/visit/aftercare';
 import type { MixView } from '../../contracts/oil-views';
 import { makePdf, runs } from './pdf';
 
@@ -21,6 +23,30 @@ export function printAftercare({ blend, aftercare, useBy }: MixView, house: stri
           ]
         : []),
       { text: runs(house), fontSize: 11, color: '#564c5c', margin: [0, 24, 0, 0] },
+    ],
+  });
+}
+
+/** What to mind after a visit, on a small sheet in large type. */
+export function printVisitCare(
+  words: HomeWords,
+  chosen: readonly AftercareId[],
+  house: { readonly name: string; readonly phone?: string | undefined },
+): Promise<Buffer> {
+  return makePdf({
+    pageSize: 'A5',
+    pageMargins: [40, 40, 40, 40],
+    info: { title: words.aftercareTitle },
+    content: [
+      { text: runs(words.aftercareTitle), fontSize: 22, bold: true, margin: [0, 0, 0, 10] },
+      { ul: chosen.map((id) => ({ text: runs(words.aftercare[id]), margin: [0, 0, 0, 7] })), fontSize: 13.5 },
+      {
+        text: runs([house.name, house.phone].filter(Boolean).join(' · ')),
+        fontSize: 12,
+        color: '#564c5c',
+        margin: [0, 18, 0, 0],
+      },
+      { text: runs(words.page.caution), fontSize: 11, color: '#564c5c', margin: [0, 4, 0, 0] },
     ],
   });
 }

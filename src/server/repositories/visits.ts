@@ -216,6 +216,19 @@ export async function insertEvents(
   return results.reduce((sum, { numInsertedOrUpdatedRows = 0n }) => sum + Number(numInsertedOrUpdatedRows), 0);
 }
 
+/** When a treatment came to its end at the table; null: it did not. */
+export async function findEnd(db: Db, visitId: number): Promise<string | null> {
+  const row = await db
+    .selectFrom('table_event')
+    .select('happened_at')
+    .where('visit_id', '=', visitId)
+    .where('kind', '=', 'finish')
+    .where('is_aside', '=', 0)
+    .orderBy('sequence')
+    .executeTakeFirst();
+  return row?.happened_at ?? null;
+}
+
 /** Which device leads a treatment. @returns undefined before it is begun */
 export async function findLead(db: Db, visitId: number): Promise<TableLead | undefined> {
   const row = await db.selectFrom('table_lead').selectAll().where('visit_id', '=', visitId).executeTakeFirst();
@@ -262,6 +275,10 @@ export async function listEvents(db: Db, visitId: number): Promise<readonly Tabl
   }));
 }
 
+/** What of a closing is kept as one document. */
+type ClosingMore = Pick<ClosingInput, 'noteDoc' | 'byClient' | 'oilMl' | 'stonesUsed' | 'aftercare'>;
+const noMore: ClosingMore = { noteDoc: null, byClient: [], oilMl: {}, stonesUsed: null, aftercare: null };
+
 export function toClosing(row: ClosingRow): ClosingView {
   return {
     version: row.version,
@@ -275,6 +292,8 @@ export function toClosing(row: ClosingRow): ClosingView {
     relaxationBefore: row.relaxation_before,
     relaxationAfter: row.relaxation_after,
     note: row.note,
+    ...noMore,
+    ...(JSON.parse(row.more_json) as Partial<ClosingMore>),
   };
 }
 
@@ -292,7 +311,7 @@ export async function insertClosing(
   db: Db,
   visitId: number,
   version: number,
-  given: ClosingInput,
+  given: Omit<ClosingInput, keyof ClosingMore> & Partial<ClosingMore>,
   by: number | null,
   now: string,
 ): Promise<void> {
@@ -313,6 +332,35 @@ export async function insertClosing(
       note: given.note,
       recorded_at: now,
       recorded_by: by,
+      more_json: JSON.stringify(moreOf({ ...noMore, ...given })),
+    })
+    .execute();
+}
+
+const moreOf = ({ noteDoc, byClient, oilMl, stonesUsed, aftercare }: ClosingMore): ClosingMore => ({
+  ...{ noteDoc, byClient, oilMl, stonesUsed, aftercare },
+});
+
+export interface SignatureRecord {
+  readonly version: number;
+  readonly therapistId: number | null;
+  readonly signedAt: string;
+}
+
+/** Who signed the record of a visit, and which version of it; oldest first. */
+export async function listSignatures(db: Db, visitId: number): Promise<readonly SignatureRecord[]> {
+  const rows = await db.selectFrom('signature').selectAll().where('visit_id', '=', visitId).orderBy('id').execute();
+  return rows.map((row) => ({
+    ...{ version: row.closing_version, therapistId: row.therapist_id, signedAt: row.signed_at },
+  }));
+}
+
+export async function insertSignature(db: Db, visitId: number, given: SignatureRecord): Promise<void> {
+  await db
+    .insertInto('signature')
+    .values({
+      ...{ visit_id: visitId, closing_version: given.version },
+      ...{ therapist_id: given.therapistId, signed_at: given.signedAt },
     })
     .execute();
 }

@@ -26,6 +26,7 @@ const ofVisit = [
   'table_event',
   'table_lead',
   'closing',
+  'signature',
   'screening_override',
   'reminder',
   'visit_blend',

@@ -7,9 +7,10 @@ import type { Db } from '../db/connection';
 import type { TapingRow } from '../db/schema';
 import { listFindings } from '../repositories/findings';
 import { findHouse, listBookable, listTherapists } from '../repositories/people';
-import { countVisits, latestClosing, listVisits, listVisitsOfClient } from '../repositories/visits';
+import { findEnd, countVisits, latestClosing, listVisits, listVisitsOfClient } from '../repositories/visits';
 import { lastTapingBefore } from '../repositories/tapings';
 import { clockTime, dayBounds, isoDay, longDay, workingWeek } from './house-clock';
+import { lookAgainAt } from '../../core/skin/look-again';
 import { holdsOf, workOf } from './visit-holds';
 import { prepareVisit } from './prepare-visit';
 import { briefOf, therapistOf } from './read-visit';
@@ -110,6 +111,7 @@ async function dayVisit(
     work: workOf(row),
     line: await lineOf(db, row.id, stage, earlier.length, mayTreat ? last : undefined, mayTreat),
     tasks: [
+      ...(mayTreat ? await skinTasks(db, row.id, stage) : []),
       ...roomTasks(row, reached[stage] > reached.plan),
       ...preparations
         .filter(({ seenBy }) => seenBy === 'both' || seenBy === (mayTreat ? 'therapist' : 'desk'))
@@ -122,6 +124,18 @@ async function dayVisit(
         })),
     ],
   };
+}
+
+/** Ten minutes after a treatment the skin wants another look, until it is written down how it was. */
+async function skinTasks(db: Db, visitId: number, stage: StageOrEnd): Promise<DayVisit['tasks']> {
+  if (reached[stage] < reached.close || stage === 'stopped') return [];
+  const [endedAt, closing] = await Promise.all([findEnd(db, visitId), latestClosing(db, visitId)]);
+  const { redness = null, rednessBefore = null, fadeMinutes = null } = closing ?? {};
+  const due = lookAgainAt({ endedAt, redness, rednessBefore, fadeMinutes });
+  if (due === null) return [];
+  return [
+    { text: 'Look at the skin again', when: `at ${clockTime(due)}`, stage: 'close', isPressing: true, done: false },
+  ];
 }
 
 /** What the room needs for the treatment that was booked or planned, with the time of day for each. */

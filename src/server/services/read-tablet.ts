@@ -1,11 +1,13 @@
 import { gateRows } from '../../catalogue/screening/intake.data';
-import type { AskView, TabletView } from '../../contracts/ask-views';
+import type { AskView, FeedbackTabletView, TabletView } from '../../contracts/ask-views';
+import type { StageOrEnd } from '../../contracts/people-views';
 import type { Db } from '../db/connection';
 import { findHouse } from '../repositories/people';
 import { listIntakeAnswers } from '../repositories/screening';
 import { listConditions } from './describe-finding';
 import { readWording } from './read-ask';
 import { readVisitFrame } from './read-visit';
+import { readVisitBlends } from './visit-blends';
 
 /** What a client sees on the tablet: plain questions and their own answers. @returns undefined when there is no such visit */
 export async function readTablet(db: Db, visitId: number): Promise<TabletView | undefined> {
@@ -28,5 +30,25 @@ export async function readTablet(db: Db, visitId: number): Promise<TabletView | 
     })),
     intake,
     wording: await readWording(db),
+  };
+}
+
+/** Stages at which the tablet asks how it was, instead of what is to be known before. */
+const after: readonly StageOrEnd[] = ['table', 'close', 'done'];
+
+/** @returns undefined when the visit has not come to its end, or is not there */
+export async function readFeedbackTablet(db: Db, visitId: number): Promise<FeedbackTabletView | undefined> {
+  const [visit, house, blends] = await Promise.all([
+    readVisitFrame(db, visitId),
+    findHouse(db),
+    readVisitBlends(db, visitId),
+  ]);
+  if (!visit || !after.includes(visit.stage)) return undefined;
+  return {
+    visitId,
+    firstName: visit.client.name.split(' ')[0] ?? visit.client.name,
+    house: house?.name ?? '',
+    isScented: Object.values(blends).some(({ blend }) => blend.parts.length > 0),
+    isWarm: true,
   };
 }

@@ -23,8 +23,10 @@ import {
   latestAnswers,
   latestClosing,
   latestPlan,
+  countAside,
   findLead,
   listEvents,
+  listSignatures,
 } from '../repositories/visits';
 import { lastTapingBefore, listTapingsOfVisit } from '../repositories/tapings';
 import { describeFinding, drainageOf } from './describe-finding';
@@ -195,17 +197,21 @@ export async function readVisit(db: Db, id: number): Promise<VisitView | undefin
 export async function completeVisit(db: Db, record: VisitRecord): Promise<VisitView> {
   const { stored, overrides, modalities, medicines, irritated, dueOn, ...frame } = record;
   const { id } = frame;
-  const [settings, measuring, tapings, last, plan, events, lead, closing, blends] = await Promise.all([
-    readVolumeSettings(db, frame.client.id),
-    findMeasuring(db),
-    listTapingsOfVisit(db, id),
-    lastTapingBefore(db, frame.client.id, frame.startsAt, id),
-    latestPlan(db, id),
-    listEvents(db, id),
-    findLead(db, id),
-    latestClosing(db, id),
-    readVisitBlends(db, id),
-  ]);
+  const [settings, measuring, tapings, last, plan, events, lead, closing, blends, signatures, asideCount, therapists] =
+    await Promise.all([
+      readVolumeSettings(db, frame.client.id),
+      findMeasuring(db),
+      listTapingsOfVisit(db, id),
+      lastTapingBefore(db, frame.client.id, frame.startsAt, id),
+      latestPlan(db, id),
+      listEvents(db, id),
+      findLead(db, id),
+      latestClosing(db, id),
+      readVisitBlends(db, id),
+      listSignatures(db, id),
+      countAside(db, id),
+      listTherapists(db),
+    ]);
   const newest = (phase: 'before' | 'after') => {
     const row = tapings.findLast((taping) => taping.phase === phase);
     return row ? withVolume(row, settings) : null;
@@ -221,6 +227,11 @@ export async function completeVisit(db: Db, record: VisitRecord): Promise<VisitV
     events,
     lead: lead ?? null,
     closing: closing ?? null,
+    signatures: signatures.map(({ version, therapistId, signedAt }) => ({
+      ...{ version, at: signedAt },
+      by: therapists.find((one) => one.id === therapistId)?.name ?? '',
+    })),
+    asideCount,
     blends,
   };
 }

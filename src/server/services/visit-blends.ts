@@ -26,8 +26,12 @@ function blendInWords({ parts, carrier, volumeMl }: VisitBlendView['blend']): st
   return oils.length === 0 ? `plain ${base}, ${volumeMl} mL` : `${oils.join(', ')}, in ${volumeMl} mL of ${base}`;
 }
 
-/** Takes what a visit poured out of the house's bottles. */
-export async function pourForVisit(db: Db, visitId: number): Promise<void> {
-  for (const { pouredFrom, blend } of await listVisitBlends(db, visitId))
-    if (pouredFrom !== null) await pourFrom(db, pouredFrom, blend.volumeMl);
+/** Takes what a visit poured out of the house's bottles. @param oilMl what was really used, where it is not as planned */
+export async function pourForVisit(
+  db: Db,
+  visitId: number,
+  oilMl: { readonly body?: number | undefined; readonly face?: number | undefined } = {},
+): Promise<void> {
+  for (const { area, pouredFrom, blend } of await listVisitBlends(db, visitId))
+    if (pouredFrom !== null) await pourFrom(db, pouredFrom, oilMl[area] ?? blend.volumeMl);
 }

@@ -1,0 +1,56 @@
+import { homeWordsOf } from '../../catalogue/homecare/homecare';
+import { type AftercareId, aftercareIds } from '../../core/visit/aftercare';
+import { ButtonLink } from '../../ui/button/Button';
+import type { Answers } from './answers';
+import styles from './CloseView.module.css';
+
+interface Props {
+  readonly visitId: number;
+  readonly proposed: readonly AftercareId[];
+  readonly answers: Answers;
+  readonly onAnswer: (change: Partial<Answers>) => void;
+  readonly isFixed: boolean;
+}
+
+/** What is always said: nobody leaves without it. */
+const always: readonly AftercareId[] = ['normal', 'not-normal', 'call'];
+
+/** What the client should mind, proposed by what was done; lines can be taken out or put in. */
+export function Aftercare({ visitId, proposed, answers, onAnswer, isFixed }: Props) {
+  const words = homeWordsOf('');
+  const chosen = answers.aftercare ?? proposed;
+  const toggle = (id: AftercareId) => {
+    const next = chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id];
+    onAnswer({ aftercare: aftercareIds.filter((one) => next.includes(one)) });
+  };
+  const line = (id: AftercareId) => (
+    <label key={id}>
+      <input
+        type="checkbox"
+        checked={chosen.includes(id)}
+        disabled={isFixed || always.includes(id)}
+        onChange={() => toggle(id)}
+      />
+      {words.aftercare[id]}
+    </label>
+  );
+  const others = aftercareIds.filter((id) => !chosen.includes(id));
+  return (
+    <section className={styles['aftercare']} aria-label="What to mind">
+      <h2>What to mind</h2>
+      {chosen.map(line)}
+      {others.length > 0 && !isFixed && (
+        <details>
+          <summary>More to say</summary>
+          {others.map(line)}
+        </details>
+      )}
+      <div className={styles['links']}>
+        <ButtonLink href={`/api/visits/${visitId}/aftercare.pdf`} target="_blank">
+          Print it
+        </ButtonLink>
+        <ButtonLink href={`/visits/${visitId}/home`}>Home sheet</ButtonLink>
+      </div>
+    </section>
+  );
+}

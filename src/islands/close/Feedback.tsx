@@ -1,0 +1,57 @@
+import { scentAnswers, warmthAnswers } from '../../catalogue/swelling/scales.data';
+import type { FeedbackField } from '../../contracts/record';
+import { needsAnswerNow } from '../../core/skin/feedback';
+import { Choice } from '../../ui/choice/Choice';
+import { type Answers, tenths, textOf } from './answers';
+import styles from './CloseView.module.css';
+
+interface Props {
+  readonly answers: Answers;
+  readonly onAnswer: (change: Partial<Answers>) => void;
+  readonly isScented: boolean;
+  readonly isFixed: boolean;
+}
+
+const numbered = (options: readonly { readonly value: number; readonly text: string }[]) =>
+  options.map(({ value, text }) => ({ value: String(value), text }));
+
+/** The scales, asked by the therapist, or answered by the client on the tablet. */
+export function Feedback({ answers, onAnswer, isScented, isFixed }: Props) {
+  const now = needsAnswerNow(answers);
+  const row = (
+    field: FeedbackField,
+    label: string,
+    options: readonly { readonly value: string; readonly text: string }[],
+  ) => (
+    <div className={styles['asked']} data-own={answers.byClient.includes(field) || undefined}>
+      <Choice
+        isRow
+        label={label}
+        options={options}
+        value={textOf(answers[field])}
+        onChange={(value) => onAnswer({ [field]: Number(value) })}
+        isDisabled={isFixed}
+      />
+      {answers.byClient.includes(field) && <small>said by the client</small>}
+    </div>
+  );
+  return (
+    <>
+      {row('pressure', 'Pressure', [
+        { value: '-1', text: 'lighter next time' },
+        { value: '0', text: 'just right' },
+        { value: '1', text: 'could be deeper' },
+      ])}
+      {now && (
+        <p className={styles['now']} role="alert">
+          {now === 'lighter' ? 'Lighter, please: now.' : 'Too hot: cool it now.'}
+        </p>
+      )}
+      {row('comfort', 'Comfort, 0 to 10', tenths)}
+      {row('relaxationBefore', 'Relaxed before, 0 to 10', tenths)}
+      {row('relaxationAfter', 'Relaxed now, 0 to 10', tenths)}
+      {row('warmth', 'Warmth', numbered(warmthAnswers))}
+      {isScented && row('scent', 'Scent', numbered(scentAnswers))}
+    </>
+  );
+}

@@ -1,0 +1,70 @@
+import type { CloseView, VisitView } from '../../contracts/visit-views';
+import { Field } from '../../ui/field/Field';
+import type { Answers } from './answers';
+import styles from './CloseView.module.css';
+
+interface Props {
+  readonly visit: VisitView;
+  readonly stones: CloseView['stones'];
+  readonly answers: Answers;
+  readonly onAnswer: (change: Partial<Answers>) => void;
+  readonly isFixed: boolean;
+}
+
+const areas = { body: 'Body oil', face: 'Face oil' } as const;
+
+/** Oils and stones that the visit took; oil that was poured is drawn from its bottle when the visit is closed. */
+export function Used({ visit, stones, answers, onAnswer, isFixed }: Props) {
+  const oils = (['body', 'face'] as const).flatMap((area) => {
+    const own = visit.blends[area];
+    return own ? [{ area, own }] : [];
+  });
+  if (oils.length === 0 && stones.length === 0) return null;
+  const planned = stones.reduce((sum, { count }) => sum + count, 0);
+  return (
+    <>
+      <h2>Used</h2>
+      {oils.map(({ area, own }) => (
+        <div key={area} className={styles['used']}>
+          <p>
+            {areas[area]}: “{own.blend.name}”
+            <small>
+              {own.pouredFrom !== null
+                ? ' drawn from its bottle at the close'
+                : own.mix?.isMixed
+                  ? ' drawn when it was mixed'
+                  : ' not mixed: nothing is drawn'}
+            </small>
+          </p>
+          <Field
+            label="mL"
+            aria-label={`${areas[area]}, mL`}
+            type="number"
+            min={0}
+            step={0.5}
+            disabled={isFixed || own.pouredFrom === null}
+            value={answers.oilMl[area] ?? own.blend.volumeMl}
+            onChange={(event) => onAnswer({ oilMl: { ...answers.oilMl, [area]: Number(event.target.value) } })}
+          />
+        </div>
+      ))}
+      {stones.length > 0 && (
+        <div className={styles['used']}>
+          <p>
+            Stones
+            <small> {stones.map(({ name, count }) => `${count} ${name}`).join(', ')}</small>
+          </p>
+          <Field
+            label="used"
+            aria-label="Stones used"
+            type="number"
+            min={0}
+            disabled={isFixed}
+            value={answers.stonesUsed ?? planned}
+            onChange={(event) => onAnswer({ stonesUsed: Number(event.target.value) })}
+          />
+        </div>
+      )}
+    </>
+  );
+}
