@@ -31,9 +31,9 @@ self.addEventListener('fetch', (event) => {
 async function keep(path, assets) {
   if (!tablePath.test(path)) return false;
   const cache = await caches.open(cacheName);
-  const page = await fetch(path, { credentials: 'same-origin' });
-  if (!page.ok || page.redirected) return false;
-  await cache.put(path, page);
+  const page = await fetch(path, { credentials: 'same-origin' }).catch(() => undefined);
+  if (page?.ok && !page.redirected) await cache.put(path, page);
+  else if (page || !(await cache.match(path))) return false;
   const missing = [];
   for (const asset of assets) if (!(await cache.match(asset))) missing.push(asset);
   await cache.addAll(missing);

@@ -67,8 +67,6 @@ try {
   await go(`/visits/${penn}/ask`);
   await press(['n', 'y', 'n', 'n'], 300);
   await shoot('intake');
-  await go('/clients');
-  await shoot('clients');
   await go('/clients/3');
   await shoot('client');
   await go(`/visits/${marit}/ask`);
@@ -177,8 +175,29 @@ try {
   });
   await wait(600);
   await shoot('close');
-  await go('/house?part=audit');
-  await shoot('house');
+  await go(`/visits/${marit}/home`);
+  await wait(900);
+  await shoot('home');
+  const link = await page.evaluate(async () => {
+    const sheet = /\/api\/home\/(\d+)\//.exec(document.querySelector('a[href*="sheet.pdf"]').href)[1];
+    const answer = await fetch(`/api/home/${sheet}/link`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ days: 30 }),
+    });
+    return (await answer.json()).path;
+  });
+  await page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });
+  await go(link);
+  await page.evaluate(() => document.querySelector('main button').click());
+  await wait(400);
+  for (let i = 0; i < 5; i += 1) {
+    await page.evaluate(() => [...document.querySelectorAll('nav button')].at(-1).click());
+    await wait(200);
+  }
+  await wait(9000);
+  await shoot('phone');
+  await page.setViewport({ width: 1280, height: 800 });
   const liv = await visitOf('Liv Sandoval');
   await answerNo(liv);
   await page.evaluate(() => localStorage.setItem('theme', 'lamp'));

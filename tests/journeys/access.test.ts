@@ -43,6 +43,7 @@ describe('every view', () => {
   let treatment: number;
   let aroma: number;
   let mix: number;
+  let homeLink: string;
 
   beforeAll(async () => {
     browser = await launch();
@@ -58,6 +59,12 @@ describe('every view', () => {
       parts: [{ oil: 'lavender', drops: 9 }],
     };
     mix = (await post('/api/oils/mixes', { blend })).body.id;
+    const wish = {
+      ...{ routine: 'nodes-breathing', side: null, minutes: 4, times: ['08:00'], daysPerWeek: 3, language: 'en' },
+      reach: { bends: true, usesLeft: true, usesRight: true },
+    };
+    const sheet = (await post(`/api/visits/${visit}/home`, { wish, keep: true })).body.id;
+    homeLink = (await post(`/api/home/${sheet}/link`, { days: 3 })).body.path;
   });
   afterAll(() => browser.close());
 
@@ -82,6 +89,10 @@ describe('every view', () => {
     ['stone bench', () => `/bench/stones?visit=${treatment}`, 'Add stones'],
     ['oil bench', () => `/bench/oils?visit=${aroma}`, 'How it unfolds'],
     ['bottles', () => '/bench/bottles', 'To order'],
+    ['devices', () => '/bench/devices', 'Foot switch'],
+    ['for home', () => `/visits/${visit}/home`, 'Give this sheet'],
+    ['on the phone', () => homeLink, 'Hello Ottilie'],
+    ['a link that is gone', () => '/home/gone', 'This page is not here'],
     ['mixing card', () => `/bench/mixes/${mix}`, 'all 9 are in'],
     ['girths in and out', () => `/measures?client=${client}`, 'Bring in a table'],
     ['points of taping', () => '/protocols', 'Points of taping'],

@@ -70,7 +70,6 @@ export function control(page: Page, role: Role, name: string) {
   return page.locator(`::-p-aria([name="${name}"][role="${role}"])`);
 }
 
-/** Pastes into a text area, as a person pastes a long letter. */
 /** Presses a key so often, as slowly as a foot can: two presses of one key within 150 ms are one. */
 export async function tread(page: Page, key: 'PageDown' | 'Space', times: number): Promise<void> {
   for (let i = 0; i < times; i += 1) {
@@ -79,13 +78,15 @@ export async function tread(page: Page, key: 'PageDown' | 'Space', times: number
   }
 }
 
+/** Pastes into the note, as a person pastes a long letter. */
 export async function paste(page: Page, text: string): Promise<void> {
-  await page.evaluate((value) => {
-    const area = document.querySelector('textarea');
-    if (!area) return;
-    Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, 'value')?.set?.call(area, value);
-    area.dispatchEvent(new Event('input', { bubbles: true }));
-  }, text);
+  await page.focus('[role="textbox"][aria-label="Note"]');
+  await page.keyboard.sendCharacter(text);
+}
+
+/** What is written in the note. */
+export async function noteOf(page: Page): Promise<string> {
+  return page.$eval('[role="textbox"][aria-label="Note"]', (note) => (note as HTMLElement).innerText);
 }
 
 /** Chooses one of a few by the words on it, in the group of that name. */

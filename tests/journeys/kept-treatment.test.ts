@@ -120,6 +120,8 @@ describe('a facial from its lines to the table', () => {
       (await post(`/api/visits/${visit}/events`, { deviceId: 'another-tablet', events: [event] }, house.url)).status,
     ).toBe(200);
     await go(page, `${house.url}/visits/${visit}/table`);
+    await words(page, 'Another device leads.');
+    await page.keyboard.press('t');
     await words(page, 'Time runs short:');
     const text = await textOf(page);
     expect(text).toContain('Run over by');

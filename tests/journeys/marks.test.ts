@@ -2,7 +2,7 @@ import type { Page } from 'puppeteer-core';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { allNo } from '../api/answers';
 import { call, post, visitOf } from '../api/client';
-import { control, go, textOf, tread, words } from './browser';
+import { control, go, noteOf, textOf, tread, words } from './browser';
 import { ownHouse } from './own-house';
 
 /** One key for what is felt or said at the table; what it does to the rest, and where it stands afterwards. */
@@ -84,10 +84,10 @@ describe('marks at the table', () => {
     await words(page, 'steps in');
     await words(page, 'Tighter at');
     await (await control(page, 'button', 'Take into the note')).click();
-    await page.waitForFunction(() => document.querySelector('textarea')?.value.includes('Tighter at'));
-    expect(await page.$eval('textarea', (area) => area.value)).toMatch(
-      /Asked for a lighter hand at .*\. Pain, so this was stopped at/,
+    await page.waitForFunction(
+      () => document.querySelector<HTMLElement>('[role="textbox"]')?.innerText.includes('Tighter at') === true,
     );
+    expect(await noteOf(page)).toMatch(/Asked for a lighter hand at .*\. Pain, so this was stopped at/);
     await words(page, 'stored');
   });
 

@@ -8,11 +8,11 @@ import { call } from '../api/client';
 import {
   answerCheck,
   choose,
-  control,
   follow,
   go,
   launch,
   open,
+  paste,
   settled,
   step,
   tape,
@@ -139,7 +139,7 @@ describe('the first visit, end to end', () => {
     await choose(page, 'Pressure', 'just right');
     await choose(page, 'Comfort, 0 to 10', '9');
     await choose(page, 'Redness of the skin', 'just visible');
-    await control(page, 'textbox', 'Note').fill('Fell asleep. <script>document.title = "run"</script>');
+    await paste(page, 'Fell asleep. <script>document.title = "run"</script>');
     await words(page, 'stored');
     await follow(page, 'link', 'Measure again');
     await tape(page, right);

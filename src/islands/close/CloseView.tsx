@@ -9,7 +9,6 @@ import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { bestDrawing } from '../../ui/body-map/views';
 import { Button, ButtonLink } from '../../ui/button/Button';
 import { Drawn } from '../../ui/charts/Drawn';
-import { Kbd } from '../../ui/kbd/Kbd';
 import { useToasts } from '../../ui/toast/useToasts';
 import { send, sentenceOf } from '../api';
 import { marksOf } from '../body-marks';
@@ -134,7 +133,7 @@ export function CloseView({ view }: { readonly view: View }) {
               </>
             ) : (
               <Button look="filled" onClick={() => void finish()}>
-                {isClosed ? 'Sign the correction' : 'Close the visit'} <Kbd>Ctrl Enter</Kbd>
+                {isClosed ? 'Sign the correction' : 'Close the visit'}
               </Button>
             )}
           </div>

@@ -71,17 +71,14 @@ export function useEvents(visit: VisitView, planVersion: number) {
   useEffect(() => {
     let isHere = true;
     const begin = async () => {
-      device.current = deviceId();
       const opened = await openEventStore();
       const kept = await opened.read(visit.id).catch(() => []);
       const isFree = await holdTable(visit.id, false, () => isHere && setRole('follows-window'));
       if (!isHere) return;
       store.current = opened;
       setStoreKind(opened.kind);
-      // What was pressed while the store was being opened is kept now.
-      const early = own.current.filter(({ id }) => !kept.some((event) => event.id === id));
-      if (early.length > 0) await opened.put(visit.id, early).catch(() => undefined);
-      changeOwn([...kept, ...early]);
+      changeOwn(kept);
+      device.current = deviceId();
       const isOthers = visit.lead !== null && visit.lead.deviceId !== device.current;
       setRole(isOthers ? 'follows-device' : isFree ? 'leads' : 'follows-window');
       setEvents((now) => mergeEvents(now, own.current));
@@ -110,7 +107,8 @@ export function useEvents(visit: VisitView, planVersion: number) {
 
   const emit = useCallback(
     (...made: readonly Made[]) => {
-      if (role !== 'leads') return;
+      // Before the store is open nobody knows how far the treatment is.
+      if (role !== 'leads' || device.current === '') return;
       const at = new Date().toISOString();
       const last = own.current.reduce((most, { number }) => Math.max(most, number), 0);
       const fresh = made.map((event, i): OwnEvent => ({

@@ -24,7 +24,8 @@ export function useTable(
   availableSeconds: number,
 ) {
   const { events, emit: emitEvents, keeping, role, takeOver, storeKind } = useEvents(visit, planVersion);
-  const [nowMs, setNowMs] = useState(() => Date.parse(visit.events.at(-1)?.at ?? visit.startsAt));
+  // Until the first tick no time has passed since the last press, wherever that one is found.
+  const [nowMs, setNowMs] = useState(() => Date.parse(visit.events.at(-1)?.at ?? '1970-01-01'));
   const state = useMemo(() => replay(events), [events]);
   const steps = useMemo(() => stepsAfter(planned, state.change), [planned, state.change]);
 

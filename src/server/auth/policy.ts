@@ -30,7 +30,7 @@ export const policy: readonly Rule[] = [
   { path: '/api/compute/:name', least: 'everybody', whileLocked: true, whileHanded: true },
   { path: '/api/calendar/:token', least: 'everybody', whileLocked: true, whileHanded: true },
   // A client who follows a sheet cannot sign in: the address itself is the secret, and it runs out.
-  { path: '/home/:token', methods: ['GET', 'HEAD'], least: 'everybody', whileLocked: true, whileHanded: true },
+  { path: '/home/:token', methods: ['GET'], least: 'everybody', whileLocked: true, whileHanded: true },
   { path: '/api/home-page/:token/ticks', methods: ['POST'], least: 'everybody', whileLocked: true, whileHanded: true },
   { path: '/api/house', methods: ['POST'], least: 'first-run' },
   { path: '/api/session', methods: ['POST'], least: 'everybody', whileLocked: true },
