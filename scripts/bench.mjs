@@ -70,11 +70,6 @@ async function benchCore() {
       ['plan, whole body, all rules, 240 min', given(['whole-body'], every, 240)],
       ['plan, whole body, all rules, too short at 30 min', given(['whole-body'], every, 30)],
     ];
-    const time = (run) => {
-      const start = performance.now();
-      run();
-      return performance.now() - start;
-    };
     for (const [name, read] of cases) {
       for (let i = 0; i < 30; i += 1) planDrainage(anatomy, read);
       report(
@@ -190,6 +185,13 @@ async function benchBlends(vite) {
   }
 }
 
+/** Milliseconds that something takes. */
+const time = (run) => {
+  const start = performance.now();
+  run();
+  return performance.now() - start;
+};
+
 /** Sixteen blocks that all differ, beside an integer program solved for the same question; sixty steps in 90 minutes. */
 async function benchSequencing(vite) {
   const { sequenceBlocks } = await vite.ssrLoadModule('/src/core/sequencing/sequence.ts');
@@ -208,11 +210,6 @@ async function benchSequencing(vite) {
       side: blockSides[(i * 11) % 3],
       after: [],
     }));
-  const time = (run) => {
-    const start = performance.now();
-    run();
-    return performance.now() - start;
-  };
   const blocks = blocksOf(16);
   sequenceBlocks(blocks);
   report(
