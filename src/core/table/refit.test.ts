@@ -54,6 +54,10 @@ describe('when clock and plan drift apart', () => {
       ['leave-out', 'Leave out “scalp”'],
       ['over', 'Run over by 2 min'],
     ]);
+    const [evenly, leaveOut, over] = ways;
+    expect(evenly?.savesSeconds).toBeGreaterThanOrEqual(89);
+    expect(leaveOut?.savesSeconds).toBeGreaterThanOrEqual(90);
+    expect(over?.savesSeconds).toBe(0);
   });
 
   it('ends in time after shortening or leaving out', () => {

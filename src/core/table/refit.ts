@@ -7,6 +7,8 @@ import { spanOf, type TableStep } from './table-step';
 export interface CatchUp {
   readonly kind: 'evenly' | 'leave-out' | 'over' | 'stretch';
   readonly words: string;
+  /** How much earlier the visit would end (s); below 0: later. */
+  readonly savesSeconds: number;
   /** All that would differ from the plan. */
   readonly change: TableChange;
 }
@@ -59,6 +61,18 @@ export function overrunSeconds(steps: readonly TableStep[], clock: TableClock, c
  * @param clock with the index of the step at hand among those that are left
  */
 export function waysToCatchUp(all: readonly TableStep[], clock: TableClock, change: TableChange): readonly CatchUp[] {
+  const now = secondsOf(stepsAfter(all, change));
+  return offersFor(all, clock, change).map((way) => ({
+    ...way,
+    savesSeconds: Math.round(now - secondsOf(stepsAfter(all, way.change))),
+  }));
+}
+
+const secondsOf = (steps: readonly TableStep[]) => steps.reduce((sum, step) => sum + spanOf(step), 0);
+
+type Offer = Omit<CatchUp, 'savesSeconds'>;
+
+function offersFor(all: readonly TableStep[], clock: TableClock, change: TableChange): readonly Offer[] {
   const steps = stepsAfter(all, change);
   const late = overrunSeconds(steps, clock, change);
   const meant = Math.min(clock.availableSeconds, clock.plannedSeconds ?? Infinity);
@@ -72,7 +86,7 @@ export function waysToCatchUp(all: readonly TableStep[], clock: TableClock, chan
   return [...shortenedEvenly(ahead, left, change), ...withoutSome(ahead, over, left, change), runOver(over, change)];
 }
 
-function stretchedOut(ahead: readonly TableStep[], left: number, change: TableChange): readonly CatchUp[] {
+function stretchedOut(ahead: readonly TableStep[], left: number, change: TableChange): readonly Offer[] {
   const fit = fitTime(ahead.map(toFitStep), left, true);
   const next = changedBy(fit, ahead, change);
   return sameChange(next, change)
@@ -80,14 +94,14 @@ function stretchedOut(ahead: readonly TableStep[], left: number, change: TableCh
     : [{ kind: 'stretch', words: 'Use the time left for what soothes', change: next }];
 }
 
-function shortenedEvenly(ahead: readonly TableStep[], left: number, change: TableChange): readonly CatchUp[] {
+function shortenedEvenly(ahead: readonly TableStep[], left: number, change: TableChange): readonly Offer[] {
   const fit = fitTime(ahead.map(toFitStep), left);
   if (!fit.fits) return [];
   return [{ kind: 'evenly', words: 'Shorten evenly', change: changedBy(fit, ahead, change) }];
 }
 
 /** Whole parts first, the least that brings it in; single steps where no part does. */
-function withoutSome(ahead: readonly TableStep[], over: number, left: number, change: TableChange): readonly CatchUp[] {
+function withoutSome(ahead: readonly TableStep[], over: number, left: number, change: TableChange): readonly Offer[] {
   const part = smallestPart(ahead, over);
   if (part) return [leaveOut(part.steps, `“${part.name}”`, change)];
   const fit = fitTime(
@@ -99,13 +113,13 @@ function withoutSome(ahead: readonly TableStep[], over: number, left: number, ch
   return [leaveOut(gone, gone.length === 1 ? 'one step' : `${gone.length} steps`, change)];
 }
 
-const leaveOut = (gone: readonly TableStep[], what: string, change: TableChange): CatchUp => ({
+const leaveOut = (gone: readonly TableStep[], what: string, change: TableChange): Offer => ({
   kind: 'leave-out',
   words: `Leave out ${what}`,
   change: { ...change, leftOut: [...change.leftOut, ...gone.map(({ id }) => id)] },
 });
 
-function runOver(over: number, change: TableChange): CatchUp {
+function runOver(over: number, change: TableChange): Offer {
   const minutes = Math.ceil(over / 60);
   return {
     kind: 'over',

@@ -1,4 +1,5 @@
 import type { CatchUp } from '../../core/table/refit';
+import { formatClock } from '../../core/units';
 import { Kbd } from '../../ui/kbd/Kbd';
 import styles from './TableView.module.css';
 import { catchUpKeys } from './useTableKeys';
@@ -27,6 +28,7 @@ export function CatchUpBar({ ways, isChanged, onTake, onUndo }: Props) {
           }}
         >
           <Kbd>{catchUpKeys[way.kind]}</Kbd> {way.words}
+          {saved(way)}
         </button>
       ))}
       {isChanged && (
@@ -43,4 +45,10 @@ export function CatchUpBar({ ways, isChanged, onTake, onUndo }: Props) {
       )}
     </div>
   );
+}
+
+/** What it brings; running over brings nothing but peace. */
+function saved({ kind, savesSeconds }: CatchUp): string {
+  if (kind === 'over') return '';
+  return `, ${savesSeconds >= 0 ? 'saves' : 'takes'} ${formatClock(Math.abs(savesSeconds))}`;
 }

@@ -165,7 +165,7 @@ export function TableView({ visit, plan, stones = noStones }: Props) {
       <section className={styles['pace']} aria-label="Pace">
         <Ring step={step} beat={beat} isPaused={state.status === 'paused'} />
         <div className={styles['count']}>
-          <span>{step.told?.count === 'hold' ? 'hold' : `of ${step.repetitions}`}</span>
+          <span>{step.told?.count === 'hold' ? 'seconds left' : `of ${step.repetitions}`}</span>
           {step.placements > 1 && (
             <span>
               place {beat.placement} of {step.placements}
