@@ -48,6 +48,8 @@ export interface PlanView {
   readonly reason: string;
   /** Findings or therapist have changed since it was made. */
   readonly isStale: boolean;
+  /** Day on which it was made. */
+  readonly madeOn: string;
 }
 
 export interface VisitFrame {

@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import SQLite from 'better-sqlite3';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Served, startServer } from '../../scripts/served.mjs';
@@ -82,6 +83,18 @@ describe('an hour at the table', () => {
     expect(events.filter(({ kind }) => kind === 'mark')).toHaveLength(1);
     expect(events.at(-1)?.kind).toBe('finish');
   }, 120_000);
+
+  it('says before the first step that a plan is of another day', async () => {
+    const { visit } = await mixedVisit('Gesa Gestern');
+    const db = new SQLite(path.join(data, 'velvet-stone.sqlite'));
+    const yesterday = new Date(Date.now() - 86_400_000).toISOString();
+    db.prepare('update plan set recorded_at = ? where visit_id = ?').run(yesterday, visit);
+    db.close();
+    await go(page, table(visit));
+    await words(page, 'Has today been asked?');
+    await tread(page, 'PageDown', 1);
+    await page.waitForFunction(() => !document.body.innerText.includes('Has today been asked?'));
+  });
 
   it('takes a key that is held down as one press', async () => {
     const { visit, steps } = await mixedVisit('Halte Taste');

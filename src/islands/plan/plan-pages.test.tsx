@@ -60,6 +60,7 @@ const planView = (wish: Wish): PlanView => {
     reason: '',
     treatment: null,
     isStale: false,
+    madeOn: '2026-11-25',
   };
 };
 const groinGone: Wish = { findings: [{ id: 'nodes-removed-inguinal', side: 'left' }] };

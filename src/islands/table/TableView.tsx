@@ -32,6 +32,8 @@ interface Props {
   readonly visit: VisitView;
   readonly plan: PlanView;
   readonly stones?: TableStones;
+  /** The plan was made today. */
+  readonly isOfToday?: boolean;
 }
 
 /** How long it is said that a technique was stopped (ms). */
@@ -42,7 +44,7 @@ const byClockMs = 1500;
 const noStones: TableStones = { cues: [], hotBathC: null };
 
 /** The treatment as it runs: one step, readable at arm’s length and more, by foot switch, space bar or a touch. */
-export function TableView({ visit, plan, stones = noStones }: Props) {
+export function TableView({ visit, plan, stones = noStones, isOfToday = true }: Props) {
   const availableSeconds = plan.treatment?.availableSeconds ?? plan.drainageCase.minutes * 60;
   const table = useTable(visit, plan.steps, plan.version, availableSeconds);
   const { state, steps, index, goOn, goBack, pause, ways, refit, marks, mark, stay, role } = table;
@@ -134,6 +136,12 @@ export function TableView({ visit, plan, stones = noStones }: Props) {
       </header>
       <div className={styles['bands']}>
         <Bands role={role} storeKind={table.storeKind} onTakeOver={takeOver} trouble={trouble} />
+        {isReady && !isOfToday && (
+          <p className={styles['band']} role="status">
+            <strong>This plan is of {plan.madeOn}.</strong> Has today been asked?{' '}
+            <a href={`/visits/${visit.id}/ask`}>Ask before you begin</a>
+          </p>
+        )}
         {foot === 'lost' && (
           <p className={styles['band']} role="status">
             <strong>The foot switch is silent.</strong> The space bar and a touch go on as before.

@@ -112,6 +112,7 @@ export function toPlanView(row: PlanRow, visit: VisitRecord): PlanView {
     isRearranged: row.is_rearranged === 1,
     reason: row.reason,
     isStale,
+    madeOn: isoDay(row.recorded_at),
   };
 }
 
