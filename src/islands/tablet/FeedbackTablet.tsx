@@ -4,8 +4,8 @@ import type { FeedbackTabletView } from '../../contracts/ask-views';
 import type { FeedbackField } from '../../contracts/record';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
-import { RequestError, send } from '../api';
 import { PinForm } from '../door/PinForm';
+import { keepTrying } from './keep-trying';
 import styles from './Tablet.module.css';
 
 interface Question {
@@ -38,8 +38,6 @@ const questionsOf = ({ isScented, isWarm }: FeedbackTabletView): readonly Questi
     : []),
 ];
 
-const retryMs = 2000;
-
 /** The tablet turned round after the treatment: one question a page, then back with the PIN. */
 export function FeedbackTablet({ view }: { readonly view: FeedbackTabletView }) {
   const questions = questionsOf(view);
@@ -50,7 +48,9 @@ export function FeedbackTablet({ view }: { readonly view: FeedbackTabletView }) 
   const question = questions[page];
   const answer = (field: FeedbackField, value: string) => {
     setAnswers({ ...answers, [field]: value });
-    queue.current = queue.current.then(() => keepTrying(view.visitId, { [field]: Number(value) }, setTrouble));
+    queue.current = queue.current.then(() =>
+      keepTrying(`/api/tablet/${view.visitId}/feedback`, { [field]: Number(value) }, setTrouble),
+    );
   };
   return (
     <main id="main" className={styles['tablet']}>
@@ -97,19 +97,4 @@ export function FeedbackTablet({ view }: { readonly view: FeedbackTabletView }) 
       )}
     </main>
   );
-}
-
-/** Sends an answer until it is stored; when the tablet was taken back meanwhile, it is not the client’s any more. */
-async function keepTrying(visitId: number, given: object, say: (trouble: string | undefined) => void): Promise<void> {
-  for (;;) {
-    try {
-      await send('POST', `/api/tablet/${visitId}/feedback`, given);
-      say(undefined);
-      return;
-    } catch (error) {
-      if (error instanceof RequestError && error.status >= 400 && error.status < 500) return;
-      say('Your answer is kept here and sent as soon as the house answers.');
-      await new Promise((resolve) => setTimeout(resolve, retryMs));
-    }
-  }
 }

@@ -2,9 +2,10 @@ import { useRef, useState } from 'react';
 import type { TabletView } from '../../contracts/ask-views';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
-import { RequestError, send, sentenceOf } from '../api';
+import { RequestError, send } from '../api';
 import { ConsentForm } from '../consent/ConsentForm';
 import { PinForm } from '../door/PinForm';
+import { keepTrying } from './keep-trying';
 import styles from './Tablet.module.css';
 
 type Answer = 'yes' | 'no' | 'unsure';
@@ -21,7 +22,7 @@ export function Tablet({ view }: { readonly view: TabletView }) {
 
   const keep = (given: readonly { readonly condition: string; readonly answer: Answer }[]) => {
     setAnswers((old) => ({ ...old, ...Object.fromEntries(given.map((g) => [g.condition, g.answer])) }));
-    queue.current = queue.current.then(() => keepTrying(view.visitId, given, setTrouble));
+    queue.current = queue.current.then(() => keepTrying(`/api/tablet/${view.visitId}`, { answers: given }, setTrouble));
   };
   const open = group
     ? opened.has(group.group) || group.questions.some((q) => answers[q.id] === 'yes' || answers[q.id] === 'unsure')
@@ -135,29 +136,4 @@ export function Tablet({ view }: { readonly view: TabletView }) {
       )}
     </main>
   );
-}
-
-const retryMs = 2000;
-
-/** Sends answers until they are stored; when the tablet was taken back meanwhile, they belong to nobody any more. */
-async function keepTrying(
-  visitId: number,
-  answers: readonly { readonly condition: string; readonly answer: Answer }[],
-  say: (trouble: string | undefined) => void,
-): Promise<void> {
-  for (;;) {
-    try {
-      await send('POST', `/api/tablet/${visitId}`, { answers });
-      say(undefined);
-      return;
-    } catch (error) {
-      say(
-        error instanceof RequestError && error.status === 0
-          ? 'Your answers are kept here and are stored soon.'
-          : sentenceOf(error),
-      );
-      if (!(error instanceof RequestError) || error.status !== 0) return;
-      await new Promise((resolve) => setTimeout(resolve, retryMs));
-    }
-  }
 }

@@ -1,0 +1,23 @@
+import { RequestError, send, sentenceOf } from '../api';
+
+const retryMs = 2000;
+
+/** Sends answers until they are stored; when the tablet was taken back meanwhile, they belong to nobody any more. */
+export async function keepTrying(
+  path: string,
+  answers: object,
+  say: (trouble: string | undefined) => void,
+): Promise<void> {
+  for (;;) {
+    try {
+      await send('POST', path, answers);
+      say(undefined);
+      return;
+    } catch (error) {
+      const isUnreachable = error instanceof RequestError && (error.status === 0 || error.status >= 500);
+      say(isUnreachable ? 'Your answers are kept here and are stored soon.' : sentenceOf(error));
+      if (!isUnreachable) return;
+      await new Promise((resolve) => setTimeout(resolve, retryMs));
+    }
+  }
+}
