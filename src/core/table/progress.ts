@@ -136,13 +136,19 @@ export interface BeatStep {
 const findPlaceMs = 6000;
 const moveOnMs = 2000;
 
+const isHandWork = ({ kind, told }: BeatStep) => !told && !['breathe', 'carry', 'return'].includes(kind);
+
+/** How long one repetition is given (ms): a second for a stretch of the skin, a share of the step's time for all else. */
+export const repetitionMsOf = (step: BeatStep): number =>
+  isHandWork(step) ? 1000 : Math.max(1000, (step.seconds * 1000 - findPlaceMs) / step.repetitions);
+
 /** Which repetition of which placement the pace is at, after `stepMs` of a step. */
 export function beatAt(step: BeatStep, stepMs: number): Beat {
   const working = stepMs - findPlaceMs - (step.setupSeconds ?? 0) * 1000;
-  const isHandWork = !step.told && !['breathe', 'carry', 'return'].includes(step.kind);
-  const placements = isHandWork ? step.placements : 1;
-  const pause = isHandWork ? moveOnMs : 0;
-  const repetitionMs = isHandWork ? 1000 : Math.max(1000, (step.seconds * 1000 - findPlaceMs) / step.repetitions);
+  const byHand = isHandWork(step);
+  const placements = byHand ? step.placements : 1;
+  const pause = byHand ? moveOnMs : 0;
+  const repetitionMs = repetitionMsOf(step);
   if (working < 0) return { placement: 1, repetition: 0, phase: 0, isOver: false };
   const perPlacement = step.repetitions * repetitionMs + pause;
   const index = Math.floor(working / perPlacement);

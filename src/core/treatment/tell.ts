@@ -73,7 +73,7 @@ export function tellStep(
   return {
     id: step.id,
     kind: kindOf(technique),
-    place: step.places[0] ?? 'abdomen-deep.mid',
+    place: step.places[0] ?? 'abdominal-deep.mid',
     toward: null,
     via: [],
     pressure: step.pressure === 'none' ? 'feather' : step.pressure,

@@ -7,7 +7,7 @@ export function asTableStep(step: HomeStep): TableStep {
     ...{
       id: step.id,
       kind: step.kind,
-      place: step.places[0] ?? 'abdomen-deep.mid',
+      place: step.places[0] ?? 'abdominal-deep.mid',
       toward: step.toward,
       via: step.via,
     },

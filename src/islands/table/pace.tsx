@@ -1,5 +1,5 @@
 import { spanOf, type TableStep } from '../../core/table/table-step';
-import type { Beat } from '../../core/table/progress';
+import { type Beat, repetitionMsOf } from '../../core/table/progress';
 import { pebbleOutlines } from '../../ui/pebbles';
 import styles from './TableView.module.css';
 
@@ -70,7 +70,7 @@ export const paceKindOf = (step: TableStep): PaceKind =>
 
 /** Seconds that are left of the hold at hand. */
 const holdLeft = (step: TableStep, beat: Beat) =>
-  Math.max(0, Math.ceil((1 - beat.phase) * (step.seconds / step.repetitions)));
+  Math.max(0, Math.ceil(((1 - beat.phase) * repetitionMsOf(step)) / 1000));
 
 /** The pace in its pebble. */
 export function Ring({ step, beat, isPaused }: RingProps) {
