@@ -271,6 +271,25 @@ describe('what a visit carries', () => {
     expect((await readStock(house.db, now)).mixes[0]?.leftMl).toBe(88);
   });
 
+  it('is taken from its bottle as much as was really used, as the closing says', async () => {
+    await fillShelf();
+    const mixed = await startMix(
+      house.db,
+      { blend: blend({ volumeMl: 100 }), visitId: null, clientId: null },
+      clinical,
+      actor,
+    );
+    if (mixed.kind !== 'saved') throw new Error(JSON.stringify(mixed));
+    await countMix(house.db, mixed.id, { counted: { lavender: 9, vetiver: 3 } });
+    await finishMix(house.db, mixed.id, actor);
+    const part = blend({ volumeMl: 12, parts: [{ oil: 'lavender', drops: 1 }] });
+    await chooseBlend(house.db, house.visit, { area: 'body', blend: part, pouredFrom: mixed.id }, clinical, actor);
+    const answers = closing({ pressure: null, comfort: null, redness: null, oilMl: { body: 7.5 }, basedOn: 0 });
+    await saveClosing(house.db, house.visit, answers, actor);
+    await finishVisit(house.db, house.visit, actor);
+    expect((await readStock(house.db, now)).mixes[0]?.leftMl).toBe(92.5);
+  });
+
   it('is remembered with how the client liked it', async () => {
     await insertAnswers(house.db, house.visit, {}, 'go', 1, now.toISOString());
     await chooseBlend(house.db, house.visit, { area: 'body', blend: blend(), pouredFrom: null }, clinical, actor);
