@@ -95,14 +95,19 @@ export function useEvents(visit: VisitView, planVersion: number) {
 
   useEffect(() => {
     if (role === 'leads') return;
+    let isFollowing = true;
     const look = () =>
       send<TableNow>('GET', `${path}/events`).then(
-        (now) => setEvents(now.events),
+        // An answer that comes after taking over is older than what was pressed since.
+        (now) => isFollowing && setEvents(now.events),
         () => undefined,
       );
     const following = setInterval(() => void look(), followMs);
     void look();
-    return () => clearInterval(following);
+    return () => {
+      isFollowing = false;
+      clearInterval(following);
+    };
   }, [path, role]);
 
   const emit = useCallback(
