@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { type FootPress, type FootState, simulatedFootSwitch } from '../devices/foot-switch';
 import { bounceMs } from './useTableKeys';
 
@@ -6,7 +6,7 @@ import { bounceMs } from './useTableKeys';
 export function useFootSwitch(onPress: (press: FootPress) => void): FootState {
   const [state, setState] = useState<FootState>('none');
   const latest = useRef(onPress);
-  useEffect(() => {
+  useLayoutEffect(() => {
     latest.current = onPress;
   });
   useEffect(() => {

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import { type MarkKind, markKinds, markWords } from '../../core/table/marks';
 import type { CatchUp } from '../../core/table/refit';
 import type { Shortcut } from '../../ui/shortcuts/Shortcuts';
@@ -49,7 +49,8 @@ export interface TableActs {
 /** Every key of the table, foot switch included; keys that are held down and double presses count once. */
 export function useTableKeys(acts: TableActs, ways: readonly CatchUp[]): void {
   const latest = useRef({ acts, ways });
-  useEffect(() => {
+  // With the words on the screen, not a moment after them: a key pressed at once must mean what is shown.
+  useLayoutEffect(() => {
     latest.current = { acts, ways };
   });
   useEffect(() => {
