@@ -238,6 +238,20 @@ describe('scope', () => {
   });
 });
 
+/** A bottle of the house with 100 mL in it, mixed and counted. */
+async function mixedBottle(): Promise<number> {
+  const mixed = await startMix(
+    house.db,
+    { blend: blend({ volumeMl: 100 }), visitId: null, clientId: null },
+    clinical,
+    actor,
+  );
+  if (mixed.kind !== 'saved') throw new Error(JSON.stringify(mixed));
+  await countMix(house.db, mixed.id, { counted: { lavender: 9, vetiver: 3 } });
+  await finishMix(house.db, mixed.id, actor);
+  return mixed.id;
+}
+
 describe('what a visit carries', () => {
   it('stands in the room list, is poured from the house’s bottle, and taken from it once when the visit is closed', async () => {
     await fillShelf();
@@ -245,19 +259,11 @@ describe('what a visit carries', () => {
     expect((await bench(house.visit)).visit?.needs.body?.ml).toBeGreaterThan(5);
     const room = async () => (await readRoom(house.db, house.visit))?.items.find(({ kind }) => kind === 'blend')?.oil;
     expect(await room()).toMatchObject({ words: 'No blend is chosen yet.', act: 'Choose a blend' });
-    const mixed = await startMix(
-      house.db,
-      { blend: blend({ volumeMl: 100 }), visitId: null, clientId: null },
-      clinical,
-      actor,
-    );
-    if (mixed.kind !== 'saved') throw new Error(JSON.stringify(mixed));
-    await countMix(house.db, mixed.id, { counted: { lavender: 9, vetiver: 3 } });
-    await finishMix(house.db, mixed.id, actor);
+    const bottle = await mixedBottle();
     const poured = {
       area: 'body' as const,
       blend: blend({ volumeMl: 12, parts: [{ oil: 'lavender', drops: 1 }] }),
-      pouredFrom: mixed.id,
+      pouredFrom: bottle,
     };
     expect(
       pathsOf(
@@ -273,17 +279,9 @@ describe('what a visit carries', () => {
 
   it('is taken from its bottle as much as was really used, as the closing says', async () => {
     await fillShelf();
-    const mixed = await startMix(
-      house.db,
-      { blend: blend({ volumeMl: 100 }), visitId: null, clientId: null },
-      clinical,
-      actor,
-    );
-    if (mixed.kind !== 'saved') throw new Error(JSON.stringify(mixed));
-    await countMix(house.db, mixed.id, { counted: { lavender: 9, vetiver: 3 } });
-    await finishMix(house.db, mixed.id, actor);
+    const bottle = await mixedBottle();
     const part = blend({ volumeMl: 12, parts: [{ oil: 'lavender', drops: 1 }] });
-    await chooseBlend(house.db, house.visit, { area: 'body', blend: part, pouredFrom: mixed.id }, clinical, actor);
+    await chooseBlend(house.db, house.visit, { area: 'body', blend: part, pouredFrom: bottle }, clinical, actor);
     const answers = closing({ pressure: null, comfort: null, redness: null, oilMl: { body: 7.5 }, basedOn: 0 });
     await saveClosing(house.db, house.visit, answers, actor);
     await finishVisit(house.db, house.visit, actor);
