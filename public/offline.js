@@ -40,9 +40,7 @@ async function keep(path, assets) {
   return true;
 }
 
-/** One page, or all of them and their files. */
 async function forget(path) {
-  if (path === undefined) return caches.delete(cacheName);
   const cache = await caches.open(cacheName);
   return cache.delete(path);
 }

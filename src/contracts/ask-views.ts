@@ -72,6 +72,4 @@ export interface FeedbackTabletView {
   readonly firstName: string;
   readonly house: string;
   readonly isScented: boolean;
-  /** Something warm was used, or could have been missed. */
-  readonly isWarm: boolean;
 }

@@ -5,6 +5,12 @@ import type { HomeWords } from './words';
 
 const times = (n: number) => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`);
 
+/** “Tuesday 1 December” of a day as it is stored. */
+const dayName = (day: string) =>
+  new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(
+    new Date(`${day}T12:00:00Z`),
+  );
+
 /** The words of a home sheet in English: plain, short, and without a name for any illness. */
 export const english: HomeWords = {
   language: 'en',
@@ -173,7 +179,7 @@ export const english: HomeWords = {
     ticked: 'Ticked off. Your therapist sees it at the next visit.',
     tickWaits: 'Kept on this phone; it is sent when there is a connection.',
     tooOften: (most, from) =>
-      `${times(most)[0]?.toUpperCase()}${times(most).slice(1)} in seven days is enough: again from ${from}.`,
+      `${times(most)[0]?.toUpperCase()}${times(most).slice(1)} in seven days is enough: again from ${dayName(from)}.`,
     log: 'Tick each time',
     logHow: 'Bring this along next time.',
     days: ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'],

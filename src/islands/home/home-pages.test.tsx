@@ -50,7 +50,7 @@ describe('the page behind a link', () => {
     expect(start()).toContain('Not yet done in the last seven days.');
     const enough = start({ thisWeek: ['2026-11-24', '2026-11-25'], mostPerWeek: 2, againFrom: '2026-12-01' });
     expect(enough).toContain('Done twice in the last seven days: enough.');
-    expect(enough).toContain('Twice in seven days is enough: again from 2026-12-01.');
+    expect(enough).toContain('Twice in seven days is enough: again from Tuesday 1 December.');
   });
 
   it('writes nothing of a note as markup', () => {

@@ -1,3 +1,4 @@
+import { format, parseISO } from 'date-fns';
 import { useCallback, useEffect, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TableStones } from '../../contracts/stone-views';
@@ -138,7 +139,7 @@ export function TableView({ visit, plan, stones = noStones, isOfToday = true }: 
         <Bands role={role} storeKind={table.storeKind} onTakeOver={takeOver} trouble={trouble} />
         {isReady && !isOfToday && (
           <p className={styles['band']} role="status">
-            <strong>This plan is of {plan.madeOn}.</strong> Has today been asked?{' '}
+            <strong>This plan is of {format(parseISO(plan.madeOn), 'd MMMM')}.</strong> Has today been asked?{' '}
             <a href={`/visits/${visit.id}/ask`}>Ask before you begin</a>
           </p>
         )}

@@ -37,10 +37,6 @@ export function useEvents(visit: VisitView, planVersion: number) {
   const isSending = useRef(false);
   const path = `/api/visits/${visit.id}`;
 
-  const changeOwn = (changed: readonly OwnEvent[]) => {
-    own.current = changed;
-  };
-
   /** Sends batch after batch until nothing is left or nobody answers; then tries again a little later. */
   const flush = useCallback(async (): Promise<void> => {
     if (isSending.current || device.current === '') return;
@@ -55,7 +51,7 @@ export function useEvents(visit: VisitView, planVersion: number) {
           events: sent.map(({ isAcknowledged: _, ...event }) => event),
         });
         const ids = new Set(sent.map(({ id }) => id));
-        changeOwn(own.current.map((event) => (ids.has(event.id) ? { ...event, isAcknowledged: true } : event)));
+        own.current = own.current.map((event) => (ids.has(event.id) ? { ...event, isAcknowledged: true } : event));
         await store.current.acknowledge(visit.id, ids).catch(() => undefined);
         if (answer.isAside) setRole('follows-device');
       }
@@ -77,7 +73,7 @@ export function useEvents(visit: VisitView, planVersion: number) {
       if (!isHere) return;
       store.current = opened;
       setStoreKind(opened.kind);
-      changeOwn(kept);
+      own.current = kept;
       device.current = deviceId();
       const isOthers = visit.lead !== null && visit.lead.deviceId !== device.current;
       setRole(isOthers ? 'follows-device' : isFree ? 'leads' : 'follows-window');
@@ -120,7 +116,7 @@ export function useEvents(visit: VisitView, planVersion: number) {
         ...event,
         ...{ id: crypto.randomUUID(), at, planVersion, number: last + 1 + i, isAcknowledged: false },
       }));
-      changeOwn([...own.current, ...fresh]);
+      own.current = [...own.current, ...fresh];
       setEvents((all) => [...all, ...fresh]);
       store.current
         .put(visit.id, fresh)
@@ -136,7 +132,7 @@ export function useEvents(visit: VisitView, planVersion: number) {
       const now = await send<TableNow>('POST', `${path}/lead`, { deviceId: device.current });
       await holdTable(visit.id, true, () => setRole('follows-window'));
       const kept = await store.current.read(visit.id).catch(() => []);
-      changeOwn(mergeOwn(own.current, kept));
+      own.current = mergeOwn(own.current, kept);
       setEvents(now.events);
       setRole('leads');
       return true;

@@ -19,7 +19,7 @@ const numbered = (options: readonly { readonly value: number; readonly text: str
   options.map(({ value, text }) => ({ value: String(value), text }));
 
 /** Only how it was: no names of illnesses, nothing of the record. */
-const questionsOf = ({ isScented, isWarm }: FeedbackTabletView): readonly Question[] => [
+const questionsOf = ({ isScented }: FeedbackTabletView): readonly Question[] => [
   {
     field: 'pressure',
     ask: 'How was the pressure?',
@@ -32,7 +32,7 @@ const questionsOf = ({ isScented, isWarm }: FeedbackTabletView): readonly Questi
   { field: 'comfort', ask: 'How comfortable was it? 0: not at all, 10: it could not be better', options: tenths },
   { field: 'relaxationBefore', ask: 'How relaxed were you when you came?', options: tenths },
   { field: 'relaxationAfter', ask: 'How relaxed are you now?', options: tenths },
-  ...(isWarm ? [{ field: 'warmth' as const, ask: 'How was the warmth?', options: numbered(warmthAnswers) }] : []),
+  { field: 'warmth', ask: 'How was the warmth?', options: numbered(warmthAnswers) },
   ...(isScented
     ? [{ field: 'scent' as const, ask: 'How did you like the scent?', options: numbered(scentAnswers) }]
     : []),

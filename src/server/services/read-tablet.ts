@@ -49,6 +49,5 @@ export async function readFeedbackTablet(db: Db, visitId: number): Promise<Feedb
     firstName: visit.client.name.split(' ')[0] ?? visit.client.name,
     house: house?.name ?? '',
     isScented: Object.values(blends).some(({ blend }) => blend.parts.length > 0),
-    isWarm: true,
   };
 }
