@@ -35,6 +35,7 @@ export function useEvents(visit: VisitView, planVersion: number) {
   const store = useRef<EventStore>(memoryStore());
   const device = useRef('');
   const isSending = useRef(false);
+  const holds = useRef(0);
   const path = `/api/visits/${visit.id}`;
 
   /** Sends batch after batch until nothing is left or nobody answers; then tries again a little later. */
@@ -69,7 +70,7 @@ export function useEvents(visit: VisitView, planVersion: number) {
     const begin = async () => {
       const opened = await openEventStore();
       const kept = await opened.read(visit.id).catch(() => []);
-      const isFree = await holdTable(visit.id, false, () => isHere && setRole('follows-window'));
+      const isFree = await holdTable(visit.id, false, () => isHere && holds.current === 0 && setRole('follows-window'));
       if (!isHere) return;
       store.current = opened;
       setStoreKind(opened.kind);
@@ -130,7 +131,9 @@ export function useEvents(visit: VisitView, planVersion: number) {
   const takeOver = useCallback(async (): Promise<boolean> => {
     try {
       const now = await send<TableNow>('POST', `${path}/lead`, { deviceId: device.current });
-      await holdTable(visit.id, true, () => setRole('follows-window'));
+      // Taking the lock from itself, too, tells the old holder that it is lost: only the newest hold counts.
+      const hold = (holds.current += 1);
+      await holdTable(visit.id, true, () => holds.current === hold && setRole('follows-window'));
       const kept = await store.current.read(visit.id).catch(() => []);
       own.current = mergeOwn(own.current, kept);
       setEvents(now.events);
