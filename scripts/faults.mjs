@@ -6,7 +6,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { signInDemo, startServer } from './served.mjs';
-import { ensureBuilt, ensureInstalled, root } from './setup.mjs';
+import { ensureBuilt, ensureInstalled } from './setup.mjs';
+import { checkWithoutFindings, withSource } from './source.mjs';
 
 ensureInstalled();
 ensureBuilt();
@@ -36,23 +37,10 @@ const call = async (method, to, body) => {
   return { status: answer.status, body: text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : text };
 };
 
-/** The questions of the check, from the source. */
-async function questionsOf() {
-  const { createServer } = await import('vite');
-  const options = { root, configFile: false, server: { middlewareMode: true }, appType: 'custom', logLevel: 'error' };
-  const vite = await createServer(options);
-  try {
-    const { visitCheck } = await vite.ssrLoadModule('/src/server/services/visit-check.ts');
-    return [...visitCheck.flags, ...visitCheck.today, ...visitCheck.others];
-  } finally {
-    await vite.close();
-  }
-}
-
 /** Marit's visit of today, planned and ready for the table: its check is answered as the page would. */
 async function prepareVisit() {
   const visit = Number(/href="\/visits\/(\d+)\/\w+"[^>]*>Marit/.exec((await call('GET', '/')).body)?.[1]);
-  const answers = Object.fromEntries((await questionsOf()).map(({ id }) => [id, 'no']));
+  const answers = await withSource(checkWithoutFindings);
   const { status } = await call('POST', `/api/visits/${visit}/check`, { answers });
   await call('GET', `/visits/${visit}/plan`);
   const { plan } = (await call('GET', `/api/visits/${visit}`)).body;
