@@ -9,14 +9,9 @@ import { insertFinding, type NewFinding } from '../server/repositories/findings'
 import { insertClient, noLikes } from '../server/repositories/clients';
 import { findHouse, insertHouse, insertTherapist } from '../server/repositories/people';
 import { insertConsent, insertIntakeAnswers } from '../server/repositories/screening';
-import {
-  insertAnswers,
-  insertClosing,
-  insertEvents,
-  insertVisit,
-  listVisits,
-  setStage,
-} from '../server/repositories/visits';
+import { insertClosing } from '../server/repositories/closings';
+import { insertEvents } from '../server/repositories/table-events';
+import { insertAnswers, insertVisit, listVisits, setStage } from '../server/repositories/visits';
 import { listConditions } from '../server/services/describe-finding';
 import { dayBounds, isoDay } from '../server/services/house-clock';
 import { plainLetters } from '../core/search/nearness';

@@ -2,7 +2,7 @@ import { mostWrongPins, waitAfterFailures } from '../../core/sign-in/lockout';
 import type { Db } from '../db/connection';
 import type { StaffMember } from '../repositories/people';
 import { changeSession, deleteSession, deleteSessionsOf, findSession } from '../repositories/sessions';
-import { insertAudit } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
 import { isSecret } from './secrets';
 import { openSession, type Session } from './sessions';
 

@@ -13,7 +13,8 @@ import { type Db, openDatabase } from '../db/connection';
 import { endFinding, insertFinding, listFindings } from './findings';
 import { findClient, insertClient, searchClients, setArchived } from './clients';
 import { findHouse, insertHouse, insertTherapist, listBookable, listTherapists } from './people';
-import { countVisits, insertEvents, insertVisit, listEvents, listVisits, setStage } from './visits';
+import { insertEvents, listEvents } from './table-events';
+import { countVisits, insertVisit, listVisits, setStage } from './visits';
 
 const at = '2026-11-25T08:00:00.000Z';
 let db: Db;

@@ -14,7 +14,7 @@ import {
   insertOverride,
   latestWording,
 } from '../repositories/screening';
-import { insertAudit } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
 import { pregnancyOn } from '../../core/screening/pregnancy';
 import { isoDay } from './house-clock';
 import { readAskState } from './read-ask';

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { fileTypeFromBuffer } from 'file-type';
 import type { Db } from '../db/connection';
 import { findClient } from '../repositories/clients';
-import { insertAudit } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
 import type { Actor, SaveRefusal } from './saving';
 
 export const largestFileBytes = 10_000_000;

@@ -9,7 +9,7 @@ import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
 import { findMix, insertBlend, listBlends, listVisitBlends, removeBlend, setVisitBlend } from '../repositories/blends';
 import { changeClient, findClient, toClientData } from '../repositories/clients';
-import { insertAudit } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
 import { mayNotSmell, oilScopeOf, readOilClient } from './oil-client';
 import { readVisitFrame, screeningCaseOf, type VisitRecord } from './read-visit';
 import type { Actor, SaveRefusal } from './saving';

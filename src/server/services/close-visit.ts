@@ -2,14 +2,9 @@ import { type ClosingInput, type FeedbackField, type FeedbackInput, feedbackFiel
 import type { ClosingView } from '../../contracts/visit-views';
 import { plainNote } from '../../core/visit/note-doc';
 import type { Db } from '../db/connection';
-import {
-  insertAudit,
-  insertClosing,
-  insertSignature,
-  latestClosing,
-  listSignatures,
-  setStage,
-} from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
+import { insertClosing, insertSignature, latestClosing, listSignatures } from '../repositories/closings';
+import { setStage } from '../repositories/visits';
 import { readVisitFrame } from './read-visit';
 import { pourForVisit } from './visit-blends';
 import type { Actor, SaveRefusal } from './saving';

@@ -1,7 +1,7 @@
 import { sql } from 'kysely';
 import type { Db } from '../db/connection';
 import { findClient } from '../repositories/clients';
-import { insertAudit } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
 import { eraseRows, rowsOfClient } from '../repositories/whole-client';
 import type { Actor, SaveRefusal } from './saving';
 

@@ -9,7 +9,7 @@ import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
 import { findClient } from '../repositories/clients';
 import { endFinding, insertFinding, listFindings, type StoredFinding } from '../repositories/findings';
-import { insertAudit } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
 import { describeFinding, drainageOf } from './describe-finding';
 import { isoDay } from './house-clock';
 import type { Actor, SaveRefusal } from './saving';

@@ -7,7 +7,8 @@ import type { GivenTreatment } from '../../core/treatment/compare';
 import type { Db } from '../db/connection';
 import type { TreatmentHolds } from '../../contracts/treatment';
 import type { TreatmentView } from '../../contracts/treatment-views';
-import { latestPlan, listEvents } from '../repositories/visits';
+import { listEvents } from '../repositories/table-events';
+import { latestPlan } from '../repositories/visits';
 import { shortDay } from './house-clock';
 
 /** The part of an id of block or step that does not depend on which choice it belongs to. */

@@ -1,5 +1,6 @@
 import type { Db } from '../db/connection';
-import { insertAudit, setTherapist } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
+import { setTherapist } from '../repositories/visits';
 import { readVisitFrame } from './read-visit';
 import type { Actor, SaveRefusal } from './saving';
 

@@ -24,7 +24,7 @@ import {
   type StoredSheet,
 } from '../repositories/home';
 import { findHouse, listTherapists } from '../repositories/people';
-import { insertAudit } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
 import { composeHome, mostPerWeekOf } from './compose-home';
 import { isoDay, longDay, shortDay } from './house-clock';
 import { readHouseLibrary } from './read-library';

@@ -10,7 +10,7 @@ import type { Db } from '../db/connection';
 import { readTable } from '../exchange/read-table';
 import { findClientMeasuring, findMeasuring } from '../repositories/measures';
 import { insertTapings, type NewTaping } from '../repositories/tapings';
-import { insertAudit } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
 import { isoDay } from './house-clock';
 import type { Actor, SaveRefusal } from './saving';
 import { volumeOf } from './taping-volume';

@@ -5,7 +5,8 @@ import { readCase } from '../../core/drainage/case';
 import { planDrainage } from '../../core/drainage/plan';
 import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
-import { insertPlan, latestPlan, listEvents, setHolds } from '../repositories/visits';
+import { listEvents } from '../repositories/table-events';
+import { insertPlan, latestPlan, setHolds } from '../repositories/visits';
 import { caseOf, readVisitFrame, toPlanView } from './read-visit';
 import { type Actor, type SaveRefusal, advance } from './saving';
 

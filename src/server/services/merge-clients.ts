@@ -4,7 +4,7 @@ import type { Db } from '../db/connection';
 import type { ClientRow } from '../db/schema';
 import { changeClient, findClient, listAlike, toClientData } from '../repositories/clients';
 import { listFindings } from '../repositories/findings';
-import { insertAudit } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
 import { type Counts, countOf, moveRows } from '../repositories/whole-client';
 import { describeFinding } from './describe-finding';
 import { isoDay } from './house-clock';

@@ -1,6 +1,6 @@
 import type { Db } from '../db/connection';
 import { log } from '../log';
-import { insertAudit } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
 import type { Actor } from './saving';
 
 /** Looking at the same record again within this time is one look. */

@@ -7,7 +7,7 @@ import type { Db } from '../db/connection';
 import { findClient } from '../repositories/clients';
 import { listObservationsOfClient } from '../repositories/measures';
 import { insertTemplate, listTemplates, removeTemplate } from '../repositories/templates';
-import { insertAudit } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
 import { lastTreatment } from './given-treatment';
 import { unknownChoices } from './make-treatment';
 import { type HouseLibrary, readHouseLibrary } from './read-library';

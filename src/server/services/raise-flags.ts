@@ -11,7 +11,7 @@ import {
   listOpenFlags,
 } from '../repositories/measures';
 import { listTapingsOfClient } from '../repositories/tapings';
-import { insertAudit } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
 import { readChangeLimits } from './change-limits';
 import { shortDay } from './house-clock';
 import type { VisitRecord } from './read-visit';

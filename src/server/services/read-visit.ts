@@ -17,17 +17,9 @@ import { listFindings, type StoredFinding } from '../repositories/findings';
 import { findMeasuring } from '../repositories/measures';
 import { findHouse, listTherapists } from '../repositories/people';
 import { listOverrides, type StoredOverride } from '../repositories/screening';
-import {
-  countEarlierVisits,
-  findVisit,
-  latestAnswers,
-  latestClosing,
-  latestPlan,
-  countAside,
-  findLead,
-  listEvents,
-  listSignatures,
-} from '../repositories/visits';
+import { latestClosing, listSignatures } from '../repositories/closings';
+import { countAside, findLead, listEvents } from '../repositories/table-events';
+import { countEarlierVisits, findVisit, latestAnswers, latestPlan } from '../repositories/visits';
 import { lastTapingBefore, listTapingsOfVisit } from '../repositories/tapings';
 import { describeFinding, drainageOf } from './describe-finding';
 import { clockTime, isoDay, longDay, shortDay } from './house-clock';

@@ -10,15 +10,9 @@ import { rankOf } from '../../core/screening/tables';
 import { stopsTreatment } from '../../core/swelling/referral';
 import type { TableEvent } from '../../core/table/progress';
 import type { Db } from '../db/connection';
-import {
-  findLead,
-  findVisit,
-  insertAudit,
-  insertEvents,
-  latestPlan,
-  listEvents,
-  setLead,
-} from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
+import { findLead, insertEvents, listEvents, setLead } from '../repositories/table-events';
+import { findVisit, latestPlan } from '../repositories/visits';
 import { readFlags } from './raise-flags';
 import { readVisitFrame, toPlanView } from './read-visit';
 import { type Actor, type SaveRefusal, advance } from './saving';

@@ -20,7 +20,7 @@ import type { TableStep } from '../../core/table/table-step';
 import type { Db } from '../db/connection';
 import { findClient } from '../repositories/clients';
 import { findHabits, listStones, type StoredStone } from '../repositories/stones';
-import { listClosingsOfClient } from '../repositories/visits';
+import { listClosingsOfClient } from '../repositories/closings';
 import { screeningCaseOf, type VisitRecord } from './read-visit';
 import { screenCase } from './screen-visit';
 

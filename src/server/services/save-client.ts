@@ -2,7 +2,7 @@ import type { ClientChangeInput, ClientInput } from '../../contracts/record';
 import type { Db } from '../db/connection';
 import { changeClient, findClient, insertClient, setArchived, toClientData } from '../repositories/clients';
 import { listFindings } from '../repositories/findings';
-import { insertAudit } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
 import type { Actor, SaveRefusal } from './saving';
 
 export async function addClient(

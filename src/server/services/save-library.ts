@@ -7,7 +7,7 @@ import type { Technique } from '../../core/library/technique';
 import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
 import { type EntryKind, findEntry, insertEntry, removeEntry } from '../repositories/library';
-import { insertAudit } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
 import { readHouseLibrary } from './read-library';
 import type { Actor, SaveRefusal } from './saving';
 

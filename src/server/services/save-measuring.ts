@@ -14,7 +14,7 @@ import {
   storeMeasuring,
   updateProtocol,
 } from '../repositories/measures';
-import { insertAudit } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
 import type { Actor, SaveRefusal } from './saving';
 
 type Saved = { readonly kind: 'saved' } | SaveRefusal;

@@ -4,7 +4,7 @@ import type { BottleInput } from '../../contracts/oil-house';
 import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
 import { insertBottle, insertDraw, listBottles, updateBottle } from '../repositories/oils';
-import { insertAudit } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
 import { isoDay } from './house-clock';
 import type { Actor, SaveRefusal } from './saving';
 

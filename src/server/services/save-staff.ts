@@ -5,7 +5,7 @@ import { hashSecret } from '../auth/secrets';
 import type { Db } from '../db/connection';
 import { insertTherapist, listStaff } from '../repositories/people';
 import { deleteSessionsOf } from '../repositories/sessions';
-import { insertAudit } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
 import type { Actor, SaveRefusal } from './saving';
 
 /** Two letters for a pebble. */

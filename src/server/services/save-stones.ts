@@ -3,7 +3,7 @@ import { stoneBook } from '../../catalogue/stones/stones';
 import { plausibleFullness, shapeOf } from '../../core/stones/shape';
 import type { Db } from '../db/connection';
 import { insertCare, insertStones, listStones, storeHabits, updateStone } from '../repositories/stones';
-import { insertAudit } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
 import type { Actor, SaveRefusal } from './saving';
 
 type Saved = { readonly kind: 'saved' } | SaveRefusal;

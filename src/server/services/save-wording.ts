@@ -1,7 +1,7 @@
 import type { WordingInput } from '../../contracts/sign-in';
 import type { Db } from '../db/connection';
 import { insertWording } from '../repositories/screening';
-import { insertAudit } from '../repositories/visits';
+import { insertAudit } from '../repositories/audit';
 import { readWording } from './read-ask';
 import type { Actor, SaveRefusal } from './saving';
 

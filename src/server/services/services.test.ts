@@ -13,7 +13,7 @@ import { makePlan, rearrangeCourse } from './make-plan';
 import { changeOf, findClients, readClient } from './read-client';
 import { readDay } from './read-day';
 import { readVisit } from './read-visit';
-import { countAside } from '../repositories/visits';
+import { countAside } from '../repositories/table-events';
 import { readTableNow, readyForTable, recordEvents, takeLead } from './record-table';
 import { saveTaping } from './save-taping';
 import { setUpHouse } from './set-up-house';

@@ -1,6 +1,6 @@
 import { endpoint, idOf } from '../../../../server/http/endpoint';
 import { notFound } from '../../../../server/http/problem';
-import { insertAudit } from '../../../../server/repositories/visits';
+import { insertAudit } from '../../../../server/repositories/audit';
 import { printReferral, readReferral } from '../../../../server/services/referral';
 
 export const GET = endpoint(async (context) => {

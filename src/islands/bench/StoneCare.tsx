@@ -1,0 +1,48 @@
+import type { StoneBenchView } from '../../contracts/stone-views';
+import { careKinds } from '../../contracts/stones';
+import { Button } from '../../ui/button/Button';
+import { send, sentenceOf } from '../api';
+import styles from './Bench.module.css';
+
+const careWords = {
+  cleaned: 'Cleaned',
+  oiled: 'Oiled',
+  'water-changed': 'Water changed',
+  checked: 'Looked for cracks',
+} as const;
+
+/** When the stones were last cleaned and oiled and the water changed, and a press for each time it is done again. */
+export function StoneCare({
+  bench,
+  onSaid,
+}: {
+  readonly bench: StoneBenchView;
+  /** What was written down, or why it was not. */
+  readonly onSaid: (words: string, isDone: boolean) => void;
+}) {
+  const [stone] = bench.stones.filter(({ state }) => state === 'in-use');
+  const care = async (what: (typeof careKinds)[number]) => {
+    try {
+      await send('POST', '/api/stones/care', { what, stones: [] });
+      onSaid(`${careWords[what]}: written down.`, true);
+    } catch (error) {
+      onSaid(sentenceOf(error), false);
+    }
+  };
+  return (
+    <section className={styles['care']}>
+      <h2>Care</h2>
+      <p className={styles['soft']}>
+        Cleaned {stone?.lastCleaned ?? 'never yet'} · oiled {stone?.lastOiled ?? 'never yet'} · water changed{' '}
+        {bench.lastWaterChange ?? 'never yet'}
+      </p>
+      <div className={styles['pairButtons']}>
+        {careKinds.map((what) => (
+          <Button key={what} onClick={() => void care(what)}>
+            {careWords[what]}
+          </Button>
+        ))}
+      </div>
+    </section>
+  );
+}

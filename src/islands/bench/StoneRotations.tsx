@@ -1,0 +1,52 @@
+import type { StoneBenchView } from '../../contracts/stone-views';
+import styles from './Bench.module.css';
+import { Lanes } from './Lanes';
+
+type VisitStones = NonNullable<StoneBenchView['visit']>;
+
+/** Which stone serves when: of one visit, with how the first touch has to be, or of the whole day. */
+export function StoneRotations({ visit, day }: Pick<StoneBenchView, 'visit' | 'day'>) {
+  return (
+    <>
+      {visit && <FirstTouch visit={visit} />}
+      {visit && visit.rotations.length > 0 && (
+        <section aria-label="Rotation">
+          <div className={styles['line']}>
+            <h2>Rotation</h2>
+            <span>
+              {visit.minutes} minutes ·{' '}
+              {visit.rotations.every(({ rotation }) => rotation.feasible) ? 'enough stones' : 'not enough stones'}
+            </span>
+          </div>
+          <Lanes rotations={visit.rotations} minutes={visit.minutes} />
+        </section>
+      )}
+      {day && (
+        <section aria-label="Rotation">
+          <div className={styles['line']}>
+            <h2>The whole day</h2>
+            <span>minutes from {day.from}, one bath for all</span>
+          </div>
+          <Lanes rotations={day.rotations} minutes={day.minutes} />
+        </section>
+      )}
+      {visit && visit.rotations.length === 0 && (
+        <p className={styles['soft']}>
+          {visit.noHeat || 'The plan of this visit takes no stones yet.'}{' '}
+          <a href={`/visits/${visit.id}/plan`}>To the plan</a>
+        </p>
+      )}
+    </>
+  );
+}
+
+function FirstTouch({ visit }: { readonly visit: VisitStones }) {
+  if (visit.noHeat) return <p className={styles['note']}>No heat today: {visit.noHeat}</p>;
+  return (
+    <p className={styles['note']}>
+      First touch at {visit.moving.firstC}° gliding, {visit.resting.firstC}° at rest on a cloth:{' '}
+      {visit.moving.why.join(' ')} Back of your hand first, turn it every second pass, light behind the knee, never on
+      bone; and ask.
+    </p>
+  );
+}

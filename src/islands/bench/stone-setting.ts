@@ -1,0 +1,106 @@
+import { stoneBook } from '../../catalogue/stones/stones';
+import type { StoneBenchView } from '../../contracts/stone-views';
+import { type MaterialId, materialIds, type SizeId, sizeIds, type SkinId, skinIds } from '../../core/stones/book';
+
+type VisitStones = NonNullable<StoneBenchView['visit']>;
+
+/** What is looked at on the stone bench: a stone, how warm it is, and how it meets the skin. */
+export interface StoneSetting {
+  readonly size: SizeId;
+  readonly material: MaterialId;
+  readonly startC: number;
+  readonly isMoving: boolean;
+  readonly towelLayers: number;
+  readonly flip: boolean;
+  readonly skin: SkinId;
+  readonly seconds: number;
+  /** A stone of the house that is looked at instead of the usual one of its size. */
+  readonly stone: { readonly id: number; readonly thicknessMm: number } | null;
+}
+
+const usualFirstC = 52;
+const warmestC = 60;
+const mostLayers = 3;
+const [fiveMinutes, quarterHour] = [300, 900];
+
+/** A palm stone at rest on a cloth, as warm as this client may be touched with. */
+export function startingSetting(visit: VisitStones | null): StoneSetting {
+  return {
+    ...{ size: 'palm', material: 'basalt', startC: visit?.moving.firstC ?? usualFirstC, isMoving: false },
+    ...{ towelLayers: 1, flip: true, skin: visit?.limits.skin ?? 'normal', seconds: fiveMinutes, stone: null },
+  };
+}
+
+/** Half degrees between ice and the hottest a bath may be. */
+export const warmedBy = (now: StoneSetting, byC: number): StoneSetting => ({
+  ...now,
+  startC: Math.min(warmestC, Math.max(0, Math.round((now.startC + byC) * 2) / 2)),
+});
+
+export const isCold = ({ startC }: StoneSetting): boolean => startC < stoneBook.physics.skinC;
+
+export const thicknessMmOf = ({ stone, size }: StoneSetting): number =>
+  stone?.thicknessMm ?? stoneBook.sizes[size].thicknessMm;
+
+/** The size without its measures, as in “Palm”. */
+const sizeWord = ({ size }: StoneSetting) => stoneBook.sizes[size].label.replace(/ \(.*/, '');
+const materialWord = ({ material }: StoneSetting) => stoneBook.materials[material].label.toLowerCase();
+const flipWord = ({ flip }: StoneSetting) => (flip ? 'turned once' : 'not turned');
+
+export function clothWords({ towelLayers }: StoneSetting): string {
+  if (towelLayers === 0) return 'no cloth';
+  return towelLayers === 1 ? 'one cloth' : `${towelLayers} cloths`;
+}
+
+/** As in “Palm stone gliding, from 52°”. */
+export const titleOf = (now: StoneSetting): string =>
+  `${sizeWord(now)} stone ${now.isMoving ? 'gliding' : 'at rest'}, from ${now.startC}°`;
+
+/** What the title leaves out. */
+export const detailsOf = (now: StoneSetting): string =>
+  [materialWord(now), now.isMoving ? flipWord(now) : clothWords(now), `${now.skin} skin`].join(' · ');
+
+const next = <T>(list: readonly T[], now: T): T => list[(list.indexOf(now) + 1) % list.length] ?? now;
+
+/** What can be put in a bath of warm water. */
+const bathMaterials = materialIds.filter((id) => stoneBook.materials[id].isWaterSafe);
+
+/** Something to turn by one letter or one press. */
+export interface Knob {
+  readonly letter: string;
+  readonly tells: string;
+  readonly shows: (now: StoneSetting) => string;
+  readonly turn: (now: StoneSetting) => StoneSetting;
+}
+
+/** In the order of their buttons. */
+export const knobs: readonly Knob[] = [
+  {
+    ...{ letter: 's', tells: 'size', shows: (now) => sizeWord(now).toLowerCase() },
+    turn: (now) => ({ ...now, size: next(sizeIds, now.size), stone: null }),
+  },
+  {
+    ...{ letter: 'm', tells: 'material', shows: materialWord },
+    turn: (now) => ({ ...now, material: next(bathMaterials, now.material), stone: null }),
+  },
+  {
+    ...{ letter: 'c', tells: 'cloths', shows: clothWords },
+    turn: (now) => ({ ...now, towelLayers: (now.towelLayers + 1) % (mostLayers + 1) }),
+  },
+  {
+    ...{ letter: 'g', tells: 'gliding or at rest', shows: ({ isMoving }) => (isMoving ? 'gliding' : 'at rest') },
+    turn: (now) => ({ ...now, isMoving: !now.isMoving }),
+  },
+  {
+    ...{ letter: 'f', tells: 'turned once or not', shows: flipWord },
+    turn: (now) => ({ ...now, flip: !now.flip }),
+  },
+  {
+    ...{ letter: 'k', tells: 'kind of skin', shows: ({ skin }) => `${skin} skin` },
+    turn: (now) => ({ ...now, skin: next(skinIds, now.skin) }),
+  },
+  {
+    ...{ letter: 't', tells: 'five or fifteen minutes', shows: ({ seconds }) => `${seconds / 60} min` },
+    turn: (now) => ({ ...now, seconds: now.seconds === fiveMinutes ? quarterHour : fiveMinutes }),
+  },
+];

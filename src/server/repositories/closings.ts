@@ -1,0 +1,106 @@
+import type { ClosingInput } from '../../contracts/record';
+import type { ClosingView } from '../../contracts/visit-views';
+import type { Db } from '../db/connection';
+import type { ClosingRow } from '../db/schema';
+
+/** What of a closing is kept as one document. */
+type ClosingMore = Pick<ClosingInput, 'noteDoc' | 'byClient' | 'oilMl' | 'stonesUsed' | 'aftercare'>;
+const noMore: ClosingMore = { noteDoc: null, byClient: [], oilMl: {}, stonesUsed: null, aftercare: null };
+
+export function toClosing(row: ClosingRow): ClosingView {
+  return {
+    version: row.version,
+    pressure: row.pressure as ClosingView['pressure'],
+    comfort: row.comfort,
+    redness: row.redness,
+    rednessBefore: row.redness_before,
+    fadeMinutes: row.fade_minutes,
+    warmth: row.warmth,
+    scent: row.scent,
+    relaxationBefore: row.relaxation_before,
+    relaxationAfter: row.relaxation_after,
+    note: row.note,
+    ...noMore,
+    ...(JSON.parse(row.more_json) as Partial<ClosingMore>),
+  };
+}
+
+export async function latestClosing(db: Db, visitId: number): Promise<ClosingView | undefined> {
+  const row = await db
+    .selectFrom('closing')
+    .selectAll()
+    .where('visit_id', '=', visitId)
+    .orderBy('version', 'desc')
+    .executeTakeFirst();
+  return row && toClosing(row);
+}
+
+export async function insertClosing(
+  db: Db,
+  visitId: number,
+  version: number,
+  given: Omit<ClosingInput, keyof ClosingMore> & Partial<ClosingMore>,
+  by: number | null,
+  now: string,
+): Promise<void> {
+  await db
+    .insertInto('closing')
+    .values({
+      visit_id: visitId,
+      version,
+      pressure: given.pressure,
+      comfort: given.comfort,
+      redness: given.redness,
+      redness_before: given.rednessBefore,
+      fade_minutes: given.fadeMinutes,
+      warmth: given.warmth,
+      scent: given.scent,
+      relaxation_before: given.relaxationBefore,
+      relaxation_after: given.relaxationAfter,
+      note: given.note,
+      recorded_at: now,
+      recorded_by: by,
+      more_json: JSON.stringify(moreOf({ ...noMore, ...given })),
+    })
+    .execute();
+}
+
+const moreOf = ({ noteDoc, byClient, oilMl, stonesUsed, aftercare }: ClosingMore): ClosingMore => ({
+  ...{ noteDoc, byClient, oilMl, stonesUsed, aftercare },
+});
+
+export interface SignatureRecord {
+  readonly version: number;
+  readonly therapistId: number | null;
+  readonly signedAt: string;
+}
+
+/** Who signed the record of a visit, and which version of it; oldest first. */
+export async function listSignatures(db: Db, visitId: number): Promise<readonly SignatureRecord[]> {
+  const rows = await db.selectFrom('signature').selectAll().where('visit_id', '=', visitId).orderBy('id').execute();
+  return rows.map((row) => ({
+    ...{ version: row.closing_version, therapistId: row.therapist_id, signedAt: row.signed_at },
+  }));
+}
+
+export async function insertSignature(db: Db, visitId: number, given: SignatureRecord): Promise<void> {
+  await db
+    .insertInto('signature')
+    .values({
+      ...{ visit_id: visitId, closing_version: given.version },
+      ...{ therapist_id: given.therapistId, signed_at: given.signedAt },
+    })
+    .execute();
+}
+
+/** Visit of a client → what was asked at its end, newest version. */
+export async function listClosingsOfClient(db: Db, clientId: number): Promise<ReadonlyMap<number, ClosingView>> {
+  const rows = await db
+    .selectFrom('closing')
+    .innerJoin('visit', 'visit.id', 'closing.visit_id')
+    .selectAll('closing')
+    .where('visit.client_id', '=', clientId)
+    .orderBy('closing.version')
+    .execute();
+  return new Map(rows.map((row) => [row.visit_id, toClosing(row)]));
+}

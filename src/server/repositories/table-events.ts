@@ -1,0 +1,101 @@
+import type { TableLead } from '../../contracts/visit-views';
+import type { MarkKind } from '../../core/table/marks';
+import type { TableChange, TableEvent } from '../../core/table/progress';
+import type { Db } from '../db/connection';
+
+export interface EventOrigin {
+  readonly deviceId: string | null;
+  /** Sent by a device that does not lead (any more): on record, but not replayed. */
+  readonly isAside: boolean;
+}
+
+/** Stores events that are not there yet, in the order given; sending again changes nothing. @returns how many were new */
+export async function insertEvents(
+  db: Db,
+  visitId: number,
+  events: readonly TableEvent[],
+  now: string,
+  { deviceId, isAside }: EventOrigin = { deviceId: null, isAside: false },
+): Promise<number> {
+  if (events.length === 0) return 0;
+  const results = await db
+    .insertInto('table_event')
+    .values(
+      events.map((event) => ({
+        id: event.id,
+        visit_id: visitId,
+        kind: event.kind,
+        step_id: event.stepId,
+        plan_version: event.planVersion,
+        happened_at: event.at,
+        received_at: now,
+        change_json: event.change ? JSON.stringify(event.change) : null,
+        mark: event.mark ?? null,
+        device_id: deviceId,
+        number: event.number ?? null,
+        is_aside: isAside ? (1 as const) : (0 as const),
+      })),
+    )
+    .onConflict((oc) => oc.column('id').doNothing())
+    .execute();
+  return results.reduce((sum, { numInsertedOrUpdatedRows = 0n }) => sum + Number(numInsertedOrUpdatedRows), 0);
+}
+
+/** When a treatment came to its end at the table; null: it did not. */
+export async function findEnd(db: Db, visitId: number): Promise<string | null> {
+  const row = await db
+    .selectFrom('table_event')
+    .select('happened_at')
+    .where('visit_id', '=', visitId)
+    .where('kind', '=', 'finish')
+    .where('is_aside', '=', 0)
+    .orderBy('sequence')
+    .executeTakeFirst();
+  return row?.happened_at ?? null;
+}
+
+/** Which device leads a treatment. @returns undefined before it is begun */
+export async function findLead(db: Db, visitId: number): Promise<TableLead | undefined> {
+  const row = await db.selectFrom('table_lead').selectAll().where('visit_id', '=', visitId).executeTakeFirst();
+  return row && { deviceId: row.device_id, takenAt: row.taken_at };
+}
+
+export async function setLead(db: Db, visitId: number, deviceId: string, now: string): Promise<void> {
+  const row = { device_id: deviceId, taken_at: now };
+  await db
+    .insertInto('table_lead')
+    .values({ visit_id: visitId, ...row })
+    .onConflict((oc) => oc.column('visit_id').doUpdateSet(row))
+    .execute();
+}
+
+/** How many presses came from devices that did not lead. */
+export async function countAside(db: Db, visitId: number): Promise<number> {
+  const row = await db
+    .selectFrom('table_event')
+    .select((eb) => eb.fn.countAll<number>().as('count'))
+    .where('visit_id', '=', visitId)
+    .where('is_aside', '=', 1)
+    .executeTakeFirstOrThrow();
+  return row.count;
+}
+
+export async function listEvents(db: Db, visitId: number): Promise<readonly TableEvent[]> {
+  const rows = await db
+    .selectFrom('table_event')
+    .selectAll()
+    .where('visit_id', '=', visitId)
+    .where('is_aside', '=', 0)
+    .orderBy('sequence')
+    .execute();
+  return rows.map((row) => ({
+    id: row.id,
+    kind: row.kind as TableEvent['kind'],
+    stepId: row.step_id,
+    at: row.happened_at,
+    planVersion: row.plan_version,
+    ...(row.number === null ? {} : { number: row.number }),
+    ...(row.change_json === null ? {} : { change: JSON.parse(row.change_json) as TableChange }),
+    ...(row.mark === null ? {} : { mark: row.mark as MarkKind }),
+  }));
+}
