@@ -5,18 +5,9 @@ import { stepsOf } from '../../core/homecare/sheet';
 import { printHome } from '../exchange/home-pdf';
 import { mayAll } from './treatment-fixtures';
 import { actor, now, openHouse, type TestHouse } from './fixtures';
-import {
-  endHomeSheet,
-  logHome,
-  makeHomeLink,
-  makeHomeSheet,
-  readHome,
-  readHomePage,
-  readPrintedHome,
-  readSheets,
-  takeBackLink,
-  tickHome,
-} from './home-sheets';
+import { makeHomeLink, readHomePage, takeBackLink, tickHome } from './home-link';
+import { logHome } from './home-log';
+import { endHomeSheet, makeHomeSheet, readHome, readPrintedHome, readSheets } from './home-sheets';
 import { readClient } from './read-client';
 import { readProgress } from './read-progress';
 
