@@ -20,7 +20,8 @@ import { TapeFigures } from './TapeFigures';
 import { excessBands } from './TapeLines';
 import { TapeSetUp } from './TapeSetUp';
 import { TapeTable } from './TapeTable';
-import { type SaveState, useTapeRun } from './useTapeRun';
+import type { SaveState } from './useTapeKeeping';
+import { useTapeRun } from './useTapeRun';
 import { volumesIn } from '../../core/volume-units';
 
 const ProfileChart = lazy(() => import('./ProfileChart'));

@@ -2,7 +2,8 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { ImportPlan, type ImportView } from '../../contracts/imports';
 import { exportMeasures } from './export-measures';
 import { actor, openHouse, type TestHouse } from './fixtures';
-import { cancelImport, readImport, startImport, storeImport } from './import-measures';
+import { cancelImport, readImport } from './import-jobs';
+import { startImport, storeImport } from './import-measures';
 
 let house: TestHouse;
 beforeEach(async () => {
