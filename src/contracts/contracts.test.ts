@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { DrainagePlanRequest } from './drainage';
 import { LimbVolumeRequest } from './limb-volume';
 import { openApiDocument } from './openapi';
-import { ClientInput, ClosingInput, PlacedFindingInput, TableEventsInput, VisitInput } from './record';
+import { ClosingInput } from './closing';
+import { ClientInput, PlacedFindingInput, VisitInput } from './record';
+import { TableEventsInput } from './table';
 
 const pathsOf = (result: { error?: { issues: readonly { path: PropertyKey[] }[] } | undefined }) =>
   (result.error?.issues ?? []).map((issue) => issue.path.join('.'));

@@ -4,11 +4,8 @@ import { pressures } from '../core/screening/tables';
 import { isDate } from '../core/screening/time';
 import { plainContext, tapingPhases, tapingTicks } from '../core/swelling/taping-context';
 import { TreatmentHolds } from './treatment';
-import { ArrangedStepSchema, SchoolSchema, StepSchema } from './drainage';
-import { aftercareIds } from '../core/visit/aftercare';
-import { markKinds } from '../core/table/marks';
+import { SchoolSchema } from './drainage';
 import { LimbVolumeRequest } from './limb-volume';
-import { NoteDocInput } from './note';
 
 /** A real calendar date written YYYY-MM-DD. */
 export const dateOnly = z.iso.date('Write a real date as year-month-day.');
@@ -263,104 +260,10 @@ export const CourseInput = z.object({
 });
 export type CourseInput = z.infer<typeof CourseInput>;
 
-export const tableEventKinds = ['start', 'end', 'skip', 'back', 'pause', 'resume', 'refit', 'mark', 'finish'] as const;
-const stepName = z.string().min(1).max(120);
-export const TableEventInput = z
-  .object({
-    /** Made by the device, so that sending twice stores once. */
-    id: z.string().min(8).max(60),
-    kind: z.enum(tableEventKinds),
-    stepId: stepName.nullable(),
-    at: z.iso.datetime(),
-    planVersion: z.number().int().positive(),
-    /** Counts the presses of one device, from 1. */
-    number: z.number().int().positive().optional(),
-    /** With a `mark`. */
-    mark: z.enum(markKinds, `One of ${markKinds.join(', ')}.`).optional(),
-    /** With a `refit`: all that differs from the plan from then on. */
-    change: z
-      .object({
-        repetitions: z.record(stepName, z.number().int().min(1, 'At least once.').max(400, 'At most 400 times.')),
-        leftOut: z.array(stepName).max(1000),
-        overSeconds: z.number().int().min(0).max(14_400, 'At most four hours over.'),
-      })
-      .optional(),
-  })
-  .refine(({ kind, mark, stepId }) => kind !== 'mark' || (mark !== undefined && stepId !== null), {
-    path: ['mark'],
-    message: 'Say what was marked, and in which step.',
-  });
-export type TableEventInput = z.infer<typeof TableEventInput>;
-/** Made up by a browser once, and kept by it. */
-const deviceId = z.string().min(8, 'Name the device with at least 8 characters.').max(60);
-export const TableEventsInput = z.object({ deviceId, events: z.array(TableEventInput).min(1).max(500) });
-export const TableLeadInput = z.object({ deviceId });
-
-/** What a client can answer alone, on the tablet. */
-export const feedbackFields = [
-  'pressure',
-  'comfort',
-  'warmth',
-  'scent',
-  'relaxationBefore',
-  'relaxationAfter',
-] as const;
-export type FeedbackField = (typeof feedbackFields)[number];
-
-export const ClosingInput = z.object({
-  /** −1 lighter, 0 just right, 1 deeper; null: not asked. */
-  pressure: z.union([z.literal(-1), z.literal(0), z.literal(1)]).nullable(),
-  /** 0–10; null: not asked. */
-  comfort: z.number().int().min(0).max(10).nullable(),
-  /** 0 none … 4 very strong; null: not looked at. */
-  redness: z.number().int().min(0).max(4).nullable(),
-  /** The same before the work. */
-  rednessBefore: z.number().int().min(0).max(4).nullable().default(null),
-  /** Minutes until it was back; −1: not yet at the last look; null: not looked. */
-  fadeMinutes: z.number().int().min(-1).max(10_080).nullable().default(null),
-  /** −2 too cool … 2 too hot. */
-  warmth: z.number().int().min(-2).max(2).nullable().default(null),
-  /** −2 dislike … 2 love. */
-  scent: z.number().int().min(-2).max(2).nullable().default(null),
-  relaxationBefore: z.number().int().min(0).max(10).nullable().default(null),
-  relaxationAfter: z.number().int().min(0).max(10).nullable().default(null),
-  note: note.default(''),
-  /** The note with its form; where it is given, the plain note is read from it. */
-  noteDoc: NoteDocInput.nullable().default(null),
-  /** Answers that the client gave with their own hand. */
-  byClient: z.array(z.enum(feedbackFields)).max(feedbackFields.length).default([]),
-  /** Millilitres of oil that were really used; what is left out was used as planned. */
-  oilMl: z
-    .object({
-      body: z.number().min(0, 'Not less than nothing.').max(500, 'At most 500 mL.').optional(),
-      face: z.number().min(0, 'Not less than nothing.').max(100, 'At most 100 mL.').optional(),
-    })
-    .default({}),
-  /** Stones that were really used, by kind; null: as planned. */
-  stonesUsed: z.number().int().min(0).max(80, 'At most 80 stones.').nullable().default(null),
-  /** What the client is told to mind; null: as proposed. */
-  aftercare: z.array(z.enum(aftercareIds)).max(aftercareIds.length).nullable().default(null),
-  basedOn: z.number().int().min(0),
-});
-export type ClosingInput = z.infer<typeof ClosingInput>;
-
-export const CourseCheckInput = z.object({ steps: z.array(ArrangedStepSchema).max(1000) });
-export const StoredStep = StepSchema;
-
 export const MergeInput = z.object({
   dropId: z.number().int().positive(),
   keepVersion: z.number().int().positive(),
   dropVersion: z.number().int().positive(),
-});
-
-/** Given by the client on the turned-round tablet, one answer or several. */
-export const FeedbackInput = z.object({
-  pressure: z.union([z.literal(-1), z.literal(0), z.literal(1)]).optional(),
-  comfort: z.number().int().min(0).max(10).optional(),
-  warmth: z.number().int().min(-2).max(2).optional(),
-  scent: z.number().int().min(-2).max(2).optional(),
-  relaxationBefore: z.number().int().min(0).max(10).optional(),
-  relaxationAfter: z.number().int().min(0).max(10).optional(),
 });
 
 export const HandOverInput = z.object({ therapistId: z.number().int().positive() });

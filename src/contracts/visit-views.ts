@@ -14,7 +14,7 @@ import type { VolumeSettings } from '../core/swelling/settings';
 import type { VolumeMethod } from '../core/swelling/volume';
 import type { VolumeUnit } from '../core/volume-units';
 import type { TableEvent } from '../core/table/progress';
-import type { ClosingInput } from './record';
+import type { ClosingInput } from './closing';
 import type { CheckAnswers } from '../core/visit/visit-check';
 import type { ClientBrief, PlacedFinding, StageOrEnd, TherapistView } from './people-views';
 

@@ -4,7 +4,7 @@ import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { allNo } from '../api/answers';
 import { clientOf, post, visitOf } from '../api/client';
-import { choose, control, launch, open, words } from './browser';
+import { choose, control, launch, open, until, words } from './browser';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -194,7 +194,7 @@ describe('every view', () => {
     await words(page, 'back one step');
     await page.keyboard.press('PageDown');
     await page.keyboard.press('Escape');
-    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    await until(page, () => !document.querySelector('[role="dialog"]'));
     await words(page, 'not begun');
     await page.close();
   }, 60_000);
@@ -205,9 +205,9 @@ describe('every view', () => {
     await words(page, 'What is to be drained');
     const inside = await page.evaluate(() => document.activeElement?.closest('[role="dialog"]') !== null);
     await page.keyboard.press('Escape');
-    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    await until(page, () => !document.querySelector('[role="dialog"]'));
     // The focus returns a frame after the dialog has gone.
-    await page.waitForFunction(() => document.activeElement !== document.body);
+    await until(page, () => document.activeElement !== document.body);
     const back = await page.evaluate(() => document.activeElement?.textContent);
     expect([inside, back]).toEqual([true, 'Book a visit']);
     await page.close();

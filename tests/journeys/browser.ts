@@ -1,4 +1,4 @@
-import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
+import puppeteer, { type Browser, type ElementHandle, type EvaluateFunc, type Page } from 'puppeteer-core';
 import { chromiumFlags, signInDemo } from '../../scripts/served.mjs';
 import { people, type Person } from '../api/client';
 
@@ -46,7 +46,19 @@ export async function go(page: Page, url: string): Promise<void> {
 
 /** Waits until every island of the page has come alive. */
 export async function settled(page: Page): Promise<void> {
-  await page.waitForFunction(() => document.querySelectorAll('astro-island[ssr]').length === 0);
+  await until(page, () => document.querySelectorAll('astro-island[ssr]').length === 0);
+}
+
+/**
+ * Waits until something holds in the page. It is asked by the clock, not by the frames: a page that is not drawn, as
+ * one behind another, is asked, too.
+ */
+export function until<Params extends unknown[], Func extends EvaluateFunc<Params>>(
+  page: Page,
+  condition: Func,
+  ...args: Params
+) {
+  return page.waitForFunction<Params, Func>(condition, { timeout: patienceMs, polling: 100 }, ...args);
 }
 
 /** Answers what is open in the check of the day with no, by keyboard, until the way on is shown. */
@@ -91,7 +103,8 @@ export async function noteOf(page: Page): Promise<string> {
 
 /** Chooses one of a few by the words on it, in the group of that name. */
 export async function choose(page: Page, group: string, option: string): Promise<void> {
-  await page.waitForFunction(
+  await until(
+    page,
     (groupName, optionText) => {
       const groups = [...document.querySelectorAll<HTMLElement>('[role="radiogroup"]')];
       const labelled = groups.find(
@@ -101,7 +114,6 @@ export async function choose(page: Page, group: string, option: string): Promise
       label?.click();
       return label !== undefined;
     },
-    {},
     group,
     option,
   );
@@ -115,7 +127,8 @@ export async function pick(page: Page, name: string): Promise<void> {
 
 /** Ticks or unticks the box whose label begins with these words. */
 export async function tick(page: Page, label: string): Promise<void> {
-  await page.waitForFunction(
+  await until(
+    page,
     (wanted) => {
       const found = [...document.querySelectorAll('label')].find(
         (one) => one.querySelector('input[type="checkbox"]') && one.textContent?.includes(wanted),
@@ -123,19 +136,18 @@ export async function tick(page: Page, label: string): Promise<void> {
       found?.click();
       return found !== undefined;
     },
-    {},
     label,
   );
 }
 
 /** The row of the course with that number and name. */
 export async function step(page: Page, name: string): Promise<ElementHandle<HTMLElement>> {
-  const handle = await page.waitForFunction(
+  const handle = await until(
+    page,
     (wanted) =>
       [...document.querySelectorAll<HTMLElement>('ol button[aria-expanded]')].find((b) =>
         b.querySelector('strong')?.textContent?.startsWith(wanted),
       ),
-    {},
     name,
   );
   return handle.asElement() as ElementHandle<HTMLElement>;
@@ -143,12 +155,15 @@ export async function step(page: Page, name: string): Promise<ElementHandle<HTML
 
 /** Waits for words to stand somewhere on the page. */
 export async function words(page: Page, text: string): Promise<void> {
-  await page
-    .waitForFunction((wanted) => document.body?.innerText.includes(wanted) === true, { timeout: patienceMs }, text)
-    .catch(async () => {
-      const shown = await textOf(page);
-      throw new Error(`“${text}” did not appear. The page says: ${shown.slice(0, 1500)}`);
-    });
+  await until(page, (wanted) => document.body?.innerText.includes(wanted) === true, text).catch(async () => {
+    const shown = await textOf(page);
+    throw new Error(`“${text}” did not appear. The page says: ${shown.slice(0, 1500)}`);
+  });
+}
+
+/** Waits for words to be gone from the page; one that is just loading has no words yet, and is waited for. */
+export async function gone(page: Page, text: string): Promise<void> {
+  await until(page, (unwanted) => document.body !== null && !document.body.innerText.includes(unwanted), text);
 }
 
 export async function textOf(page: Page): Promise<string> {

@@ -7,6 +7,7 @@ import {
   control,
   follow,
   go,
+  gone,
   launch,
   noteOf,
   open,
@@ -15,6 +16,7 @@ import {
   textOf,
   tick,
   troubles,
+  until,
   words,
 } from './browser';
 import { ownHouse } from './own-house';
@@ -112,11 +114,12 @@ describe('closing a visit, and home', () => {
     await words(page, 'Put your stocking or sleeve on again now');
     await words(page, 'Tighter at');
     await control(page, 'button', 'Take into the note').click();
-    await page.waitForFunction(
+    await until(
+      page,
       () => document.querySelector<HTMLElement>('[role="textbox"]')?.innerText.includes('Tighter at') === true,
     );
     expect(await noteOf(page)).toContain('<script>');
-    await page.waitForFunction(() => document.body.innerText.includes('stored'));
+    await until(page, () => document.body.innerText.includes('stored'));
     await Promise.all([
       page.waitForNavigation({ waitUntil: 'networkidle0' }),
       (async () => {
@@ -158,7 +161,7 @@ describe('closing a visit, and home', () => {
     await go(page, `${house.url}/visits/${visit}/home`);
     await words(page, 'Ankle and foot');
     await tick(page, 'bend down to the foot');
-    await page.waitForFunction(() => !document.body.innerText.includes('Ankle and foot'));
+    await gone(page, 'Ankle and foot');
     await words(page, 'Left out (');
     await page.evaluate(() => {
       const minutes = [...document.querySelectorAll('label')].find((one) => one.textContent === 'Minutes');
@@ -182,11 +185,10 @@ describe('closing a visit, and home', () => {
 
   it('is followed on a phone behind a link, with the beat, and ticked off without a sign-in', async () => {
     await control(page, 'button', 'Make a link').click();
-    const url = await page
-      .waitForFunction(
-        () => [...document.querySelectorAll('a')].find((a) => new URL(a.href).pathname.startsWith('/home/'))?.href,
-      )
-      .then((handle) => handle.jsonValue());
+    const url = await until(
+      page,
+      () => [...document.querySelectorAll('a')].find((a) => new URL(a.href).pathname.startsWith('/home/'))?.href,
+    ).then((handle) => handle.jsonValue());
     const other = await launch();
     const phone = await open(other, url ?? '', { width: 390, height: 844 }, 'nobody');
     await words(phone, 'Hello Marit');
@@ -219,7 +221,7 @@ describe('closing a visit, and home', () => {
     expect(phone.url()).toContain('/sign-in');
 
     await control(page, 'button', 'Take the link back').click();
-    await page.waitForFunction(() => !document.body.innerText.includes('Take the link back'));
+    await gone(page, 'Take the link back');
     expect((await phone.goto(url ?? ''))?.status()).toBe(404);
     await other.close();
 

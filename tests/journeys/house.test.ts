@@ -1,6 +1,19 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { answerCheck, choose, control, follow, go, launch, open, settled, textOf, troubles, words } from './browser';
+import {
+  answerCheck,
+  choose,
+  control,
+  follow,
+  go,
+  gone,
+  launch,
+  open,
+  settled,
+  textOf,
+  troubles,
+  words,
+} from './browser';
 
 /** The days and people of a house: finding one’s way, adding, booking, changing hands and light. */
 describe('in the house', () => {
@@ -83,7 +96,7 @@ describe('in the house', () => {
       const rows = [...document.querySelectorAll('li')].filter((li) => li.textContent?.includes('become swollen'));
       [...(rows[0]?.querySelectorAll('label') ?? [])].find((label) => label.textContent === 'no')?.click();
     });
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Stop. Help'));
+    await gone(page, 'Stop. Help');
     await answerCheck(page);
     await follow(page, 'link', 'Go on to the plan');
     await words(page, 'The natural way');

@@ -2,7 +2,20 @@ import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import type { AskState } from '../../src/contracts/ask-views';
 import { bookAnyTime, call, post } from '../api/client';
-import { answerCheck, choose, control, follow, go, launch, open, textOf, troubles, words } from './browser';
+import {
+  answerCheck,
+  choose,
+  control,
+  follow,
+  go,
+  gone,
+  launch,
+  open,
+  textOf,
+  troubles,
+  until,
+  words,
+} from './browser';
 
 const app = inject('appUrl');
 
@@ -76,14 +89,14 @@ describe('an intake with seven conditions, by keyboard alone', () => {
             : 'n';
       keys.push(key);
       await page.keyboard.press(key);
-      await page.waitForFunction(
+      await until(
+        page,
         (before) =>
           document.querySelector('main li[data-current] p')?.textContent !== before ||
           !document.querySelector('main li[data-current][data-open]'),
-        {},
         question.text,
       );
-      await page.waitForFunction(() => document.body && !document.body.innerText.includes('storing…'));
+      await gone(page, 'storing…');
     }
     await words(page, 'Every question of the intake has its answer.');
     expect((await stateOf(visit)).findings.map(({ id }) => id).sort()).toEqual([...ids].sort());
@@ -98,12 +111,12 @@ describe('an intake with seven conditions, by keyboard alone', () => {
     const nodes = (await stateOf(visit)).findings.find(({ id }) => id === 'nodes-removed-axillary');
     expect(nodes?.side).toBeUndefined();
     await choose(page, 'Side of the client', 'left');
-    await page.waitForFunction(() =>
+    await until(page, () =>
       document.querySelector('[aria-label="Body map"]')?.innerHTML.includes('left armpit nodes: closed'),
     );
     await control(page, 'textbox', 'When (year, or year-month-day)').fill('2022');
     await page.keyboard.press('Tab');
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('storing…'));
+    await gone(page, 'storing…');
     await new Promise((resolve) => setTimeout(resolve, 300));
     expect((await stateOf(visit)).findings.find(({ id }) => id === 'nodes-removed-axillary')).toMatchObject({
       side: 'left',
@@ -129,7 +142,7 @@ describe('an intake with seven conditions, by keyboard alone', () => {
   it('says why in one glance, opened by a click', async () => {
     const row = await page.waitForSelector('::-p-aria([role="button"][name^="Hot stones"])').catch(() => null);
     await (row ?? (await page.$('aside [aria-expanded]')))?.click();
-    await page.waitForFunction(() => document.querySelector('aside [aria-expanded="true"]') !== null);
+    await until(page, () => document.querySelector('aside [aria-expanded="true"]') !== null);
   });
 
   it('is obeyed by the plan: nothing is led to the cleared armpit', async () => {
@@ -186,7 +199,7 @@ describe('the tablet in the client’s hands', () => {
       const label = await page.$eval('h1', (h1) => h1.textContent ?? '');
       if (/Any infection now/.test(label)) await control(page, 'button', 'Next').click();
       else await choose(page, label, 'no, nothing of that');
-      await page.waitForFunction((before) => document.querySelector('h1')?.textContent !== before, {}, label);
+      await until(page, (before) => document.querySelector('h1')?.textContent !== before, label);
     }
     await words(page, 'Please read this, and sign if you agree');
   });
@@ -232,15 +245,11 @@ describe('a visit that does not take place', () => {
       const { text } = await asked(page);
       if (text.startsWith('Temperature of 38')) break;
       await page.keyboard.press('n');
-      await page.waitForFunction(
-        (before) => document.querySelector('main li[data-current] p')?.textContent !== before,
-        {},
-        text,
-      );
+      await until(page, (before) => document.querySelector('main li[data-current] p')?.textContent !== before, text);
     }
     await page.keyboard.press('y');
     await words(page, 'Today your body needs rest.');
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('storing…'));
+    await gone(page, 'storing…');
     await page.waitForNetworkIdle();
     expect(await textOf(page)).not.toContain('Go on to');
     expect((await call('GET', `/api/visits/${visit}`)).body.stage).toBe('stopped');
@@ -268,7 +277,7 @@ describe('a session that runs out in the middle of a long intake', () => {
     const page = await open(browser, `${app}/visits/${visit}/ask`);
     await words(page, 'Consultation');
     await page.keyboard.press('n');
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('storing…'));
+    await gone(page, 'storing…');
     const cookie = (await page.cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
     await fetch(`${app}/api/session`, { method: 'DELETE', headers: { cookie, origin: app } });
     await page.keyboard.press('y');
@@ -276,8 +285,8 @@ describe('a session that runs out in the middle of a long intake', () => {
     await words(page, 'Sign in again');
     await words(page, 'What you entered is still here');
     await control(page, 'button', 'Go in as Ines Hollen Lymphoedema therapist, owner').click();
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Sign in again'));
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('storing…'));
+    await gone(page, 'Sign in again');
+    await gone(page, 'storing…');
     await new Promise((resolve) => setTimeout(resolve, 500));
     expect((await stateOf(visit)).findings).toHaveLength(1);
     await follow(page, 'link', 'Day').catch(() => undefined);

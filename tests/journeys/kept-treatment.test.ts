@@ -2,7 +2,7 @@ import type { Page } from 'puppeteer-core';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { allNo } from '../api/answers';
 import { call, clientOf, post, visitOf } from '../api/client';
-import { control, follow, go, settled, textOf, tick, words } from './browser';
+import { control, follow, go, gone, settled, textOf, tick, until, words } from './browser';
 import { ownHouse } from './own-house';
 
 /** Lines of the face, treatments kept to be taken again, the room before, and time that runs short at the table. */
@@ -71,7 +71,7 @@ describe('a facial from its lines to the table', () => {
     await control(page, 'button', 'Add work on the client’s own lines').click();
     await words(page, 'The client’s own lines');
     await words(page, 'lines round the mouth');
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Lines not worked'));
+    await gone(page, 'Lines not worked');
     await words(page, 'different');
   });
 
@@ -142,9 +142,7 @@ describe('a facial from its lines to the table', () => {
     await go(page, `${house.url}/clients/${client}`);
     await control(page, 'button', 'Book a visit').click();
     await words(page, 'Free times');
-    await page.waitForFunction(
-      () => document.body?.innerText.includes('Ready-made') || document.querySelector('optgroup'),
-    );
+    await until(page, () => document.body?.innerText.includes('Ready-made') || document.querySelector('optgroup'));
     const usual = await page.evaluate(
       () =>
         [...document.querySelectorAll('option')].find((one) => one.textContent === 'Usual: Her face and lines')?.value,
@@ -152,8 +150,8 @@ describe('a facial from its lines to the table', () => {
     expect(usual).toBeDefined();
     const select = await page.$('select');
     await select?.select(usual ?? '');
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('What is to be drained'));
-    await page.waitForFunction(() => document.querySelectorAll('[aria-pressed="true"]').length > 0);
+    await gone(page, 'What is to be drained');
+    await until(page, () => document.querySelectorAll('[aria-pressed="true"]').length > 0);
     await control(page, 'button', 'Book').click();
     await words(page, 'Lifting facial, outlet first + lines of the face');
   });

@@ -3,7 +3,7 @@ import path from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { call } from '../api/client';
-import { choose, control, go, settled, textOf, words } from './browser';
+import { choose, control, go, gone, settled, textOf, until, words } from './browser';
 import { ownHouse } from './own-house';
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
@@ -23,7 +23,7 @@ describe('the library', () => {
     await words(page, 'protocols, 32');
     await page.keyboard.press('f');
     await page.keyboard.type('mouth smile');
-    await page.waitForFunction(() => document.querySelectorAll('[aria-label="Found"] li').length === 1);
+    await until(page, () => document.querySelectorAll('[aria-label="Found"] li').length === 1);
     expect(await listed()).toEqual(['Mouth and smile line, gloved']);
     await page.keyboard.down('Control');
     await page.keyboard.press('a');
@@ -36,7 +36,7 @@ describe('the library', () => {
     const found = (await listed()).length;
     expect(found > 5 && found < 100).toBe(true);
     await page.keyboard.press('Escape');
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('every region'));
+    await gone(page, 'every region');
   });
 
   it('keeps an own version of a technique, shows what differs, and gives back what ships', async () => {
@@ -50,7 +50,7 @@ describe('the library', () => {
     await words(page, 'Changed here');
     expect(await textOf(page)).toContain('repetitions usual');
     await control(page, 'button', 'As it ships').click();
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Changed here'));
+    await gone(page, 'Changed here');
   });
 
   it('rearranges a copy of a protocol by keyboard, and says what is wrong with it', async () => {
@@ -67,10 +67,10 @@ describe('the library', () => {
     await page.keyboard.down('Alt');
     await page.keyboard.press('ArrowDown');
     await page.keyboard.up('Alt');
-    await page.waitForFunction(
+    await until(
+      page,
       (first) =>
         document.querySelector<HTMLElement>('[aria-label="Steps of work left"] [data-key]')?.dataset['key'] !== first,
-      {},
       before[0],
     );
     expect(await order()).toEqual([before[1], before[0], ...before.slice(2)]);

@@ -2,7 +2,7 @@ import type { Page } from 'puppeteer-core';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { allNo } from '../api/answers';
 import { call, post, visitOf } from '../api/client';
-import { control, go, noteOf, textOf, tread, words } from './browser';
+import { control, go, noteOf, textOf, tread, until, words } from './browser';
 import { ownHouse } from './own-house';
 
 /** One key for what is felt or said at the table; what it does to the rest, and where it stands afterwards. */
@@ -40,9 +40,9 @@ describe('marks at the table', () => {
     await words(page, 'as planned again');
     expect(await repetitions()).not.toBe(before);
     await page.keyboard.press('u');
-    await page.waitForFunction(
+    await until(
+      page,
       (label) => document.querySelector('[aria-label="Pace"] [role="img"]')?.getAttribute('aria-label') === label,
-      {},
       before,
     );
   });
@@ -67,7 +67,7 @@ describe('marks at the table', () => {
     const all = await events();
     expect(all.map(({ kind }: { kind: string }) => kind).slice(-4)).toEqual(['mark', 'refit', 'skip', 'start']);
     await page.keyboard.press('u');
-    await page.waitForFunction((count) => document.body.innerText.includes(`of ${count}`), {}, before);
+    await until(page, (count) => document.body.innerText.includes(`of ${count}`), before);
   });
 
   it('goes on by the clock only when that was chosen', async () => {
@@ -84,7 +84,8 @@ describe('marks at the table', () => {
     await words(page, 'steps in');
     await words(page, 'Tighter at');
     await (await control(page, 'button', 'Take into the note')).click();
-    await page.waitForFunction(
+    await until(
+      page,
       () => document.querySelector<HTMLElement>('[role="textbox"]')?.innerText.includes('Tighter at') === true,
     );
     expect(await noteOf(page)).toMatch(/Asked for a lighter hand at .*\. Pain, so this was stopped at/);

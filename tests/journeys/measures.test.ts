@@ -7,7 +7,21 @@ import { type Served, startServer } from '../../scripts/served.mjs';
 import { drawLimbs } from '../../src/demo/picture';
 import { allNo } from '../api/answers';
 import { bookAnyTime, call, clientOf, post } from '../api/client';
-import { choose, control, follow, go, launch, open, settled, tape, textOf, troubles, words } from './browser';
+import {
+  choose,
+  control,
+  follow,
+  go,
+  gone,
+  launch,
+  open,
+  settled,
+  tape,
+  textOf,
+  troubles,
+  until,
+  words,
+} from './browser';
 
 const arm = {
   right: [16.2, 17.6, 20.1, 22.8, 24.6, 25.4, 25.9, 26.8, 28.0, 29.1, 30.2],
@@ -92,7 +106,8 @@ describe('measures, skin and progress', () => {
     await words(page, kept);
     await focusCell('left foot, figure-of-eight');
     await page.keyboard.press('u');
-    await page.waitForFunction(
+    await until(
+      page,
       () => document.querySelector<HTMLInputElement>('[aria-label="left foot, figure-of-eight"]')?.value === '',
     );
     const typed = await page.$eval(
@@ -115,7 +130,7 @@ describe('measures, skin and progress', () => {
     await page.keyboard.press('a');
     await words(page, 'third readings');
     await tape(page, ['23.6']);
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('The two readings differ'));
+    await gone(page, 'The two readings differ');
     await words(page, kept);
     const visit = (await call('GET', `/api/visits/${/visits\/(\d+)/.exec(page.url())?.[1]}`, undefined, server.url))
       .body;
@@ -128,7 +143,8 @@ describe('measures, skin and progress', () => {
     await go(page, `${server.url}/visits/${visit}/measure`);
     await words(page, 'left is swollen');
     await tape(page, ['16,2 cm', '6.5 in', '17.4cm', '18.9', '19.9']);
-    await page.waitForFunction(
+    await until(
+      page,
       () => document.querySelector<HTMLInputElement>('[aria-label="right arm, 16 cm"]')?.value === '19.9',
     );
     const shown = await page.$$eval('[aria-label^="right arm, "]', (cells) =>
@@ -152,9 +168,7 @@ describe('measures, skin and progress', () => {
     await tape(page, arm.left);
     await words(page, 'All values look as if typed in the other unit.');
     await control(page, 'button', 'Read them as inches').click();
-    await page.waitForFunction(
-      () => document.body && !document.body.innerText.includes('as if typed in the other unit'),
-    );
+    await gone(page, 'as if typed in the other unit');
     await words(page, '368 mL');
     const first = await page.$eval('[aria-label="right arm, 0 cm"]', (input) => (input as HTMLInputElement).value);
     expect(first).toBe('16.2');
@@ -171,7 +185,7 @@ describe('measures, skin and progress', () => {
     await words(page, 'Changed a lot since last time (16.2): tape again?');
     await focusCell('right arm, 0 cm');
     await page.keyboard.press('y');
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Changed a lot'));
+    await gone(page, 'Changed a lot');
     await words(page, kept);
   });
 
@@ -181,7 +195,8 @@ describe('measures, skin and progress', () => {
     const shows = await page.waitForSelector('[aria-label="What the tape shows, in cm"]');
     await shows?.type('17.6');
     await page.keyboard.press('Enter');
-    await page.waitForFunction(
+    await until(
+      page,
       () => document.querySelector<HTMLInputElement>('[aria-label="right arm, 4 cm"]')?.value === '17.6',
     );
     await shows?.click();
@@ -219,7 +234,7 @@ describe('measures, skin and progress', () => {
     await words(page, 'Write down what was done: whom you called');
     await control(page, 'textbox', 'What was done').fill('Seen at the clinic this morning, cleared.');
     await control(page, 'button', 'Close it with this note').click();
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('urgent care today'));
+    await gone(page, 'urgent care today');
   });
 
   it('takes scores, face lengths and pictures, each with what it says', async () => {
@@ -254,7 +269,7 @@ describe('measures, skin and progress', () => {
     await words(page, 'Falling by');
     await words(page, 'nine visits.');
     await words(page, 'is still gone at the next');
-    await page.waitForFunction(() => document.querySelectorAll('main svg path').length > 40);
+    await until(page, () => document.querySelectorAll('main svg path').length > 40);
     await choose(page, 'What to look at', 'redness');
     await words(page, 'Redness');
     await choose(page, 'What to look at', 'excess');

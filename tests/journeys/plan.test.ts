@@ -2,7 +2,7 @@ import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { allNo } from '../api/answers';
 import { bookAnyTime, post } from '../api/client';
-import { choose, control, follow, launch, open, settled, words } from './browser';
+import { choose, control, follow, gone, launch, open, settled, words } from './browser';
 
 async function preparedVisit(name: string, therapistId: number): Promise<number> {
   const client = (await post('/api/clients', { name })).body.id;
@@ -72,7 +72,7 @@ describe('the plan', () => {
     await page.mouse.up();
     await words(page, 'Too early: the hollow above the collarbone is not open yet');
     await control(page, 'button', 'Mend all').click();
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Too early'));
+    await gone(page, 'Too early');
     await page.close();
   }, 60_000);
 
@@ -87,7 +87,7 @@ describe('the plan', () => {
     await settled(page);
     await words(page, 'Findings or therapist have changed');
     await control(page, 'button', 'Plan again').click();
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Not to be carried out'));
+    await gone(page, 'Not to be carried out');
     await page.close();
   }, 60_000);
 

@@ -4,7 +4,7 @@ import path from 'node:path';
 import type { Browser, ElementHandle, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { bookAnyTime, call, post } from '../api/client';
-import { choose, control, follow, go, launch, open, settled, textOf, troubles, words } from './browser';
+import { choose, control, follow, go, gone, launch, open, settled, textOf, troubles, until, words } from './browser';
 
 const app = inject('appUrl');
 
@@ -189,7 +189,8 @@ describe('the house and its desk', () => {
   it('gives a calendar to follow', async () => {
     const page = await open(browser, `${app}/`, undefined, 'therapist');
     await control(page, 'button', 'My calendar').click();
-    const address = await page.waitForFunction(
+    const address = await until(
+      page,
       () =>
         document.querySelector<HTMLInputElement>('[role="dialog"] input')?.value.includes('.ics') &&
         document.querySelector<HTMLInputElement>('[role="dialog"] input')?.value,
@@ -225,7 +226,7 @@ describe('the house and its desk', () => {
     await words(page, 'Locked for Bram Teasel');
     await page.type('[role="dialog"] input', '2719');
     await page.keyboard.press('Enter');
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Locked for'));
+    await gone(page, 'Locked for');
     await page.close();
   }, 60_000);
 });

@@ -2,7 +2,7 @@ import type { Page } from 'puppeteer-core';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { allNo } from '../api/answers';
 import { call, post, visitOf } from '../api/client';
-import { control, go, settled, textOf, tick, words } from './browser';
+import { control, go, gone, settled, textOf, tick, words } from './browser';
 import { ownHouse } from './own-house';
 
 /** The stone bench: calculated temperatures and times, the bath that fails, the rotation, and its cues at the table. */
@@ -70,7 +70,7 @@ describe('stones', () => {
     await fault('nan', 10);
     await words(page, 'The thermometer says “NaN”');
     await fault('none', 10);
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Measure by hand'));
+    await gone(page, 'Measure by hand');
   });
 
   it('refuses a stone that cannot be, at its field, and adds one that can', async () => {

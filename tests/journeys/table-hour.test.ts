@@ -7,7 +7,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Served, startServer } from '../../scripts/served.mjs';
 import { allNo } from '../api/answers';
 import { bookAnyTime, call, post } from '../api/client';
-import { control, go, launch, open, settled, textOf, tread, troubles, words } from './browser';
+import { control, go, gone, launch, open, settled, textOf, tread, troubles, words } from './browser';
 
 /** The whole hour: one foot, no network for its middle third, two devices, a browser that keeps nothing, and time that runs away. */
 describe('an hour at the table', () => {
@@ -93,7 +93,7 @@ describe('an hour at the table', () => {
     await go(page, table(visit));
     await words(page, 'Has today been asked?');
     await tread(page, 'PageDown', 1);
-    await page.waitForFunction(() => !document.body.innerText.includes('Has today been asked?'));
+    await gone(page, 'Has today been asked?');
   });
 
   it('takes a key that is held down as one press', async () => {
@@ -141,7 +141,7 @@ describe('an hour at the table', () => {
     await tread(page, 'PageDown', 1);
     await words(second, `step 3 of ${steps.length}`);
     await second.keyboard.press('t');
-    await second.waitForFunction(() => !document.body.innerText.includes('Another device leads.'));
+    await gone(second, 'Another device leads.');
     await tread(second, 'PageDown', 1);
     await words(second, `step 4 of ${steps.length}`);
     // What the first still presses is put aside, and it learns that it follows.

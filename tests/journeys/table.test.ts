@@ -2,7 +2,7 @@ import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { allNo } from '../api/answers';
 import { bookAnyTime, post } from '../api/client';
-import { choose, control, go, launch, open, paste, tread, troubles, words } from './browser';
+import { choose, control, go, gone, launch, open, paste, tread, troubles, until, words } from './browser';
 
 /** The hour with busy hands: touch as well as keys, the beat, pausing, and what may not be touched. */
 describe('at the table', () => {
@@ -45,9 +45,9 @@ describe('at the table', () => {
     await words(page, 'one a second');
     const count = () => page.$eval('[aria-label="Pace"] svg', (svg) => svg.getAttribute('aria-label') ?? '');
     const first = await count();
-    await page.waitForFunction(
+    await until(
+      page,
       (before) => document.querySelector('[aria-label="Pace"] svg')?.getAttribute('aria-label') !== before,
-      {},
       first,
     );
     expect(await count()).toMatch(/Repetition \d+ of 10/);
@@ -61,7 +61,7 @@ describe('at the table', () => {
     await new Promise((resolve) => setTimeout(resolve, 1600));
     expect(await clock()).toBe(before);
     await page.keyboard.press('p');
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('\npaused'));
+    await gone(page, '\npaused');
   });
 
   it('keeps what may not be touched marked on the body', async () => {

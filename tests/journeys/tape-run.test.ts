@@ -6,7 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Served, startServer } from '../../scripts/served.mjs';
 import { allNo } from '../api/answers';
 import { bookAnyTime, call, post } from '../api/client';
-import { choose, control, go, launch, open, settled, tape, troubles, words } from './browser';
+import { choose, control, go, gone, launch, open, settled, tape, troubles, words } from './browser';
 
 /** Typing girths as they really come: in inches, with slips, while the server is away, in two windows. */
 describe('the tape run', () => {
@@ -58,7 +58,7 @@ describe('the tape run', () => {
     await words(page, 'The decimal point may be misplaced.');
     await page.evaluate(() => document.querySelector<HTMLInputElement>('[aria-label="left arm, 8 cm"]')?.focus());
     await tape(page, ['22.6']);
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('decimal point may be'));
+    await gone(page, 'decimal point may be');
   });
 
   it('keeps what is typed while the server is away, over a reload, and sends it when it is back', async () => {

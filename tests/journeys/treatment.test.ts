@@ -2,7 +2,7 @@ import type { Page } from 'puppeteer-core';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { allNo } from '../api/answers';
 import { bookAnyTime, call, post } from '../api/client';
-import { control, follow, go, textOf, words } from './browser';
+import { control, follow, go, gone, textOf, until, words } from './browser';
 import { ownHouse } from './own-house';
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
@@ -73,9 +73,9 @@ describe('a whole treatment', () => {
     await page.keyboard.down('Alt');
     await page.keyboard.press('ArrowDown');
     await page.keyboard.up('Alt');
-    await page.waitForFunction(
+    await until(
+      page,
       (first) => document.querySelector<HTMLElement>('[data-row]')?.dataset['row'] !== first,
-      {},
       before[0],
     );
     expect(await parts()).toEqual([before[1], before[0], ...before.slice(2)]);
@@ -92,9 +92,7 @@ describe('a whole treatment', () => {
     await words(page, 'The client turns once at most.');
     await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
     await page.keyboard.press('m');
-    await page.waitForFunction(
-      () => document.body && !document.body.innerText.includes('The client turns once at most.'),
-    );
+    await gone(page, 'The client turns once at most.');
     expect(new Set(await parts())).toEqual(new Set(before));
   });
 

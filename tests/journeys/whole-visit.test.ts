@@ -10,6 +10,7 @@ import {
   choose,
   follow,
   go,
+  gone,
   launch,
   open,
   paste,
@@ -90,7 +91,7 @@ describe('the first visit, end to end', () => {
     await words(page, 'Too early');
     await words(page, 'still full, so fluid would meet it');
     await page.keyboard.press('m');
-    await page.waitForFunction(() => document.body && !document.body.innerText.includes('Too early'));
+    await gone(page, 'Too early');
     await words(page, 'stored');
     await page.reload({ waitUntil: 'networkidle0' });
     await settled(page);

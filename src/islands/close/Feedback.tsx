@@ -1,5 +1,5 @@
 import { scentAnswers, warmthAnswers } from '../../catalogue/swelling/scales.data';
-import type { FeedbackField } from '../../contracts/record';
+import type { FeedbackField } from '../../contracts/closing';
 import { needsAnswerNow } from '../../core/skin/feedback';
 import { Choice } from '../../ui/choice/Choice';
 import { type Answers, tenths, textOf } from './answers';

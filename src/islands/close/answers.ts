@@ -1,4 +1,4 @@
-import type { ClosingInput, FeedbackField } from '../../contracts/record';
+import type { ClosingInput, FeedbackField } from '../../contracts/closing';
 import type { ClosingView } from '../../contracts/visit-views';
 
 /** What is asked and looked at in the end; null: not asked. */

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { scentAnswers, warmthAnswers } from '../../catalogue/swelling/scales.data';
 import type { FeedbackTabletView } from '../../contracts/ask-views';
-import type { FeedbackField } from '../../contracts/record';
+import type { FeedbackField } from '../../contracts/closing';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
 import { PinForm } from '../door/PinForm';

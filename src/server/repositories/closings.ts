@@ -1,4 +1,4 @@
-import type { ClosingInput } from '../../contracts/record';
+import type { ClosingInput } from '../../contracts/closing';
 import type { ClosingView } from '../../contracts/visit-views';
 import type { Db } from '../db/connection';
 import type { ClosingRow } from '../db/schema';

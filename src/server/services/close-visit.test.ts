@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { allNo } from '../../../tests/api/answers';
 import { defaultSchool } from '../../core/drainage/case';
-import { ClosingInput } from '../../contracts/record';
+import { ClosingInput } from '../../contracts/closing';
 import type { TableEvent } from '../../core/table/progress';
 import { noteFrom } from '../../core/visit/note-doc';
 import { answerCheck } from './answer-check';

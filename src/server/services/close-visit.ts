@@ -1,4 +1,4 @@
-import { type ClosingInput, type FeedbackField, type FeedbackInput, feedbackFields } from '../../contracts/record';
+import { type ClosingInput, type FeedbackField, type FeedbackInput, feedbackFields } from '../../contracts/closing';
 import type { ClosingView } from '../../contracts/visit-views';
 import { plainNote } from '../../core/visit/note-doc';
 import type { Db } from '../db/connection';

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
-import { ClosingInput, TapingInput } from '../../contracts/record';
+import { ClosingInput } from '../../contracts/closing';
+import { TapingInput } from '../../contracts/record';
 import { type Db, openDatabase } from '../db/connection';
 import { insertTherapist } from '../repositories/people';
 import { bookVisit } from './booking';

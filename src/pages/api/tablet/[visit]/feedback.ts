@@ -1,4 +1,4 @@
-import { FeedbackInput } from '../../../../contracts/record';
+import { FeedbackInput } from '../../../../contracts/closing';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, readBody, visitOf } from '../../../../server/http/endpoint';
 import { saveFeedback } from '../../../../server/services/close-visit';

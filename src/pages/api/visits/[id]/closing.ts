@@ -1,4 +1,4 @@
-import { ClosingInput } from '../../../../contracts/record';
+import { ClosingInput } from '../../../../contracts/closing';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
 import { saveClosing } from '../../../../server/services/close-visit';

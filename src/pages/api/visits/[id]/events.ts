@@ -1,4 +1,4 @@
-import { TableEventsInput } from '../../../../contracts/record';
+import { TableEventsInput } from '../../../../contracts/table';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
 import { readTableNow, recordEvents } from '../../../../server/services/record-table';

@@ -1,4 +1,4 @@
-import { TableLeadInput } from '../../../../contracts/record';
+import { TableLeadInput } from '../../../../contracts/table';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
 import { takeLead } from '../../../../server/services/record-table';

@@ -1,0 +1,163 @@
+import { DrainageCheckRequest, DrainageCheckResponse, DrainagePlanRequest, DrainagePlanResponse } from '../drainage';
+import { LimbVolumeRequest, LimbVolumeResponse } from '../limb-volume';
+import {
+  BlendBestRequest,
+  BlendBestResponse,
+  BlendCheckRequest,
+  BlendCheckResponse,
+  LayeredDropsRequest,
+  LayeredDropsResponse,
+} from '../oils';
+import { ScreeningRequest, ScreeningResponse } from '../screening';
+import { SequenceRequest, SequenceResponse, TimeFitRequest, TimeFitResponse } from '../sequencing';
+import {
+  StoneBathRequest,
+  StoneBathResponse,
+  StoneContactRequest,
+  StoneContactResponse,
+  StoneGlideRequest,
+  StoneGlideResponse,
+  StoneRotationRequest,
+  StoneRotationResponse,
+} from '../stones';
+import {
+  LimbChangeRequest,
+  LimbChangeResponse,
+  MeasurementErrorRequest,
+  MeasurementErrorResponse,
+  TrendRequest,
+  TrendResponse,
+} from '../swelling';
+import { type Operation, takes } from './operation';
+
+/** Pure questions to the core; nothing is stored. */
+export const computing: readonly Operation[] = [
+  takes(
+    'post',
+    '/api/compute/drainage-plan',
+    DrainagePlanRequest,
+    'Plans a drainage from the drain outwards. Stateless.',
+    [],
+    DrainagePlanResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/drainage-check',
+    DrainageCheckRequest,
+    'Checks a rearranged course against every rule. Stateless.',
+    [],
+    DrainageCheckResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/limb-volume',
+    LimbVolumeRequest,
+    'Volume of a taped limb and its excess over the other. Stateless.',
+    [422],
+    LimbVolumeResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/limb-change',
+    LimbChangeRequest,
+    'Change from baseline against the other limb or body weight. Stateless.',
+    [422],
+    LimbChangeResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/measurement-error',
+    MeasurementErrorRequest,
+    'Error of measurement from pairs of readings. Stateless.',
+    [422],
+    MeasurementErrorResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/trend',
+    TrendRequest,
+    'Slope per week of a dated series with its interval. Stateless.',
+    [422],
+    TrendResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/screening',
+    ScreeningRequest,
+    'What may be done, changed, kept off or referred, by modality and region. Stateless.',
+    [],
+    ScreeningResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/blend-check',
+    BlendCheckRequest,
+    'A blend against every published limit, what is usual, and what the client has. Stateless.',
+    [422],
+    BlendCheckResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/blend-best',
+    BlendBestRequest,
+    'The best blend in whole drops within every limit. Exact. Stateless.',
+    [422],
+    BlendBestResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/layered-drops',
+    LayeredDropsRequest,
+    'What undiluted drops on the skin come to, and what they would be diluted. Stateless.',
+    [],
+    LayeredDropsResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/stone-contact',
+    StoneContactRequest,
+    'What a stone does to the skin under it, at rest or gliding. Calculated, not measured. Stateless.',
+    [],
+    StoneContactResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/stone-bath',
+    StoneBathRequest,
+    'When a set of stones is warm or cool, and what it does to the bath. Stateless.',
+    [],
+    StoneBathResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/stone-glide',
+    StoneGlideRequest,
+    'How long a gliding stone stays useful. Stateless.',
+    [],
+    StoneGlideResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/stone-rotation',
+    StoneRotationRequest,
+    'Which stone serves when, and what is short. Exact. Stateless.',
+    [],
+    StoneRotationResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/sequence',
+    SequenceRequest,
+    'The order of blocks with the least setup time, proven best up to 16. Stateless.',
+    [422],
+    SequenceResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/time-fit',
+    TimeFitRequest,
+    'Repetitions that cost the least quality within a time, exactly. Stateless.',
+    [],
+    TimeFitResponse,
+  ),
+];

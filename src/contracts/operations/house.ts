@@ -1,0 +1,78 @@
+import { HousePhoneInput } from '../home';
+import { ImportStep } from '../imports';
+import { LibraryFile, ProtocolEntryInput, TechniqueInput } from '../library';
+import { MeasuringInput, ProtocolInput } from '../measures';
+import {
+  BlendFile,
+  BlendInput,
+  BottleInput,
+  DropScaleInput,
+  MixCountInput,
+  MixInput,
+  PatchReadingInput,
+  PatchTestInput,
+  ShelfImportInput,
+  SmellInput,
+  VisitBlendInput,
+} from '../oil-house';
+import { StaffInput, WordingInput } from '../sign-in';
+import { BathDeviceInput, StoneCareInput, StoneHabitsInput, StoneInput } from '../stones';
+import { TemplateInput } from '../treatment';
+import { type Operation, row, takes } from './operation';
+
+/** The house: people, library, shelf, stones and devices. */
+export const house: readonly Operation[] = [
+  takes('post', '/api/staff', StaffInput, 'Adds somebody to the house.'),
+  takes('put', '/api/staff/{id}', StaffInput, 'Changes what somebody is, may and works.'),
+  row('post', '/api/imports', 'Reads and checks a table of girths, the body being the table.', [400, 413]),
+  row('get', '/api/imports/{job}', 'How an import stands.'),
+  takes('post', '/api/imports/{job}', ImportStep, 'Stores what was checked, all or nothing.'),
+  row('delete', '/api/imports/{job}', 'Stops an import; nothing of it stays.'),
+  takes('put', '/api/house', HousePhoneInput, 'Whom clients ring.'),
+  takes('post', '/api/measuring', MeasuringInput, 'What the house has decided about measuring.'),
+  takes('post', '/api/protocols', ProtocolInput, 'Adds a protocol of taping.'),
+  takes('put', '/api/protocols/{id}', ProtocolInput, 'Changes an own protocol that no taping was made by.'),
+  row('delete', '/api/protocols/{id}', 'Takes an own protocol out of the choice.'),
+  row('get', '/api/library', 'The house’s own techniques and protocols as a file; with `?all` all it works with.'),
+  takes('post', '/api/library', LibraryFile, 'What a library file would bring; with `?keep` it is brought in.', [413]),
+  row('get', '/api/library/view', 'What the Library view shows.'),
+  row('get', '/api/library/schema', 'The shape of a library file as a JSON Schema.'),
+  takes('put', '/api/library/techniques/{key}', TechniqueInput, 'Keeps a technique as the house’s own.', [409]),
+  row('delete', '/api/library/techniques/{key}', 'Takes an own technique away; what ships comes back.', [400]),
+  takes('put', '/api/library/protocols/{key}', ProtocolEntryInput, 'Keeps a protocol as the house’s own.', [409]),
+  row('delete', '/api/library/protocols/{key}', 'Takes an own protocol away; what ships comes back.'),
+  row('get', '/api/oils', 'The blend bench: shelf, house blends; `visit` or `client` adds whom it is for.'),
+  row('get', '/api/oils/bottles', 'Bottles with their age, and what to order.'),
+  takes('post', '/api/oils/bottles', BottleInput, 'Adds a bottle.'),
+  takes('put', '/api/oils/bottles/{key}', BottleInput, 'Changes, counts or discards a bottle.', [404]),
+  row('get', '/api/oils/shelf.csv', 'The shelf as CSV.'),
+  takes('post', '/api/oils/import', ShelfImportInput, 'Reads a shelf from CSV; stores it when it is sure and sound.'),
+  row('get', '/api/oils/blends', 'The blends of the house as a file.'),
+  takes('post', '/api/oils/blends/import', BlendFile, 'Brings in blends from such a file, all or none.'),
+  takes('post', '/api/oils/blends', BlendInput, 'Keeps a blend of the house.'),
+  row('delete', '/api/oils/blends/{key}', 'Takes a house blend away.', [404]),
+  takes('post', '/api/oils/mixes', MixInput, 'Begins a bottle.', [404]),
+  row('get', '/api/oils/mixes/{id}', 'A bottle with its label.'),
+  takes('put', '/api/oils/mixes/{id}', MixCountInput, 'Keeps what has been counted in.'),
+  row('post', '/api/oils/mixes/{id}', 'Finishes a bottle: judged, drawn from the shelf, dated.', [400]),
+  row('delete', '/api/oils/mixes/{id}', 'Gives a bottle up.', [400]),
+  row('get', '/api/oils/mixes/{id}/label.pdf', 'Its label; `size` small, usual or large.', [400, 422]),
+  row('get', '/api/oils/mixes/{id}/aftercare.pdf', 'What the client is to mind at home, as PDF.'),
+  takes('post', '/api/oils/smell', SmellInput, 'What a client chose by nose.', [404]),
+  takes('put', '/api/visits/{id}/blend', VisitBlendInput, 'The blend that a visit carries.'),
+  takes('post', '/api/patch-tests', PatchTestInput, 'Places a patch test.', [404]),
+  takes('post', '/api/patch-tests/{id}', PatchReadingInput, 'Reads a patch test.'),
+  row('get', '/api/devices/drop-scale', 'What the drop scale says.'),
+  takes('post', '/api/devices/drop-scale', DropScaleInput, 'Drives the simulated drop scale.'),
+  row('get', '/api/stones', 'The stones of the house; `visit` adds what a visit asks of them.'),
+  takes('post', '/api/stones', StoneInput, 'Adds stones.'),
+  takes('put', '/api/stones/{key}', StoneInput, 'Changes or retires a stone.', [404]),
+  takes('post', '/api/stones/care', StoneCareInput, 'Writes down that stones or bath were seen to.'),
+  takes('put', '/api/stones/habits', StoneHabitsInput, 'How warm the house works with stones.'),
+  row('get', '/api/devices/stone-bath', 'What the thermometer in the bath says, and what to make of it.'),
+  takes('post', '/api/devices/stone-bath', BathDeviceInput, 'Drives the simulated bath.'),
+  row('get', '/api/treatments', 'What may be chosen for a visit; `client` adds what is usual for that client.'),
+  takes('post', '/api/treatments', TemplateInput, 'Keeps a treatment to be taken again.'),
+  row('delete', '/api/treatments/{key}', 'Takes a kept treatment away.'),
+  takes('post', '/api/wording', WordingInput, 'A new version of what clients consent to.', [409]),
+];
