@@ -42,7 +42,7 @@ export function stoneOption(
     one.curve.map((point) => ({ s: point.s, c: point[key] }));
   return {
     animation: false,
-    grid: { left: 44, right: 118, top: 14, bottom: 30 },
+    grid: { left: 44, right: 140, top: 14, bottom: 30 },
     xAxis: {
       type: 'value',
       min: 0,
@@ -72,19 +72,12 @@ export function stoneOption(
               type: 'line',
               name: 'limit',
               data: [
-                {
-                  value: [0, basalCautionC],
-                  label: {
-                    ...label,
-                    show: true,
-                    formatter: `skin from ${basalCautionC}°: lift`,
-                    position: [6, -16],
-                    color: palette.ochre,
-                  },
-                },
+                [0, basalCautionC],
                 [end, basalCautionC],
               ],
-              symbolSize: 0,
+              labelLayout: { moveOverlap: 'shiftY' },
+              endLabel: { show: true, ...label, formatter: `skin: lift from ${basalCautionC}°`, color: palette.ochre },
+              showSymbol: false,
               lineStyle: { color: palette.ochre, width: 1, type: 'dotted' },
             },
           ]),

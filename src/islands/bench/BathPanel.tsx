@@ -5,7 +5,7 @@ import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
 import { send } from '../api';
 import styles from './Bench.module.css';
-import { useBath } from './useBath';
+import { bathPath, useBath } from './useBath';
 
 const everyMs = 2000;
 
@@ -13,26 +13,32 @@ const everyMs = 2000;
 export function BathPanel({
   first,
   stones,
-  hotBathC,
+  wantedC,
+  usualC,
 }: {
   readonly first: BathView;
   readonly stones: number;
-  readonly hotBathC: number;
+  /** What the visit or the day asks for; null where nothing does. */
+  readonly wantedC: number | null;
+  /** What the house sets it to otherwise. */
+  readonly usualC: number;
 }) {
-  const { bath = first, setBath, isLost, setIsLost } = useBath(hotBathC, everyMs, first);
+  const { bath = first, setBath, isLost, setIsLost } = useBath(wantedC, everyMs, first);
   const [isOpen, setIsOpen] = useState(false);
   const drive = (change: BathDeviceInput) =>
-    void send<BathView>('POST', `/api/devices/stone-bath?set=${hotBathC}`, change)
+    void send<BathView>('POST', bathPath(wantedC), change)
       .then(setBath)
       .catch(() => setIsLost(true));
   const { reading, device } = bath;
+  const aimC = wantedC ?? usualC;
   const isBad = isLost || ['silent', 'unreadable', 'too-hot', 'drifting', 'off'].includes(reading.state);
   return (
     <section className={styles['bath']} aria-label="Bath" data-bad={isBad || undefined}>
       <div>
         <strong>{isLost || reading.bathC === null ? '–' : `${reading.bathC.toFixed(1)}°`}</strong>
         <p role="status">
-          set to {hotBathC}° · {device.isOn ? 'on' : 'off'}
+          {device.isOn ? `set to ${device.setC}°` : 'off'}
+          {wantedC !== null && wantedC !== device.setC ? ` · ${wantedC}° is wanted` : ''}
           {reading.perMinuteC !== null && Math.abs(reading.perMinuteC) >= 0.05
             ? ` · ${reading.perMinuteC > 0 ? 'rising' : 'falling'} ${Math.abs(reading.perMinuteC).toFixed(1)}° a minute`
             : ''}
@@ -43,12 +49,13 @@ export function BathPanel({
       <details open={isOpen} onToggle={(event) => setIsOpen(event.currentTarget.open)}>
         <summary>Simulated bath</summary>
         <div className={styles['drive']}>
-          <Button onClick={() => drive({ isOn: !device.isOn, setC: hotBathC })}>
+          <Button onClick={() => drive({ isOn: !device.isOn, setC: aimC })}>
             {device.isOn ? 'Switch off' : 'Switch on'}
           </Button>
           <Button onClick={() => drive({ stones: device.stones > 0 ? 0 : stones })}>
             {device.stones > 0 ? 'Take stones out' : 'Put stones in'}
           </Button>
+          {device.isOn && device.setC !== aimC && <Button onClick={() => drive({ setC: aimC })}>Set to {aimC}°</Button>}
           <Button onClick={() => drive({ skipS: 600 })}>Ten minutes later</Button>
           <Choice
             label="Fault"

@@ -102,7 +102,8 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
           <BathPanel
             first={bench.bath}
             stones={inUse}
-            hotBathC={(visit ?? day)?.rotations.find((one) => !one.isCold)?.bathC ?? habits.hotBathC}
+            wantedC={(visit ?? day)?.rotations.find((one) => !one.isCold)?.bathC ?? null}
+            usualC={habits.hotBathC}
           />
           <StoneCare
             bench={bench}
@@ -151,7 +152,7 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
               tooWarm={mostC !== null && now.startC > mostC ? `Warmer than the ${mostC}° for this client` : ''}
             />
           </div>
-          <StoneRotations visit={visit} day={day} />
+          <StoneRotations visit={visit} day={day} visits={visits} />
         </main>
       </div>
       <footer className={styles['foot']}>

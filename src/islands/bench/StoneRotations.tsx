@@ -1,3 +1,4 @@
+import { Fragment } from 'react';
 import type { StoneBenchView } from '../../contracts/stone-views';
 import styles from './Bench.module.css';
 import { Lanes } from './Lanes';
@@ -5,7 +6,7 @@ import { Lanes } from './Lanes';
 type VisitStones = NonNullable<StoneBenchView['visit']>;
 
 /** Which stone serves when: of one visit, with how the first touch has to be, or of the whole day. */
-export function StoneRotations({ visit, day }: Pick<StoneBenchView, 'visit' | 'day'>) {
+export function StoneRotations({ visit, day, visits }: Pick<StoneBenchView, 'visit' | 'day' | 'visits'>) {
   return (
     <>
       {visit && <FirstTouch visit={visit} />}
@@ -28,6 +29,24 @@ export function StoneRotations({ visit, day }: Pick<StoneBenchView, 'visit' | 'd
             <span>minutes from {day.from}, one bath for all</span>
           </div>
           <Lanes rotations={day.rotations} minutes={day.minutes} />
+        </section>
+      )}
+      {!visit && !day && (
+        <section aria-label="Rotation">
+          <h2>The whole day</h2>
+          <p className={styles['soft']}>
+            {visits.length === 0
+              ? 'No visit of today takes stones.'
+              : 'Which stone serves when is worked out as soon as a visit with stones is planned: '}
+            {visits.map(({ id, client, time }, i) => (
+              <Fragment key={id}>
+                {i > 0 && ', '}
+                <a href={`/visits/${id}/plan`}>
+                  {client} at {time}
+                </a>
+              </Fragment>
+            ))}
+          </p>
         </section>
       )}
       {visit && visit.rotations.length === 0 && (

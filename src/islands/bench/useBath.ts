@@ -2,11 +2,14 @@ import { useEffect, useState } from 'react';
 import type { BathView } from '../../contracts/stone-views';
 import { send } from '../api';
 
+export const bathPath = (wantedC: number | null) =>
+  `/api/devices/stone-bath${wantedC === null ? '' : `?set=${wantedC}`}`;
+
 /**
  * The bath’s thermometer as a stream: asked again and again, never twice at once (a locked screen keeps a question open).
- * @param setC what it is judged against
+ * @param wantedC what it is judged against; null: what it is set to itself
  */
-export function useBath(setC: number, everyMs: number, first?: BathView) {
+export function useBath(wantedC: number | null, everyMs: number, first?: BathView) {
   const [bath, setBath] = useState(first);
   const [isLost, setIsLost] = useState(false);
   useEffect(() => {
@@ -15,7 +18,7 @@ export function useBath(setC: number, everyMs: number, first?: BathView) {
       if (isAsking) return;
       isAsking = true;
       try {
-        setBath(await send<BathView>('GET', `/api/devices/stone-bath?set=${setC}`));
+        setBath(await send<BathView>('GET', bathPath(wantedC)));
         setIsLost(false);
       } catch {
         setIsLost(true);
@@ -26,6 +29,6 @@ export function useBath(setC: number, everyMs: number, first?: BathView) {
     void ask();
     const timer = setInterval(() => void ask(), everyMs);
     return () => clearInterval(timer);
-  }, [everyMs, setC]);
+  }, [everyMs, wantedC]);
   return { bath, setBath, isLost, setIsLost };
 }

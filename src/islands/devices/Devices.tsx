@@ -11,13 +11,13 @@ import { FootPanel } from './FootPanel';
 
 interface Props {
   readonly bath: BathView;
-  readonly hotBathC: number;
+  readonly usualBathC: number;
   /** Messages that are due or went wrong. */
   readonly outbox: { readonly due: number; readonly failed: number };
 }
 
 /** Every device in one place, each with a panel to drive its stand-in by hand. */
-export function Devices({ bath, hotBathC, outbox }: Props) {
+export function Devices({ bath, usualBathC, outbox }: Props) {
   return (
     <>
       <header className={styles['head']}>
@@ -31,7 +31,7 @@ export function Devices({ bath, hotBathC, outbox }: Props) {
         <FootPanel />
         <section className={styles['device']} aria-label="Stone bath with thermometer">
           <h2>Stone bath</h2>
-          <BathPanel first={bath} stones={12} hotBathC={hotBathC} />
+          <BathPanel first={bath} stones={12} wantedC={null} usualC={usualBathC} />
         </section>
         <TapePanel />
         <ScalePanel />

@@ -32,7 +32,7 @@ export async function readStoneBench(db: Db, visitId: number | null, now: Date):
     })),
     lastWaterChange: water && shortDay(water),
     warmUpMinutes: warmUpOf({ habits, stones }),
-    bath: readBath(habits, hotBathOf(visit ?? day) ?? habits.hotBathC),
+    bath: readBath(habits, hotBathOf(visit ?? day)),
     visits: visits
       .filter(takesStones)
       .map((row) => ({ id: row.id, client: row.client_name, time: clockTime(row.starts_at) })),
@@ -67,14 +67,23 @@ async function dayOfStones(db: Db, rows: readonly VisitOfDay[]): Promise<StoneBe
 /** What the bath is set to for the hot stones of a visit, or of the day. */
 const hotBathOf = (of: Pick<StoneVisitView, 'rotations'> | null) => of?.rotations.find(({ isCold }) => !isCold)?.bathC;
 
-/** What the thermometer says right now. */
-export function readBath(habits: StoneHabits, wishedC = habits.hotBathC): BathView {
+/**
+ * What the thermometer says right now.
+ * @param wantedC what a plan asks for; without one the bath is held to what it is set to, and an idle one to the habit
+ */
+export function readBath(habits: StoneHabits, wantedC?: number): BathView {
   const bath = houseBath();
   const { isOn, setC, stones, fault } = bath.state();
   const readings = bath.readings();
   const nowMs = Date.now();
   return {
-    reading: judgeBath(readings, nowMs, wishedC, habits.toleranceC, stoneBook.limits.capC + 1),
+    reading: judgeBath(
+      readings,
+      nowMs,
+      wantedC ?? (isOn ? setC : habits.hotBathC),
+      habits.toleranceC,
+      stoneBook.limits.capC + 1,
+    ),
     device: { isOn, setC, stones, fault },
   };
 }

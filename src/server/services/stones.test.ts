@@ -1,11 +1,11 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { StoneCareInput, StoneInput } from '../../contracts/stones';
 import { usualHabits } from '../../core/stones/from-plan';
-import { SimulatedBath } from '../devices/stone-bath';
+import { houseBath, SimulatedBath } from '../devices/stone-bath';
 import { addFinding } from './findings';
 import { actor, finding, openHouse, type TestHouse } from './fixtures';
 import { readRoom } from './read-room';
-import { readStoneBench, readTableStones } from './read-stones';
+import { readBath, readStoneBench, readTableStones } from './read-stones';
 import { addStones, changeStone, logCare, saveHabits } from './save-stones';
 import { bookFor, mayAll, planFor } from './treatment-fixtures';
 
@@ -146,6 +146,18 @@ describe('a hot-stone visit for somebody who likes it mild', () => {
     const other = await bookFor(house, 1);
     await planFor(house, other, ['belly']);
     expect(await readTableStones(house.db, other)).toEqual({ cues: [], hotBathC: null });
+  });
+});
+
+describe('the bath of the house', () => {
+  it('is held to what a plan asks for, else to what it is set to, else to what is usual', () => {
+    const said = (wantedC?: number) => readBath(usualHabits, wantedC).reading;
+    houseBath().drive({ isOn: true, setC: 48, stones: 0, skipS: 7200 });
+    expect(said().state).toBe('ready');
+    expect(said(54)).toMatchObject({ state: 'off' });
+    expect(said(54).words).toContain('below 54°');
+    houseBath().drive({ isOn: false, skipS: 600 });
+    expect(said().words).toContain(`${usualHabits.hotBathC}°`);
   });
 });
 
