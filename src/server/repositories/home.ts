@@ -2,7 +2,7 @@ import type { HomeWish } from '../../contracts/home';
 import type { HomeDone } from '../../core/homecare/rhythm';
 import type { HomeSheet } from '../../core/homecare/sheet';
 import type { Db } from '../db/connection';
-import type { HomeSheetTable } from '../db/schema';
+import type { HomeSheetTable } from '../db/schema/home';
 import type { Selectable } from 'kysely';
 
 /** A sheet as it was given. */
