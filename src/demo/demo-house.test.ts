@@ -4,7 +4,7 @@ import { openDatabase } from '../server/db/connection';
 import { readClient } from '../server/services/read-client';
 import { readDay } from '../server/services/read-day';
 import { ensureDemoHouse } from './demo-house';
-import { demoClients } from './people.data';
+import { demoClients } from './clients.data';
 
 const now = new Date(2026, 10, 25, 8, 0);
 

@@ -12,7 +12,8 @@ import type { Db } from '../server/db/connection';
 import { listFindings } from '../server/repositories/findings';
 import { insertPlan } from '../server/repositories/visits';
 import { drainageOf } from '../server/services/describe-finding';
-import { type DemoClient, demoStaff } from './people.data';
+import type { DemoClient } from './demo-client';
+import { demoStaff } from './house.data';
 
 /** Plans the client's drainage as it was then, and stores it. @returns its steps */
 export async function planDrainageOf(
