@@ -15,6 +15,7 @@ describe('the tape run', () => {
   let page: Page;
   let visit: number;
   const data = mkdtempSync(path.join(tmpdir(), 'velvet-stone-tape-'));
+  const stored = async () => (await call('GET', `/api/visits/${visit}`, undefined, server.url)).body.before;
 
   beforeAll(async () => {
     server = await startServer({ data });
@@ -70,23 +71,22 @@ describe('the tape run', () => {
     server = await startServer({ data, port: server.port });
     await page.reload({ waitUntil: 'networkidle0' });
     await settled(page);
+    await expect.poll(async () => (await stored()).affected[5]).toBe(28.2);
     await words(page, 'every number is kept as you type it');
-    const stored = (await call('GET', `/api/visits/${visit}`, undefined, server.url)).body;
-    expect(stored.before.affected[5]).toBe(28.2);
-    expect(stored.before.reference.slice(0, 2)).toEqual([16.2, 17.6]);
+    expect((await stored()).reference.slice(0, 2)).toEqual([16.2, 17.6]);
   });
 
   it('does not overwrite what another window has saved', async () => {
     const other = await open(browser, `${server.url}/visits/${visit}/measure`);
     await other.evaluate(() => document.querySelector<HTMLInputElement>('[aria-label="right arm, 8 cm"]')?.focus());
     await tape(other, ['20.1']);
-    await words(other, 'every number is kept as you type it');
+    await expect.poll(async () => (await stored()).reference[2]).toBe(20.1);
     await page.bringToFront();
     await page.evaluate(() => document.querySelector<HTMLInputElement>('[aria-label="left arm, 24 cm"]')?.focus());
     await tape(page, ['28.4']);
     await words(page, 'saved in another window');
-    const stored = (await call('GET', `/api/visits/${visit}`, undefined, server.url)).body;
-    expect([stored.before.reference[2], stored.before.affected[6]]).toEqual([20.1, null]);
+    const { reference, affected } = await stored();
+    expect([reference[2], affected[6]]).toEqual([20.1, null]);
     await other.close();
   });
 
