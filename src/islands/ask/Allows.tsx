@@ -4,7 +4,8 @@ import type { judgeVisitCheck } from '../../core/visit/visit-check';
 import { Button, ButtonLink } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { ConsentForm } from '../consent/ConsentForm';
-import styles from './AskView.module.css';
+import shared from './AskView.module.css';
+import styles from './Allows.module.css';
 import { Decisions } from './Decisions';
 import type { useAsk } from './useAsk';
 
@@ -55,7 +56,7 @@ export function Allows({
           </ButtonLink>
         )
       )}
-      <div className={styles['heading']}>
+      <div className={shared['heading']}>
         <h2>What this allows</h2>
         <span aria-live="polite">{keeping.kind === 'saving' ? 'storing…' : 'updates as you answer'}</span>
       </div>

@@ -1,7 +1,7 @@
 import { type ReactNode, useEffect, useRef } from 'react';
 import { Choice } from '../../ui/choice/Choice';
 import type { Answer } from './useAsk';
-import styles from './AskView.module.css';
+import styles from './AnswerRow.module.css';
 
 interface Props {
   readonly text: string;

@@ -1,6 +1,7 @@
 import type { AskView } from '../../contracts/ask-views';
 import { AnswerRow } from './AnswerRow';
-import styles from './AskView.module.css';
+import shared from './AskView.module.css';
+import styles from './Check.module.css';
 import { Found } from './Intake';
 import type { Answer, Asking } from './useAsk';
 
@@ -37,19 +38,19 @@ export function Check(props: Props) {
   );
   return (
     <>
-      <section className={styles['group']} aria-label="Reasons to stop">
+      <section className={shared['group']} aria-label="Reasons to stop">
         <h3>Reasons to stop</h3>
-        <ol className={styles['questions']}>{check.flags.map((question) => row(question, true))}</ol>
+        <ol className={shared['questions']}>{check.flags.map((question) => row(question, true))}</ol>
       </section>
       {check.still.length > 0 && (
-        <section className={styles['group']} aria-label="As last time">
+        <section className={shared['group']} aria-label="As last time">
           <h3>As last time?</h3>
-          <ol className={styles['questions']}>{check.still.map((question) => row(question))}</ol>
+          <ol className={shared['questions']}>{check.still.map((question) => row(question))}</ol>
         </section>
       )}
-      <section className={styles['group']} aria-label="Today">
+      <section className={shared['group']} aria-label="Today">
         <h3>Any of these today?</h3>
-        <ol className={styles['questions']}>
+        <ol className={shared['questions']}>
           {check.today.map((group) => {
             const found = group.conditions.filter((c) => findings.some((f) => f.id === c.id));
             return (
@@ -95,9 +96,9 @@ export function Check(props: Props) {
           })}
         </ol>
       </section>
-      <section className={styles['group']} aria-label="Since last time">
+      <section className={shared['group']} aria-label="Since last time">
         <h3>Since last time</h3>
-        <ol className={styles['questions']}>{check.others.map((question) => row(question))}</ol>
+        <ol className={shared['questions']}>{check.others.map((question) => row(question))}</ol>
       </section>
     </>
   );

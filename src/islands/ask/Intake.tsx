@@ -5,7 +5,8 @@ import { Button } from '../../ui/button/Button';
 import { Field, TextArea } from '../../ui/field/Field';
 import type { RequestError } from '../api';
 import { AnswerRow } from './AnswerRow';
-import styles from './AskView.module.css';
+import shared from './AskView.module.css';
+import styles from './Intake.module.css';
 import { FindingDetail } from './FindingDetail';
 import type { IntakeGroup } from './rows';
 import type { Answer, Asking } from './useAsk';
@@ -28,7 +29,7 @@ const all: readonly Answer[] = ['no', 'yes', 'unsure'];
 export function Intake(props: Props) {
   const { view, asking, groups, current, onCurrent, onAnswer, onRestNo, marking, onMark } = props;
   const sections = groups.map((group) => (
-    <section key={group.group} className={styles['group']} aria-label={group.group}>
+    <section key={group.group} className={shared['group']} aria-label={group.group}>
       <h3>
         {group.group}
         {group.state === 'open' && group.unanswered.length > 0 && (
@@ -37,7 +38,7 @@ export function Intake(props: Props) {
           </Button>
         )}
       </h3>
-      <ol className={styles['questions']}>
+      <ol className={shared['questions']}>
         <AnswerRow
           text={group.gate.text}
           hint={group.gate.hint}

@@ -4,7 +4,7 @@ import type { BathDeviceInput } from '../../contracts/stones';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
 import { send } from '../api';
-import styles from './Bench.module.css';
+import styles from './BathPanel.module.css';
 import { bathPath, useBath } from './useBath';
 
 const everyMs = 2000;

@@ -1,6 +1,6 @@
 import type { RotationView } from '../../contracts/stone-views';
 import { formatClock } from '../../core/units';
-import styles from './Bench.module.css';
+import styles from './Lanes.module.css';
 
 interface Props {
   readonly rotations: readonly RotationView[];

@@ -5,7 +5,8 @@ import { Kbd } from '../../ui/kbd/Kbd';
 import { send, sentenceOf } from '../api';
 import { useLetters } from '../letters';
 import { BathPanel } from './BathPanel';
-import styles from './Bench.module.css';
+import shared from './Bench.module.css';
+import styles from './StoneBench.module.css';
 import { HabitsForm } from './HabitsForm';
 import {
   clothWords,
@@ -79,14 +80,14 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
       <StoneHead visit={visit} visits={visits} inUse={inUse} />
       <div className={styles['view']}>
         <aside className={styles['left']} aria-label="The house’s stones">
-          <div className={styles['line']}>
+          <div className={shared['line']}>
             <h2>Tray</h2>
             <span>
               {inUse} of {stones.length} in use
             </span>
           </div>
           {stones.length === 0 ? (
-            <p className={styles['soft']}>No stones yet. Add the house’s own, with their measures.</p>
+            <p className={shared['soft']}>No stones yet. Add the house’s own, with their measures.</p>
           ) : (
             <Tray
               stones={stones}
@@ -94,7 +95,7 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
               onSelect={(stone) => setNow((was) => ({ ...was, size: stone.size, material: stone.material, stone }))}
             />
           )}
-          <div className={styles['pairButtons']}>
+          <div className={shared['pairButtons']}>
             <Button onClick={() => setForm('new')}>Add stones</Button>
             <Button onClick={() => setForm('habits')}>Bath …</Button>
             {selected && <Button onClick={() => setForm(selected)}>Stone {selected.id} …</Button>}
@@ -116,7 +117,7 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
         <main id="main" className={styles['main']}>
           <div className={styles['top']}>
             <section aria-label={title}>
-              <div className={styles['line']}>
+              <div className={shared['line']}>
                 <h2>{title}</h2>
                 <span>{detailsOf(now)}</span>
               </div>

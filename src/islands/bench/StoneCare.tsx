@@ -2,7 +2,8 @@ import type { StoneBenchView } from '../../contracts/stone-views';
 import { careKinds } from '../../contracts/stones';
 import { Button } from '../../ui/button/Button';
 import { send, sentenceOf } from '../api';
-import styles from './Bench.module.css';
+import shared from './Bench.module.css';
+import styles from './StoneCare.module.css';
 
 const careWords = {
   cleaned: 'Cleaned',
@@ -32,11 +33,11 @@ export function StoneCare({
   return (
     <section className={styles['care']}>
       <h2>Care</h2>
-      <p className={styles['soft']}>
+      <p className={shared['soft']}>
         Cleaned {stone?.lastCleaned ?? 'never yet'} · oiled {stone?.lastOiled ?? 'never yet'} · water changed{' '}
         {bench.lastWaterChange ?? 'never yet'}
       </p>
-      <div className={styles['pairButtons']}>
+      <div className={shared['pairButtons']}>
         {careKinds.map((what) => (
           <Button key={what} onClick={() => void care(what)}>
             {careWords[what]}

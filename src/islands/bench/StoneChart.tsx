@@ -4,7 +4,7 @@ import { stoneOption } from '../../charts/stone-options';
 import type { Contact } from '../../core/stones/contact';
 import { Drawn } from '../../ui/charts/Drawn';
 import { themedPalette } from '../themed';
-import styles from './Bench.module.css';
+import styles from './StoneChart.module.css';
 
 const Chart = lazy(() => import('../../ui/charts/Chart'));
 

@@ -6,7 +6,8 @@ import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field, Select } from '../../ui/field/Field';
 import { RequestError, send } from '../api';
-import styles from './Bench.module.css';
+import shared from './Bench.module.css';
+import styles from './StoneForm.module.css';
 
 interface Props {
   /** Undefined: stones are added. */
@@ -59,7 +60,7 @@ export function StoneForm({ stone, onClose, onSaved }: Props) {
   );
   return (
     <Dialog title={stone ? `Stone ${stone.id}` : 'Add stones'} isOpen onClose={onClose}>
-      <form className={styles['form']} onSubmit={(event) => void save(event)} noValidate>
+      <form className={shared['form']} onSubmit={(event) => void save(event)} noValidate>
         <div className={styles['pair']}>
           <Select label="Size" value={size} onChange={(event) => setSize(event.target.value as SizeId)}>
             {sizeIds.map((id) => (
@@ -83,7 +84,7 @@ export function StoneForm({ stone, onClose, onSaved }: Props) {
               ))}
           </Select>
         </div>
-        <div className={styles['three']}>
+        <div className={shared['three']}>
           {measure('lengthMm', 'Length, mm')}
           {measure('widthMm', 'Width, mm')}
           {measure('thicknessMm', 'Thickness, mm')}
@@ -121,7 +122,7 @@ export function StoneForm({ stone, onClose, onSaved }: Props) {
           error={error?.fieldError('note')}
         />
         {error && !error.problem.errors && <p role="alert">{error.message}</p>}
-        <div className={styles['buttons']}>
+        <div className={shared['buttons']}>
           <Button onClick={onClose}>Leave it</Button>
           <Button look="filled" type="submit">
             {stone ? 'Keep' : 'Add'}

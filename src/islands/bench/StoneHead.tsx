@@ -1,7 +1,7 @@
 import type { StoneBenchView } from '../../contracts/stone-views';
 import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import { BenchNav } from './BenchNav';
-import styles from './Bench.module.css';
+import styles from './StoneHead.module.css';
 import { knobs } from './stone-setting';
 
 const keys = [

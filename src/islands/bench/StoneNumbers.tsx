@@ -1,4 +1,4 @@
-import styles from './Bench.module.css';
+import styles from './StoneNumbers.module.css';
 import type { useStoneAnswer } from './useStoneAnswer';
 
 type Answer = ReturnType<typeof useStoneAnswer>;

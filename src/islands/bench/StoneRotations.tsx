@@ -1,6 +1,7 @@
 import { Fragment } from 'react';
 import type { StoneBenchView } from '../../contracts/stone-views';
-import styles from './Bench.module.css';
+import shared from './Bench.module.css';
+import styles from './StoneRotations.module.css';
 import { Lanes } from './Lanes';
 
 type VisitStones = NonNullable<StoneBenchView['visit']>;
@@ -12,7 +13,7 @@ export function StoneRotations({ visit, day, visits }: Pick<StoneBenchView, 'vis
       {visit && <FirstTouch visit={visit} />}
       {visit && visit.rotations.length > 0 && (
         <section aria-label="Rotation">
-          <div className={styles['line']}>
+          <div className={shared['line']}>
             <h2>Rotation</h2>
             <span>
               {visit.minutes} minutes ·{' '}
@@ -24,7 +25,7 @@ export function StoneRotations({ visit, day, visits }: Pick<StoneBenchView, 'vis
       )}
       {day && (
         <section aria-label="Rotation">
-          <div className={styles['line']}>
+          <div className={shared['line']}>
             <h2>The whole day</h2>
             <span>minutes from {day.from}, one bath for all</span>
           </div>
@@ -34,7 +35,7 @@ export function StoneRotations({ visit, day, visits }: Pick<StoneBenchView, 'vis
       {!visit && !day && (
         <section aria-label="Rotation">
           <h2>The whole day</h2>
-          <p className={styles['soft']}>
+          <p className={shared['soft']}>
             {visits.length === 0
               ? 'No visit of today takes stones.'
               : 'Which stone serves when is worked out as soon as a visit with stones is planned: '}
@@ -50,7 +51,7 @@ export function StoneRotations({ visit, day, visits }: Pick<StoneBenchView, 'vis
         </section>
       )}
       {visit && visit.rotations.length === 0 && (
-        <p className={styles['soft']}>
+        <p className={shared['soft']}>
           {visit.noHeat || 'The plan of this visit takes no stones yet.'}{' '}
           <a href={`/visits/${visit.id}/plan`}>To the plan</a>
         </p>

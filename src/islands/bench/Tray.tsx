@@ -1,7 +1,7 @@
 import { stoneBook } from '../../catalogue/stones/stones';
 import type { StoneView } from '../../contracts/stone-views';
 import { sizeIds } from '../../core/stones/book';
-import styles from './Bench.module.css';
+import styles from './Tray.module.css';
 
 interface Props {
   readonly stones: readonly StoneView[];

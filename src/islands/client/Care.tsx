@@ -4,7 +4,8 @@ import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field } from '../../ui/field/Field';
 import { RequestError, send, sentenceOf } from '../api';
-import styles from './ClientPage.module.css';
+import shared from './ClientPage.module.css';
+import styles from './Care.module.css';
 
 interface Preview {
   readonly keep: { readonly id: number; readonly data: { readonly name: string }; readonly version: number };
@@ -58,7 +59,7 @@ export function Care({ view, isOwner, say }: Props) {
   };
   return (
     <>
-      <div className={styles['heading']}>
+      <div className={shared['heading']}>
         <h2>The record as a whole</h2>
       </div>
       {view.duplicates.map((other) => (
@@ -69,7 +70,7 @@ export function Care({ view, isOwner, say }: Props) {
           <Button onClick={() => void look(other.id)}>See what merging would do</Button>
         </p>
       ))}
-      <div className={styles['acts']}>
+      <div className={shared['acts']}>
         <Button onClick={() => void archive()}>
           {isArchived ? 'Take back from the archive' : 'Put into the archive'}
         </Button>
@@ -114,7 +115,7 @@ function Merge({ preview, onClose }: { readonly preview: Preview; readonly onClo
         here is taken from there.
       </p>
       {differing.length > 0 && (
-        <table className={styles['compare']}>
+        <table className={shared['compare']}>
           <thead>
             <tr>
               <th scope="col">Differs in</th>
@@ -135,7 +136,7 @@ function Merge({ preview, onClose }: { readonly preview: Preview; readonly onClo
       )}
       {twice.length > 0 && <p>Both have: {twice.join(', ')}. Both stay; end the one that is too many.</p>}
       {trouble && <p role="alert">{trouble}</p>}
-      <div className={styles['buttons']}>
+      <div className={shared['buttons']}>
         <Button onClick={onClose}>Leave them as they are</Button>
         <Button look="filled" onClick={() => void merge()}>
           Merge
@@ -166,7 +167,7 @@ function Erase({ id, name, onClose }: { readonly id: number; readonly name: stri
         </p>
         <Field label="Type the name to confirm" name="name" autoComplete="off" error={error?.fieldError('name')} />
         {error && !error.problem.errors && <p role="alert">{error.message}</p>}
-        <div className={styles['buttons']}>
+        <div className={shared['buttons']}>
           <Button onClick={onClose}>Keep the record</Button>
           <Button look="filled" type="submit">
             Erase

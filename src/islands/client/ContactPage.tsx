@@ -2,7 +2,8 @@ import { useState } from 'react';
 import type { ClientContactView } from '../../contracts/client-views';
 import { useToasts } from '../../ui/toast/useToasts';
 import { Booked } from './Booked';
-import styles from './ClientPage.module.css';
+import shared from './ClientPage.module.css';
+import styles from './ContactPage.module.css';
 import { EditClient } from './EditClient';
 
 /** A client as the front desk sees them: how to reach them and when they come, nothing of what was found. */
@@ -12,8 +13,8 @@ export function ContactPage({ view, today }: { readonly view: ClientContactView;
   const { say, toasts } = useToasts();
   return (
     <div className={styles['narrow']}>
-      <main id="main" className={styles['main']}>
-        <div className={styles['title']}>
+      <main id="main" className={shared['main']}>
+        <div className={shared['title']}>
           <div>
             <h1>{data.name}</h1>
             <p>
@@ -35,7 +36,7 @@ export function ContactPage({ view, today }: { readonly view: ClientContactView;
           mayTreat={false}
           say={say}
         />
-        <div className={styles['heading']}>
+        <div className={shared['heading']}>
           <h2>Contact</h2>
         </div>
         <EditClient

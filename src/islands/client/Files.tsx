@@ -4,7 +4,8 @@ import type { FileView } from '../../contracts/client-views';
 import { Button } from '../../ui/button/Button';
 import { sentenceOf } from '../api';
 import { upload } from '../upload';
-import styles from './ClientPage.module.css';
+import shared from './ClientPage.module.css';
+import styles from './Files.module.css';
 
 interface Props {
   readonly clientId: number;
@@ -41,7 +42,7 @@ export function Files({ clientId, initial, consent, say, onRemove }: Props) {
   };
   return (
     <>
-      <div className={styles['heading']}>
+      <div className={shared['heading']}>
         <h2>Letters and pictures</h2>
         <label className={styles['upload']}>
           Add a file
@@ -61,9 +62,9 @@ export function Files({ clientId, initial, consent, say, onRemove }: Props) {
         </p>
       )}
       {files.length === 0 ? (
-        <p className={styles['quiet']}>Nothing yet. Pictures and PDF up to 10 MB are kept.</p>
+        <p className={shared['quiet']}>Nothing yet. Pictures and PDF up to 10 MB are kept.</p>
       ) : (
-        <ul className={styles['findings']}>
+        <ul className={shared['findings']}>
           {files.map((file) => (
             <li key={file.id}>
               <div>
@@ -87,10 +88,10 @@ export function Files({ clientId, initial, consent, say, onRemove }: Props) {
           ))}
         </ul>
       )}
-      <div className={styles['heading']}>
+      <div className={shared['heading']}>
         <h2>Consent</h2>
       </div>
-      <p className={styles['quiet']}>
+      <p className={shared['quiet']}>
         {consent
           ? `Signed by ${consent.name} on ${consent.signedAt.slice(0, 10)}, wording ${consent.wordingVersion}. Areas agreed to: ${consent.areas.join(', ') || 'none of the separate ones'}.${consent.isDue ? ' Due again.' : ''}`
           : 'Not signed yet: it is read and signed with the questions of the first visit.'}

@@ -2,7 +2,8 @@ import { lazy } from 'react';
 import type { HistoryEntry } from '../../contracts/client-views';
 import type { ShownVolumes } from '../../core/volume-units';
 import { Drawn } from '../../ui/charts/Drawn';
-import styles from './ClientPage.module.css';
+import shared from './ClientPage.module.css';
+import styles from './Visits.module.css';
 
 const ExcessChart = lazy(() => import('./ExcessChart'));
 
@@ -16,7 +17,7 @@ export function Visits({
 }) {
   return (
     <>
-      <div className={styles['heading']}>
+      <div className={shared['heading']}>
         <h2>{titleOf(history, volumes)}</h2>
       </div>
       {history.filter((entry) => entry.excessMl !== null).length > 1 && (
@@ -25,9 +26,9 @@ export function Visits({
         </Drawn>
       )}
       {history.length === 0 ? (
-        <p className={styles['quiet']}>No visit yet. Book one, and it will stand here.</p>
+        <p className={shared['quiet']}>No visit yet. Book one, and it will stand here.</p>
       ) : (
-        <ol className={styles['history']}>
+        <ol className={shared['history']}>
           {history.map((entry) => (
             <Entry key={entry.visitId} entry={entry} volumes={volumes} />
           ))}
@@ -56,7 +57,7 @@ function Entry({ entry, volumes }: { readonly entry: HistoryEntry; readonly volu
   const href = open ? `/visits/${entry.visitId}/${entry.stage}` : `/visits/${entry.visitId}/close`;
   return (
     <li data-open={open ? true : undefined}>
-      <div className={styles['when']}>
+      <div className={shared['when']}>
         <a href={href}>{entry.date}</a>
         <span>{entry.therapist}</span>
       </div>
@@ -66,7 +67,7 @@ function Entry({ entry, volumes }: { readonly entry: HistoryEntry; readonly volu
           {entry.stage === 'stopped' && ' · stopped at the check'}
           {open && ' · not closed yet'}
         </p>
-        <p className={styles['quiet']}>
+        <p className={shared['quiet']}>
           {[
             entry.steps === null ? '' : `${entry.steps} steps`,
             scoreWords('comfort', entry.closing?.comfort, 10),
@@ -77,7 +78,7 @@ function Entry({ entry, volumes }: { readonly entry: HistoryEntry; readonly volu
             .join(' · ')}
         </p>
       </div>
-      <div className={styles['figure']}>
+      <div className={shared['figure']}>
         {entry.excessMl !== null && (
           <>
             <strong>{volumes.text(entry.excessMl)}</strong>

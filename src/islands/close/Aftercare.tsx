@@ -2,7 +2,7 @@ import { homeWordsOf } from '../../catalogue/homecare/homecare';
 import { type AftercareId, aftercareIds } from '../../core/visit/aftercare';
 import { ButtonLink } from '../../ui/button/Button';
 import type { Answers } from './answers';
-import styles from './CloseView.module.css';
+import styles from './Aftercare.module.css';
 
 interface Props {
   readonly visitId: number;

@@ -3,7 +3,7 @@ import type { FeedbackField } from '../../contracts/closing';
 import { needsAnswerNow } from '../../core/skin/feedback';
 import { Choice } from '../../ui/choice/Choice';
 import { type Answers, tenths, textOf } from './answers';
-import styles from './CloseView.module.css';
+import styles from './Feedback.module.css';
 
 interface Props {
   readonly answers: Answers;

@@ -4,7 +4,8 @@ import { compareTapings } from '../../core/swelling/compare-tapings';
 import type { VolumeSettings } from '../../core/swelling/settings';
 import { type ShownVolumes, volumesIn } from '../../core/volume-units';
 import { ButtonLink } from '../../ui/button/Button';
-import styles from './CloseView.module.css';
+import shared from './CloseView.module.css';
+import styles from './Measured.module.css';
 import { ShortTape } from './ShortTape';
 
 /** Before and after in one visit: the change, and the shortest way to take the after-measure. */
@@ -32,13 +33,13 @@ interface ChangeProps {
 function Change({ before, after, settings, volumes }: ChangeProps) {
   if (!before?.volume)
     return (
-      <p className={styles['soft']}>
+      <p className={shared['soft']}>
         Nothing was taped before the work, so an after-measure has nothing to stand beside.
       </p>
     );
   if (!after)
     return (
-      <p className={styles['soft']}>
+      <p className={shared['soft']}>
         Before:{' '}
         {before.volume.excessMl === null
           ? volumes.text(before.volume.affectedMl)
@@ -47,7 +48,7 @@ function Change({ before, after, settings, volumes }: ChangeProps) {
       </p>
     );
   const change = compareTapings(before, after, 0, settings);
-  if (!change) return <p className={styles['soft']}>The two tapings share too few marks to be compared.</p>;
+  if (!change) return <p className={shared['soft']}>The two tapings share too few marks to be compared.</p>;
   const limit = volumes.text(change.limitMl);
   return (
     <div className={styles['measured']}>

@@ -3,7 +3,7 @@ import type { TapingView, VisitView } from '../../contracts/visit-views';
 import { formatNumber, formatSigned } from '../../core/units';
 import { send, sentenceOf } from '../api';
 import { numberIn, readGirth } from '../measure/tape-cells';
-import styles from './CloseView.module.css';
+import styles from './ShortTape.module.css';
 
 interface Props {
   readonly visit: VisitView;

@@ -1,6 +1,6 @@
 import { format } from 'date-fns';
 import type { VisitView } from '../../contracts/visit-views';
-import styles from './CloseView.module.css';
+import styles from './Signed.module.css';
 
 /** Who signed the record, and that it was corrected since. */
 export function Signed({

@@ -2,7 +2,8 @@ import { rednessLevels } from '../../catalogue/swelling/scales.data';
 import { judgeRedness, looksAfterMinutes } from '../../core/skin/redness';
 import { Choice } from '../../ui/choice/Choice';
 import { type Answers, textOf } from './answers';
-import styles from './CloseView.module.css';
+import shared from './CloseView.module.css';
+import styles from './SkinAfter.module.css';
 
 interface Props {
   readonly answers: Answers;
@@ -60,7 +61,7 @@ export function SkinAfter({ answers, onAnswer }: Props) {
           onChange={(value) => onAnswer({ fadeMinutes: Number(value) })}
         />
       )}
-      {redness !== null && verdictWords[verdict] && <p className={styles['soft']}>{verdictWords[verdict]}</p>}
+      {redness !== null && verdictWords[verdict] && <p className={shared['soft']}>{verdictWords[verdict]}</p>}
       {(redness ?? 0) >= 3 && (
         <p className={styles['caution']} role="alert">
           Strong redness after light work is a reaction: cool, look again in ten minutes, and ask a physician if it

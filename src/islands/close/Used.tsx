@@ -1,7 +1,7 @@
 import type { CloseView, VisitView } from '../../contracts/visit-views';
 import { Field } from '../../ui/field/Field';
 import type { Answers } from './answers';
-import styles from './CloseView.module.css';
+import styles from './Used.module.css';
 
 interface Props {
   readonly visit: VisitView;

@@ -3,7 +3,7 @@ import type { DayView } from '../../contracts/day-views';
 import { Button } from '../../ui/button/Button';
 import { Calendar } from '../calendar/Calendar';
 import { BookFromDay } from '../booking/BookFromDay';
-import styles from './DayThread.module.css';
+import styles from './DayAside.module.css';
 
 /** Beside the day: the week, booking, what was left open, and what goes out of the house. */
 export function DayAside({ day }: { readonly day: DayView }) {

@@ -4,7 +4,8 @@ import type { KeptSheet } from '../../contracts/home-views';
 import type { VisitView } from '../../contracts/visit-views';
 import { Button, ButtonLink } from '../../ui/button/Button';
 import { send, sentenceOf } from '../api';
-import styles from './HomeSheetView.module.css';
+import shared from './HomeSheetView.module.css';
+import styles from './Given.module.css';
 import { PaperLog } from './PaperLog';
 
 interface Props {
@@ -65,13 +66,13 @@ export function Given({ visit, sheets, onSheets, today, canKeep, onKeep, say }: 
       <Button look="filled" onClick={() => void give()} disabled={!canKeep}>
         Give this sheet
       </Button>
-      {current.length === 0 && <p className={styles['soft']}>Nothing is given yet.</p>}
+      {current.length === 0 && <p className={shared['soft']}>Nothing is given yet.</p>}
       {current.map((one) => {
         const link = links[one.id];
         return (
           <article key={one.id} className={styles['kept']} aria-label={one.title}>
             <h3>{one.title}</h3>
-            <p className={styles['soft']}>
+            <p className={shared['soft']}>
               since {dayOf(one.madeOn)}, by {one.by}
             </p>
             <p>
@@ -106,7 +107,7 @@ export function Given({ visit, sheets, onSheets, today, canKeep, onKeep, say }: 
                 </small>
               </p>
             )}
-            {!link && one.linkUntil && <p className={styles['soft']}>A link works until {one.linkUntil}.</p>}
+            {!link && one.linkUntil && <p className={shared['soft']}>A link works until {one.linkUntil}.</p>}
             {one.linkUntil && (
               <Button look="link" onClick={() => void takeBack(one.id)}>
                 Take the link back

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { KeptSheet } from '../../contracts/home-views';
 import { Button } from '../../ui/button/Button';
 import { send, sentenceOf } from '../api';
-import styles from './HomeSheetView.module.css';
+import styles from './PaperLog.module.css';
 
 interface Props {
   readonly sheet: KeptSheet;

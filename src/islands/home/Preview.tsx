@@ -6,7 +6,8 @@ import { BodyMap, type PebbleMark, type RegionMark } from '../../ui/body-map/Bod
 import { bestDrawing } from '../../ui/body-map/views';
 import { Pebble } from '../../ui/pebble/Pebble';
 import { anatomy } from '../../catalogue/anatomy';
-import styles from './HomeSheetView.module.css';
+import shared from './HomeSheetView.module.css';
+import styles from './Preview.module.css';
 import type { DrawnUp } from './useDrawnUp';
 
 interface Props {
@@ -62,7 +63,7 @@ export function Preview({ drawn, language, title }: Props) {
       </div>
       <div className={styles['steps']}>
         <h2>{words.routines[sheet.routine].title}</h2>
-        <p className={styles['soft']}>
+        <p className={shared['soft']}>
           {all.length} steps. {words.page.minutes(Math.max(1, Math.round(sheet.seconds / 60)))}
         </p>
         {sheet.parts.map((one, i) => (

@@ -3,7 +3,7 @@ import type { HomeView } from '../../contracts/home-views';
 import type { FieldError } from '../../core/result';
 import { Choice } from '../../ui/choice/Choice';
 import { Field, TextArea } from '../../ui/field/Field';
-import styles from './HomeSheetView.module.css';
+import styles from './WishForm.module.css';
 
 interface Props {
   readonly view: HomeView;

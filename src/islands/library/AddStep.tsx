@@ -3,7 +3,8 @@ import type { LibraryView } from '../../contracts/library-views';
 import type { ProtocolStep } from '../../core/library/protocol';
 import { Button } from '../../ui/button/Button';
 import { Select } from '../../ui/field/Field';
-import styles from './LibraryView.module.css';
+import shared from './LibraryView.module.css';
+import styles from './AddStep.module.css';
 
 interface Props {
   readonly view: LibraryView;
@@ -39,7 +40,7 @@ export function AddStep({ view, part, onAdd }: Props) {
           </option>
         ))}
       </Select>
-      <div className={styles['buttons']}>
+      <div className={shared['buttons']}>
         <Button onClick={() => setIsOpen(false)}>Leave it</Button>
         <Button
           disabled={region === ''}

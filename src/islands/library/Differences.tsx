@@ -1,5 +1,5 @@
 import type { Difference } from '../../contracts/library-views';
-import styles from './LibraryView.module.css';
+import styles from './Differences.module.css';
 
 /** What the house has changed, beside what ships. */
 export function Differences({ list }: { readonly list: readonly Difference[] }) {

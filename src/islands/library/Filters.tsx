@@ -5,7 +5,7 @@ import { families, handNeeds } from '../../core/library/technique';
 import { Button } from '../../ui/button/Button';
 import { Field, Select } from '../../ui/field/Field';
 import type { Filter } from './filter-library';
-import styles from './LibraryView.module.css';
+import styles from './Filters.module.css';
 import { familyWords, handWords, plainWords } from './words';
 
 interface Props {

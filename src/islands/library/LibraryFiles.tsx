@@ -3,7 +3,8 @@ import type { ImportedLibrary } from '../../contracts/library-views';
 import { Button, ButtonLink } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { RequestError, send, sentenceOf } from '../api';
-import styles from './LibraryView.module.css';
+import shared from './LibraryView.module.css';
+import styles from './LibraryFiles.module.css';
 
 interface Props {
   readonly onClose: () => void;
@@ -58,7 +59,7 @@ export function LibraryFiles({ onClose, onChanged, say }: Props) {
         <p>
           A file in JSON; its shape stands at <a href="/api/library/schema">/api/library/schema</a>.
         </p>
-        <div className={styles['buttons']}>
+        <div className={shared['buttons']}>
           <ButtonLink href="/api/library" download>
             Our own
           </ButtonLink>
@@ -71,7 +72,7 @@ export function LibraryFiles({ onClose, onChanged, say }: Props) {
           <input type="file" accept="application/json,.json" onChange={(event) => void look(event.target.files?.[0])} />
         </label>
         {faults.length > 0 && (
-          <div role="alert" className={styles['alert']}>
+          <div role="alert" className={shared['alert']}>
             <p>Nothing was brought in:</p>
             <ul>
               {faults.slice(0, mostFaults).map(({ path, message }) => (

@@ -1,6 +1,7 @@
 import { type KeyboardEvent, useEffect, useRef } from 'react';
 import type { Origin } from '../../contracts/library-views';
-import styles from './LibraryView.module.css';
+import shared from './LibraryView.module.css';
+import styles from './LibraryList.module.css';
 import { originWords } from './words';
 
 interface Props {
@@ -29,7 +30,7 @@ export function LibraryList({ entries, chosen, onChoose }: Props) {
     list.current?.querySelector<HTMLElement>(`[data-entry="${next.id}"]`)?.focus();
   };
   if (entries.length === 0)
-    return <p className={styles['soft']}>Nothing fits. Take a word or a filter away, or press Esc for every region.</p>;
+    return <p className={shared['soft']}>Nothing fits. Take a word or a filter away, or press Esc for every region.</p>;
   return (
     <ul ref={list} className={styles['list']} aria-label="Found" onKeyDown={onKeyDown}>
       {entries.map(({ id, name, about, origin }) => (

@@ -5,7 +5,8 @@ import { formatClock } from '../../core/units';
 import { Button } from '../../ui/button/Button';
 import { send, sentenceOf } from '../api';
 import { Differences } from './Differences';
-import styles from './LibraryView.module.css';
+import shared from './LibraryView.module.css';
+import styles from './ProtocolDetail.module.css';
 import { ProtocolEditor } from './ProtocolEditor';
 import { plainWords } from './words';
 
@@ -55,13 +56,13 @@ export function ProtocolDetail({ entry, view, step, onStep, onChanged, say }: Pr
   return (
     <>
       <h2>{value.name}</h2>
-      <p className={styles['soft']}>
+      <p className={shared['soft']}>
         {modality} · {plainWords(value.school)} · {value.usualMinutes} minutes
         {seconds > 0 && `, ${formatClock(seconds)} at the usual repetitions`}
       </p>
       <p>{value.about}</p>
       {value.source === 'planner' && (
-        <p className={styles['cue']}>Worked out from the client’s case in the Plan view, so it has no fixed steps.</p>
+        <p className={shared['cue']}>Worked out from the client’s case in the Plan view, so it has no fixed steps.</p>
       )}
       <Differences list={differences} />
       <ol className={styles['blocks']}>
@@ -104,7 +105,7 @@ export function ProtocolDetail({ entry, view, step, onStep, onChanged, say }: Pr
           </li>
         ))}
       </ol>
-      <div className={styles['buttons']}>
+      <div className={shared['buttons']}>
         {origin !== 'shipped' && (
           <Button onClick={() => void restore()}>{origin === 'own' ? 'Take away' : 'As it ships'}</Button>
         )}

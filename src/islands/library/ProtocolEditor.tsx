@@ -11,7 +11,8 @@ import { Button } from '../../ui/button/Button';
 import { Field, Select, TextArea } from '../../ui/field/Field';
 import { RequestError, send, sentenceOf } from '../api';
 import { AddStep } from './AddStep';
-import styles from './LibraryView.module.css';
+import shared from './LibraryView.module.css';
+import styles from './ProtocolEditor.module.css';
 import {
   addBlock,
   addStep,
@@ -89,7 +90,7 @@ export function ProtocolEditor({ first, basedOn, view, onClose, onSaved }: Props
     problems.find((one) => one.path === path || one.path.startsWith(`${path}.`))?.message;
   const fieldError = (path: string) => (error instanceof RequestError ? error.fieldError(`value.${path}`) : undefined);
   return (
-    <div className={styles['form']} ref={list}>
+    <div className={shared['form']} ref={list}>
       <h2>{isNew ? 'A protocol of our own' : `Change ${first.name}`}</h2>
       <Field
         label="Name"
@@ -106,7 +107,7 @@ export function ProtocolEditor({ first, basedOn, view, onClose, onSaved }: Props
         onChange={(event) => head({ usualMinutes: Number(event.target.value) })}
         error={fieldError('usualMinutes')}
       />
-      <p className={styles['soft']}>
+      <p className={shared['soft']}>
         Drag a step, or move it with Alt and the up and down arrows, also into another part.
       </p>
       <DndContext
@@ -159,7 +160,7 @@ export function ProtocolEditor({ first, basedOn, view, onClose, onSaved }: Props
                     />
                   ))}
                 </ol>
-                {steps.length === 0 && <p className={styles['alert']}>{problemAt(`blocks.${b}.steps`)}</p>}
+                {steps.length === 0 && <p className={shared['alert']}>{problemAt(`blocks.${b}.steps`)}</p>}
                 <AddStep
                   view={view}
                   part={plainWords(block.id)}
@@ -175,16 +176,16 @@ export function ProtocolEditor({ first, basedOn, view, onClose, onSaved }: Props
       </DndContext>
       <Button onClick={() => setDraft(addBlock)}>Add a part</Button>
       {isAsked && problems.length > 0 && (
-        <p role="alert" className={styles['alert']}>
+        <p role="alert" className={shared['alert']}>
           {problems.length === 1 ? 'One thing' : `${problems.length} things`} to put right first: {problems[0]?.message}
         </p>
       )}
       {error !== undefined && (
-        <p role="alert" className={styles['alert']}>
+        <p role="alert" className={shared['alert']}>
           {sentenceOf(error)}
         </p>
       )}
-      <div className={styles['buttons']}>
+      <div className={shared['buttons']}>
         <Button onClick={onClose}>Leave it</Button>
         <Button look="filled" onClick={() => void save()}>
           Keep as ours

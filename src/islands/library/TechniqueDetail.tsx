@@ -5,7 +5,8 @@ import { formatNumber } from '../../core/units';
 import { Button } from '../../ui/button/Button';
 import { send, sentenceOf } from '../api';
 import { Differences } from './Differences';
-import styles from './LibraryView.module.css';
+import shared from './LibraryView.module.css';
+import styles from './TechniqueDetail.module.css';
 import { TechniqueForm } from './TechniqueForm';
 import { directionWords, familyWords, handWords, standingWords, touchWords, traitWords } from './words';
 
@@ -48,7 +49,7 @@ export function TechniqueDetail({ entry, view, onOpenProtocol, onChanged, say }:
     <>
       <h2>{value.name}</h2>
       {value.cues.map((cue) => (
-        <p key={cue} className={styles['cue']}>
+        <p key={cue} className={shared['cue']}>
           {cue}
         </p>
       ))}
@@ -91,7 +92,7 @@ export function TechniqueDetail({ entry, view, onOpenProtocol, onChanged, say }:
           </ul>
         </>
       )}
-      <div className={styles['buttons']}>
+      <div className={shared['buttons']}>
         {origin !== 'shipped' && (
           <Button onClick={() => void restore()}>{origin === 'own' ? 'Take away' : 'As it ships'}</Button>
         )}

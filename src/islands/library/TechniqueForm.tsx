@@ -12,7 +12,8 @@ import {
 import { Button } from '../../ui/button/Button';
 import { Field, Select, TextArea } from '../../ui/field/Field';
 import { RequestError, send, sentenceOf } from '../api';
-import styles from './LibraryView.module.css';
+import shared from './LibraryView.module.css';
+import styles from './TechniqueForm.module.css';
 import { directionWords, familyWords, handWords, standingWords, touchWords, traitWords } from './words';
 
 interface Props {
@@ -88,7 +89,7 @@ export function TechniqueForm({ first, basedOn, taken, onClose, onSaved }: Props
     set({ traits: isOn ? [...draft.traits, trait] : draft.traits.filter((one) => one !== trait) });
   return (
     <form
-      className={styles['form']}
+      className={shared['form']}
       onSubmit={(event) => {
         event.preventDefault();
         void save();
@@ -147,11 +148,11 @@ export function TechniqueForm({ first, basedOn, taken, onClose, onSaved }: Props
         ))}
       </fieldset>
       {error !== undefined && (
-        <p role="alert" className={styles['alert']}>
+        <p role="alert" className={shared['alert']}>
           {at('traits') ?? sentenceOf(error)}
         </p>
       )}
-      <div className={styles['buttons']}>
+      <div className={shared['buttons']}>
         <Button onClick={onClose}>Leave it</Button>
         <Button look="filled" type="submit">
           Keep as ours

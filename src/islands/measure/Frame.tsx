@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import styles from './MeasureView.module.css';
+import styles from './Frame.module.css';
 
 interface Props {
   readonly bodyLabel: string;

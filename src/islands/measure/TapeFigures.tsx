@@ -4,7 +4,8 @@ import { fewestOwnPairs } from '../../core/swelling/detectable';
 import { errorBudget } from '../../core/swelling/error-budget';
 import { formatNumber, formatSigned, fromCm, toCm } from '../../core/units';
 import { type ShownVolumes, volumesIn } from '../../core/volume-units';
-import styles from './MeasureView.module.css';
+import shared from './MeasureView.module.css';
+import styles from './TapeFigures.module.css';
 import { baselineChange, caveatsOf, changeSince, verdictsOf } from './judge-run';
 import type { TapeRun } from './useTapeRun';
 
@@ -29,7 +30,7 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
   const { value, refusal } = run.volume;
   if (!value)
     return (
-      <p className={styles['soft']}>
+      <p className={shared['soft']}>
         {run.settled.affected.some((girth) => girth !== null) && refusal
           ? refusal
           : 'Type the first girths; volume and difference grow with each.'}
@@ -101,7 +102,7 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
         </p>
       )}
       {!isComplete && (
-        <p className={styles['soft']}>
+        <p className={shared['soft']}>
           {refusal ??
             `Compared over ${formatNumber(value.segments[0]?.from ?? 0)} to ${formatNumber(value.segments.at(-1)?.to ?? 0)} ${run.unit}, where both sides are taped.`}
         </p>

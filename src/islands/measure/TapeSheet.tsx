@@ -11,7 +11,8 @@ import { lastGirthsCm } from './doubts';
 import { Frame } from './Frame';
 import { useLetters } from '../letters';
 import { LimbMap } from './LimbMap';
-import styles from './MeasureView.module.css';
+import shared from './MeasureView.module.css';
+import styles from './TapeSheet.module.css';
 import { SegmentBars } from './SegmentBars';
 import type { SheetProps } from './sheet';
 import { type CellAddress, isPassEmpty, type PassName } from './tape-cells';
@@ -180,7 +181,7 @@ export function TapeSheet(props: Props) {
             at={at}
             onMove={setAt}
           />
-          <p className={styles['soft']}>
+          <p className={shared['soft']}>
             {pass === 'second' && 'Taped again without looking: the first numbers come back into the mean. '}
             {view.house.readingsPerPoint === 2 &&
               !isTwice &&

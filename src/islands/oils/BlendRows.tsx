@@ -6,7 +6,7 @@ import type { CheckedPart } from '../../core/oils/check';
 import { percentText } from '../../core/oils/finding-words';
 import { Button } from '../../ui/button/Button';
 import { DropShape } from './BottleShape';
-import styles from './Oils.module.css';
+import styles from './BlendRows.module.css';
 import { ShareBar } from './ShareBar';
 import type { Bench } from './useBlend';
 

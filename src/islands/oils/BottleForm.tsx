@@ -5,7 +5,8 @@ import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field, Select } from '../../ui/field/Field';
 import { RequestError, send } from '../api';
-import styles from './Oils.module.css';
+import shared from './Oils.module.css';
+import styles from './BottleForm.module.css';
 
 interface Props {
   readonly bottle: BottleView | undefined;
@@ -52,7 +53,7 @@ export function BottleForm({ bottle, onClose, onSaved }: Props) {
   const of = (name: string) => error?.fieldError(name);
   return (
     <Dialog title={bottle ? `Bottle ${bottle.id}` : 'A bottle for the shelf'} isOpen onClose={onClose}>
-      <form className={styles['form']} onSubmit={(event) => void save(event)} noValidate>
+      <form className={shared['form']} onSubmit={(event) => void save(event)} noValidate>
         <div className={styles['two']}>
           <Select
             label="Kind"
@@ -134,7 +135,7 @@ export function BottleForm({ bottle, onClose, onSaved }: Props) {
         </div>
         <Field label="Note" name="note" defaultValue={bottle?.note ?? ''} maxLength={200} error={of('note')} />
         {error && !error.problem.errors && <p role="alert">{error.message}</p>}
-        <div className={styles['buttons']}>
+        <div className={shared['buttons']}>
           <Button onClick={onClose}>Leave it</Button>
           <Button look="filled" type="submit">
             {bottle ? 'Keep' : 'Put it on the shelf'}

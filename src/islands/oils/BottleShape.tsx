@@ -1,5 +1,5 @@
 import type { NoteId } from '../../core/oils/book';
-import styles from './Oils.module.css';
+import styles from './BottleShape.module.css';
 
 /** A bottle, as full as it is, in the colour of its note; its notch tells the note where colours do not. */
 export function BottleShape({ note, share }: { readonly note: NoteId; readonly share: number }) {

@@ -5,7 +5,7 @@ import { checkBlend, tightestOf } from '../../core/oils/check';
 import type { OilClient } from '../../core/oils/client';
 import { percentText } from '../../core/oils/finding-words';
 import { unfold } from '../../core/oils/unfold';
-import styles from './Oils.module.css';
+import styles from './Compare.module.css';
 
 interface Props {
   readonly before: BlendInput;

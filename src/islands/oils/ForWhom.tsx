@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Button } from '../../ui/button/Button';
 import { send } from '../api';
-import styles from './Oils.module.css';
+import styles from './ForWhom.module.css';
 import type { Bench } from './useBlend';
 
 /** What of the client and the therapist decides about oils, in as few words as possible. */

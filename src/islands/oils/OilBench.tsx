@@ -16,7 +16,7 @@ import { ForWhom } from './ForWhom';
 import { KeepBlend } from './KeepBlend';
 import { LayeredDialog } from './LayeredDialog';
 import { Limits } from './Limits';
-import styles from './Oils.module.css';
+import styles from './OilBench.module.css';
 import { ReadyBlends } from './ReadyBlends';
 import { Shelf } from './Shelf';
 import { Sizes } from './Sizes';

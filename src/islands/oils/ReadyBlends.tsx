@@ -5,7 +5,8 @@ import { oilOf } from '../../core/oils/book';
 import { checkBlend } from '../../core/oils/check';
 import { Button } from '../../ui/button/Button';
 import { send } from '../api';
-import styles from './Oils.module.css';
+import shared from './Oils.module.css';
+import styles from './ReadyBlends.module.css';
 import type { Bench } from './useBlend';
 
 /** Blends that stand ready: those used for the client before, then those of the house, each judged for this client. */
@@ -38,7 +39,7 @@ export function ReadyBlends({ bench }: { readonly bench: Bench }) {
     <>
       {usedBefore.length > 0 && (
         <section aria-label="Used before">
-          <div className={styles['line']}>
+          <div className={shared['line']}>
             <h2>Used before</h2>
           </div>
           <ul className={styles['ready']}>
@@ -57,7 +58,7 @@ export function ReadyBlends({ bench }: { readonly bench: Bench }) {
         </section>
       )}
       <section aria-label="House blends">
-        <div className={styles['line']}>
+        <div className={shared['line']}>
           <h2>House blends</h2>
           <span>
             {scope.mayBlend && (
@@ -84,7 +85,7 @@ export function ReadyBlends({ bench }: { readonly bench: Bench }) {
             event.target.value = '';
           }}
         />
-        {blends.length === 0 && <p className={styles['soft']}>None yet: keep one with K.</p>}
+        {blends.length === 0 && <p className={shared['soft']}>None yet: keep one with K.</p>}
         <ul className={styles['ready']}>
           {blends.map(({ id, blend, ready }) => {
             const check = checkBlend(oilBook, { ...blend, client, basis: 'max' });
@@ -108,7 +109,7 @@ export function ReadyBlends({ bench }: { readonly bench: Bench }) {
           })}
         </ul>
         {!scope.mayBlend && (
-          <p className={styles['soft']}>Ready-mixed bottles are poured; own blends need clinical training.</p>
+          <p className={shared['soft']}>Ready-mixed bottles are poured; own blends need clinical training.</p>
         )}
       </section>
     </>

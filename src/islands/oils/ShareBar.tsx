@@ -1,4 +1,4 @@
-import styles from './Oils.module.css';
+import styles from './ShareBar.module.css';
 
 const widest = 1.15;
 

@@ -6,7 +6,8 @@ import { reasonsToAvoid } from '../../core/oils/client';
 import { isMentioned } from '../../core/oils/shortlist';
 import { noteWords } from '../../core/oils/words';
 import { BottleShape } from './BottleShape';
-import styles from './Oils.module.css';
+import shared from './Oils.module.css';
+import styles from './Shelf.module.css';
 import type { Bench } from './useBlend';
 
 interface Props {
@@ -29,7 +30,7 @@ export function Shelf({ bench: { bench, blend, client, change, mayCompose }, sea
     );
   return (
     <>
-      <div className={styles['line']}>
+      <div className={shared['line']}>
         <h2>Shelf</h2>
         <span>
           {bench.shelf.length} oils · <a href="/bench/bottles">bottles</a>
@@ -54,7 +55,7 @@ export function Shelf({ bench: { bench, blend, client, change, mayCompose }, sea
         }}
       />
       {rows.length === 0 && (
-        <p className={styles['soft']}>
+        <p className={shared['soft']}>
           {bench.shelf.length === 0 ? (
             <>
               No bottles yet. <a href="/bench/bottles">Put the house’s own on the shelf.</a>

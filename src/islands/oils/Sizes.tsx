@@ -2,7 +2,8 @@ import { oilBook } from '../../catalogue/oils/oils';
 import { scaleBlend } from '../../core/oils/amounts';
 import { oilOf } from '../../core/oils/book';
 import { percentText } from '../../core/oils/finding-words';
-import styles from './Oils.module.css';
+import shared from './Oils.module.css';
+import styles from './Sizes.module.css';
 import type { Bench } from './useBlend';
 
 const sizesMl = [10, 30, 100] as const;
@@ -15,7 +16,7 @@ export function Sizes({ bench: { blend, change, bench } }: { readonly bench: Ben
   const now = scaleBlend(oilBook, blend.parts, blend.volumeMl, blend.volumeMl).totalPercent;
   return (
     <section aria-label="In other bottles">
-      <div className={styles['line']}>
+      <div className={shared['line']}>
         <h2>In other bottles</h2>
         <span>whole drops</span>
       </div>

@@ -9,7 +9,8 @@ import { bestLiked, mostStrips, restSeconds, shuffled, type SmellAnswer, type St
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { send } from '../api';
-import styles from './Oils.module.css';
+import shared from './Oils.module.css';
+import styles from './SmellDialog.module.css';
 import type { Bench } from './useBlend';
 
 type Stage = 'looking' | 'prepare' | 'smell' | 'reveal';
@@ -113,7 +114,7 @@ export function SmellDialog({ bench, onClose }: { readonly bench: Bench; readonl
               </li>
             ))}
           </ol>
-          <div className={styles['buttons']}>
+          <div className={shared['buttons']}>
             <Button onClick={onClose}>Not now</Button>
             <Button look="filled" onClick={() => setStage('smell')}>
               Hide the names and begin
@@ -159,7 +160,7 @@ export function SmellDialog({ bench, onClose }: { readonly bench: Bench; readonl
                   onChange={(event) => answer({ word: event.target.value })}
                 />
               </label>
-              <div className={styles['buttons']}>
+              <div className={shared['buttons']}>
                 <Button look="filled" onClick={next} disabled={answers[at]?.liking === null}>
                   {at + 1 < strips.length ? 'Rest, then the next' : 'Show what they are'}
                 </Button>
@@ -187,7 +188,7 @@ export function SmellDialog({ bench, onClose }: { readonly bench: Bench; readonl
               </li>
             ))}
           </ol>
-          <div className={styles['buttons']}>
+          <div className={shared['buttons']}>
             <Button onClick={() => void choose(null)}>None of them</Button>
           </div>
         </>

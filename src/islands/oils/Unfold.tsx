@@ -2,7 +2,8 @@ import { oilBook } from '../../catalogue/oils/oils';
 import type { BlendPart } from '../../core/oils/book';
 import { oilOf } from '../../core/oils/book';
 import { unfold, unfoldHours } from '../../core/oils/unfold';
-import styles from './Oils.module.css';
+import shared from './Oils.module.css';
+import styles from './Unfold.module.css';
 
 const width = 340;
 const height = 92;
@@ -22,7 +23,7 @@ export function Unfold({ parts }: { readonly parts: readonly BlendPart[] }) {
   const words = curves.map(({ note, share }) => `${note} ${Math.round(100 * share)} %`).join(', ');
   return (
     <section aria-label="How it unfolds">
-      <div className={styles['line']}>
+      <div className={shared['line']}>
         <h2>How it unfolds</h2>
         <span>{words === '' ? 'no scent yet' : 'over the evening'}</span>
       </div>

@@ -3,7 +3,8 @@ import { oilOf } from '../../core/oils/book';
 import { tightestOf } from '../../core/oils/check';
 import { Button } from '../../ui/button/Button';
 import { Kbd } from '../../ui/kbd/Kbd';
-import styles from './Oils.module.css';
+import shared from './Oils.module.css';
+import styles from './Verdict.module.css';
 import type { Bench } from './useBlend';
 
 /** What is to be said of the blend: what is over, what would mend it, what is tightest, what would serve better. */
@@ -11,7 +12,7 @@ export function Verdict({ bench }: { readonly bench: Bench }) {
   const { check, safe, better, blend, makeItSafe, makeItBetter } = bench;
   if (check === null)
     return (
-      <div className={styles['say']} data-tone="over" role="alert">
+      <div className={shared['say']} data-tone="over" role="alert">
         <p>
           <strong>More oil than the bottle holds.</strong> Take drops out, or mix more.
         </p>
@@ -23,7 +24,7 @@ export function Verdict({ bench }: { readonly bench: Bench }) {
   return (
     <div role="status" className={styles['verdict']}>
       {over.length > 0 && (
-        <div className={styles['say']} data-tone="over">
+        <div className={shared['say']} data-tone="over">
           <p>
             <strong>Not like this.</strong>
           </p>
@@ -34,7 +35,7 @@ export function Verdict({ bench }: { readonly bench: Bench }) {
         </div>
       )}
       {over.length === 0 && !check.withinGuide && (
-        <div className={styles['say']} data-tone="near">
+        <div className={shared['say']} data-tone="near">
           {cautions.map(({ text }) => (
             <p key={text}>{text}</p>
           ))}
@@ -42,7 +43,7 @@ export function Verdict({ bench }: { readonly bench: Bench }) {
         </div>
       )}
       {over.length === 0 && check.withinGuide && (
-        <div className={styles['say']} data-tone="ok">
+        <div className={shared['say']} data-tone="ok">
           <p>
             <strong>Inside every limit.</strong> {tightWords(bench)}
           </p>
@@ -52,7 +53,7 @@ export function Verdict({ bench }: { readonly bench: Bench }) {
         </div>
       )}
       {over.length === 0 && check.withinGuide && better && (
-        <div className={styles['say']} data-tone="near">
+        <div className={shared['say']} data-tone="near">
           <p>{better.words}</p>
           <Button look="mend" onClick={makeItBetter}>
             <Kbd>M</Kbd> Do it

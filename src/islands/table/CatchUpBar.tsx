@@ -1,7 +1,8 @@
 import type { CatchUp } from '../../core/table/refit';
 import { formatClock } from '../../core/units';
 import { Kbd } from '../../ui/kbd/Kbd';
-import styles from './TableView.module.css';
+import shared from './TableView.module.css';
+import styles from './CatchUpBar.module.css';
 import { catchUpKeys } from './useTableKeys';
 
 interface Props {
@@ -21,7 +22,7 @@ export function CatchUpBar({ ways, isChanged, onTake, onUndo }: Props) {
         <button
           key={way.kind}
           type="button"
-          className={styles['key']}
+          className={shared['key']}
           onClick={(event) => {
             onTake(way);
             event.currentTarget.blur();
@@ -34,7 +35,7 @@ export function CatchUpBar({ ways, isChanged, onTake, onUndo }: Props) {
       {isChanged && (
         <button
           type="button"
-          className={styles['key']}
+          className={shared['key']}
           onClick={(event) => {
             onUndo();
             event.currentTarget.blur();

@@ -1,7 +1,8 @@
 import type { VisitView } from '../../contracts/visit-views';
 import { formatClock } from '../../core/units';
 import { keepingWords } from './keeping';
-import styles from './TableView.module.css';
+import shared from './TableView.module.css';
+import styles from './Finished.module.css';
 import type { Keeping } from './useEvents';
 
 /** After the last step. */
@@ -19,12 +20,12 @@ export function Finished({
   readonly keeping: Keeping;
 }) {
   return (
-    <main id="main" className={styles['finished']}>
+    <main id="main" className={shared['finished']}>
       <h1>All done</h1>
       <p>
         {done} of {total} steps in {formatClock(visitMs / 1000)}. Let the client rest a moment; water stands ready.
       </p>
-      <p className={styles['kept']} role="status">
+      <p className={shared['kept']} role="status">
         {keepingWords(keeping)}
       </p>
       <a className={styles['onward']} href={`/visits/${visit.id}/close`}>

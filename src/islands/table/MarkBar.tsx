@@ -1,6 +1,6 @@
 import { markWords, type Mark, type MarkKind } from '../../core/table/marks';
 import { Kbd } from '../../ui/kbd/Kbd';
-import styles from './TableView.module.css';
+import styles from './MarkBar.module.css';
 
 /** In the order of their keys. */
 const shown: readonly MarkKind[] = ['tighter', 'redness', 'tender', 'warmer', 'cooler', 'lighter', 'deeper', 'pain'];

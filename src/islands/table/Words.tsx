@@ -6,7 +6,8 @@ import type { StoneCue } from '../../core/stones/cues';
 import { howOf, type TableStep, titleOf } from '../../core/table/table-step';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { BathWarning } from './BathWarning';
-import styles from './TableView.module.css';
+import shared from './TableView.module.css';
+import styles from './Words.module.css';
 
 /** Words that would fill the screen are set smaller, so that the cue still shows. */
 const longTitle = 18;
@@ -41,7 +42,7 @@ export function Words({ step, place, isReady, stopped, isAsking, stones, cue, oi
         </p>
       )}
       {first && (
-        <p className={styles['cue']} role="alert">
+        <p className={shared['cue']} role="alert">
           <strong>Stopped.</strong> {titleOf(anatomy, first)}{' '}
           {stopped.length > 1 ? `is out of ${stopped.length - 1} more of the rest` : 'does not come again'}. Ask the
           client; U puts it back.
@@ -54,7 +55,7 @@ export function Words({ step, place, isReady, stopped, isAsking, stones, cue, oi
       )}
       {stones.hotBathC !== null && <BathWarning bathC={stones.hotBathC} />}
       {cue && (
-        <p className={styles['cue']} role="status">
+        <p className={shared['cue']} role="status">
           <strong>{cue.inS > 0 ? `in ${cue.inS} s` : 'now'}</strong> {cue.words}
         </p>
       )}

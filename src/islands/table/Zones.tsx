@@ -1,5 +1,5 @@
 import { type MouseEvent, useRef } from 'react';
-import styles from './TableView.module.css';
+import styles from './Zones.module.css';
 import { bounceMs } from './useTableKeys';
 
 interface Props {

@@ -1,7 +1,7 @@
 import { spanOf, type TableStep } from '../../core/table/table-step';
 import { type Beat, repetitionMsOf } from '../../core/table/progress';
 import { pebbleOutlines } from '../../ui/pebbles';
-import styles from './TableView.module.css';
+import styles from './pace.module.css';
 
 const driftSeconds = 60;
 

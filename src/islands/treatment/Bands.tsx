@@ -1,6 +1,6 @@
 import type { TreatmentView } from '../../contracts/treatment-views';
 import { formatClock } from '../../core/units';
-import styles from './Treatment.module.css';
+import styles from './Bands.module.css';
 
 interface Props {
   readonly treatment: TreatmentView;

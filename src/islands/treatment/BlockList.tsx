@@ -7,7 +7,7 @@ import { type TableStep, timesOf, titleOf } from '../../core/table/table-step';
 import { formatClock } from '../../core/units';
 import { SortableList } from '../../ui/sortable/SortableList';
 import type { TreatmentHandle } from './useTreatment';
-import styles from './Treatment.module.css';
+import styles from './BlockList.module.css';
 
 interface Props {
   readonly handle: TreatmentHandle;

@@ -6,7 +6,8 @@ import { Choice } from '../../ui/choice/Choice';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field } from '../../ui/field/Field';
 import { RequestError, send } from '../api';
-import styles from './Treatment.module.css';
+import shared from './Treatment.module.css';
+import styles from './KeepTemplate.module.css';
 
 interface Props {
   readonly visit: VisitView;
@@ -70,7 +71,7 @@ export function KeepTemplate({ visit, wish, onClose }: Props) {
             onChange={(event) => setName(event.target.value)}
             error={error?.fieldError('name') ?? (error && !error.problem.errors ? error.message : undefined)}
           />
-          <p className={styles['soft']}>
+          <p className={shared['soft']}>
             Parts, form and minutes are kept. Order and repetitions are found anew each time, from what is known then.
           </p>
           <div className={styles['buttons']}>

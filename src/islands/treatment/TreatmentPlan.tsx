@@ -15,7 +15,8 @@ import { usePlanKeys } from '../plan/usePlanKeys';
 import { VisitHead } from '../visit-head/VisitHead';
 import { Bands } from './Bands';
 import { BlockList } from './BlockList';
-import styles from './Treatment.module.css';
+import shared from './Treatment.module.css';
+import styles from './TreatmentPlan.module.css';
 import { TreatmentSide } from './TreatmentSide';
 import { useTreatment } from './useTreatment';
 
@@ -149,7 +150,7 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
           <Button look="link" onClick={handle.undo} disabled={!handle.canUndo}>
             Undo
           </Button>
-          <span className={styles['soft']} role="status">
+          <span className={shared['soft']} role="status">
             {status.kind === 'saving' ? 'storing …' : status.kind === 'kept' ? 'stored' : ''}
           </span>
           {isEmpty || plan.isStale || !treatment.fits ? (

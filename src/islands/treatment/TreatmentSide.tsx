@@ -11,7 +11,8 @@ import { Field } from '../../ui/field/Field';
 import { schoolInWords, SchoolFields } from '../plan/SchoolFields';
 import { Chooser } from './Chooser';
 import { type Choices, withoutBlocks, withProtocol } from './chosen';
-import styles from './Treatment.module.css';
+import shared from './Treatment.module.css';
+import styles from './TreatmentSide.module.css';
 import type { TreatmentHandle } from './useTreatment';
 
 /** Fetched when somebody keeps a treatment. */
@@ -83,7 +84,7 @@ export function TreatmentSide({ handle, visit, regionLabel }: Props) {
       {hasDrainage && (
         <section>
           <h2>School of drainage</h2>
-          <p className={styles['soft']}>
+          <p className={shared['soft']}>
             {schoolInWords(wish.school ?? visit.school)}{' '}
             <Button look="link" onClick={() => setOpen('school')}>
               Change
@@ -178,7 +179,7 @@ function OpenLines({ handle, onAdd }: { readonly handle: TreatmentHandle; readon
   return (
     <section>
       <h2>Lines not worked</h2>
-      <p className={styles['soft']}>
+      <p className={shared['soft']}>
         {[...new Set(names)].join('; ')}.{' '}
         <Button look="link" onClick={onAdd}>
           Add work on the client’s own lines
@@ -225,7 +226,7 @@ function Time({ handle }: { readonly handle: TreatmentHandle }) {
         <strong>{formatClock(treatment.totalSeconds)}</strong> of {formatClock(treatment.availableSeconds)} min
         {costs.length > 0 && `, of it ${costs.join(', ')}`}.
       </p>
-      <p className={styles['soft']}>
+      <p className={shared['soft']}>
         {treatment.fits
           ? timeWords(treatment.totalSeconds, treatment.usualSeconds)
           : `Even the least is ${formatClock(treatment.shortBySeconds)} too long.`}{' '}
