@@ -146,7 +146,7 @@ export async function listAlike(db: Db, client: ClientRow): Promise<readonly Cli
   const rows = await Promise.all([
     same(sql`search_name = ${client.search_name}`),
     client.born_on === null ? [] : same(sql`born_on = ${client.born_on}`),
-    client.email === '' ? [] : same(sql`lower(email) = ${client.email.toLowerCase()}`),
+    client.email === '' ? [] : same(sql`email <> '' and lower(email) = ${client.email.toLowerCase()}`),
     number.length < 5 ? [] : same(sql`${plainNumber} = ${number}`),
   ]);
   return [...new Map(rows.flat().map((row) => [row.id, row])).values()];

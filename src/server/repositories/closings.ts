@@ -35,6 +35,18 @@ export async function latestClosing(db: Db, visitId: number): Promise<ClosingVie
   return row && toClosing(row);
 }
 
+/** The same of several visits at once: visit → newest version. */
+export async function latestClosingsOf(db: Db, visitIds: readonly number[]): Promise<ReadonlyMap<number, ClosingView>> {
+  if (visitIds.length === 0) return new Map();
+  const rows = await db
+    .selectFrom('closing')
+    .selectAll()
+    .where('visit_id', 'in', visitIds)
+    .orderBy('version')
+    .execute();
+  return new Map(rows.map((row) => [row.visit_id, toClosing(row)]));
+}
+
 export async function insertClosing(
   db: Db,
   visitId: number,

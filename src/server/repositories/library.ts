@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import type { Db } from '../db/connection';
 import type { LibraryEntryRow } from '../db/schema';
 
@@ -8,7 +9,7 @@ export async function listOwnEntries(db: Db): Promise<readonly LibraryEntryRow[]
   return db
     .selectFrom('library_entry')
     .selectAll()
-    .where('is_latest', '=', 1)
+    .where('is_latest', '=', sql.lit(1))
     .where('removed_at', 'is', null)
     .orderBy('id')
     .execute();
@@ -21,7 +22,7 @@ export async function findEntry(db: Db, kind: EntryKind, key: string): Promise<L
     .selectAll()
     .where('kind', '=', kind)
     .where('key', '=', key)
-    .where('is_latest', '=', 1)
+    .where('is_latest', '=', sql.lit(1))
     .executeTakeFirst();
 }
 
@@ -60,7 +61,7 @@ export async function removeEntry(db: Db, kind: EntryKind, key: string, now: str
     .set({ removed_at: now })
     .where('kind', '=', kind)
     .where('key', '=', key)
-    .where('is_latest', '=', 1)
+    .where('is_latest', '=', sql.lit(1))
     .where('removed_at', 'is', null)
     .executeTakeFirst();
   return result.numUpdatedRows > 0n;

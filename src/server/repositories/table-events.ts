@@ -41,17 +41,18 @@ export async function insertEvents(
   return results.reduce((sum, { numInsertedOrUpdatedRows = 0n }) => sum + Number(numInsertedOrUpdatedRows), 0);
 }
 
-/** When a treatment came to its end at the table; null: it did not. */
-export async function findEnd(db: Db, visitId: number): Promise<string | null> {
-  const row = await db
+/** When treatments came to their end at the table: visit → time; one that did not is left out. */
+export async function findEndsOf(db: Db, visitIds: readonly number[]): Promise<ReadonlyMap<number, string>> {
+  if (visitIds.length === 0) return new Map();
+  const rows = await db
     .selectFrom('table_event')
-    .select('happened_at')
-    .where('visit_id', '=', visitId)
+    .select(['visit_id', 'happened_at'])
+    .where('visit_id', 'in', visitIds)
     .where('kind', '=', 'finish')
     .where('is_aside', '=', 0)
-    .orderBy('sequence')
-    .executeTakeFirst();
-  return row?.happened_at ?? null;
+    .orderBy('sequence', 'desc')
+    .execute();
+  return new Map(rows.map(({ visit_id, happened_at }) => [visit_id, happened_at]));
 }
 
 /** Which device leads a treatment. @returns undefined before it is begun */

@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import type { TapingInput } from '../../contracts/record';
 import type { TapingView } from '../../contracts/visit-views';
 import type { LimbVolume } from '../../core/swelling/limb-volume';
@@ -48,7 +49,7 @@ export async function listTapingsOfVisit(db: Db, visitId: number): Promise<reado
     .selectFrom('taping')
     .selectAll()
     .where('visit_id', '=', visitId)
-    .where('is_latest', '=', 1)
+    .where('is_latest', '=', sql.lit(1))
     .orderBy('id')
     .execute();
 }
@@ -66,7 +67,7 @@ export async function latestTaping(
     .where('visit_id', '=', visitId)
     .where('phase', '=', phase)
     .where('limb', '=', limb)
-    .where('is_latest', '=', 1)
+    .where('is_latest', '=', sql.lit(1))
     .executeTakeFirst();
 }
 
@@ -81,7 +82,7 @@ export async function lastTapingBefore(
     .selectFrom('taping')
     .selectAll()
     .where('client_id', '=', clientId)
-    .where('is_latest', '=', 1)
+    .where('is_latest', '=', sql.lit(1))
     .where('taken_at', '<', before)
     .where('phase', '!=', 'after')
     .where((eb) => eb.or([eb('visit_id', 'is', null), eb('visit_id', '!=', exceptVisitId)]))
@@ -97,23 +98,28 @@ export async function listTapingsOfClient(db: Db, clientId: number): Promise<rea
     .selectFrom('taping')
     .selectAll()
     .where('client_id', '=', clientId)
-    .where('is_latest', '=', 1)
+    .where('is_latest', '=', sql.lit(1))
     .orderBy('taken_at')
     .orderBy('id')
     .execute();
 }
 
-/** The newest tapings that a therapist took twice over. */
-export async function listDoubleTapings(db: Db, therapistId: number, limit: number): Promise<readonly TapingRow[]> {
-  return db
+export async function listTapings(db: Db, ids: readonly number[]): Promise<readonly TapingRow[]> {
+  return db.selectFrom('taping').selectAll().where('id', 'in', ids).orderBy('id', 'desc').execute();
+}
+
+/** The newest tapings that a therapist took twice over, by id. */
+export async function newestDoubleTapings(db: Db, therapistId: number, limit: number): Promise<readonly number[]> {
+  const rows = await db
     .selectFrom('taping')
-    .selectAll()
+    .select('id')
     .where('recorded_by', '=', therapistId)
     .where('again_json', 'is not', null)
-    .where('is_latest', '=', 1)
+    .where('is_latest', '=', sql.lit(1))
     .orderBy('id', 'desc')
     .limit(limit)
     .execute();
+  return rows.map(({ id }) => id);
 }
 
 export interface NewTaping {
@@ -140,7 +146,7 @@ export async function insertTaping(db: Db, given: NewTaping): Promise<void> {
       .where('phase', '=', taping.phase)
       .where('limb', '=', taping.limb)
       .where('version', '<', given.version)
-      .where('is_latest', '=', 1)
+      .where('is_latest', '=', sql.lit(1))
       .execute();
 }
 

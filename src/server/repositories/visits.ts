@@ -48,6 +48,39 @@ export async function listVisitsOfClient(db: Db, clientId: number): Promise<read
     .execute();
 }
 
+/** How many visits their clients had before some visits, the cancelled not counted: visit → number. */
+export async function countEarlierOf(db: Db, visitIds: readonly number[]): Promise<ReadonlyMap<number, number>> {
+  if (visitIds.length === 0) return new Map();
+  const rows = await db
+    .selectFrom('visit')
+    .leftJoin('visit as earlier', (join) =>
+      join
+        .onRef('earlier.client_id', '=', 'visit.client_id')
+        .onRef('earlier.starts_at', '<', 'visit.starts_at')
+        .on('earlier.cancelled_at', 'is', null),
+    )
+    .select((eb) => ['visit.id', eb.fn.count<number>('earlier.id').as('earlier')])
+    .where('visit.id', 'in', visitIds)
+    .groupBy('visit.id')
+    .execute();
+  return new Map(rows.map(({ id, earlier }) => [id, earlier]));
+}
+
+/** When a client was last treated before a time; null: never. */
+export async function lastTreatedBefore(db: Db, clientId: number, before: string): Promise<string | null> {
+  const row = await db
+    .selectFrom('visit')
+    .select('starts_at')
+    .where('client_id', '=', clientId)
+    .where('starts_at', '<', before)
+    .where('stage', '=', 'done')
+    .where('cancelled_at', 'is', null)
+    .orderBy('starts_at', 'desc')
+    .limit(1)
+    .executeTakeFirst();
+  return row?.starts_at ?? null;
+}
+
 /** Visits of the same client before this one, the cancelled not counted. */
 export async function countEarlierVisits(db: Db, visit: VisitRow): Promise<number> {
   const row = await db

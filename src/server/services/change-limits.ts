@@ -6,7 +6,8 @@ import { isShifted, measurementError } from '../../core/swelling/measurement-err
 import { type MeasuringSettings, usualMeasuring, type VolumeSettings } from '../../core/swelling/settings';
 import { duplicateVolumes } from '../../core/swelling/taping';
 import type { Db } from '../db/connection';
-import { listDoubleTapings, toTaping } from '../repositories/tapings';
+import type { TapingRow } from '../db/schema';
+import { listTapings, newestDoubleTapings, toTaping } from '../repositories/tapings';
 
 type By = Pick<TapingView, 'limb' | 'therapistId'>;
 
@@ -39,9 +40,24 @@ export async function readChangeLimits(
 /** As many of the newest as tell how somebody tapes now. */
 const newestPairs = 60;
 
+/** By house: the errors of the newest pairs. A taping is never changed, only replaced, so the same pairs say the same. */
+const knownErrors = new WeakMap<Db, Map<string, OwnErrors>>();
+const mostKnown = 40;
+
 /** What a therapist's own pairs of readings say of their error, by limb. */
 export async function readOwnErrors(db: Db, therapistId: number, settings: VolumeSettings): Promise<OwnErrors> {
-  const rows = await listDoubleTapings(db, therapistId, newestPairs);
+  const ids = await newestDoubleTapings(db, therapistId, newestPairs);
+  if (ids.length === 0) return {};
+  const known = knownErrors.get(db) ?? new Map<string, OwnErrors>();
+  knownErrors.set(db, known);
+  const key = JSON.stringify([ids, settings]);
+  const errors = known.get(key) ?? errorsOf(await listTapings(db, ids), settings);
+  if (known.size >= mostKnown) known.clear();
+  known.set(key, errors);
+  return errors;
+}
+
+function errorsOf(rows: readonly TapingRow[], settings: VolumeSettings): OwnErrors {
   const errors: Partial<Record<By['limb'], NonNullable<OwnErrors['arm']>>> = {};
   for (const limb of ['arm', 'leg'] as const) {
     const pairs = rows

@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import type { ImportPlan, ImportTrouble } from '../../contracts/imports';
 import type { GatheredTaping } from '../../core/exchange/gather-tapings';
 import { plainLetters } from '../../core/search/nearness';
@@ -57,7 +58,7 @@ export class Owners {
         .selectFrom('taping')
         .select(['taken_at', 'phase', 'limb'])
         .where('client_id', '=', client.id)
-        .where('is_latest', '=', 1)
+        .where('is_latest', '=', sql.lit(1))
         .execute(),
     ]);
     return {

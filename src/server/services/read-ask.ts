@@ -20,7 +20,7 @@ import {
   listIntakeAnswers,
   listOverrides,
 } from '../repositories/screening';
-import { listVisitsOfClient } from '../repositories/visits';
+import { lastTreatedBefore } from '../repositories/visits';
 import { listConditions, oilGroupLabel, practiceLabel } from './describe-finding';
 import { isoDay, shortDay } from './house-clock';
 import { completeVisit, readVisitFrame, screeningCaseOf, type VisitRecord } from './read-visit';
@@ -94,12 +94,9 @@ export async function readIntakeDue(
   const newest = await latestIntakeAt(db, visit.clientId);
   if (!newest) return visit.isFirst ? 'first visit' : 'no intake on record yet';
   if (addYears(new Date(newest), 1).toISOString() < visit.startsAt) return `last intake ${shortDay(newest)}`;
-  const [last] = (await listVisitsOfClient(db, visit.clientId)).filter(
-    (v) => v.starts_at < visit.startsAt && v.stage === 'done',
-  );
-  if (last && addMonths(new Date(last.starts_at), 6).toISOString() < visit.startsAt && newest < last.starts_at)
-    return `away since ${shortDay(last.starts_at)}`;
-  return null;
+  const last = await lastTreatedBefore(db, visit.clientId, visit.startsAt);
+  const isLongAgo = last !== null && addMonths(new Date(last), 6).toISOString() < visit.startsAt;
+  return isLongAgo && newest < last ? `away since ${shortDay(last)}` : null;
 }
 
 /** The house's wording of the consent; the first look at it keeps the one that ships. */

@@ -1,15 +1,16 @@
 import { addDays, format, isSameDay, subMinutes } from 'date-fns';
 import { sql } from 'kysely';
 import type { DayView, DayVisit } from '../../contracts/day-views';
+import type { ClosingView } from '../../contracts/visit-views';
 import type { StageOrEnd, TherapistView } from '../../contracts/people-views';
 import { volumesIn } from '../../core/volume-units';
 import type { Db } from '../db/connection';
 import type { TapingRow } from '../db/schema';
-import { listFindings } from '../repositories/findings';
+import { listFindingsOf, type StoredFinding } from '../repositories/findings';
 import { findHouse, listBookable, listTherapists } from '../repositories/people';
-import { latestClosing } from '../repositories/closings';
-import { findEnd } from '../repositories/table-events';
-import { countVisits, listVisits, listVisitsOfClient } from '../repositories/visits';
+import { latestClosingsOf } from '../repositories/closings';
+import { findEndsOf } from '../repositories/table-events';
+import { countEarlierOf, countVisits, listVisits } from '../repositories/visits';
 import { lastTapingBefore } from '../repositories/tapings';
 import { clockTime, dayBounds, isoDay, longDay, workingWeek } from './house-clock';
 import { lookAgainAt } from '../../core/skin/look-again';
@@ -40,7 +41,8 @@ const reached: Readonly<Record<StageOrEnd, number>> = {
 export async function readDay(db: Db, day: Date, now: Date, mayTreat = true): Promise<DayView> {
   const [from, to] = dayBounds(day);
   const [house, therapists, rows] = await Promise.all([findHouse(db), listTherapists(db), listVisits(db, from, to)]);
-  const visits = await Promise.all(rows.map((row) => dayVisit(db, row, therapists, mayTreat)));
+  const known = await knownOf(db, rows);
+  const visits = await Promise.all(rows.map((row) => dayVisit(db, row, therapists, known, mayTreat)));
   const week = await Promise.all(
     workingWeek(day).map(async (date) => ({
       date: isoDay(date.toISOString()),
@@ -70,16 +72,39 @@ export async function readDay(db: Db, day: Date, now: Date, mayTreat = true): Pr
 
 type VisitOfDay = Awaited<ReturnType<typeof listVisits>>[number];
 
+/** What is known of all visits of a day, each asked for once: a full day has thirty. */
+interface Known {
+  readonly findings: ReadonlyMap<number, readonly StoredFinding[]>;
+  /** Visit → how many its client had before. */
+  readonly earlier: ReadonlyMap<number, number>;
+  readonly closings: ReadonlyMap<number, ClosingView>;
+  /** Visit → when it ended at the table. */
+  readonly ends: ReadonlyMap<number, string>;
+}
+
+async function knownOf(db: Db, rows: readonly VisitOfDay[]): Promise<Known> {
+  const ids = rows.map(({ id }) => id);
+  const over = rows.filter(({ stage }) => reached[stage as StageOrEnd] >= reached.close).map(({ id }) => id);
+  const [findings, earlier, closings, ends] = await Promise.all([
+    listFindingsOf(db, [...new Set(rows.map(({ client_id }) => client_id))]),
+    countEarlierOf(db, ids),
+    latestClosingsOf(db, over),
+    findEndsOf(db, over),
+  ]);
+  return { findings, earlier, closings, ends };
+}
+
 async function dayVisit(
   db: Db,
   row: VisitOfDay,
   therapists: readonly TherapistView[],
+  known: Known,
   mayTreat: boolean,
 ): Promise<DayVisit> {
-  const [findings, all] = await Promise.all([listFindings(db, row.client_id), listVisitsOfClient(db, row.client_id)]);
+  const findings = known.findings.get(row.client_id) ?? [];
+  const earlier = known.earlier.get(row.id) ?? 0;
   const focus = JSON.parse(row.focus_json) as string[];
   const stage = row.stage as StageOrEnd;
-  const earlier = all.filter((visit) => visit.starts_at < row.starts_at);
   const last =
     stage === 'done' || stage === 'stopped'
       ? undefined
@@ -96,7 +121,7 @@ async function dayVisit(
           clientId: row.client_id,
           startsAt: row.starts_at,
           focus,
-          isFirst: earlier.length === 0,
+          isFirst: earlier === 0,
           isTaped: last !== undefined,
           bornOn: row.born_on,
           findings,
@@ -111,9 +136,9 @@ async function dayVisit(
     client: mayTreat ? client : { ...client, about: '' },
     therapist: therapistOf(therapists, row.therapist_id),
     work: workOf(row),
-    line: await lineOf(db, row.id, stage, earlier.length, mayTreat ? last : undefined, mayTreat),
+    line: await lineOf(db, row.id, stage, known, mayTreat ? last : undefined, mayTreat),
     tasks: [
-      ...(mayTreat ? await skinTasks(db, row.id, stage) : []),
+      ...(mayTreat ? skinTasks(row.id, stage, known) : []),
       ...roomTasks(row, reached[stage] > reached.plan),
       ...preparations
         .filter(({ seenBy }) => seenBy === 'both' || seenBy === (mayTreat ? 'therapist' : 'desk'))
@@ -129,9 +154,10 @@ async function dayVisit(
 }
 
 /** Ten minutes after a treatment the skin wants another look, until it is written down how it was. */
-async function skinTasks(db: Db, visitId: number, stage: StageOrEnd): Promise<DayVisit['tasks']> {
+function skinTasks(visitId: number, stage: StageOrEnd, { ends, closings }: Known): DayVisit['tasks'] {
   if (reached[stage] < reached.close || stage === 'stopped') return [];
-  const [endedAt, closing] = await Promise.all([findEnd(db, visitId), latestClosing(db, visitId)]);
+  const endedAt = ends.get(visitId) ?? null;
+  const closing = closings.get(visitId);
   const { redness = null, rednessBefore = null, fadeMinutes = null } = closing ?? {};
   const due = lookAgainAt({ endedAt, redness, rednessBefore, fadeMinutes });
   if (due === null) return [];
@@ -159,16 +185,17 @@ async function lineOf(
   db: Db,
   visitId: number,
   stage: StageOrEnd,
-  earlierVisits: number,
+  { earlier, closings }: Known,
   last: TapingRow | undefined,
   mayTreat: boolean,
 ): Promise<string> {
   if (stage === 'done') {
-    const comfort = mayTreat ? (await latestClosing(db, visitId))?.comfort : undefined;
+    const comfort = mayTreat ? closings.get(visitId)?.comfort : undefined;
     return comfort === null || comfort === undefined ? 'closed' : `closed · comfort ${comfort} of 10`;
   }
   if (stage === 'stopped') return mayTreat ? 'stopped at the check' : 'did not take place';
-  const number = earlierVisits === 0 ? 'first visit' : `visit ${earlierVisits + 1}`;
+  const before = earlier.get(visitId) ?? 0;
+  const number = before === 0 ? 'first visit' : `visit ${before + 1}`;
   const excess = last ? withVolume(last, await readVolumeSettings(db, last.client_id)).volume?.excessMl : null;
   if (!last || excess === null || excess === undefined) return number;
   const volumes = volumesIn((await findMeasuring(db)).volumeUnit);
