@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TherapistView } from '../../contracts/people-views';
 import type { PlanView as Plan, VisitView } from '../../contracts/visit-views';
@@ -10,7 +10,6 @@ import { Kbd } from '../../ui/kbd/Kbd';
 import { TimeRibbon } from '../../ui/time-ribbon/TimeRibbon';
 import { useToasts } from '../../ui/toast/useToasts';
 import { sentenceOf } from '../api';
-import { Chooser } from '../treatment/Chooser';
 import { VisitHead } from '../visit-head/VisitHead';
 import { Course } from './Course';
 import { planMarks } from './plan-marks';
@@ -19,6 +18,8 @@ import styles from './PlanView.module.css';
 import { ReasonDialog } from './ReasonDialog';
 import { usePlan, wishOf } from './usePlan';
 import { usePlanKeys } from './usePlanKeys';
+
+const Chooser = lazy(async () => ({ default: (await import('../treatment/Chooser')).Chooser }));
 
 interface Props {
   readonly visit: VisitView;
@@ -169,18 +170,20 @@ export function PlanView({ visit, first, therapists }: Props) {
         </div>
       </footer>
       {isChoosing && (
-        <Chooser
-          clientId={visit.client.id}
-          chosen={[{ id: 'c1', protocol: drainageOf(visit) }]}
-          onClose={() => setIsChoosing(false)}
-          onChoose={(chosen) => {
-            setIsChoosing(false);
-            void plan
-              .combine(chosen)
-              .then(() => window.location.reload())
-              .catch((error: unknown) => say(sentenceOf(error), 'error'));
-          }}
-        />
+        <Suspense>
+          <Chooser
+            clientId={visit.client.id}
+            chosen={[{ id: 'c1', protocol: drainageOf(visit) }]}
+            onClose={() => setIsChoosing(false)}
+            onChoose={(chosen) => {
+              setIsChoosing(false);
+              void plan
+                .combine(chosen)
+                .then(() => window.location.reload())
+                .catch((error: unknown) => say(sentenceOf(error), 'error'));
+            }}
+          />
+        </Suspense>
       )}
       <ReasonDialog
         title="The course breaks a rule"

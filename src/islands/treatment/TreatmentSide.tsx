@@ -9,13 +9,13 @@ import { Choice } from '../../ui/choice/Choice';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field } from '../../ui/field/Field';
 import { schoolInWords, SchoolFields } from '../plan/SchoolFields';
-import { Chooser } from './Chooser';
 import { type Choices, withoutBlocks, withProtocol } from './chosen';
 import shared from './Treatment.module.css';
 import styles from './TreatmentSide.module.css';
 import type { TreatmentHandle } from './useTreatment';
 
 /** Fetched when somebody keeps a treatment. */
+const Chooser = lazy(async () => ({ default: (await import('./Chooser')).Chooser }));
 const KeepTemplate = lazy(async () => ({ default: (await import('./KeepTemplate')).KeepTemplate }));
 
 interface Props {
@@ -141,15 +141,17 @@ export function TreatmentSide({ handle, visit, regionLabel }: Props) {
         </table>
       </section>
       {open === 'chooser' && (
-        <Chooser
-          clientId={visit.client.id}
-          chosen={wish.choices}
-          onClose={close}
-          onChoose={({ holds, minutes }) => {
-            close();
-            handle.set({ ...holds, ...(minutes ? { minutes } : {}) });
-          }}
-        />
+        <Suspense>
+          <Chooser
+            clientId={visit.client.id}
+            chosen={wish.choices}
+            onClose={close}
+            onChoose={({ holds, minutes }) => {
+              close();
+              handle.set({ ...holds, ...(minutes ? { minutes } : {}) });
+            }}
+          />
+        </Suspense>
       )}
       {open === 'keep' && (
         <Suspense>
