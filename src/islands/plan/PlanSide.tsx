@@ -1,17 +1,17 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TherapistView } from '../../contracts/people-views';
 import type { VisitView } from '../../contracts/visit-views';
-import { capitalise, formatCost, list, shortLabel } from '../../core/drainage/wording';
+import { capitalise, list, shortLabel } from '../../core/drainage/wording';
 import { formatClock } from '../../core/units';
 import { Button } from '../../ui/button/Button';
-import { Choice } from '../../ui/choice/Choice';
-import { Dialog } from '../../ui/dialog/Dialog';
-import { Field } from '../../ui/field/Field';
 import { send, sentenceOf } from '../api';
 import styles from './PlanView.module.css';
-import { schoolInWords, SchoolFields } from './SchoolFields';
-import { type PlanHandle, wishOf } from './usePlan';
+import { schoolInWords } from './school-words';
+import type { PlanHandle } from './usePlan';
+import { WaysOut } from './WaysOut';
+
+const ChangeWish = lazy(async () => ({ default: (await import('./ChangeWish')).ChangeWish }));
 
 interface Props {
   readonly visit: VisitView;
@@ -20,7 +20,7 @@ interface Props {
   readonly say: (text: string, tone?: 'note' | 'error') => void;
 }
 
-/** Beside the course: ways out compared, what is rejected, time, school, and what the decision is. */
+/** Beside the course: the ways out, time, school, and what the decision is. */
 export function PlanSide({ visit, plan, therapists, say }: Props) {
   const { view, steps } = plan;
   const [isChanging, setIsChanging] = useState(false);
@@ -28,6 +28,9 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
   const budget = view.drainageCase.minutes * 60;
   const { school } = view.drainageCase;
   const isForbidden = view.plan.decision === 'refer' || view.plan.decision === 'stop';
+  // The time is told above, and what forbids the plan in its own place.
+  const toldApart = isForbidden ? ['time', 'qualification', 'no-exit'] : ['time'];
+  const shaping = view.plan.reasons.filter(({ rule }) => !toldApart.includes(rule));
   const certified = therapists.find(
     (t) => t.id !== visit.therapist.id && t.qualifications.includes('lymphoedema-certified'),
   );
@@ -58,30 +61,7 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
           )}
         </section>
       )}
-      <section>
-        <h2>Ways out</h2>
-        {view.plan.exits.map((exit, i) => (
-          <div key={exit.to} className={styles['exit']}>
-            <div>
-              <strong>{capitalise(shortLabel(anatomy, exit.to))}</strong>
-              <strong className={styles['share']}>{Math.round(exit.share * 100)} %</strong>
-            </div>
-            <p>{exit.why.replace(/^Led /, '')}</p>
-            <p className={styles['cost']}>
-              about {formatCost(exit.cost)} {exit.cost === 1 ? 'hand’s width' : 'hand’s widths'} of skin
-            </p>
-            <div className={styles['bar']} data-tone={i === 0 ? 'moss' : 'river'} aria-hidden="true">
-              <i style={{ width: `${exit.share * 100}%` }} />
-            </div>
-          </div>
-        ))}
-        {view.plan.rejected.map((rejected) => (
-          <div key={rejected.to} className={styles['rejected']}>
-            <strong>Not {shortLabel(anatomy, rejected.to)}</strong>
-            <p>{rejected.why}</p>
-          </div>
-        ))}
-      </section>
+      <WaysOut exits={view.plan.exits} rejected={view.plan.rejected} />
       <section>
         <h2>Time</h2>
         <p>
@@ -105,20 +85,13 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
           </Button>
         </p>
       </section>
-      {view.plan.reasons.some(
-        (reason) => reason.rule !== 'time' && !(isForbidden && ['qualification', 'no-exit'].includes(reason.rule)),
-      ) && (
+      {shaping.length > 0 && (
         <section>
           <h2>What shaped it</h2>
           <ul className={styles['reasons']}>
-            {view.plan.reasons
-              .filter(
-                (reason) =>
-                  reason.rule !== 'time' && !(isForbidden && ['qualification', 'no-exit'].includes(reason.rule)),
-              )
-              .map((reason) => (
-                <li key={reason.text}>{reason.text}</li>
-              ))}
+            {shaping.map(({ text }) => (
+              <li key={text}>{text}</li>
+            ))}
           </ul>
         </section>
       )}
@@ -128,7 +101,11 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
           <p className={styles['soft']}>{capitalise(list(view.plan.waiting.map((id) => shortLabel(anatomy, id))))}.</p>
         </section>
       )}
-      <ChangeWish plan={plan} isOpen={isChanging} onClose={() => setIsChanging(false)} />
+      {isChanging && (
+        <Suspense>
+          <ChangeWish plan={plan} onClose={() => setIsChanging(false)} />
+        </Suspense>
+      )}
     </aside>
   );
 }
@@ -139,61 +116,4 @@ function timeWords(fits: boolean, totalSeconds: number, budgetSeconds: number, f
   return fill
     ? 'Draining has all the repetitions that help; the rest is free for rest.'
     : 'It ends early; fill the time if you like.';
-}
-
-function ChangeWish({
-  plan,
-  isOpen,
-  onClose,
-}: {
-  readonly plan: PlanHandle;
-  readonly isOpen: boolean;
-  readonly onClose: () => void;
-}) {
-  const [wish, setWish] = useState(wishOf(plan.view.drainageCase));
-  const [minutes, setMinutes] = useState(String(wish.minutes));
-  const [error, setError] = useState<string>();
-  return (
-    <Dialog title="Time and school of this plan" isOpen={isOpen} onClose={onClose}>
-      <form
-        className={styles['wish']}
-        onSubmit={(event) => {
-          event.preventDefault();
-          const value = Number(minutes);
-          if (!(value >= 1 && value <= 480)) {
-            setError('A visit lasts 1 to 480 minutes.');
-            return;
-          }
-          plan.replan({ ...wish, minutes: value });
-          onClose();
-        }}
-      >
-        <Field
-          label="Minutes"
-          type="number"
-          inputMode="numeric"
-          value={minutes}
-          onChange={(event) => setMinutes(event.target.value)}
-          error={error}
-        />
-        <Choice
-          label="If time is left over"
-          options={[
-            { value: 'early', text: 'end early' },
-            { value: 'fill', text: 'more repetitions' },
-          ]}
-          value={wish.fill ? 'fill' : 'early'}
-          onChange={(value) => setWish((old) => ({ ...old, fill: value === 'fill' }))}
-        />
-        <SchoolFields school={wish.school} onChange={(school) => setWish((old) => ({ ...old, school }))} />
-        <p className={styles['soft']}>Planning again puts the steps back into the planned order.</p>
-        <div className={styles['buttons']}>
-          <Button onClick={onClose}>Cancel</Button>
-          <Button look="filled" type="submit">
-            Plan again
-          </Button>
-        </div>
-      </form>
-    </Dialog>
-  );
 }
