@@ -1,4 +1,4 @@
-import { taping } from '../services/fixtures';
+import { closing, taping } from '../services/fixtures';
 import {
   insertTaping,
   lastTapingBefore,
@@ -13,8 +13,9 @@ import { type Db, openDatabase } from '../db/connection';
 import { endFinding, insertFinding, listFindings } from './findings';
 import { findClient, insertClient, searchClients, setArchived } from './clients';
 import { findHouse, insertHouse, insertTherapist, listBookable, listTherapists } from './people';
-import { insertEvents, listEvents } from './table-events';
-import { countVisits, insertVisit, listVisits, setStage } from './visits';
+import { insertClosing, latestClosing, latestClosingsOf } from './closings';
+import { findEndsOf, insertEvents, listEvents } from './table-events';
+import { countEarlierOf, countVisits, insertVisit, lastTreatedBefore, listVisits, setStage } from './visits';
 
 const at = '2026-11-25T08:00:00.000Z';
 let db: Db;
@@ -153,6 +154,42 @@ describe('visits', () => {
     expect(await countVisits(db, ...day)).toBe(2);
   });
 
+  it('know how many their client had before, the cancelled and the later not counted', async () => {
+    const [first, second, third] = [
+      await visitAt('2026-11-01T09:00:00.000Z'),
+      await visitAt('2026-11-08T09:00:00.000Z'),
+      await visitAt('2026-11-15T09:00:00.000Z'),
+    ];
+    await db.updateTable('visit').set({ cancelled_at: at }).where('id', '=', second).execute();
+    expect(await countEarlierOf(db, [first, third])).toEqual(
+      new Map([
+        [first, 0],
+        [third, 1],
+      ]),
+    );
+    expect(await countEarlierOf(db, [])).toEqual(new Map());
+  });
+
+  it('tell when a client was last treated, not merely booked', async () => {
+    const done = await visitAt('2026-11-01T09:00:00.000Z');
+    await visitAt('2026-11-08T09:00:00.000Z');
+    await setStage(db, done, 'done', at);
+    expect(await lastTreatedBefore(db, client, '2026-11-15T09:00:00.000Z')).toBe('2026-11-01T09:00:00.000Z');
+    expect(await lastTreatedBefore(db, client, '2026-11-01T09:00:00.000Z')).toBeNull();
+  });
+
+  it('have their newest closing, one by one or together', async () => {
+    const [closed, open] = [await visitAt(at), await visitAt('2026-11-26T08:00:00.000Z')];
+    const answers = closing({ pressure: 0, comfort: 7, redness: null, basedOn: 0 });
+    await insertClosing(db, closed, 1, answers, therapist, at);
+    await insertClosing(db, closed, 2, { ...answers, comfort: 9 }, therapist, at);
+    expect(await latestClosing(db, closed)).toMatchObject({ version: 2, comfort: 9 });
+    expect(await latestClosing(db, open)).toBeUndefined();
+    const together = await latestClosingsOf(db, [closed, open]);
+    expect([...together.keys()]).toEqual([closed]);
+    expect(together.get(closed)).toEqual(await latestClosing(db, closed));
+  });
+
   it('cannot be of nobody, nor last no time', async () => {
     const visit = {
       clientId: 99,
@@ -254,5 +291,16 @@ describe('events of the table', () => {
     await insertEvents(db, visit, [event('a'), event('c')], at);
     await insertEvents(db, visit, [], at);
     expect((await listEvents(db, visit)).map((e) => e.id)).toEqual(['b', 'a', 'c']);
+  });
+
+  it('tell when treatments came to their end, the first time, by the device that led', async () => {
+    const [ended, followed, open] = [await visitAt(at), await visitAt(at), await visitAt(at)];
+    const finish = (id: string, minute: number) => ({
+      ...{ id, kind: 'finish' as const, stepId: null, planVersion: 1 },
+      at: `2026-11-25T09:0${minute}:00.000Z`,
+    });
+    await insertEvents(db, ended, [finish('end-1', 1), finish('end-2', 5)], at);
+    await insertEvents(db, followed, [finish('end-3', 1)], at, { deviceId: 'another-one', isAside: true });
+    expect(await findEndsOf(db, [ended, followed, open])).toEqual(new Map([[ended, '2026-11-25T09:01:00.000Z']]));
   });
 });

@@ -199,6 +199,9 @@ describe('settings and protocols', () => {
     expect(ownErrors?.leg).toMatchObject({ pairs: 10, isShifted: false });
     expect(ownErrors?.leg?.mdc95).toBeGreaterThan(1);
     expect(ownErrors?.arm).toBeUndefined();
+    await tape(house.visit, { second: { affected: larger(0.1), reference: [...legs.reference] } });
+    const { ownErrors: later } = (await readMeasure(house.db, house.visit)) ?? {};
+    expect(later?.leg?.pairs).toBe(12);
   });
 });
 
