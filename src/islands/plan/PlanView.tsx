@@ -5,7 +5,7 @@ import type { PlanView as Plan, VisitView } from '../../contracts/visit-views';
 import { phasesOf, stepTitle } from '../../core/drainage/step-words';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { bestDrawing } from '../../ui/body-map/views';
-import { Button, ButtonLink } from '../../ui/button/Button';
+import { Button } from '../../ui/button/Button';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { TimeRibbon } from '../../ui/time-ribbon/TimeRibbon';
 import { useToasts } from '../../ui/toast/useToasts';
@@ -13,6 +13,8 @@ import { sentenceOf } from '../api';
 import { VisitHead } from '../visit-head/VisitHead';
 import { Course } from './Course';
 import { planMarks } from './plan-marks';
+import { PlanActions } from './PlanActions';
+import { PlanNotices } from './PlanNotices';
 import { PlanSide } from './PlanSide';
 import styles from './PlanView.module.css';
 import { ReasonDialog } from './ReasonDialog';
@@ -95,41 +97,15 @@ export function PlanView({ visit, first, therapists }: Props) {
               {plan.steps.length} steps · drag, or <Kbd>Alt</Kbd> <Kbd>↑</Kbd>
             </span>
           </div>
-          {plan.view.isStale && (
-            <p className={styles['notice']}>
-              Findings or therapist have changed since this plan was made.{' '}
-              <Button look="link" onClick={() => plan.replan(wishOf(plan.view.drainageCase))}>
-                Plan again
-              </Button>
-            </p>
-          )}
-          {plan.status.kind === 'conflict' && (
-            <p className={styles['notice']} role="alert">
-              This plan was saved in another window in the meantime. Your order is still shown here but is not stored.{' '}
-              <Button look="link" onClick={() => window.location.reload()}>
-                Load the other one
-              </Button>
-            </p>
-          )}
-          {plan.status.kind === 'trouble' && (
-            <p className={styles['notice']} role="alert">
-              {plan.status.text}{' '}
-              <Button look="link" onClick={plan.retry}>
-                Try again
-              </Button>
-            </p>
-          )}
-          {plan.violations.length > 0 && (
-            <div className={styles['faults']} role="status">
-              <span>
-                {plan.violations.length === 1 ? 'One rule is broken.' : `${plan.violations.length} rules are broken.`}{' '}
-                {plan.view.reason && `Kept because: ${plan.view.reason}`}
-              </span>
-              <Button look="link" onClick={plan.mendAll}>
-                Mend all
-              </Button>
-            </div>
-          )}
+          <PlanNotices
+            stale={plan.view.isStale ? 'Findings or therapist have changed since this plan was made.' : undefined}
+            onPlanAgain={() => plan.replan(wishOf(plan.view.drainageCase))}
+            status={plan.status}
+            onRetry={plan.retry}
+            broken={plan.violations.length}
+            reason={plan.view.reason}
+            onMendAll={plan.mendAll}
+          />
           <Course plan={plan} selected={selectedId} onSelect={select} />
         </main>
         <PlanSide visit={visit} plan={plan} therapists={therapists} say={say} />
@@ -148,26 +124,17 @@ export function PlanView({ visit, first, therapists }: Props) {
           selected={selectedId}
           onSelect={select}
         />
-        <div className={styles['actions']}>
+        <PlanActions
+          visitId={visit.id}
+          status={plan.status}
+          onUndo={plan.undo}
+          canUndo={plan.canUndo}
+          isBlocked={isForbidden || plan.view.isStale || plan.steps.length === 0}
+          needsReason={errors.length > 0 && plan.view.reason === ''}
+          onAskReason={() => setIsReasonAsked(true)}
+        >
           <a href={`/visits/${visit.id}/print`}>Print</a>
-          <Button look="link" onClick={plan.undo} disabled={!plan.canUndo}>
-            Undo
-          </Button>
-          <span className={styles['soft']} role="status">
-            {plan.status.kind === 'saving' ? 'storing …' : plan.status.kind === 'kept' ? 'stored' : ''}
-          </span>
-          {isForbidden || plan.view.isStale || plan.steps.length === 0 ? (
-            <Button disabled>To the table</Button>
-          ) : errors.length > 0 && plan.view.reason === '' ? (
-            <Button look="filled" onClick={() => setIsReasonAsked(true)}>
-              To the table …
-            </Button>
-          ) : (
-            <ButtonLink look="filled" href={`/visits/${visit.id}/table`}>
-              To the table
-            </ButtonLink>
-          )}
-        </div>
+        </PlanActions>
       </footer>
       {isChoosing && (
         <Suspense>

@@ -7,15 +7,16 @@ import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { MapLines } from '../../ui/body-map/MapLines';
 import type { RegionMark } from '../../ui/body-map/BodyMap';
 import { bestDrawing } from '../../ui/body-map/views';
-import { Button, ButtonLink } from '../../ui/button/Button';
+import { Button } from '../../ui/button/Button';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { marksOf } from '../body-marks';
+import { PlanActions } from '../plan/PlanActions';
+import { PlanNotices } from '../plan/PlanNotices';
 import { ReasonDialog } from '../plan/ReasonDialog';
 import { usePlanKeys } from '../plan/usePlanKeys';
 import { VisitHead } from '../visit-head/VisitHead';
 import { Bands } from './Bands';
 import { BlockList } from './BlockList';
-import shared from './Treatment.module.css';
 import styles from './TreatmentPlan.module.css';
 import { TreatmentSide } from './TreatmentSide';
 import { useTreatment } from './useTreatment';
@@ -91,44 +92,19 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
               {treatment.blocks.length} parts · drag, or <Kbd>Alt</Kbd> <Kbd>↑</Kbd>
             </span>
           </div>
-          {plan.isStale && (
-            <p className={styles['notice']}>
-              What is known of the client has changed since this was planned.{' '}
-              <Button look="link" onClick={handle.bestOrder}>
-                Plan again
-              </Button>
-            </p>
-          )}
-          {status.kind === 'conflict' && (
-            <p className={styles['notice']} role="alert">
-              This plan was saved in another window in the meantime.{' '}
-              <Button look="link" onClick={() => window.location.reload()}>
-                Load the other one
-              </Button>
-            </p>
-          )}
-          {status.kind === 'trouble' && (
-            <p className={styles['notice']} role="alert">
-              {status.text}{' '}
-              <Button look="link" onClick={handle.retry}>
-                Try again
-              </Button>
-            </p>
-          )}
-          {treatment.faults.length > 0 && (
-            <div className={styles['faults']} role="status">
-              <span>
-                {treatment.faults.length === 1 ? 'One rule is broken.' : `${treatment.faults.length} rules are broken.`}{' '}
-                {plan.reason && `Kept because: ${plan.reason}`}
-              </span>
-              <Button look="link" onClick={handle.mendAll}>
-                Mend all
-              </Button>
-              <Button look="link" onClick={handle.bestOrder}>
-                Best order
-              </Button>
-            </div>
-          )}
+          <PlanNotices
+            stale={plan.isStale ? 'What is known of the client has changed since this was planned.' : undefined}
+            onPlanAgain={handle.bestOrder}
+            status={status}
+            onRetry={handle.retry}
+            broken={treatment.faults.length}
+            reason={plan.reason}
+            onMendAll={handle.mendAll}
+          >
+            <Button look="link" onClick={handle.bestOrder}>
+              Best order
+            </Button>
+          </PlanNotices>
           {treatment.sinceLast && <SinceLast {...treatment.sinceLast} />}
           {isEmpty && (
             <p className={styles['notice']}>Nothing of what was chosen may be given; the reasons stand at the right.</p>
@@ -139,7 +115,15 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
       </div>
       <footer className={styles['foot']}>
         <Bands treatment={treatment} selected={selected} onSelect={setSelected} />
-        <div className={styles['actions']}>
+        <PlanActions
+          visitId={visit.id}
+          status={status}
+          onUndo={handle.undo}
+          canUndo={handle.canUndo}
+          isBlocked={isEmpty || plan.isStale || !treatment.fits}
+          needsReason={errors.length > 0 && plan.reason === ''}
+          onAskReason={() => setIsReasonAsked(true)}
+        >
           {treatment.oil && (treatment.oil.body ?? treatment.oil.face) && (
             <a href={`/bench/oils?visit=${visit.id}`}>
               {(visit.blends.body ?? visit.blends.face) ? 'Oils' : 'Choose oils'}
@@ -147,24 +131,7 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
           )}
           <a href={`/visits/${visit.id}/prepare`}>Room list</a>
           <a href={`/visits/${visit.id}/print`}>Print</a>
-          <Button look="link" onClick={handle.undo} disabled={!handle.canUndo}>
-            Undo
-          </Button>
-          <span className={shared['soft']} role="status">
-            {status.kind === 'saving' ? 'storing …' : status.kind === 'kept' ? 'stored' : ''}
-          </span>
-          {isEmpty || plan.isStale || !treatment.fits ? (
-            <Button disabled>To the table</Button>
-          ) : errors.length > 0 && plan.reason === '' ? (
-            <Button look="filled" onClick={() => setIsReasonAsked(true)}>
-              To the table …
-            </Button>
-          ) : (
-            <ButtonLink look="filled" href={`/visits/${visit.id}/table`}>
-              To the table
-            </ButtonLink>
-          )}
-        </div>
+        </PlanActions>
       </footer>
       <ReasonDialog
         title="The order breaks a rule"

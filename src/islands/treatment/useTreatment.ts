@@ -1,55 +1,29 @@
-import { useCallback, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import type { PlanView } from '../../contracts/visit-views';
 import type { TreatmentView } from '../../contracts/treatment-views';
 import { mendOrder } from '../../core/treatment/order';
-import { RequestError, send, sentenceOf } from '../api';
+import { sentenceOf } from '../api';
+import { usePlanSaves } from '../plan/usePlanSaves';
 
 type Wish = TreatmentView['wish'];
-
-export type TreatmentStatus =
-  | { readonly kind: 'kept' | 'saving' }
-  | { readonly kind: 'trouble'; readonly text: string }
-  | { readonly kind: 'conflict' };
 
 /** A treatment while it is put together: every change is planned and stored at once, the last ones can be undone. */
 export function useTreatment(visitId: number, first: PlanView, firstTreatment: TreatmentView) {
   const [plan, setPlan] = useState(first);
-  const [status, setStatus] = useState<TreatmentStatus>({ kind: 'kept' });
   const [past, setPast] = useState<readonly Wish[]>([]);
-  const version = useRef(first.version);
-  const queue = useRef(Promise.resolve());
   const treatment = plan.treatment ?? firstTreatment;
   const latest = useRef(treatment.wish);
   /** The order as the hand has it, while the server still plans. */
   const [ahead, setAhead] = useState<readonly string[]>();
-  const pending = useRef(0);
-  const post = useCallback(
-    (wish: Wish, reason = '') => {
-      setStatus({ kind: 'saving' });
-      latest.current = wish;
-      pending.current += 1;
-      queue.current = queue.current.then(async () => {
-        try {
-          const saved = await send<{ plan: PlanView }>('POST', `/api/visits/${visitId}/treatment`, {
-            ...wish,
-            reason,
-            basedOn: version.current,
-          });
-          version.current = saved.plan.version;
-          pending.current -= 1;
-          setPlan(saved.plan);
-          if (pending.current > 0) return;
-          setAhead(undefined);
-          setStatus({ kind: 'kept' });
-        } catch (error) {
-          pending.current -= 1;
-          const isConflict = error instanceof RequestError && error.status === 409;
-          setStatus(isConflict ? { kind: 'conflict' } : { kind: 'trouble', text: sentenceOf(error) });
-        }
-      });
-    },
-    [visitId],
-  );
+  const saves = usePlanSaves(visitId, first.version);
+  const { status, setStatus } = saves;
+  const post = (wish: Wish, reason = '') => {
+    latest.current = wish;
+    saves.post('treatment', { ...wish, reason }, (saved, isLast) => {
+      setPlan(saved);
+      if (isLast) setAhead(undefined);
+    });
+  };
   const change = (wish: Wish) => {
     if (!wish.order) setAhead(undefined);
     setPast((all) => [...all.slice(-30), latest.current]);
@@ -104,15 +78,9 @@ export function useTreatment(visitId: number, first: PlanView, firstTreatment: T
     },
     /** Goes back to the plan of a drainage by itself, which shows every step of the course. */
     asDrainage: async () => {
-      await queue.current;
       const { minutes, fill, school } = latest.current;
       try {
-        await send('POST', `/api/visits/${visitId}/plan`, {
-          school: school ?? plan.drainageCase.school,
-          minutes,
-          fill,
-          basedOn: version.current,
-        });
+        await saves.replace('plan', { school: school ?? plan.drainageCase.school, minutes, fill });
         window.location.reload();
       } catch (error) {
         setStatus({ kind: 'trouble', text: sentenceOf(error) });

@@ -1,0 +1,51 @@
+import type { ReactNode } from 'react';
+import { Button, ButtonLink } from '../../ui/button/Button';
+import type { PlanStatus } from './usePlanSaves';
+import styles from './PlanActions.module.css';
+
+interface Props {
+  readonly visitId: number;
+  readonly status: PlanStatus;
+  readonly onUndo: () => void;
+  readonly canUndo: boolean;
+  /** Not to be carried out as it is, whatever is written down. */
+  readonly isBlocked: boolean;
+  /** Carried out only with a written reason. */
+  readonly needsReason: boolean;
+  readonly onAskReason: () => void;
+  /** Other places to go. */
+  readonly children: ReactNode;
+}
+
+/** What can be done with a plan: places to go, undo, and the way to the table. */
+export function PlanActions({
+  visitId,
+  status,
+  onUndo,
+  canUndo,
+  isBlocked,
+  needsReason,
+  onAskReason,
+  children,
+}: Props) {
+  return (
+    <div className={styles['actions']}>
+      {children}
+      <Button look="link" onClick={onUndo} disabled={!canUndo}>
+        Undo
+      </Button>
+      <span role="status">{status.kind === 'saving' ? 'storing …' : status.kind === 'kept' ? 'stored' : ''}</span>
+      {isBlocked ? (
+        <Button disabled>To the table</Button>
+      ) : needsReason ? (
+        <Button look="filled" onClick={onAskReason}>
+          To the table …
+        </Button>
+      ) : (
+        <ButtonLink look="filled" href={`/visits/${visitId}/table`}>
+          To the table
+        </ButtonLink>
+      )}
+    </div>
+  );
+}

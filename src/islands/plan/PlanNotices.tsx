@@ -1,0 +1,62 @@
+import type { ReactNode } from 'react';
+import { Button } from '../../ui/button/Button';
+import type { PlanStatus } from './usePlanSaves';
+import styles from './PlanNotices.module.css';
+
+interface Props {
+  /** Why the plan no longer holds; left out while it does. */
+  readonly stale: string | undefined;
+  readonly onPlanAgain: () => void;
+  readonly status: PlanStatus;
+  readonly onRetry: () => void;
+  /** How many rules the order breaks. */
+  readonly broken: number;
+  /** Why that is kept. */
+  readonly reason: string;
+  readonly onMendAll: () => void;
+  /** What else may be done about broken rules. */
+  readonly children?: ReactNode;
+}
+
+/** What is to be known of a plan above its steps: it is stale, it could not be stored, it breaks rules. */
+export function PlanNotices({ stale, onPlanAgain, status, onRetry, broken, reason, onMendAll, children }: Props) {
+  return (
+    <>
+      {stale !== undefined && (
+        <p className={styles['notice']}>
+          {stale}{' '}
+          <Button look="link" onClick={onPlanAgain}>
+            Plan again
+          </Button>
+        </p>
+      )}
+      {status.kind === 'conflict' && (
+        <p className={styles['notice']} role="alert">
+          This plan was saved in another window in the meantime. Your order is still shown here but is not stored.{' '}
+          <Button look="link" onClick={() => window.location.reload()}>
+            Load the other one
+          </Button>
+        </p>
+      )}
+      {status.kind === 'trouble' && (
+        <p className={styles['notice']} role="alert">
+          {status.text}{' '}
+          <Button look="link" onClick={onRetry}>
+            Try again
+          </Button>
+        </p>
+      )}
+      {broken > 0 && (
+        <div className={styles['faults']} role="status">
+          <span>
+            {broken === 1 ? 'One rule is broken.' : `${broken} rules are broken.`} {reason && `Kept because: ${reason}`}
+          </span>
+          <Button look="link" onClick={onMendAll}>
+            Mend all
+          </Button>
+          {children}
+        </div>
+      )}
+    </>
+  );
+}
