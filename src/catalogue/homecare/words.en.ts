@@ -113,9 +113,9 @@ export const english: HomeWords = {
       : nameOf(id),
   sides: { left: 'left', right: 'right', both: 'both sides' },
   counts: {
-    times: (n) => `${n} ×`,
+    times: (n) => `${n}\u00a0×`,
     breaths: (n) => `${n} breaths`,
-    hold: (seconds, n) => (n > 1 ? `${n} × ${seconds} s` : `${seconds} s`),
+    hold: (seconds, n) => (n > 1 ? `${n}\u00a0×\u00a0${seconds}\u00a0s` : `${seconds}\u00a0s`),
     placed: (n) => `, in ${n} places`,
   },
   aftercareTitle: 'Until tomorrow',
