@@ -6,6 +6,7 @@ import { nextVisit, type NextVisitFacts } from './next-visit';
 const facts = (change: Partial<NextVisitFacts> = {}): NextVisitFacts => ({
   ...{ today: '2026-11-25', purpose: 'swelling', modalities: ['lymph-drainage'], trend: null, retentionPercent: null },
   ...{ usualDays: null, perWeek: [], fadeMinutes: null, wantedLighter: false },
+  therapist: { name: 'Ida Moor', daysOff: [] },
   ...change,
 });
 const days = (change: Partial<NextVisitFacts>) => nextVisit(facts(change)).days;
@@ -34,6 +35,17 @@ describe('the next visit', () => {
     expect(days({ trend: 'rising', fadeMinutes: -1 })).toBe(7);
     const mouth = nextVisit(facts({ trend: 'rising', perWeek: [{ label: 'Gloved work', times: 2, most: 2 }] }));
     expect([mouth.days, mouth.why.at(-1)]).toEqual([7, 'Gloved work: at most 2 times in seven days.']);
+  });
+
+  it('falls on a day on which the therapist is in, later rather than sooner', () => {
+    const on = (today: string, daysOff: readonly number[]) =>
+      nextVisit(facts({ today, trend: 'rising', therapist: { name: 'Ida Moor', daysOff } }));
+    // Three days from a Thursday is a Sunday.
+    expect(on('2026-11-26', [7])).toMatchObject({ date: '2026-11-30', days: 4 });
+    expect(on('2026-11-26', [7]).why).toContain('Ida Moor is not in the day before.');
+    expect(on('2026-11-26', [7, 1, 2]).why).toContain('Ida Moor is not in the days before.');
+    expect(on('2026-11-25', [7]).date).toBe('2026-11-28');
+    expect(on('2026-11-26', [1, 2, 3, 4, 5, 6, 7]).days).toBe(3);
   });
 
   it('is always ahead, with a reason', () => {

@@ -19,6 +19,8 @@ export interface NextVisitFacts {
   /** Minutes until today's redness had gone; −1: not yet; null: none, or not looked. */
   readonly fadeMinutes: number | null;
   readonly wantedLighter: boolean;
+  /** Who would give it, and the days of the week on which they do not work: 1 Monday … 7 Sunday. */
+  readonly therapist: { readonly name: string; readonly daysOff: readonly number[] };
 }
 
 export interface NextVisit {
@@ -41,7 +43,7 @@ const isSkinWork = (modality: string) => modality.startsWith('facial') || modali
  * needs its time. A proposal, never a prescription.
  */
 export function nextVisit(facts: NextVisitFacts): NextVisit {
-  const { today, usualDays, perWeek, fadeMinutes, wantedLighter } = facts;
+  const { today, usualDays, perWeek, fadeMinutes, wantedLighter, therapist } = facts;
   const base = baseOf(facts);
   const waits = [
     ...(fadeMinutes !== null && (fadeMinutes < 0 || fadeMinutes > slowFadeMinutes)
@@ -54,18 +56,30 @@ export function nextVisit(facts: NextVisitFacts): NextVisit {
         why: `${label}: at most ${most === 1 ? 'once' : `${most} times`} in seven days.`,
       })),
   ];
-  const days = Math.max(base.days, ...waits.map((wait) => wait.days));
+  const wanted = Math.max(base.days, ...waits.map((wait) => wait.days));
+  // Later rather than sooner: what has to wait still does.
+  const days = nextDayIn(today, wanted, therapist.daysOff);
   return {
     date: addDays(today, days),
     days,
     why: [
       base.why,
       ...waits.map(({ why }) => why),
+      ...(days > wanted ? [`${therapist.name} is not in ${days - wanted === 1 ? 'the day' : 'the days'} before.`] : []),
       ...(usualDays !== null && Math.abs(usualDays - days) > 2 ? [`So far it was every ${usualDays} days.`] : []),
       ...(wantedLighter ? ['A lighter hand was asked for: write it into the next plan.'] : []),
     ],
   };
 }
+
+/** The first of the days from then on that is worked on; that day itself for somebody who is never in. */
+function nextDayIn(today: string, days: number, daysOff: readonly number[]): number {
+  const ahead = Array.from({ length: weekDays }, (_, i) => days + i);
+  return ahead.find((day) => !daysOff.includes(weekdayOf(addDays(today, day)))) ?? days;
+}
+
+/** 1 Monday … 7 Sunday. */
+const weekdayOf = (date: string) => new Date(`${date}T12:00:00Z`).getUTCDay() || weekDays;
 
 function baseOf({ purpose, modalities, trend, retentionPercent, usualDays }: NextVisitFacts): {
   readonly days: number;

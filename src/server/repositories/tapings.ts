@@ -108,18 +108,21 @@ export async function listTapings(db: Db, ids: readonly number[]): Promise<reado
   return db.selectFrom('taping').selectAll().where('id', 'in', ids).orderBy('id', 'desc').execute();
 }
 
-/** The newest tapings that a therapist took twice over, by id. */
-export async function newestDoubleTapings(db: Db, therapistId: number, limit: number): Promise<readonly number[]> {
-  const rows = await db
+/** Which tapings a therapist took twice over, the newest first; with when, since an erased one's id may come again. */
+export async function newestDoubleTapings(
+  db: Db,
+  therapistId: number,
+  limit: number,
+): Promise<readonly Pick<TapingRow, 'id' | 'recorded_at'>[]> {
+  return db
     .selectFrom('taping')
-    .select('id')
+    .select(['id', 'recorded_at'])
     .where('recorded_by', '=', therapistId)
     .where('again_json', 'is not', null)
     .where('is_latest', '=', sql.lit(1))
     .orderBy('id', 'desc')
     .limit(limit)
     .execute();
-  return rows.map(({ id }) => id);
 }
 
 export interface NewTaping {

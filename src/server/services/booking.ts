@@ -23,10 +23,15 @@ export const tidyMinutes = 15;
 const workday: readonly [string, string] = ['9:00', '18:00'];
 
 /** The hours of somebody on a day; undefined when they do not work then. */
-export function hoursOn(staff: StaffMember, day: Date): Span | undefined {
-  const weekday = String(day.getDay() === 0 ? 7 : day.getDay());
+export const hoursOn = (staff: StaffMember, day: Date): Span | undefined => hoursOf(staff, day.getDay() || 7);
+
+/** Days of the week on which somebody does not work: 1 Monday … 7 Sunday. */
+export const daysOffOf = (staff: StaffMember): readonly number[] =>
+  [1, 2, 3, 4, 5, 6, 7].filter((weekday) => !hoursOf(staff, weekday));
+
+function hoursOf(staff: StaffMember, weekday: number): Span | undefined {
   const isUsual = Object.keys(staff.hours).length === 0;
-  const hours = isUsual ? (weekday === '7' ? undefined : workday) : staff.hours[weekday];
+  const hours = isUsual ? (weekday === 7 ? undefined : workday) : staff.hours[String(weekday)];
   return hours && { fromMinute: minuteOf(hours[0]), toMinute: minuteOf(hours[1]) };
 }
 

@@ -46,12 +46,17 @@ const mostKnown = 40;
 
 /** What a therapist's own pairs of readings say of their error, by limb. */
 export async function readOwnErrors(db: Db, therapistId: number, settings: VolumeSettings): Promise<OwnErrors> {
-  const ids = await newestDoubleTapings(db, therapistId, newestPairs);
-  if (ids.length === 0) return {};
+  const pairs = await newestDoubleTapings(db, therapistId, newestPairs);
+  if (pairs.length === 0) return {};
   const known = knownErrors.get(db) ?? new Map<string, OwnErrors>();
   knownErrors.set(db, known);
-  const key = JSON.stringify([ids, settings]);
-  const errors = known.get(key) ?? errorsOf(await listTapings(db, ids), settings);
+  const key = JSON.stringify([pairs, settings]);
+  const rows = () =>
+    listTapings(
+      db,
+      pairs.map(({ id }) => id),
+    );
+  const errors = known.get(key) ?? errorsOf(await rows(), settings);
   if (known.size >= mostKnown) known.clear();
   known.set(key, errors);
   return errors;

@@ -20,6 +20,13 @@ describe('the next visit of a client', () => {
     );
   });
 
+  it('is not proposed for a day on which the therapist does not work', async () => {
+    await house.db.updateTable('therapist').set({ hours_json: '{"1":["9:00","17:00"]}' }).where('id', '=', 1).execute();
+    const next = await proposeNext(house.db, house.visit, now);
+    expect(next).toMatchObject({ date: '2026-12-07', words: 'Monday 7 December, in 12 days' });
+    expect(next?.why).toContain('Ida Moor is not in the days before.');
+  });
+
   it('is said when it is booked, and nothing is proposed for a visit that is not there', async () => {
     await book(house, 9);
     expect((await proposeNext(house.db, house.visit, now))?.booked).toBe('Friday 4 December, 9:00');

@@ -5,9 +5,10 @@ import { median } from '../../core/statistics';
 import { nextVisit } from '../../core/visit/next-visit';
 import type { Db } from '../db/connection';
 import type { VisitRow } from '../db/schema';
-import { listBookable } from '../repositories/people';
+import { findStaff, listBookable } from '../repositories/people';
 import { latestClosing } from '../repositories/closings';
 import { findVisit, listVisitsOfClient } from '../repositories/visits';
+import { daysOffOf } from './booking';
 import { clockTime, isoDay, longDay } from './house-clock';
 import { lastWorkOf } from './read-client';
 import { readProgress } from './read-progress';
@@ -20,12 +21,13 @@ const gapsLookedAt = 4;
 export async function proposeNext(db: Db, visitId: number, now: Date): Promise<NextVisitView | null> {
   const [visit, row] = await Promise.all([readVisitFrame(db, visitId), findVisit(db, visitId)]);
   if (!visit || !row) return null;
-  const [progress, visits, times, closing, therapists] = await Promise.all([
+  const [progress, visits, times, closing, therapists, staff] = await Promise.all([
     readProgress(db, visit.client.id, now),
     listVisitsOfClient(db, visit.client.id),
     timesBefore(db, visit),
     latestClosing(db, visitId),
     listBookable(db),
+    findStaff(db, row.therapist_id),
   ]);
   const today = isoDay(visit.startsAt);
   const [course] = progress?.courses ?? [];
@@ -44,6 +46,7 @@ export async function proposeNext(db: Db, visitId: number, now: Date): Promise<N
     }),
     fadeMinutes: closing?.fadeMinutes ?? null,
     wantedLighter: closing?.pressure === -1,
+    therapist: { name: staff?.name ?? '', daysOff: staff && !staff.leftAt ? daysOffOf(staff) : [] },
   });
   const booked = visits
     .filter(
