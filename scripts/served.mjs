@@ -18,7 +18,10 @@ function freePort() {
 /** @returns its address and a way to stop it; `kill` ends it without a goodbye */
 export async function startServer({ data, demo = true, port, env = {} }) {
   const listening = port ?? (await freePort());
-  const child = spawn(process.execPath, [path.join(root, 'dist/server/entry.mjs')], {
+  const clock = process.env['VELVET_STONE_CLOCK_OFFSET_MS']
+    ? ['--import', path.join(root, 'tests/clock/shifted.mjs')]
+    : [];
+  const child = spawn(process.execPath, [...clock, path.join(root, 'dist/server/entry.mjs')], {
     cwd: root,
     stdio: ['ignore', 'ignore', 'inherit'],
     env: {

@@ -318,3 +318,52 @@ export const watershedRows = [
   ],
   ['seat', 'inner edge of buttock and back of thigh', 'outer and inner drainage of the buttock and thigh'],
 ] as const;
+
+/** Regions that belong together, by name; some in the order in which they lie. */
+export const regionGroupRows = {
+  face: [
+    ...['forehead', 'temple', 'eyelid-upper', 'eyelid-lower', 'nose', 'cheek', 'cheek-outer', 'lip-upper'],
+    ...['lip-lower', 'chin', 'jaw', 'under-chin'],
+  ],
+  scalp: ['scalp-front', 'scalp-crown', 'scalp-back'],
+  eyes: ['eyelid-upper', 'eyelid-lower'],
+  'before-eyes': ['cheek', 'cheek-outer', 'nose'],
+  neck: ['neck-side', 'neck-front', 'nape'],
+  'neck-outlets': ['terminus', 'cervical'],
+  /** Node groups of head and neck. */
+  'head-nodes': ['terminus', 'cervical', 'occipital', 'retroauricular', 'preauricular', 'submandibular', 'submental'],
+  /** Node groups halfway along a limb, whose way on is the group at its root. */
+  'limb-stations': ['cubital', 'popliteal'],
+  /** From the skull down. */
+  spine: ['nape', 'back-upper', 'back-middle', 'back-lower'],
+  back: ['back-upper', 'back-middle', 'back-lower'],
+  abdomen: ['abdomen-upper', 'abdomen-lower'],
+  arm: [
+    ...['shoulder-cap', 'upper-arm-inner', 'upper-arm-outer', 'elbow-crease', 'elbow-point', 'forearm-inner'],
+    ...['forearm-outer', 'wrist', 'hand-back', 'palm', 'fingers'],
+  ],
+  leg: [
+    ...['thigh-upper-inner', 'thigh-upper-outer', 'thigh-upper-back', 'thigh-lower-inner', 'thigh-lower-outer'],
+    ...['thigh-lower-back', 'knee-inner', 'knee-front', 'knee-outer', 'knee-crease', 'shin-upper', 'shin-lower'],
+    ...['calf-upper', 'calf-lower', 'ankle-inner', 'ankle-outer', 'foot-top', 'heel', 'sole', 'toes'],
+  ],
+  'upper-thigh': ['thigh-upper-inner', 'thigh-upper-outer', 'thigh-upper-back'],
+  'lower-thigh': [
+    ...['thigh-lower-inner', 'thigh-lower-outer', 'thigh-lower-back', 'knee-inner', 'knee-front', 'knee-outer'],
+    ...['knee-crease', 'popliteal'],
+  ],
+  'lower-leg': ['shin-upper', 'shin-lower', 'calf-upper', 'calf-lower'],
+  foot: ['ankle-inner', 'ankle-outer', 'foot-top', 'heel', 'sole', 'toes'],
+  'upper-arm': ['shoulder-cap', 'upper-arm-inner', 'upper-arm-outer', 'elbow-crease', 'elbow-point', 'cubital'],
+  forearm: ['forearm-inner', 'forearm-outer'],
+  hand: ['wrist', 'hand-back', 'palm', 'fingers'],
+  'head-and-neck-home': ['neck-side', 'neck-front', 'nape', 'submental', 'submandibular', 'cervical'],
+  /** Out of anybody's own reach without twisting the trunk. */
+  behind: ['back-upper', 'back-middle', 'back-lower', 'buttock'],
+  /** Worked by the hand of the other side. */
+  'other-hand': [
+    ...['shoulder-top', 'shoulder-cap', 'upper-arm-inner', 'upper-arm-outer', 'elbow-crease', 'elbow-point'],
+    ...['forearm-inner', 'forearm-outer', 'wrist', 'hand-back', 'palm', 'fingers', 'axillary', 'cubital'],
+    ...['flank-upper', 'breast', 'back-upper'],
+  ],
+} as const satisfies Readonly<Record<string, readonly string[]>>;

@@ -6,6 +6,8 @@ import {
   type Part,
   type PlaceId,
   type Quadrant,
+  type RegionGroup,
+  regionGroups,
   type Territory,
 } from '../core/anatomy/place';
 import {
@@ -14,6 +16,7 @@ import {
   detourRows,
   flowRows,
   midlineCrossingRows,
+  regionGroupRows,
   sideCrossingRows,
   territoryRows,
 } from './anatomy.data';
@@ -94,7 +97,15 @@ function defineAnatomy(): Anatomy {
       throw new Error(`anatomy: edge ${edge.from} → ${edge.to} names an unknown place`);
     into.push(edge);
   }
-  return { territories, basins, edges, edgesInto };
+  const names = new Set([...territories.values(), ...basins.values()].map(({ name }) => name));
+  const groups = Object.fromEntries(
+    regionGroups.map((group) => {
+      const unknown = regionGroupRows[group].find((name) => !names.has(name));
+      if (unknown) throw new Error(`anatomy: the group ${group} names “${unknown}”, which is no region`);
+      return [group, new Set<string>(regionGroupRows[group])];
+    }),
+  ) as unknown as Record<RegionGroup, ReadonlySet<string>>;
+  return { territories, basins, edges, edgesInto, groups };
 }
 
 /** The body as it ships: 126 territories, 26 node groups and 346 ways between them. */

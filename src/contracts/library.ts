@@ -14,6 +14,8 @@ const words = (most: number) => z.string().trim().max(most, `Keep this within ${
 const count = (most: number) =>
   z.number('Give a number.').int('Give a whole number.').min(1, 'At least 1.').max(most, `At most ${most}.`);
 
+const StoneWishSchema = z.strictObject({ size: words(40).min(1), count: count(12), keep: z.boolean() });
+
 export const TechniqueSchema = z.strictObject({
   id,
   name: words(80).min(1, 'Give it a name.'),
@@ -31,7 +33,13 @@ export const TechniqueSchema = z.strictObject({
   direction: z.enum(directions),
   therapist: z.enum(standings),
   traits: z.array(z.enum(traits)).max(traits.length),
+  judgedAs: z.array(z.string().max(60)).min(1, 'Say which kinds of work it is judged as.').max(6),
   cues: z.array(words(200).min(1)).min(1, 'Write one short sentence for the table.').max(6),
+  why: words(600),
+  never: words(600),
+  feel: words(600),
+  words: z.array(words(60).min(1)).max(60),
+  stones: StoneWishSchema.optional(),
 });
 
 export const ProtocolStepSchema = z.strictObject({
@@ -40,6 +48,11 @@ export const ProtocolStepSchema = z.strictObject({
   side: z.enum(stepSides),
   repetitions: count(mostRepetitions).optional(),
   note: words(300).optional(),
+  why: words(600).optional(),
+  layer: z
+    .strictObject({ use: words(200), drops: z.array(count(60)).length(2, 'From how many drops to how many.') })
+    .optional(),
+  stones: StoneWishSchema.optional(),
 });
 
 export const ProtocolBlockSchema = z.strictObject({
@@ -47,6 +60,7 @@ export const ProtocolBlockSchema = z.strictObject({
   position: z.enum(positions),
   hands: z.enum(handStates),
   therapist: z.enum(tablePlaces),
+  twin: id.optional(),
   isShortForm: z.boolean().optional(),
   isOptional: z.boolean().optional(),
   after: z.array(id).max(40).optional(),
@@ -61,6 +75,8 @@ export const ProtocolSchema = z.strictObject({
   usualMinutes: z.number('Give minutes.').gt(0, 'More than 0 minutes.').max(480, 'At most eight hours.'),
   about: words(600),
   source: z.enum(['steps', 'planner']),
+  keepOrder: z.boolean().optional(),
+  pairs: z.array(z.array(id).length(2)).max(40).optional(),
   blocks: z.array(ProtocolBlockSchema).max(40),
 });
 

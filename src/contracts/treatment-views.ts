@@ -3,7 +3,6 @@ import type { OilNeeds } from '../core/room/oil-needs';
 import type { RoomItem } from '../core/room/room-list';
 import type { HandState, Position, TablePlace } from '../core/sequencing/block';
 import type { SetupChange } from '../core/sequencing/setup';
-import type { LeftOut } from '../core/treatment/allow';
 import type { TreatmentLoad } from '../core/treatment/load';
 import type { OrderFault } from '../core/treatment/order';
 import type { BlockRule } from '../core/treatment/rules';
@@ -35,6 +34,21 @@ export interface BlockView {
   readonly steps: readonly string[];
 }
 
+/** Something that was chosen and is not given, or not everywhere, in words. */
+export interface LeftOutView {
+  readonly choice: string;
+  readonly block: string | null;
+  /** Name of the step with its side and place, of the part, or of the kind of work. */
+  readonly what: string;
+  readonly why: string;
+  /** What is done in its place. */
+  readonly instead: string | null;
+  /** Left out in plans of before the judgement named them. */
+  readonly rule?: string;
+  readonly technique?: string | null;
+  readonly places?: readonly string[];
+}
+
 /** What a visit holds beside or instead of drainage, put into order and time. */
 export interface TreatmentView {
   readonly wish: Omit<TreatmentInput, 'basedOn' | 'reason'>;
@@ -53,7 +67,7 @@ export interface TreatmentView {
   readonly availableSeconds: number;
   readonly fits: boolean;
   readonly shortBySeconds: number;
-  readonly leftOut: readonly LeftOut[];
+  readonly leftOut: readonly LeftOutView[];
   readonly faults: readonly OrderFault[];
   readonly stepFaults: readonly StepFault[];
   readonly conflicts: readonly OrderFault[];

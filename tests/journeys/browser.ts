@@ -1,12 +1,20 @@
 import puppeteer, { type Browser, type ElementHandle, type EvaluateFunc, type Page } from 'puppeteer-core';
 import { chromiumFlags, signInDemo } from '../../scripts/served.mjs';
 import { people, type Person } from '../api/client';
+import { shiftClock } from '../clock/shift.mjs';
 
 const executablePath = process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium';
 const patienceMs = 15_000;
 
 export async function launch(): Promise<Browser> {
   return puppeteer.launch({ executablePath, args: [...chromiumFlags], headless: true });
+}
+
+/** An empty page with the clock of the tests. */
+export async function newPage(browser: Browser): Promise<Page> {
+  const page = await browser.newPage();
+  await page.evaluateOnNewDocument(shiftClock, Number(process.env['VELVET_STONE_CLOCK_OFFSET_MS'] ?? 0));
+  return page;
 }
 
 /** Opens a page of the app as one of its people and waits until its islands answer. Anything the page throws fails the test that asks `troubles`. */
@@ -16,7 +24,7 @@ export async function open(
   size = { width: 1280, height: 800 },
   as: Person | 'nobody' = 'owner',
 ): Promise<Page> {
-  const page = await browser.newPage();
+  const page = await newPage(browser);
   await page.setViewport(size);
   page.setDefaultTimeout(patienceMs);
   const list: string[] = [];

@@ -7,7 +7,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Served, startServer } from '../../scripts/served.mjs';
 import { allNo } from '../api/answers';
 import { bookAnyTime, call, post } from '../api/client';
-import { control, go, gone, launch, open, settled, textOf, tread, troubles, words } from './browser';
+import { control, go, gone, launch, newPage, open, settled, textOf, tread, troubles, words } from './browser';
 
 /** The whole hour: one foot, no network for its middle third, two devices, a browser that keeps nothing, and time that runs away. */
 describe('an hour at the table', () => {
@@ -167,7 +167,7 @@ describe('an hour at the table', () => {
 
   it('says when the browser keeps nothing, and goes on', async () => {
     const { visit, steps } = await mixedVisit('Nele Nichts');
-    const strict = await browser.newPage();
+    const strict = await newPage(browser);
     await strict.evaluateOnNewDocument(() => {
       const refuse = () => {
         throw new DOMException('refused', 'SecurityError');

@@ -106,6 +106,33 @@ export const english: HomeWords = {
     },
     'press-and-release-out': { title: 'Beside the mouth', how: 'Press into the fold, turn outward, let go.' },
     'soothing-wave': { title: '{place}', how: 'Soft strokes with the flat hand, as much as feels good.' },
+    'behind-ear-circles': { title: 'Behind the ears', how: 'Thumbs on the bone: ten circles, then ten the other way.' },
+    'breath-between-points': {
+      title: 'Breathe in between',
+      how: 'Deep in through the nose, out through the mouth, and open the eyes slowly.',
+    },
+    'brow-stroke': { title: 'Along the brows', how: 'With the lie of the hair, from the nose outward: ten, then ten.' },
+    'fingertip-zigzag-to-ear': {
+      title: 'Across the cheek',
+      how: 'Fingertips up and down in a zigzag while the hands travel to the ears.',
+    },
+    'forehead-palm-circles': {
+      title: 'Forehead and temples',
+      how: 'Circles with the edge of the palm: ten, then ten the other way.',
+    },
+    'forehead-press-counted': {
+      title: 'Forehead',
+      how: 'Thumbs rest at the temples; the fingers press from the middle outward, counting to ten.',
+    },
+    'jaw-inside-scoop': {
+      title: 'Inside the lower jaw',
+      how: 'Thumb inside, fingers outside: small circles upward, from the chin to the angle of the jaw.',
+    },
+    'spread-medium': { title: '{place}', how: 'Spread a little oil or cream in long, calm strokes.' },
+    'contour-strokes': {
+      title: '{place}',
+      how: 'Flat fingers along the shape of the face, upward and outward, softly.',
+    },
   },
   placeName: (id) =>
     sideOf(id) === 'mid' || anatomy.territories.has(id) || anatomy.basins.has(id)

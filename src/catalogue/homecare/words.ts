@@ -30,6 +30,15 @@ export const homeTechniques = [
   'chew-muscle-inside',
   'press-and-release-out',
   'soothing-wave',
+  'behind-ear-circles',
+  'breath-between-points',
+  'brow-stroke',
+  'fingertip-zigzag-to-ear',
+  'forehead-palm-circles',
+  'forehead-press-counted',
+  'jaw-inside-scoop',
+  'spread-medium',
+  'contour-strokes',
 ] as const;
 export type HomeTechnique = (typeof homeTechniques)[number];
 

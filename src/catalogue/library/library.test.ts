@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { LibraryFile } from '../../contracts/library';
 import { lineWorkId } from '../../core/facial/line-work';
 import { usualSeconds } from '../../core/library/protocol';
+import { screeningBook } from '../screening/screening';
 import { problemsOfLibrary, shippedLibrary } from './library';
 import { purposes } from './purposes';
 
@@ -9,7 +10,7 @@ const { techniques, protocols } = shippedLibrary;
 
 describe('the library that ships', () => {
   it('has every technique and protocol, each once', () => {
-    expect([techniques.size, protocols.size]).toEqual([161, 32]);
+    expect([techniques.size, protocols.size]).toEqual([208, 34]);
   });
 
   it('keeps its own rules', () => {
@@ -27,12 +28,35 @@ describe('the library that ships', () => {
   });
 
   it.each([...protocols.values()].filter(({ source }) => source === 'steps').map((one) => [one.id, one] as const))(
-    '%s takes its usual minutes at the usual repetitions',
+    '%s takes no longer than its usual minutes, which hold greeting and waiting too',
     (_, protocol) => {
       const minutes = usualSeconds(protocol, techniques) / 60;
-      expect(Math.abs(minutes - protocol.usualMinutes)).toBeLessThanOrEqual(2.5);
+      expect(minutes).toBeLessThanOrEqual(protocol.usualMinutes * 1.3 + 1);
+      expect(minutes).toBeGreaterThanOrEqual(protocol.usualMinutes / 2.1);
     },
   );
+
+  it('judges techniques as kinds of work that screening knows, and says why, and what is never done', () => {
+    for (const { id, judgedAs, why, never, feel } of techniques.values()) {
+      expect(
+        judgedAs.filter((kind) => !screeningBook.modalities.has(kind)),
+        id,
+      ).toEqual([]);
+      expect([judgedAs.length > 0, why.length > 10, never.length > 10, feel.length > 10], id).toEqual(
+        Array(4).fill(true),
+      );
+    }
+  });
+
+  it('pairs only blocks that a protocol has', () => {
+    for (const { id, blocks, pairs = [] } of protocols.values()) {
+      const known = new Set(blocks.map((block) => block.id));
+      expect(
+        pairs.flat().filter((name) => !known.has(name)),
+        id,
+      ).toEqual([]);
+    }
+  });
 });
 
 describe('what clients come for', () => {

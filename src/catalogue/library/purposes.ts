@@ -68,6 +68,8 @@ export const purposes: readonly {
       'home-one-leg',
       'home-face-three',
       'home-neck-jaw-tool',
+      'home-roller',
+      'home-mouth',
     ],
   },
 ];

@@ -48,8 +48,38 @@ export interface Edge {
   readonly label?: string;
 }
 
+/** Regions that belong together for some of the work, by name; given by the catalogue. */
+export const regionGroups = [
+  'face',
+  'scalp',
+  'eyes',
+  'before-eyes',
+  'neck',
+  'neck-outlets',
+  'head-nodes',
+  'limb-stations',
+  'spine',
+  'back',
+  'abdomen',
+  'arm',
+  'leg',
+  'upper-thigh',
+  'lower-thigh',
+  'lower-leg',
+  'foot',
+  'upper-arm',
+  'forearm',
+  'hand',
+  'head-and-neck-home',
+  'behind',
+  'other-hand',
+] as const;
+export type RegionGroup = (typeof regionGroups)[number];
+
 /** The whole map. Iteration follows the order of the catalogue. */
 export interface Anatomy {
+  /** Names of the regions of each group. */
+  readonly groups: Readonly<Record<RegionGroup, ReadonlySet<string>>>;
   readonly territories: ReadonlyMap<PlaceId, Territory>;
   readonly basins: ReadonlyMap<PlaceId, Basin>;
   readonly edges: readonly Edge[];
@@ -65,6 +95,10 @@ export function sideOf(id: PlaceId): Side {
 export function nameOf(id: PlaceId): string {
   return id.slice(0, id.lastIndexOf('.'));
 }
+
+/** Whether a place belongs to a group of regions. */
+export const isIn = (anatomy: Pick<Anatomy, 'groups'>, group: RegionGroup, id: PlaceId): boolean =>
+  anatomy.groups[group].has(nameOf(id));
 
 /** The same place on the other side; a place on the middle line is its own mirror. */
 export function mirrorOf(id: PlaceId): PlaceId {

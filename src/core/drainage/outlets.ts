@@ -1,4 +1,6 @@
 import { type Anatomy, type PlaceId } from '../anatomy/place';
+import { findHindrances } from './hindrance';
+import { routesTo } from './routes';
 
 const toTheVeins = new WeakMap<Anatomy, ReadonlyMap<PlaceId, number>>();
 
@@ -45,4 +47,22 @@ export function nextGroup(anatomy: Anatomy, id: PlaceId): PlaceId | undefined {
     .filter((e) => e.kind === 'flow' && e.from === id && !e.to.endsWith('.mid'))
     .sort((a, b) => distanceToTerminus(anatomy, a.to) + a.cost - distanceToTerminus(anatomy, b.to) - b.cost);
   return onward[0]?.to;
+}
+
+const natural = new WeakMap<Anatomy, Map<PlaceId, readonly PlaceId[]>>();
+const flowOnly = new Set(['flow'] as const);
+
+/** The node groups that the fluid of a territory passes by nature, its home last. */
+export function groupsAhead(anatomy: Anatomy, territory: PlaceId): readonly PlaceId[] {
+  let known = natural.get(anatomy);
+  if (!known) natural.set(anatomy, (known = new Map()));
+  let groups = known.get(territory);
+  if (!groups) {
+    const home = anatomy.territories.get(territory)?.home;
+    const open = findHindrances(anatomy, []);
+    const way = home && routesTo(anatomy, open, { target: home, kinds: flowOnly, prefer: 'direct' }).get(territory);
+    groups = way ? way.path.filter((id) => anatomy.basins.has(id)) : home ? [home] : [];
+    known.set(territory, groups);
+  }
+  return groups;
 }

@@ -6,7 +6,10 @@ import type { Library } from '../library/protocol';
 import type { Technique } from '../library/technique';
 import type { Result } from '../result';
 import { secondsAt } from '../sequencing/time-fit';
-import { type Allowance, allowOnly } from '../treatment/allow';
+import type { Judgement } from '../judgement/judgement';
+import { judgeBlocks } from '../treatment/judge-blocks';
+import { placesInWords, reasonInWords } from '../wording/judgement-words';
+import { withinMinutes } from '../treatment/within-minutes';
 import type { TreatmentBlock, TreatmentStep } from '../treatment/block';
 import { expandChoices } from '../treatment/expand';
 import { fitBlocks, toFitStep } from '../treatment/fit-blocks';
@@ -31,13 +34,21 @@ export function sheetFromLibrary(
   library: Library,
   routine: HomeRoutine,
   findings: readonly Finding[],
-  allowance: Allowance,
+  judgement: Judgement,
   wish: LibraryHomeWish,
 ): Result<HomeSheet> {
   if (routine.from === 'planner') throw new Error(`${routine.id} comes from the planner`);
   const choice = { id: routine.id, protocol: routine.from.protocol, blocks: routine.from.blocks };
-  const allowed = allowOnly(library, expandChoices(anatomy, library, [choice], wish.side), allowance);
-  const leftOut: HomeLeftOut[] = allowed.leftOut.map(({ what, why }) => ({ what, why }));
+  const judged = judgeBlocks(library, judgement, expandChoices(anatomy, library, [choice], wish.side), () => undefined);
+  const held = withinMinutes(judged.blocks, judged.mostSeconds);
+  const allowed = { ...judged, blocks: held.blocks };
+  const leftOut: HomeLeftOut[] = [...judged.leftOut, ...held.leftOut].map((one) => ({
+    what:
+      one.technique === null
+        ? one.blockName
+        : `${library.techniques.get(one.technique)?.name ?? one.technique}: ${placesInWords(anatomy, one.places)}`,
+    why: reasonInWords({ anatomy, book: judgement.book }, one.reason),
+  }));
   const { blocked, closed } = findHindrances(anatomy, findings);
   const mayTouch = (place: PlaceId) => !blocked.has(place) && !closed.has(place) && canReach(place, wish.reach);
   const blocks = allowed.blocks.flatMap((block): TreatmentBlock[] => {

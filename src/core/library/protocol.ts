@@ -1,5 +1,5 @@
 import type { HandState, Position, TablePlace } from '../sequencing/block';
-import { repetitionSeconds, stepOverheadSeconds, type Technique } from './technique';
+import { repetitionSeconds, stepOverheadSeconds, type StoneWish, type Technique } from './technique';
 
 /** `each`: one side after the other; `sound` and `affected` come from the client's case. */
 export const stepSides = ['both', 'each', 'left', 'right', 'sound', 'affected'] as const;
@@ -12,7 +12,14 @@ export interface ProtocolStep {
   readonly side: StepSide;
   /** The technique's usual ones when not said. */
   readonly repetitions?: number | undefined;
+  /** Always shown with the step. */
   readonly note?: string | undefined;
+  /** Why at this point of the order. */
+  readonly why?: string | undefined;
+  /** Counted drops: what for, and from how many to how many. */
+  readonly layer?: { readonly use: string; readonly drops: readonly number[] } | undefined;
+  /** Where they differ from those of the technique. */
+  readonly stones?: StoneWish | undefined;
 }
 
 export interface ProtocolBlock {
@@ -20,6 +27,8 @@ export interface ProtocolBlock {
   readonly position: Position;
   readonly hands: HandState;
   readonly therapist: TablePlace;
+  /** Shared by blocks that are the same work on either side. */
+  readonly twin?: string | undefined;
   /** Kept when the protocol is given in its short form. */
   readonly isShortForm?: boolean | undefined;
   readonly isOptional?: boolean | undefined;
@@ -37,6 +46,10 @@ export interface Protocol {
   readonly about: string;
   /** `planner`: worked out from the case, so it has no blocks of its own. */
   readonly source: 'steps' | 'planner';
+  /** The order of the blocks is the teaching. */
+  readonly keepOrder?: boolean | undefined;
+  /** Blocks that follow one another directly. */
+  readonly pairs?: readonly (readonly string[])[] | undefined;
   readonly blocks: readonly ProtocolBlock[];
 }
 
@@ -51,7 +64,11 @@ export function protocolStepSeconds(
   step: Pick<ProtocolStep, 'regions' | 'side'>,
   repetitions: number,
 ): number {
-  return stepOverheadSeconds + repetitions * repetitionSeconds(technique, step.regions.length, step.side === 'each');
+  const [regions, isEachSide] = [step.regions.length, step.side === 'each'];
+  return (
+    stepOverheadSeconds(technique, regions, isEachSide) +
+    repetitions * repetitionSeconds(technique, regions, isEachSide)
+  );
 }
 
 /** Seconds of a whole protocol at its usual repetitions, without the changes between its blocks. */

@@ -53,15 +53,54 @@ export const traits = [
   /** Has to be followed by something soothing on the same region. */
   'intense',
   'soothing',
-  /** Taken out by sensitive skin, rosacea and the like. */
+  /** Taken out by sensitive skin, rosacea and the like; the first to go when minutes are short. */
   'stimulating',
   'both-hands-one-side',
   'advanced',
   'licensed',
   /** Passes the oil limits first. */
   'guarded',
-  'inside-the-mouth',
-  'by-the-client',
+  'inside-mouth',
+  'by-client',
+  // What the hands do to whom: read by the judgement, never guessed from an id or a name.
+  /** Works on a node group itself. */
+  'on-node',
+  /** Pushes towards the node group of its region. */
+  'to-node',
+  /** Opens the way for what follows; the last to go when minutes are short. */
+  'opens',
+  'traction',
+  'turns-neck',
+  'bends-neck',
+  'pins',
+  'over-throat',
+  'compresses-chest',
+  'deep-belly',
+  'heat',
+  'cold',
+  'scrape',
+  'scented',
+  'neat-drops',
+  'pinch',
+  'press-hold',
+  'friction',
+  'breath-linked',
+  'beside-spine',
+  'on-spine',
+  'across-line',
+  'near-eye',
+  // Whom it tires, and how the body stands or lies.
+  'thumb-load',
+  'uses-forearm',
+  'standing',
+  'seated-therapist',
+  'one-side-at-a-time',
+  'both-sides-at-once',
+  'client-active',
+  'client-turns-head',
+  'lifts-leg',
+  'lifts-arm',
+  'assessing',
 ] as const;
 export type Trait = (typeof traits)[number];
 
@@ -86,22 +125,48 @@ export interface Technique {
   readonly direction: Direction;
   readonly therapist: Standing;
   readonly traits: readonly Trait[];
+  /** Kinds of work that it is judged as besides that of its block: risks only, no limits on minutes, oil or scope. */
+  readonly judgedAs: readonly string[];
   /** Short sentences for the table. */
   readonly cues: readonly string[];
+  readonly why: string;
+  /** What it is never done to, and never turned into. */
+  readonly never: string;
+  /** What tells the hands that it has worked. */
+  readonly feel: string;
+  /** Other words that it is looked for by. */
+  readonly words: readonly string[];
+  readonly stones?: StoneWish | undefined;
+}
+
+/** Stones of a step. */
+export interface StoneWish {
+  readonly size: string;
+  readonly count: number;
+  /** The stones of the step before serve on. */
+  readonly keep: boolean;
 }
 
 export const hasTrait = ({ traits: own }: Pick<Technique, 'traits'>, trait: Trait) => own.includes(trait);
 
-const findPlaceSeconds = 8;
+const findPlaceSeconds = 6;
+const moveOnSeconds = 2;
 
-/** Seconds that come with a step whatever its repetitions: finding the place. */
-export const stepOverheadSeconds = findPlaceSeconds;
+/** How often a technique is given in a step: once, or for each side, and for each region where it is repeated there. */
+export function roundsOf(technique: Pick<Technique, 'isPerRegion'>, regions: number, isEachSide: boolean): number {
+  return (isEachSide ? 2 : 1) * (technique.isPerRegion ? regions : 1);
+}
 
-/**
- * Seconds of one repetition over all that a step covers: each placement, each side, and each region where the technique
- * is repeated there.
- */
+/** Seconds that come with a step whatever its repetitions: 6 s to find the first place, 2 s to move on to each other. */
+export function stepOverheadSeconds(
+  technique: Pick<Technique, 'isPerRegion'>,
+  regions: number,
+  isEachSide: boolean,
+): number {
+  return findPlaceSeconds + moveOnSeconds * Math.max(0, roundsOf(technique, regions, isEachSide) - 1);
+}
+
+/** Seconds of one repetition over all that a step covers, at the technique's own pace: each hand placement, side and region. */
 export function repetitionSeconds(technique: Technique, regions: number, isEachSide: boolean): number {
-  const times = technique.placements * (isEachSide ? 2 : 1) * (technique.isPerRegion ? regions : 1);
-  return technique.secondsPerRepetition * times;
+  return technique.secondsPerRepetition * technique.placements * roundsOf(technique, regions, isEachSide);
 }

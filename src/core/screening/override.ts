@@ -109,13 +109,25 @@ export function withOverrides(screening: Screening, overrides: readonly Override
       const rest = Object.entries(left).filter(([name]) => name !== key);
       return Object.fromEntries(value === null ? rest : [...rest, [key, value]]) as Limits;
     }, limits);
-  const isLifted = (modality: string) => overrides.some((o) => o.modality === modality && o.key === 'decision');
+  const lifted = liftedBy(overrides);
   const byModality = screening.byModality.map((row) => ({
     ...row,
-    decision: isLifted(row.modality) ? ('modify' as const) : row.decision,
+    decision: lifted.has(row.modality) ? ('modify' as const) : row.decision,
     limits: loosen(row.modality, row.limits, false),
   }));
-  const regions = screening.regions.map((row) => ({ ...row, limits: loosen(row.modality, row.limits, true) }));
+  const regions = screening.regions.map((row) => ({
+    ...row,
+    // Places that fell with the kind of work come back with it; those that stop by themselves do not.
+    decision: lifted.has(row.modality) ? worstLocal(row.reasons) : row.decision,
+    limits: loosen(row.modality, row.limits, true),
+  }));
   const overall = byModality.reduce<Decision>((worst, row) => worseOf(worst, row.decision), 'ok');
   return { ...screening, overall, byModality, regions };
 }
+
+/** Kinds of work whose stop was set aside. */
+export const liftedBy = (overrides: readonly Override[]): ReadonlySet<string> =>
+  new Set(overrides.filter(({ key }) => key === 'decision').map(({ modality }) => modality));
+
+const worstLocal = (reasons: ModalityAnswer['reasons']) =>
+  reasons.reduce<Decision>((worst, { decision }) => worseOf(worst, decision), 'modify');

@@ -45,6 +45,13 @@ export interface Screening {
 interface Held {
   readonly reason: ScreeningReason;
   readonly limits: Limits;
+  /** Where the finding behind it was marked; undefined when its place is not known. */
+  readonly marks: ReadonlySet<PlaceId> | undefined;
+}
+
+/** One effect that holds: what it decides and limits, and where; `whole` where it holds everywhere. */
+export interface Source extends Held {
+  readonly where: 'whole' | readonly PlaceId[];
 }
 
 /** The effects that one or more territories share. Most share theirs with the whole limb, and are weighed once. */
@@ -66,10 +73,7 @@ function cellWith(cell: Cell, entry: Held): Cell {
  * strictest limits and every reason. Computed from the request alone; it diagnoses nothing and clears nobody.
  */
 export function screen(book: ScreeningBook, read: ReadScreening): Screening {
-  const held = heldWith(book.qualifications, read.qualifications);
-  const findings = read.conditions.map((given) => subjectOf(book, given, read.visitDate));
-  const rules = firedRules(book, read, findings, held);
-  const subjects: readonly Subject[] = [...findings, ...rules];
+  const { held, findings, rules, subjects } = subjectsOf(book, read);
   const byModality: ModalityAnswer[] = [];
   const regions: RegionAnswer[] = [];
   for (const id of read.modalities) {
@@ -91,6 +95,33 @@ export function screen(book: ScreeningBook, read: ReadScreening): Screening {
       ),
     ],
   };
+}
+
+function subjectsOf(book: ScreeningBook, read: ReadScreening) {
+  const held = heldWith(book.qualifications, read.qualifications);
+  const findings = read.conditions.map((given) => subjectOf(book, given, read.visitDate));
+  const rules = firedRules(book, read, findings, held);
+  return { held, findings, rules, subjects: [...findings, ...rules] as readonly Subject[] };
+}
+
+/**
+ * Every effect that holds, by kind of work: the same that `screen` weighs, kept apart, so that a limit can be led back
+ * to the finding that asks for it.
+ */
+export function sourcesOf(book: ScreeningBook, read: ReadScreening): ReadonlyMap<string, readonly Source[]> {
+  const { held, subjects } = subjectsOf(book, read);
+  return new Map(
+    read.modalities.map((id) => [
+      id,
+      subjects.flatMap((subject) =>
+        book.effectsOn(id, subject.of).flatMap((effect): Source[] => {
+          const where = holdsAfter(effect.holds, subject.days) ? placeOf(book, id, effect, subject) : undefined;
+          if (where === undefined) return [];
+          return [{ ...heldFrom(effect, subject, subject.isCleared(id), held), where }];
+        }),
+      ),
+    ]),
+  );
 }
 
 interface Weighed {
@@ -141,11 +172,12 @@ function placeOf(
   return places.length > 0 ? places : undefined;
 }
 
-function heldFrom(effect: Effect, subject: Subject, isCleared: boolean, held: ReadonlySet<string>): Omit<Held, 'key'> {
+function heldFrom(effect: Effect, subject: Subject, isCleared: boolean, held: ReadonlySet<string>): Held {
   const judged = effect.decision === 'clear-first' && isCleared ? 'modify' : effect.decision;
   const isInScope = missingOf(effect.requires, held).length === 0;
   const waitsFor = effect.holds?.untilDay;
   return {
+    marks: subject.marks,
     reason: {
       condition: subject.id,
       decision: isInScope ? judged : worseOf(judged, 'refer'),
@@ -174,7 +206,7 @@ function conclude(
   const merge = (into: Limits, list: readonly Held[]) =>
     list.reduce((limits, entry) => mergeLimits(book.limitKeys, limits, entry.limits), into);
   const limits = merge(mergeLimits(book.limitKeys, {}, modality.baseline), whole);
-  const wholeBody = worstOf(whole.map((entry) => entry.reason));
+  const wholeBody = worstOf([...whole.map((entry) => entry.reason), ...scope]);
 
   const reach = book.reach.get(modality.id) ?? new Set<PlaceId>();
   let worstLocal: Decision = 'ok';
@@ -202,7 +234,7 @@ function conclude(
   return {
     answer: {
       modality: modality.id,
-      decision: [worstOf(scope), isChanged, mildestLocal].reduce(worseOf, wholeBody),
+      decision: [isChanged, mildestLocal].reduce(worseOf, wholeBody),
       limits: rankOf(worstLocal) >= rankOf('clear-first') ? { ...limits, workAround: true } : limits,
       reasons: sorted([
         ...whole.map((entry) => entry.reason),

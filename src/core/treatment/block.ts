@@ -1,5 +1,6 @@
 import type { PlaceId } from '../anatomy/place';
-import { repetitionSeconds, type Technique, type Touch } from '../library/technique';
+import { repetitionSeconds, stepOverheadSeconds, type Technique, type Touch } from '../library/technique';
+import type { JudgementReason } from '../judgement/reasons';
 import type { Setting } from '../sequencing/block';
 
 /** One technique on its places, as it would be given to this client. */
@@ -14,7 +15,16 @@ export interface TreatmentStep {
   readonly repetitions: number;
   readonly pressure: Touch;
   readonly note: string;
-  readonly cautions: readonly string[];
+  /** Where its strokes go, when they are led another way than by nature. */
+  readonly toward?: PlaceId | undefined;
+  /** Against the order and direction that the protocol has. */
+  readonly isReversed?: boolean | undefined;
+  /** The other side is left out. */
+  readonly isOneSided?: boolean | undefined;
+  /** Ends at the root of its limb: the group ahead is closed. */
+  readonly endsAtRoot?: boolean | undefined;
+  /** What changed it, for this client and day. */
+  readonly cautions: readonly JudgementReason[];
   /** Ids of the client's lines that it was made for. */
   readonly lines?: readonly string[] | undefined;
 }
@@ -28,6 +38,8 @@ export interface TreatmentBlock extends Setting {
   readonly name: string;
   readonly modality: string;
   readonly school: string;
+  /** The same work on either side; blocks of one choice with the same twin stay or go together. */
+  readonly twin?: string | undefined;
   readonly isShortForm: boolean;
   readonly isOptional: boolean;
   /** Blocks of the same choice that stand before it in the protocol. */
@@ -40,6 +52,9 @@ export interface TreatmentBlock extends Setting {
 /** Seconds of a step at so many repetitions; the same rule as in the library. */
 export const repetitionSecondsOf = ({ technique, regions, side }: TreatmentStep): number =>
   repetitionSeconds(technique, regions.length, side === 'each');
+
+export const overheadSecondsOf = ({ technique, regions, side }: TreatmentStep): number =>
+  stepOverheadSeconds(technique, regions.length, side === 'each');
 
 /** Regions that a block touches, each once, in the order of its steps. */
 export const regionsOf = ({ steps }: Pick<TreatmentBlock, 'steps'>): ReadonlySet<string> =>

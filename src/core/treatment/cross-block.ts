@@ -112,7 +112,6 @@ function orderWithin(blocks: readonly TreatmentBlock[]): readonly BlockRule[] {
 
 /** Of a pair of one-sided blocks, the one that the protocol names first. */
 function sideBySide(blocks: readonly TreatmentBlock[]): readonly BlockRule[] {
-  const twinName = ({ choice, name }: TreatmentBlock) => `${choice} ${name.replace(/\b(left|right)\b/, '')}`;
   return blocks.flatMap((first, i): BlockRule[] => {
     const twin = blocks
       .slice(i + 1)
@@ -121,7 +120,9 @@ function sideBySide(blocks: readonly TreatmentBlock[]): readonly BlockRule[] {
           first.side !== 'both' &&
           then.side !== 'both' &&
           then.side !== first.side &&
-          twinName(then) === twinName(first),
+          then.choice === first.choice &&
+          then.twin !== undefined &&
+          then.twin === first.twin,
       );
     const isOneSided = someStep(first, (technique) => hasTrait(technique, 'both-hands-one-side'));
     return twin && isOneSided

@@ -49,7 +49,12 @@ export function drainageBlock(
     direction: 'towards-node',
     therapist: 'side',
     traits: ['soothing'],
+    judgedAs: ['lymph-drainage'],
     cues: ['Flat fingers, skin only.'],
+    why: '',
+    never: '',
+    feel: '',
+    words: [],
   };
   return {
     id: `${choice}/drainage`,

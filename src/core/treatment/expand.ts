@@ -13,7 +13,7 @@ export interface Choice {
   readonly blocks?: readonly string[] | undefined;
 }
 
-/** Work whose blocks may be given in any order that the rules allow: each takes a part of the body of its own. */
+/** Work of the house's own whose blocks may be given in any order that the rules allow, unless it says otherwise. */
 const freeModalities: ReadonlySet<string> = new Set(['body-massage', 'aromatherapy', 'dry-brush', 'hot-stone']);
 
 /** Turning and draping are scheduled where they fall, so a protocol's own steps for them are not. */
@@ -69,9 +69,10 @@ function expandBlock(
     hands: block.hands,
     therapist: block.therapist,
     side: sideOfSteps(steps),
+    twin: block.twin,
     isShortForm: block.isShortForm ?? false,
     isOptional: block.isOptional ?? false,
-    isOrdered: !freeModalities.has(protocol.modality),
+    isOrdered: protocol.keepOrder ?? !freeModalities.has(protocol.modality),
     after: (block.after ?? []).map((earlier) => `${choice}/${earlier}`),
     steps,
   };
@@ -112,7 +113,7 @@ export function placesFor(anatomy: Anatomy, region: string, side: TreatmentStep[
   return sides.map((one) => `${region}.${one}`).filter((id) => anatomy.territories.has(id) || anatomy.basins.has(id));
 }
 
-function sideOfSteps(steps: readonly TreatmentStep[]): BlockSide {
+export function sideOfSteps(steps: readonly TreatmentStep[]): BlockSide {
   const sides = new Set(steps.map(({ side }) => side));
   if (sides.size === 1 && sides.has('left')) return 'left';
   return sides.size === 1 && sides.has('right') ? 'right' : 'both';

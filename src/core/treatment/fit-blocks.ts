@@ -1,6 +1,5 @@
-import { stepOverheadSeconds } from '../library/technique';
 import { type FitStep, fitTime, secondsAt, type TimeFit } from '../sequencing/time-fit';
-import { repetitionSecondsOf, type TreatmentBlock, type TreatmentStep } from './block';
+import { overheadSecondsOf, repetitionSecondsOf, type TreatmentBlock, type TreatmentStep } from './block';
 import { isDrainageCourse } from './drainage-block';
 
 /** What the steps of a treatment weigh against each other when time is short. */
@@ -19,7 +18,7 @@ export function toFitStep(block: TreatmentBlock, step: TreatmentStep): FitStep {
   return {
     id: step.id,
     secondsPerRepetition: repetitionSecondsOf(step),
-    overheadSeconds: stepOverheadSeconds,
+    overheadSeconds: overheadSecondsOf(step),
     min: Math.min(min, step.repetitions),
     usual: step.repetitions,
     max: Math.max(max, step.repetitions),
@@ -75,7 +74,7 @@ export function trimSteps(block: TreatmentBlock, mostSeconds: number): Treatment
 }
 
 /** Twin blocks of the left and the right stay or go together. */
-const groupOf = ({ choice, name }: TreatmentBlock) => `${choice} ${name.replace(/\b(left|right)\b/, '').trim()}`;
+const groupOf = ({ choice, twin, id }: TreatmentBlock) => (twin === undefined ? id : `${choice} ${twin}`);
 
 const isOpening = ({ steps }: TreatmentBlock) =>
   steps.some(({ technique, regions }) => technique.id === 'node-clear' && regions.includes('terminus'));

@@ -1,12 +1,15 @@
 import type { Setting } from '../sequencing/block';
 import type { SetupChange } from '../sequencing/setup';
 import { secondsAt, type TimeFit } from '../sequencing/time-fit';
-import type { Allowed, LeftOut } from './allow';
 import type { TreatmentBlock, TreatmentStep } from './block';
 import { rulesBetween } from './cross-block';
 import { fitBlocks, keepMostWorth, leastSecondsOf, toFitStep, trimSteps, usualSecondsOf } from './fit-blocks';
+import type { JudgementReason } from '../judgement/reasons';
 import { bestOrder, changesIn, faultsOf, type OrderFault, startFor, usualTurns } from './order';
+import type { Judged } from './judge-blocks';
+import { blockOut, type LeftOut, stepOut } from './left-out';
 import { type BlockRule, treatmentRules } from './rules';
+import { withinMinutes } from './within-minutes';
 import { faultsWithin, type StepFault } from './within-block';
 
 export interface PlannedStep extends TreatmentStep {
@@ -55,10 +58,10 @@ export interface TreatmentWish {
 }
 
 /** Puts what may be given into the best order and fits it into the time, with a reason for every place and omission. */
-export function planTreatment(allowed: Allowed, wish: TreatmentWish): TreatmentPlan {
+export function planTreatment(allowed: Judged, wish: TreatmentWish): TreatmentPlan {
   const availableSeconds = wish.minutes * 60;
   const offered = wish.isShort ? shortForm(allowed.blocks) : allowed.blocks;
-  const held = withinLimits(offered, allowed.mostSeconds);
+  const held = withinMinutes(offered, allowed.mostSeconds);
   const kept = wish.order
     ? held.blocks.filter(({ id }) => wish.order?.includes(id))
     : fitting(held.blocks, availableSeconds);
@@ -83,7 +86,7 @@ export function planTreatment(allowed: Allowed, wish: TreatmentWish): TreatmentP
     fits: fit.fits,
     shortBySeconds: fit.shortBySeconds,
     penalty: fit.penalty,
-    leftOut: [...allowed.leftOut, ...held.leftOut, ...missing(held.blocks, kept, 'Does not fit in the time.')],
+    leftOut: [...allowed.leftOut, ...held.leftOut, ...missing(held.blocks, kept, { kind: 'no-time', rule: 'time' })],
     faults: faultsOf(ordered, rules, start, turns),
     stepFaults: ordered.flatMap(faultsWithin),
     rules,
@@ -97,20 +100,6 @@ function shortForm(blocks: readonly TreatmentBlock[]): readonly TreatmentBlock[]
   return blocks.filter(({ choice, isShortForm }) => isShortForm || !short.has(choice));
 }
 
-/** Work that screening limits to so many minutes keeps what is worth most within them. */
-function withinLimits(blocks: readonly TreatmentBlock[], mostSeconds: ReadonlyMap<string, number>) {
-  let kept = blocks;
-  const leftOut: LeftOut[] = [];
-  for (const [modality, most] of mostSeconds) {
-    const own = kept.filter((block) => block.modality === modality);
-    if (leastSecondsOf(own) <= most) continue;
-    const fewer = keepOrTrim(own, most);
-    leftOut.push(...missing(own, fewer, `Screening allows ${most / 60} minutes of this kind of work.`));
-    kept = kept.flatMap((block) => (block.modality === modality ? fewer.filter(({ id }) => id === block.id) : [block]));
-  }
-  return { blocks: kept, leftOut };
-}
-
 /** Whole blocks that fit; where not even one does, the first of them, cut down. */
 function keepOrTrim(blocks: readonly TreatmentBlock[], seconds: number): readonly TreatmentBlock[] {
   const kept = keepMostWorth(blocks, seconds);
@@ -121,14 +110,17 @@ function keepOrTrim(blocks: readonly TreatmentBlock[], seconds: number): readonl
 }
 
 /** What of some blocks is gone, as whole blocks and single steps. */
-function missing(before: readonly TreatmentBlock[], after: readonly TreatmentBlock[], why: string): readonly LeftOut[] {
+function missing(
+  before: readonly TreatmentBlock[],
+  after: readonly TreatmentBlock[],
+  reason: JudgementReason,
+): readonly LeftOut[] {
   return before.flatMap((block) => {
     const left = after.find(({ id }) => id === block.id);
-    const entry = (what: string): LeftOut => ({ choice: block.choice, block: block.id, what, why, instead: null });
-    if (!left) return [entry(block.name)];
+    if (!left) return [blockOut(block, reason)];
     return block.steps
       .filter(({ id }) => !left.steps.some((step) => step.id === id))
-      .map(({ technique }) => entry(technique.name));
+      .map((step) => stepOut(block, step, step.places, reason));
   });
 }
 

@@ -2,6 +2,7 @@ import type { PlaceId } from '../anatomy/place';
 import type { StepKind } from '../drainage/step';
 import type { Family, Technique } from '../library/technique';
 import { toolFor } from '../facial/tool';
+import type { JudgementReason } from '../judgement/reasons';
 import type { Setting } from '../sequencing/block';
 import type { SetupChange } from '../sequencing/setup';
 import { stoneUseOf } from '../stones/use';
@@ -45,6 +46,24 @@ const ways: Readonly<Record<Technique['direction'], string>> = {
   none: '',
 };
 
+/** How reasons and places are said; a table of words of its own can stand in. */
+export interface StepWords {
+  readonly caution: (reason: JudgementReason) => string;
+  readonly place: (place: PlaceId) => string;
+}
+
+const plainWords: StepWords = { caution: ({ rule }) => rule, place: (place) => place };
+
+const sideInWords = ({ side, isOneSided }: PlannedStep) =>
+  isOneSided && (side === 'left' || side === 'right') ? `${side} side only` : sides[side];
+
+function wayOf({ technique, toward, isReversed, endsAtRoot }: PlannedStep, words: StepWords): string {
+  if (toward !== undefined) return `towards the ${words.place(toward)}`;
+  if (isReversed) return 'from the skull down';
+  if (endsAtRoot) return 'towards the trunk, ending at the root of the limb';
+  return ways[technique.direction];
+}
+
 const holdSeconds = 12;
 
 /** A library step as the table shows it. @param regionLabel what therapists call a region */
@@ -54,12 +73,13 @@ export function tellStep(
   changes: readonly string[],
   regionLabel: (name: string) => string,
   lines: readonly string[] = [],
+  words: StepWords = plainWords,
 ): TableStep {
   const { technique } = step;
   const regions = step.regions.map(regionLabel).join(', ');
   const told: ToldStep = {
     title: technique.name,
-    how: [`${regions}, ${sides[step.side]}`, ways[technique.direction]].filter(Boolean).join('; '),
+    how: [`${regions}, ${sideInWords(step)}`, wayOf(step, words)].filter(Boolean).join('; '),
     cue: technique.cues[0] ?? '',
     note: step.note,
     block: block.name,
@@ -74,7 +94,7 @@ export function tellStep(
     id: step.id,
     kind: kindOf(technique),
     place: step.places[0] ?? 'abdominal-deep.mid',
-    toward: null,
+    toward: step.toward ?? null,
     via: [],
     pressure: step.pressure === 'none' ? 'feather' : step.pressure,
     repetitions: step.repetitions,
@@ -82,7 +102,7 @@ export function tellStep(
     seconds: step.seconds,
     rules: [],
     why: block.why[0] ?? '',
-    cautions: step.cautions,
+    cautions: [...new Set(step.cautions.map(words.caution))],
     told,
     changes,
     setupSeconds: changes.length > 0 ? block.changes.reduce((sum, { seconds }) => sum + seconds, 0) : undefined,

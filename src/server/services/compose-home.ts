@@ -1,6 +1,5 @@
 import { anatomy } from '../../catalogue/anatomy';
 import { homeRoutine } from '../../catalogue/homecare/homecare';
-import { screeningBook } from '../../catalogue/screening/screening';
 import type { HomeWish } from '../../contracts/home';
 
 import { sheetFromLibrary } from '../../core/homecare/from-library';
@@ -9,6 +8,7 @@ import type { HomeSheet } from '../../core/homecare/sheet';
 import type { Result } from '../../core/result';
 import { rankOf } from '../../core/screening/tables';
 import { drainageOf } from './describe-finding';
+import { judgeVisit } from './judge-visit';
 import type { HouseLibrary } from './read-library';
 import { caseOf, screeningCaseOf, type VisitRecord } from './read-visit';
 import { screenCase } from './screen-visit';
@@ -27,21 +27,11 @@ export function composeHome(library: HouseLibrary, visit: VisitRecord, wish: Hom
   if (wish.daysPerWeek * wish.times.length > mostPerWeek)
     return refuse('daysPerWeek', `At most ${mostPerWeek} times a week: fewer days, or fewer times a day.`);
   if (routine.from !== 'planner')
-    return sheetFromLibrary(
-      ...([anatomy, library, routine, drainageOf(visit.stored)] as const),
-      {
-        screening,
-        qualifications: new Set(visit.therapist.qualifications),
-        usualMinutes: new Map(
-          [...screeningBook.modalities].map(([id, { baseline }]) => [id, baseline.maxMinutes ?? Infinity]),
-        ),
-        hasReactiveFace: visit.stored.some(({ id }) =>
-          screeningBook.conditions.get(id)?.tags.includes('face-reactive'),
-        ),
-        irritated: visit.irritated,
-      },
-      { side: wish.side === 'both' ? null : wish.side, minutes: wish.minutes, reach: wish.reach },
-    );
+    return sheetFromLibrary(...([anatomy, library, routine, drainageOf(visit.stored)] as const), judgeVisit(visit), {
+      side: wish.side === 'both' ? null : wish.side,
+      minutes: wish.minutes,
+      reach: wish.reach,
+    });
   if (wish.side === null) return refuse('side', 'Choose the side.');
   return sheetFromPlan(anatomy, caseOf(visit), {
     routine: wish.routine === 'one-leg' ? 'one-leg' : 'after-armpit',

@@ -2,37 +2,42 @@ import { anatomy } from '../../catalogue/anatomy';
 import { spreadTable } from '../../catalogue/oils/spread';
 import { screeningBook } from '../../catalogue/screening/screening';
 import type { TreatmentInput } from '../../contracts/treatment';
-import type { BlockView, TreatmentView } from '../../contracts/treatment-views';
+import type { BlockView, LeftOutView, TreatmentView } from '../../contracts/treatment-views';
 import { sideOf } from '../../core/anatomy/place';
 import { readCase } from '../../core/drainage/case';
 import { type DrainagePlan, planDrainage } from '../../core/drainage/plan';
+import { shortLabel } from '../../core/drainage/wording';
 import type { FaceLine } from '../../core/facial/line';
 import { lineBlocks, linesOfStep, lineWorkId, openLines } from '../../core/facial/line-work';
+import type { Ledger } from '../../core/judgement/judgement';
 import { oilNeeds } from '../../core/room/oil-needs';
 import { type RoomHabits, roomList } from '../../core/room/room-list';
 import type { TableStep } from '../../core/table/table-step';
-import { type LeftOut, allowOnly } from '../../core/treatment/allow';
 import type { TreatmentBlock } from '../../core/treatment/block';
 import { differencesFrom, type GivenTreatment } from '../../core/treatment/compare';
 import { drainageBlock, drainageMinutes, isDrainageCourse } from '../../core/treatment/drainage-block';
 import { expandChoices } from '../../core/treatment/expand';
+import { judgeBlocks, type WayRound } from '../../core/treatment/judge-blocks';
+import type { LeftOut } from '../../core/treatment/left-out';
+import type { Library } from '../../core/library/protocol';
 import { loadOf } from '../../core/treatment/load';
 import { planTreatment, type TreatmentPlan } from '../../core/treatment/plan-treatment';
 import { waysToShorten } from '../../core/treatment/shorten';
-import { changeWords, tellStep } from '../../core/treatment/tell';
+import { changeWords, type StepWords, tellStep } from '../../core/treatment/tell';
+import { cautionInWords, placesInWords, reasonInWords } from '../../core/wording/judgement-words';
 import { givenOf } from './given-treatment';
+import { judgementNames, judgeVisit } from './judge-visit';
 import { type HouseLibrary, labelOfRegion } from './read-library';
-import { caseOf, screenedOf, screeningCaseOf, type VisitRecord } from './read-visit';
+import { caseOf, screenedOf, type VisitRecord } from './read-visit';
 import { roomHabits } from './room-habits';
 import { rotationsOf, type StoneTray, warmUpOf } from './rotate-stones';
-import { screenCase } from './screen-visit';
 
 /** What a treatment is composed from besides the wish: all that is known of the client that matters to it. */
 export interface TreatmentFacts {
   readonly visit: VisitRecord;
   readonly lines: readonly FaceLine[];
-  /** How often each kind of work was given in the seven days before. */
-  readonly timesThisWeek: ReadonlyMap<string, number>;
+  /** What was given before, by kind of work. */
+  readonly ledger: Ledger;
   /** The last treatment that was given, to compare with. */
   readonly last: { readonly date: string; readonly given: GivenTreatment } | null;
   /** The house's stones, how warm it works, and what of the client bears on that. */
@@ -48,20 +53,11 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
   const { visit, lines } = facts;
   const drainage = drainageFor(library, visit, wish);
   const chosen = blocksFor(library, facts, wish);
-  const allowed = allowOnly(library, chosen, {
-    screening: screenCase(screeningCaseOf(visit)),
-    qualifications: new Set(visit.therapist.qualifications),
-    usualMinutes: new Map(
-      [...screeningBook.modalities].map(([id, { baseline }]) => [id, baseline.maxMinutes ?? Infinity]),
-    ),
-    hasReactiveFace: visit.stored.some(({ id }) => screeningBook.conditions.get(id)?.tags.includes('face-reactive')),
-    irritated: visit.irritated,
-    timesThisWeek: facts.timesThisWeek,
-  });
+  const judgement = judgeVisit(visit, facts.ledger);
+  const allowed = judgeBlocks(library, judgement, chosen, wayRoundFor(visit, wish));
   const all = {
     ...allowed,
     blocks: [...drainage.blocks, ...allowed.blocks],
-    leftOut: [...drainage.refusal, ...allowed.leftOut],
   };
   const plan = planTreatment(all, wish);
   const minutes = plan.blocks.flatMap(({ steps }) => steps).find(isDrainageCourse)?.repetitions;
@@ -96,7 +92,7 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
     availableSeconds: plan.availableSeconds,
     fits: plan.fits,
     shortBySeconds: plan.shortBySeconds,
-    leftOut: withNames(plan.leftOut),
+    leftOut: [...drainage.refusal, ...leftOutInWords(library, plan.leftOut)],
     faults: plan.faults,
     stepFaults: plan.stepFaults,
     conflicts: plan.conflicts,
@@ -164,6 +160,11 @@ function drainageFor(library: HouseLibrary, visit: VisitRecord, wish: Wish) {
   return { blocks: [block], refusal: [], full, planOf };
 }
 
+const stepWords: StepWords = {
+  caution: (reason) => cautionInWords(judgementNames, reason),
+  place: (place) => shortLabel(anatomy, place),
+};
+
 /** Blocks and steps in the words of the table. */
 function tellBlocks(
   plan: TreatmentPlan,
@@ -179,7 +180,7 @@ function tellBlocks(
       block.steps.some(isDrainageCourse) && course
         ? course.steps.map((step, i): TableStep => ({ ...step, ...(i === 0 ? { changes: words, setupSeconds } : {}) }))
         : block.steps.map((step, i) =>
-            tellStep(block, step, i === 0 ? words : [], labelOfRegion, linesOfStep(step, lines)),
+            tellStep(block, step, i === 0 ? words : [], labelOfRegion, linesOfStep(step, lines), stepWords),
           );
     steps.push(...own);
     return {
@@ -225,19 +226,42 @@ function focusFor(protocol: string, visit: VisitRecord): readonly string[] {
   return protocol === 'home-one-leg' ? oneSided.slice(0, 1) : oneSided;
 }
 
-const refusedDrainage = (choice: string, plan: DrainagePlan): readonly LeftOut[] => [
+/** Why the planner's part is not given: the first of its reasons, in its own words. */
+const refusedDrainage = (choice: string, plan: DrainagePlan): readonly LeftOutView[] => [
   {
-    choice,
-    block: null,
-    what: 'lymph-drainage',
-    why: plan.reasons[0]?.text ?? 'There is nothing to drain for this focus.',
-    instead: null,
+    ...{ choice, block: null, technique: null, places: [], instead: null, rule: plan.reasons[0]?.rule ?? 'no-focus' },
+    what: screeningBook.modalities.get('lymph-drainage')?.label ?? 'lymph drainage',
+    why: plan.reasons[0]?.text ?? reasonInWords(judgementNames, { kind: 'nothing-to-drain', rule: 'no-focus' }),
   },
 ];
 
-/** Kinds of work by their name. */
-const withNames = (list: readonly LeftOut[]) =>
-  list.map((one) => ({ ...one, what: screeningBook.modalities.get(one.what)?.label ?? one.what }));
+/** What is left out, with its name, side and place, its reason, and what is done instead. */
+export const leftOutInWords = (library: Library, list: readonly LeftOut[]): readonly LeftOutView[] =>
+  list.map((one): LeftOutView => {
+    const technique = one.technique === null ? undefined : library.techniques.get(one.technique);
+    const name =
+      technique?.name ?? (one.block === null ? screeningBook.modalities.get(one.modality)?.label : undefined);
+    const isAnywhere = one.technique === null || one.places.length === 0;
+    return {
+      choice: one.choice,
+      block: one.block,
+      technique: one.technique,
+      places: one.places,
+      rule: one.reason.rule,
+      what: isAnywhere ? (name ?? one.blockName) : `${name}: ${placesInWords(anatomy, one.places)}`,
+      why: reasonInWords(judgementNames, one.reason),
+      instead: one.instead === null ? null : (library.techniques.get(one.instead)?.name ?? one.instead),
+    };
+  });
+
+/** The planner's way round for skin without its group, for a therapist who may lead it. */
+const wayRoundFor =
+  (visit: VisitRecord, wish: Wish): WayRound =>
+  (territories) => {
+    const given = caseOf({ ...visit, focus: territories }, { minutes: wish.minutes, fill: false });
+    const read = readCase(anatomy, given);
+    return read.ok ? planDrainage(anatomy, read.value) : undefined;
+  };
 
 /** The side that was operated on or is swollen, when it is one. */
 function affectedSide(visit: VisitRecord): 'left' | 'right' | null {

@@ -12,8 +12,8 @@ export function dayBounds(date: Date): readonly [string, string] {
   return [start.toISOString(), addDays(start, 1).toISOString()];
 }
 
-/** Monday to Saturday of the week of a day. */
-export function workingWeek(date: Date): readonly Date[] {
+/** Monday to Sunday of the week of a day: whichever day it is, it is among them. */
+export function weekOf(date: Date): readonly Date[] {
   const monday = startOfWeek(date, { weekStartsOn: 1 });
-  return Array.from({ length: 6 }, (_, i) => addDays(monday, i));
+  return Array.from({ length: 7 }, (_, i) => addDays(monday, i));
 }

@@ -134,7 +134,7 @@ describe('a visit that is booked for a treatment', () => {
     await give(house, booked, ['stones-back', 'scalp-shoulders'], 60);
     await setStage(house.db, booked, 'done', actor.now.toISOString());
     const ledger = (await readClient(house.db, house.client, new Date(actor.now.getTime() + 86_400_000)))?.ledger ?? [];
-    expect(ledger.map(({ modality }) => modality)).toEqual(['hot-stone', 'scalp-ritual']);
+    expect(ledger.map(({ modality }) => modality)).toEqual(['scalp-ritual', 'hot-stone']);
   });
 
   it('is not booked for what the house does not have', async () => {

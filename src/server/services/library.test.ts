@@ -99,7 +99,7 @@ describe('library files', () => {
     const out = await exportLibrary(house.db, false);
     expect(out.techniques.map(({ id }) => id)).toEqual(['our-glide']);
     expect(out.protocols.map(({ usualMinutes }) => usualMinutes)).toEqual([9]);
-    expect((await exportLibrary(house.db, true)).techniques).toHaveLength(162);
+    expect((await exportLibrary(house.db, true)).techniques).toHaveLength(209);
     expect(LibraryFile.safeParse(JSON.parse(JSON.stringify(out))).success).toBe(true);
   });
 

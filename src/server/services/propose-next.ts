@@ -13,7 +13,7 @@ import { clockTime, isoDay, longDay } from './house-clock';
 import { lastWorkOf } from './read-client';
 import { readProgress } from './read-progress';
 import { readVisitFrame } from './read-visit';
-import { timesBefore } from './treatment-facts';
+import { readLedger } from './treatment-facts';
 
 const gapsLookedAt = 4;
 
@@ -21,10 +21,10 @@ const gapsLookedAt = 4;
 export async function proposeNext(db: Db, visitId: number, now: Date): Promise<NextVisitView | null> {
   const [visit, row] = await Promise.all([readVisitFrame(db, visitId), findVisit(db, visitId)]);
   if (!visit || !row) return null;
-  const [progress, visits, times, closing, therapists, staff] = await Promise.all([
+  const [progress, visits, { timesThisWeek: times }, closing, therapists, staff] = await Promise.all([
     readProgress(db, visit.client.id, now),
     listVisitsOfClient(db, visit.client.id),
-    timesBefore(db, visit),
+    readLedger(db, visit),
     latestClosing(db, visitId),
     listBookable(db),
     findStaff(db, row.therapist_id),

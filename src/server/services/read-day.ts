@@ -12,7 +12,7 @@ import { latestClosingsOf } from '../repositories/closings';
 import { findEndsOf } from '../repositories/table-events';
 import { countEarlierOf, countVisits, listVisits } from '../repositories/visits';
 import { lastTapingBefore } from '../repositories/tapings';
-import { clockTime, dayBounds, isoDay, longDay, workingWeek } from './house-clock';
+import { clockTime, dayBounds, isoDay, longDay, weekOf } from './house-clock';
 import { lookAgainAt } from '../../core/skin/look-again';
 import { holdsOf, workOf } from './visit-holds';
 import { prepareVisit } from './prepare-visit';
@@ -44,7 +44,7 @@ export async function readDay(db: Db, day: Date, now: Date, mayTreat = true): Pr
   const known = await knownOf(db, rows);
   const visits = await Promise.all(rows.map((row) => dayVisit(db, row, therapists, known, mayTreat)));
   const week = await Promise.all(
-    workingWeek(day).map(async (date) => ({
+    weekOf(day).map(async (date) => ({
       date: isoDay(date.toISOString()),
       weekday: format(date, 'EEE'),
       day: String(date.getDate()),

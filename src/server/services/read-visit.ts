@@ -6,6 +6,7 @@ import type { TreatmentView } from '../../contracts/treatment-views';
 import type { PlanView, VisitFrame, VisitView } from '../../contracts/visit-views';
 import { defaultSchool, type DrainageCase, type Purpose } from '../../core/drainage/case';
 import type { DrainagePlan } from '../../core/drainage/plan';
+import type { Irritation } from '../../core/judgement/judgement';
 import type { TableStep } from '../../core/table/table-step';
 import { pregnancyOn, trimesters } from '../../core/screening/pregnancy';
 import type { CheckAnswers } from '../../core/visit/visit-check';
@@ -130,7 +131,7 @@ export interface VisitRecord extends VisitFrame {
   readonly modalities: readonly string[];
   readonly medicines: string;
   /** Places found red or bruised today, with why they are spared. */
-  readonly irritated: ReadonlyMap<string, string>;
+  readonly irritated: ReadonlyMap<string, Irritation>;
   readonly dueOn: string | null;
 }
 

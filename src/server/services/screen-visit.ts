@@ -4,10 +4,10 @@ import { shortLabel } from '../../core/drainage/wording';
 import type { ScreenedDrainage } from '../../core/drainage/screened';
 import { anatomy } from '../../catalogue/anatomy';
 import { cautionsOf } from '../../core/screening/cautions';
-import { screenedDrainage } from '../../core/screening/hand-over';
+import { type RecordedCondition, screenedDrainage } from '../../core/screening/hand-over';
 import { withNoteLimits } from '../../core/screening/notes';
 import { type Override, type OverrideRules, wayToOverride, withOverrides } from '../../core/screening/override';
-import { readScreening } from '../../core/screening/read-request';
+import { type ReadScreening, readScreening } from '../../core/screening/read-request';
 import {
   type ModalityAnswer,
   type RegionAnswer,
@@ -41,18 +41,31 @@ export interface ScreeningCase {
 
 /** @throws Error when the record holds a condition that the catalogue does not know */
 export function screenCase(given: ScreeningCase, modalities?: readonly string[]): Screening {
+  const { read } = readCaseOf(given, modalities);
+  const notes = noteLimits(given.findings, given.visitDate);
+  return withOverrides(withNoteLimits(screeningBook, screen(screeningBook, read), notes), given.overrides);
+}
+
+/**
+ * A case as screening reads it, with the conditions that it was read from.
+ * @throws Error when the record holds a condition that the catalogue does not know
+ */
+export function readCaseOf(
+  given: ScreeningCase,
+  modalities?: readonly string[],
+): { readonly read: ReadScreening; readonly conditions: readonly RecordedCondition[] } {
   const known = given.findings.filter((finding) => finding.id !== 'thickened').map(toCondition);
   const flagged = given.flagged.filter((id) => !known.some((c) => c.id === id)).map((id) => ({ id }));
+  const conditions = [...known, ...flagged];
   const read = readScreening(screeningBook, {
     visitDate: given.visitDate,
     ...(given.age === null ? {} : { age: given.age }),
-    conditions: [...known, ...flagged],
+    conditions,
     qualifications: given.qualifications,
     ...(modalities ? { modalities } : {}),
   });
   if (!read.ok) throw new Error(`the record cannot be screened: ${JSON.stringify(read.errors)}`);
-  const notes = noteLimits(given.findings, given.visitDate);
-  return withOverrides(withNoteLimits(screeningBook, screen(screeningBook, read.value), notes), given.overrides);
+  return { read: read.value, conditions };
 }
 
 /** What the planner of drainage has to obey on that day. */

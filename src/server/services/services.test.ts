@@ -313,7 +313,7 @@ describe('the day', () => {
     ]);
     expect(day.visits[0]?.tasks.map((task) => task.done)).toEqual([false, false, false, false]);
     expect(day.looseEnds).toMatchObject([{ text: 'Zoë Ahorn: record to finish' }]);
-    expect(day.week.map((d) => d.visits)).toEqual([0, 0, 1, 0, 0, 0]);
+    expect(day.week.map((d) => d.visits)).toEqual([0, 0, 1, 0, 0, 0, 0]);
     await db.updateTable('visit').set({ cancelled_at: now.toISOString() }).where('id', '!=', visit).execute();
     expect((await readDay(db, now, now)).looseEnds).toEqual([]);
   });

@@ -1,10 +1,11 @@
 import type { ObservationValue } from '../../contracts/measures';
+import type { Irritation } from '../../core/judgement/judgement';
 import type { Db } from '../db/connection';
 
 const redEnough = 2;
 
-/** Places found red or bruised at a visit before the work, with why nothing that stimulates the skin goes there. */
-export async function readIrritated(db: Db, visitId: number): Promise<ReadonlyMap<string, string>> {
+/** Places found red or bruised at a visit before the work: nothing that stimulates the skin goes there. */
+export async function readIrritated(db: Db, visitId: number): Promise<ReadonlyMap<string, Irritation>> {
   const rows = await db
     .selectFrom('observation')
     .select(['kind', 'place', 'value_json'])
@@ -14,13 +15,12 @@ export async function readIrritated(db: Db, visitId: number): Promise<ReadonlyMa
     .where('kind', 'in', ['redness', 'bruising'])
     .orderBy('id')
     .execute();
-  const places = new Map<string, string>();
+  const places = new Map<string, Irritation>();
   for (const { kind, place, value_json } of rows) {
     const { grade } = JSON.parse(value_json) as ObservationValue<'redness'> | ObservationValue<'bruising'>;
     if (place === null) continue;
-    if (kind === 'redness' && grade >= redEnough)
-      places.set(place, `Redness ${grade} of 4 there today: nothing that stimulates the skin.`);
-    if (kind === 'bruising' && grade > 0) places.set(place, 'Bruised there today: nothing that stimulates the skin.');
+    if (kind === 'redness' && grade >= redEnough) places.set(place, { rule: 'redness', grade });
+    if (kind === 'bruising' && grade > 0) places.set(place, { rule: 'bruising', grade });
   }
   return places;
 }

@@ -1,0 +1,47 @@
+import { z } from 'zod';
+import type { FrequencyRule } from '../../core/judgement/judgement';
+import rows from './data/plan-rules.json';
+import { screeningBook } from './screening';
+
+const Modality = z.string().refine((id) => screeningBook.modalities.has(id), 'no such kind of work');
+const Condition = z.string().refine((id) => screeningBook.conditions.has(id), 'no such condition');
+
+/** What each kind of check of a plan rule says; rules of order and neighbourhood are kept by the planner itself. */
+const Check = z.discriminatedUnion('type', [
+  z.object({
+    type: z.literal('frequency'),
+    modality: Modality,
+    maxCount: z.number().int().min(1),
+    days: z.literal(7),
+    minGapHours: z.number().min(0),
+  }),
+  z.object({
+    type: z.literal('sinceMeal'),
+    modalities: z.array(Modality),
+    techniques: z.array(z.string()),
+    minMinutes: z.number().min(1),
+  }),
+  z.object({ type: z.literal('askEachTime'), modality: Modality, conditions: z.array(Condition).min(1) }),
+  z.looseObject({ type: z.enum(['order', 'exclude', 'handsState']) }),
+]);
+
+const Rule = z.object({
+  id: z.string(),
+  kind: z.literal('plan'),
+  label: z.string(),
+  severity: z.enum(['error', 'warning']),
+  check: Check,
+  why: z.string(),
+  sequencingRule: z.string().optional(),
+});
+export type PlanRule = z.infer<typeof Rule>;
+
+/** Rules on order, frequency and neighbourhood; a bad row stops the start. */
+export const planRules: readonly PlanRule[] = z.array(Rule).parse(rows);
+
+/** How often, and how far apart, a kind of work may be given. */
+export const frequencyRules: readonly FrequencyRule[] = planRules.flatMap(({ id, check }) =>
+  check.type === 'frequency'
+    ? [{ id, modality: check.modality, mostInSevenDays: check.maxCount, minGapHours: check.minGapHours }]
+    : [],
+);

@@ -1,0 +1,1 @@
+export function shiftClock(offsetMs: number): void;
