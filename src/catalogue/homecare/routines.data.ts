@@ -51,8 +51,16 @@ export const homeRoutines: readonly HomeRoutine[] = [
     mostPerWeek: 3,
   },
   {
+    id: 'roller',
+    from: { protocol: 'home-roller' },
+    modality: 'facial-roller',
+    minutes: { least: 4, usual: 8, most: 10 },
+    daysPerWeek: 5,
+    mostPerWeek: 7,
+  },
+  {
     id: 'mouth',
-    from: { protocol: 'mouth-gloved', blocks: ['open', 'gloves', 'after'] },
+    from: { protocol: 'home-mouth' },
     modality: 'facial-intraoral',
     minutes: { least: 5, usual: 7, most: 10 },
     daysPerWeek: 1,

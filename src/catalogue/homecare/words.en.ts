@@ -28,6 +28,7 @@ export const english: HomeWords = {
       title: 'Neck and jaw with the tool',
       about: 'Two or three minutes a side, over something that glides.',
     },
+    roller: { title: 'Face with the roller', about: 'The weight of the roller only, always back to the drain.' },
     mouth: { title: 'Inside the cheeks', about: 'With a fresh glove, never more often than it says here.' },
   },
   parts: {
@@ -129,6 +130,15 @@ export const english: HomeWords = {
       how: 'Thumb inside, fingers outside: small circles upward, from the chin to the angle of the jaw.',
     },
     'spread-medium': { title: '{place}', how: 'Spread a little oil or cream in long, calm strokes.' },
+    'roller-pass': {
+      title: '{place}',
+      how: 'Only the weight of the roller, one way, towards the drain. Begin next to the drain, then a little further out.',
+    },
+    'skin-pinch-dry': {
+      title: '{place}',
+      how: 'Dry fingers: small folds along the line, upward. Leave it out where the skin is red or sore.',
+    },
+    'nostril-fold-rub': { title: 'Beside the nostrils', how: 'Rub gently up and down the fold. Never sore.' },
     'contour-strokes': {
       title: '{place}',
       how: 'Flat fingers along the shape of the face, upward and outward, softly.',

@@ -39,6 +39,9 @@ export const homeTechniques = [
   'jaw-inside-scoop',
   'spread-medium',
   'contour-strokes',
+  'roller-pass',
+  'skin-pinch-dry',
+  'nostril-fold-rub',
 ] as const;
 export type HomeTechnique = (typeof homeTechniques)[number];
 

@@ -1,4 +1,5 @@
 import { DrainageCheckRequest, DrainageCheckResponse, DrainagePlanRequest, DrainagePlanResponse } from '../drainage';
+import { HomeSheetRequest, HomeSheetResponse, TreatmentRequest, TreatmentResponse } from '../judged';
 import { LimbVolumeRequest, LimbVolumeResponse } from '../limb-volume';
 import {
   BlendBestRequest,
@@ -87,6 +88,22 @@ export const computing: readonly Operation[] = [
     'What may be done, changed, kept off or referred, by modality and region. Stateless.',
     [],
     ScreeningResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/treatment',
+    TreatmentRequest,
+    'A treatment of protocols as it may be given to this client, with what is left out or changed and why. Stateless.',
+    [],
+    TreatmentResponse,
+  ),
+  takes(
+    'post',
+    '/api/compute/home-sheet',
+    HomeSheetRequest,
+    'What this client may do at home, by the same judgement. Stateless.',
+    [],
+    HomeSheetResponse,
   ),
   takes(
     'post',

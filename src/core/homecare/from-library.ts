@@ -48,14 +48,20 @@ export function sheetFromLibrary(
         ? one.blockName
         : `${library.techniques.get(one.technique)?.name ?? one.technique}: ${placesInWords(anatomy, one.places)}`,
     why: reasonInWords({ anatomy, book: judgement.book }, one.reason),
+    ...{ rule: one.reason.rule, technique: one.technique, places: one.places },
   }));
   const { blocked, closed } = findHindrances(anatomy, findings);
-  const mayTouch = (place: PlaceId) => !blocked.has(place) && !closed.has(place) && canReach(place, wish.reach);
+  const mayTouch = (place: PlaceId) => !blocked.has(place) && !closed.has(place) && canReach(anatomy, place, wish.reach);
   const blocks = allowed.blocks.flatMap((block): TreatmentBlock[] => {
     const steps = block.steps.flatMap((step): TreatmentStep[] => {
       const places = step.places.filter(mayTouch);
       const gone = step.places.filter((place) => !mayTouch(place));
-      leftOut.push(...gone.map((place) => ({ what: shortLabel(anatomy, place), why: whyNot(place, blocked, closed) })));
+      leftOut.push(
+        ...gone.map((place) => ({
+          ...{ what: shortLabel(anatomy, place), why: whyNot(place, blocked, closed) },
+          ...{ rule: ruleOf(place, blocked, closed), technique: step.technique.id, places: [place] },
+        })),
+      );
       return places.length > 0 ? [{ ...step, places, technique: handOnce(step.technique) }] : [];
     });
     return steps.length > 0 ? [{ ...block, steps }] : [];
@@ -82,7 +88,7 @@ export function sheetFromLibrary(
     value: {
       routine: routine.id,
       side: wish.side,
-      parts: inParts(steps),
+      parts: inParts(anatomy, steps),
       seconds: Math.round(steps.reduce((sum, { seconds }) => sum + seconds, 0)),
       leftOut: onceEach(leftOut),
     },
@@ -94,6 +100,9 @@ const handOnce = (technique: Technique): Technique => ({ ...technique, placement
 
 const whyNot = (place: PlaceId, blocked: ReadonlyMap<PlaceId, unknown>, closed: ReadonlySet<PlaceId>) =>
   blocked.has(place) ? 'closed: nothing is led there' : closed.has(place) ? 'not to be touched' : 'out of reach alone';
+
+const ruleOf = (place: PlaceId, blocked: ReadonlyMap<PlaceId, unknown>, closed: ReadonlySet<PlaceId>) =>
+  blocked.has(place) ? 'no-blocked-target' : closed.has(place) ? 'closed-wound-only' : 'reach';
 
 const onceEach = (list: readonly HomeLeftOut[]): readonly HomeLeftOut[] =>
   list.filter(({ what }, i) => list.findIndex((one) => one.what === what) === i);

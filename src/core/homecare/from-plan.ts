@@ -15,6 +15,8 @@ export interface PlannedHomeWish {
   readonly side: 'left' | 'right' | 'both';
   readonly minutes: number;
   readonly reach: HomeReach;
+  /** Places that the judgement keeps off in what a client does alone, each with its rule. */
+  readonly keptOff?: ReadonlyMap<PlaceId, string> | undefined;
 }
 
 /** What each routine is about; what the client cannot reach goes out of it. */
@@ -34,7 +36,8 @@ const focusOf = ({ routine, side }: PlannedHomeWish): readonly PlaceId[] =>
  */
 export function sheetFromPlan(anatomy: Anatomy, given: DrainageCase, wish: PlannedHomeWish): Result<HomeSheet> {
   const wanted = focusOf(wish).flatMap((id) => expandArea(anatomy, id) ?? []);
-  const far = outOfReach(anatomy, wish.reach);
+  const keptOff = wish.keptOff ?? new Map<PlaceId, string>();
+  const far = [...new Set([...outOfReach(anatomy, wish.reach), ...keptOff.keys()])];
   const focus = wanted.filter((id) => !far.includes(id));
   const refuse = (path: string, message: string): Result<HomeSheet> => ({ ok: false, errors: [{ path, message }] });
   if (focus.length === 0) return refuse('side', 'Nothing of it is within the client’s own reach.');
@@ -43,7 +46,9 @@ export function sheetFromPlan(anatomy: Anatomy, given: DrainageCase, wish: Plann
   const plan = planDrainage(anatomy, read.value);
   if (rankOf(plan.decision) >= rankOf('clear-first'))
     return refuse('decision', plan.reasons[0]?.text ?? 'Screening does not allow it.');
-  const helped = plan.steps.find((step) => !canReach(step.place, wish.reach));
+  const helped = plan.steps.find(
+    (step) => step.kind !== 'breathe' && (!canReach(anatomy, step.place, wish.reach) || keptOff.has(step.place)),
+  );
   if (helped)
     return refuse('reach', `The ${shortLabel(anatomy, helped.place)} has to be worked, and cannot be reached alone.`);
   if (!plan.steps.some(({ kind }) => kind === 'drain'))
@@ -54,16 +59,25 @@ export function sheetFromPlan(anatomy: Anatomy, given: DrainageCase, wish: Plann
     value: {
       routine: wish.routine,
       side: wish.side,
-      parts: inParts(steps),
+      parts: inParts(anatomy, steps),
       seconds: plan.totalSeconds,
       leftOut: [
         ...leftOutOf(
           anatomy,
-          wanted.filter((id) => far.includes(id)),
+          wanted.filter((id) => far.includes(id) && !keptOff.has(id)),
           'out of reach alone',
+          'reach',
         ),
-        ...leftOutOf(anatomy, plan.waiting, 'no time, or nowhere to lead it'),
-        ...plan.rejected.map(({ to, why }) => ({ what: shortLabel(anatomy, to), why })),
+        ...leftOutOf(
+          anatomy,
+          wanted.filter((id) => keptOff.has(id)),
+          'kept off: not touched alone',
+          'kept-off',
+        ),
+        ...leftOutOf(anatomy, plan.waiting, 'no time, or nowhere to lead it', 'time'),
+        ...plan.rejected.map(({ to, why }) => ({
+          ...{ what: shortLabel(anatomy, to), why, rule: 'no-blocked-target', technique: null, places: [to] },
+        })),
       ],
     },
   };
@@ -101,6 +115,13 @@ const toHomeStep = (step: Step): HomeStep => ({
   seconds: step.seconds,
 });
 
-function leftOutOf(anatomy: Anatomy, places: readonly PlaceId[], why: string): readonly HomeLeftOut[] {
-  return [...new Set(places.map((id) => shortLabel(anatomy, id)))].map((what) => ({ what, why }));
+function leftOutOf(
+  anatomy: Anatomy,
+  places: readonly PlaceId[],
+  why: string,
+  rule: string,
+): readonly HomeLeftOut[] {
+  return [...new Set(places)].map((place) => ({
+    ...{ what: shortLabel(anatomy, place), why, rule, technique: null, places: [place] },
+  }));
 }

@@ -103,7 +103,7 @@ describe('a sheet from the planner', () => {
           const { blocked, closed } = findHindrances(anatomy, findings);
           for (const step of stepsOf(result.value)) {
             for (const place of step.places) {
-              expect(canReach(place, given.reach)).toBe(true);
+              expect(canReach(anatomy, place, given.reach)).toBe(true);
               expect(blocked.has(place) || closed.has(place)).toBe(false);
             }
             if (step.toward) expect(blocked.has(step.toward)).toBe(false);

@@ -1,35 +1,35 @@
-import { nameOf } from '../anatomy/place';
-import { isOfHead } from '../anatomy/head';
+import { type Anatomy, isIn, type RegionGroup } from '../anatomy/place';
 import type { HomePart, HomePartId, HomeStep } from './sheet';
 
-const limbs: readonly (readonly [RegExp, HomePartId])[] = [
-  [/^thigh-upper/, 'thigh-upper'],
-  [/^(thigh-lower|knee|popliteal)/, 'thigh-lower'],
-  [/^(shin|calf)/, 'lower-leg'],
-  [/^(ankle|foot|heel|sole|toes)/, 'foot'],
-  [/^(shoulder-cap|upper-arm|elbow|cubital)/, 'upper-arm'],
-  [/^forearm/, 'forearm'],
-  [/^(wrist|hand|palm|fingers)/, 'hand'],
-];
+const limbs = [
+  ['upper-thigh', 'thigh-upper'],
+  ['lower-thigh', 'thigh-lower'],
+  ['lower-leg', 'lower-leg'],
+  ['foot', 'foot'],
+  ['upper-arm', 'upper-arm'],
+  ['forearm', 'forearm'],
+  ['hand', 'hand'],
+] as const satisfies readonly (readonly [RegionGroup, HomePartId])[];
 
-const neck = /^(neck|nape|submental|submandibular|cervical)/;
-
-function placePart({ places }: HomeStep): HomePartId {
-  const name = nameOf(places[0] ?? '');
-  return limbs.find(([pattern]) => pattern.test(name))?.[1] ?? (isOfHead(name) || neck.test(name) ? 'head' : 'trunk');
+function placePart(anatomy: Anatomy, { places }: HomeStep): HomePartId {
+  const [place = ''] = places;
+  const limb = limbs.find(([group]) => isIn(anatomy, group, place));
+  if (limb) return limb[1];
+  const isHead = anatomy.territories.get(place)?.part === 'head' || isIn(anatomy, 'head-and-neck-home', place);
+  return isHead ? 'head' : 'trunk';
 }
 
 /** Opening and breathing before the work, the way that is prepared, the work limb by limb in quarters, the close. */
-function partOf(step: HomeStep, isAfterWork: boolean, before: HomePartId | undefined): HomePartId {
+function partOf(anatomy: Anatomy, step: HomeStep, isAfterWork: boolean, before: HomePartId | undefined): HomePartId {
   // A long stroke carries on what was done just before it.
   if (step.kind === 'carry' && !step.act.startsWith('technique:') && before !== undefined) return before;
   if (step.act === 'technique:node-clear') return isAfterWork ? 'close' : 'open';
-  if (step.act.startsWith('technique:') && step.kind !== 'breathe') return placePart(step);
+  if (step.act.startsWith('technique:') && step.kind !== 'breathe') return placePart(anatomy, step);
   if (step.kind === 'close' || step.kind === 'return' || (step.kind === 'breathe' && isAfterWork)) return 'close';
   if (step.kind === 'breathe') return 'open';
   if (step.kind === 'clear') return isAfterWork ? 'close' : 'open';
   if (step.kind === 'prepare' || step.kind === 'carry') return 'way';
-  return placePart(step);
+  return placePart(anatomy, step);
 }
 
 const isWork = ({ act, kind }: HomeStep) =>
@@ -37,12 +37,12 @@ const isWork = ({ act, kind }: HomeStep) =>
   (kind === 'drain' || kind === 'soften' || (act.startsWith('technique:') && kind !== 'breathe'));
 
 /** Steps in stretches of one part each, in their order. */
-export function inParts(steps: readonly HomeStep[]): readonly HomePart[] {
+export function inParts(anatomy: Anatomy, steps: readonly HomeStep[]): readonly HomePart[] {
   const lastWork = steps.findLastIndex(isWork);
   const parts: { id: HomePartId; steps: HomeStep[] }[] = [];
   steps.forEach((step, i) => {
     const last = parts.at(-1);
-    const id = partOf(step, lastWork >= 0 && i > lastWork, last?.id);
+    const id = partOf(anatomy, step, lastWork >= 0 && i > lastWork, last?.id);
     if (last?.id === id) last.steps.push(step);
     else parts.push({ id, steps: [step] });
   });

@@ -9,6 +9,7 @@ export const homeRoutineIds = [
   'face-three',
   'face-counted',
   'neck-jaw-tool',
+  'roller',
   'mouth',
 ] as const;
 export type HomeRoutineId = (typeof homeRoutineIds)[number];
@@ -33,6 +34,8 @@ export interface HomeReach {
   /** The hand that does the work on the other side can be lifted and used. */
   readonly usesLeft: boolean;
   readonly usesRight: boolean;
+  /** Reaches the back without twisting, or is helped; hardly anybody does. */
+  readonly back?: boolean | undefined;
 }
 
 /** What a step is, for the table of words: a kind of drainage step, or a technique of the library. */
@@ -80,6 +83,10 @@ export interface HomePart {
 export interface HomeLeftOut {
   readonly what: string;
   readonly why: string;
+  /** Left out in sheets of before the judgement named them. */
+  readonly rule?: string;
+  readonly technique?: string | null;
+  readonly places?: readonly PlaceId[];
 }
 
 /** What a client takes home. */

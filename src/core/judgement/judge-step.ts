@@ -140,6 +140,20 @@ function placeOff(judgement: Judgement, step: StepAsked, place: PlaceId): Judgem
   return undefined;
 }
 
+/** Territories that are not touched in a kind of work by techniques that are judged so, each with its reason. */
+export function placesOff(
+  judgement: Judgement,
+  modality: string,
+  technique: Technique,
+): ReadonlyMap<PlaceId, JudgementReason> {
+  const off = new Map<PlaceId, JudgementReason>();
+  for (const place of judgement.anatomy.territories.keys()) {
+    const reason = placeOff(judgement, { modality, technique, places: [place], pressure: technique.pressure }, place);
+    if (reason) off.set(place, reason);
+  }
+  return off;
+}
+
 function rowOff(kind: KindJudgement, place: PlaceId): JudgementReason | undefined {
   const row = kind.rows.get(place);
   if (!row || !isOff(row.decision)) return undefined;

@@ -13,16 +13,16 @@ import type { Ledger } from '../../core/judgement/judgement';
 import { oilNeeds } from '../../core/room/oil-needs';
 import { type RoomHabits, roomList } from '../../core/room/room-list';
 import type { TableStep } from '../../core/table/table-step';
-import type { TreatmentBlock } from '../../core/treatment/block';
 import { differencesFrom, type GivenTreatment } from '../../core/treatment/compare';
-import { drainageBlock, drainageMinutes, isDrainageCourse } from '../../core/treatment/drainage-block';
-import { expandChoices } from '../../core/treatment/expand';
-import { judgeBlocks, type WayRound } from '../../core/treatment/judge-blocks';
+import { violationsOf } from '../../core/judgement/violations';
+import { toChecked } from '../../core/treatment/checked';
+import { isDrainageCourse } from '../../core/treatment/drainage-block';
 import type { LeftOut } from '../../core/treatment/left-out';
 import type { Library } from '../../core/library/protocol';
 import { loadOf } from '../../core/treatment/load';
-import { planTreatment, type TreatmentPlan } from '../../core/treatment/plan-treatment';
+import type { TreatmentPlan } from '../../core/treatment/plan-treatment';
 import { waysToShorten } from '../../core/treatment/shorten';
+import { treat } from '../../core/treatment/treat';
 import { changeWords, type StepWords, tellStep } from '../../core/treatment/tell';
 import { cautionInWords, placesInWords, reasonInWords } from '../../core/wording/judgement-words';
 import { givenOf } from './given-treatment';
@@ -51,17 +51,20 @@ type Wish = Omit<TreatmentInput, 'basedOn' | 'reason'>;
 /** Puts all that was chosen into the best order, or the therapist's own, and into the time. */
 export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, wish: Wish) {
   const { visit, lines } = facts;
-  const drainage = drainageFor(library, visit, wish);
-  const chosen = blocksFor(library, facts, wish);
   const judgement = judgeVisit(visit, facts.ledger);
-  const allowed = judgeBlocks(library, judgement, chosen, wayRoundFor(visit, wish));
-  const all = {
-    ...allowed,
-    blocks: [...drainage.blocks, ...allowed.blocks],
-  };
-  const plan = planTreatment(all, wish);
-  const minutes = plan.blocks.flatMap(({ steps }) => steps).find(isDrainageCourse)?.repetitions;
-  const course = minutes === undefined ? undefined : drainage.planOf(minutes);
+  const treated = treat(
+    {
+      ...{ anatomy, library, judgement, affected: affectedSide(visit), focus: visit.focus },
+      planFor: (focus, minutes) => planFor(visit, wish, focus, minutes),
+      ownBlocks: ({ id, protocol }) =>
+        protocol === lineWorkId
+          ? lineBlocks(anatomy, library, id, lines)
+          : undefined,
+    },
+    wish,
+  );
+  const { plan, drainage, course } = treated;
+  const isRefused = drainage.blocks.length === 0;
   const nameOfChoice = (id: string) => {
     const protocol = wish.choices.find((one) => one.id === id)?.protocol ?? '';
     return protocol === lineWorkId ? 'The client’s own lines' : (library.protocols.get(protocol)?.name ?? id);
@@ -92,12 +95,15 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
     availableSeconds: plan.availableSeconds,
     fits: plan.fits,
     shortBySeconds: plan.shortBySeconds,
-    leftOut: [...drainage.refusal, ...leftOutInWords(library, plan.leftOut)],
+    leftOut: [
+      ...(isRefused && drainage.full && drainage.choice !== undefined ? refusedDrainage(drainage.choice, drainage.full) : []),
+      ...leftOutInWords(library, plan.leftOut),
+    ],
     faults: plan.faults,
     stepFaults: plan.stepFaults,
     conflicts: plan.conflicts,
     rules: plan.rules,
-    proposals: plan.totalSeconds < plan.usualSeconds || !plan.fits ? waysToShorten(all.blocks) : [],
+    proposals: plan.totalSeconds < plan.usualSeconds || !plan.fits ? waysToShorten(treated.judged.blocks) : [],
     load: loadOf(plan.blocks),
     room: roomList(plan.blocks, plan.start.position, { ...habitsFor(facts.tray, steps), surfaceM2: facts.surfaceM2 }),
     oil: oilNeeds(plan.blocks, spreadTable, facts.surfaceM2),
@@ -109,6 +115,8 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
     screened: screenedOf(visit),
   };
   return {
+    /** What the check finds that was written apart from the planner; nothing with any of it is stored. */
+    violations: violationsOf(toChecked(plan.blocks), judgement),
     treatment,
     steps,
     modalities: [...new Set(plan.blocks.map(({ modality }) => modality))],
@@ -130,35 +138,6 @@ function habitsFor(tray: StoneTray, steps: readonly TableStep[]): RoomHabits {
 }
 
 const hasFacial = ({ blocks }: TreatmentPlan) => blocks.some(({ modality }) => modality === 'facial-massage');
-
-function blocksFor(library: HouseLibrary, { visit, lines }: TreatmentFacts, wish: Wish): readonly TreatmentBlock[] {
-  const affected = affectedSide(visit);
-  return wish.choices.flatMap((choice) =>
-    choice.protocol === lineWorkId
-      ? lineBlocks(anatomy, library, choice.id, lines)
-      : expandChoices(anatomy, library, [choice], affected, wish.bothSides),
-  );
-}
-
-/** The part of a treatment that the planner works out from the case, if it was chosen. */
-function drainageFor(library: HouseLibrary, visit: VisitRecord, wish: Wish) {
-  const planned = wish.choices.find(({ protocol }) => library.protocols.get(protocol)?.source === 'planner');
-  const focus = planned ? focusFor(planned.protocol, visit) : visit.focus;
-  const planOf = (minutes: number): DrainagePlan => {
-    const given = caseOf(
-      { ...visit, focus },
-      { minutes, fill: false, ...(wish.school ? { school: wish.school } : {}) },
-    );
-    const read = readCase(anatomy, given);
-    if (!read.ok) throw new Error(read.errors[0]?.message ?? 'the case cannot be read');
-    return planDrainage(anatomy, read.value);
-  };
-  if (!planned) return { blocks: [], refusal: [], full: undefined, planOf };
-  const full = planOf(wish.minutes);
-  if (full.steps.length === 0) return { blocks: [], refusal: refusedDrainage(planned.id, full), full, planOf };
-  const block = drainageBlock(planned.id, planned.protocol, full, drainageMinutes(full, planOf));
-  return { blocks: [block], refusal: [], full, planOf };
-}
 
 const stepWords: StepWords = {
   caution: (reason) => cautionInWords(judgementNames, reason),
@@ -205,25 +184,12 @@ function tellBlocks(
   return { blocks, steps };
 }
 
-/** What the planner is asked for: of the visit's own focus what the protocol is about, else all that it may be about. */
-const fields: Readonly<Record<string, { readonly own: RegExp; readonly usual: readonly string[] }>> = {
-  'leg-drainage': { own: /^leg/, usual: ['leg.left', 'leg.right'] },
-  'home-one-leg': { own: /^leg/, usual: ['leg.left', 'leg.right'] },
-  'arm-drainage': { own: /^arm/, usual: ['arm.left', 'arm.right'] },
-  'breast-chest-after-surgery': {
-    own: /^(trunk-upper|breast|chest)/,
-    usual: ['trunk-upper.left', 'trunk-upper.right'],
-  },
-};
-
-function focusFor(protocol: string, visit: VisitRecord): readonly string[] {
-  const field = fields[protocol];
-  if (!field) return visit.focus;
-  const own = visit.focus.filter((id) => field.own.test(id));
-  if (own.length > 0) return own;
-  const side = affectedSide(visit);
-  const oneSided = field.usual.filter((id) => side === null || sideOf(id) === side);
-  return protocol === 'home-one-leg' ? oneSided.slice(0, 1) : oneSided;
+/** The planner's answer for some of the client's body, in so many minutes. */
+function planFor(visit: VisitRecord, wish: Wish, focus: readonly string[], minutes: number): DrainagePlan {
+  const given = caseOf({ ...visit, focus }, { minutes, fill: false, ...(wish.school ? { school: wish.school } : {}) });
+  const read = readCase(anatomy, given);
+  if (!read.ok) throw new Error(read.errors[0]?.message ?? 'the case cannot be read');
+  return planDrainage(anatomy, read.value);
 }
 
 /** Why the planner's part is not given: the first of its reasons, in its own words. */
@@ -253,15 +219,6 @@ export const leftOutInWords = (library: Library, list: readonly LeftOut[]): read
       instead: one.instead === null ? null : (library.techniques.get(one.instead)?.name ?? one.instead),
     };
   });
-
-/** The planner's way round for skin without its group, for a therapist who may lead it. */
-const wayRoundFor =
-  (visit: VisitRecord, wish: Wish): WayRound =>
-  (territories) => {
-    const given = caseOf({ ...visit, focus: territories }, { minutes: wish.minutes, fill: false });
-    const read = readCase(anatomy, given);
-    return read.ok ? planDrainage(anatomy, read.value) : undefined;
-  };
 
 /** The side that was operated on or is swollen, when it is one. */
 function affectedSide(visit: VisitRecord): 'left' | 'right' | null {

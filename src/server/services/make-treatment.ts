@@ -50,7 +50,8 @@ export async function storeTreatment(
   actor: Actor,
 ): Promise<PlanView> {
   const facts = await readTreatmentFacts(trx, visit);
-  const { treatment, steps, drainage, modalities } = composeTreatment(library, facts, input);
+  const { treatment, steps, drainage, modalities, violations } = composeTreatment(library, facts, input);
+  if (violations.length > 0) throw new RangeError(`a treatment against its judgement: ${JSON.stringify(violations)}`);
   await insertPlan(trx, {
     visit_id: visit.id,
     version: input.basedOn + 1,

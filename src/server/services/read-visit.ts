@@ -95,7 +95,7 @@ export function toPlanView(row: PlanRow, visit: VisitRecord): PlanView {
   const now = caseOf(visit, drainageCase);
   const isStale = treatment
     ? treatment.screened !== screenedOf(visit)
-    : JSON.stringify(now) !== JSON.stringify(drainageCase);
+    : factsOf(now) !== factsOf(drainageCase);
   return {
     version: row.version,
     drainageCase,
@@ -109,6 +109,16 @@ export function toPlanView(row: PlanRow, visit: VisitRecord): PlanView {
   };
 }
 
+/** A case without the sentences in it: another wording of a reason makes no plan old. */
+function factsOf({ screened, ...given }: DrainageCase): string {
+  if (!screened) return JSON.stringify(given);
+  const { drainage, rerouting, ...limits } = screened;
+  return JSON.stringify([given, limits, drainage.decision, rerouting.decision]);
+}
+
+/** Which judgement a plan was made by: plans of another are judged anew. */
+const judgedBy = 'judgement 2';
+
 /** What screening and the skin of the day say of a visit, to be compared later: any change makes a treatment stale. */
 export function screenedOf(visit: VisitRecord): string {
   const { byModality, regions } = screenCase(screeningCaseOf(visit));
@@ -118,7 +128,7 @@ export function screenedOf(visit: VisitRecord): string {
     row.decision,
     row.limits,
   ]);
-  const text = JSON.stringify([rows, visit.focus, visit.purpose, visit.therapist.qualifications, [...visit.irritated]]);
+  const text = JSON.stringify([judgedBy, rows, visit.focus, visit.purpose, visit.therapist.qualifications, [...visit.irritated]]);
   return createHash('sha256').update(text).digest('base64url').slice(0, 22);
 }
 

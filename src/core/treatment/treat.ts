@@ -1,0 +1,81 @@
+import type { Anatomy, PlaceId } from '../anatomy/place';
+import type { DrainagePlan } from '../drainage/plan';
+import type { Step } from '../drainage/step';
+import type { Judgement } from '../judgement/judgement';
+import type { Library } from '../library/protocol';
+import { type Decision, rankOf, worseOf } from '../screening/tables';
+import type { TreatmentBlock } from './block';
+import { isDrainageCourse } from './drainage-block';
+import { type DrainagePart, drainagePart } from './drainage-part';
+import { type Choice, expandChoices } from './expand';
+import { type Judged, judgeBlocks } from './judge-blocks';
+import { planTreatment, type TreatmentPlan, type TreatmentWish } from './plan-treatment';
+
+/** What a treatment is made from: the client's judgement, the house's library, and the planner for this case. */
+export interface TreatmentCase {
+  readonly anatomy: Anatomy;
+  readonly library: Library;
+  readonly judgement: Judgement;
+  readonly affected: 'left' | 'right' | null;
+  /** What the visit is about, for protocols of the planner. */
+  readonly focus: readonly PlaceId[];
+  readonly planFor: (focus: readonly PlaceId[], minutes: number) => DrainagePlan;
+  /** Blocks that come from no protocol, such as the client's own lines. */
+  readonly ownBlocks?: (choice: Choice) => readonly TreatmentBlock[] | undefined;
+}
+
+export interface TreatmentAsked extends TreatmentWish {
+  readonly choices: readonly Choice[];
+  /** Both hands alike where nothing asks for one side first. */
+  readonly bothSides: boolean;
+}
+
+export interface Treatment {
+  readonly plan: TreatmentPlan;
+  readonly judged: Judged;
+  readonly drainage: DrainagePart;
+  /** The planner's course in the minutes that it got; undefined when it has no part. */
+  readonly course: DrainagePlan | undefined;
+}
+
+/** Everything that was chosen, judged for this client, in the best order and in the time. */
+export function treat(given: TreatmentCase, asked: TreatmentAsked): Treatment {
+  const { anatomy, library, judgement, affected } = given;
+  const drainage = drainagePart(anatomy, library, asked.choices, { ...given, minutes: asked.minutes });
+  const chosen = asked.choices.flatMap(
+    (choice) =>
+      given.ownBlocks?.(choice) ?? expandChoices(anatomy, library, [choice], affected, asked.bothSides),
+  );
+  const wayRound = (territories: readonly PlaceId[]) => given.planFor(territories, asked.minutes);
+  const allowed = judgeBlocks(library, judgement, chosen, wayRound);
+  const judged = { ...allowed, blocks: [...drainage.blocks, ...allowed.blocks] };
+  const plan = planTreatment(judged, asked);
+  const minutes = plan.blocks.flatMap(({ steps }) => steps).find(isDrainageCourse)?.repetitions;
+  return { plan, judged, drainage, course: minutes === undefined ? undefined : drainage.planOf(minutes) };
+}
+
+/**
+ * Whether it may be given as it stands: the worst decision on the kinds of work that were chosen and on the planner's
+ * part; at least `modify` when anything had to be left out or changed for the client.
+ */
+export function decisionOf({ plan, judged, drainage }: Treatment, judgement: Judgement, kinds: readonly string[]): Decision {
+  const ofKinds = kinds.map((modality) => judgement.kind(modality)?.answer.decision ?? 'ok');
+  const forClient = judged.leftOut.some(({ reason }) => reason.kind !== 'minutes');
+  const changed = plan.blocks.some(({ steps }) => steps.some(({ cautions }) => cautions.length > 0));
+  const own: Decision = forClient || changed ? 'modify' : 'ok';
+  return [...ofKinds, drainage.full?.decision ?? 'ok'].reduce(worseOf, own);
+}
+
+export const mayBegin = (decision: Decision) => rankOf(decision) < rankOf('clear-first');
+
+/** Techniques of the library that stand for the planner's own steps. */
+export const techniqueOfKind: Readonly<Record<Step['kind'], string>> = {
+  breathe: 'belly-breath',
+  clear: 'node-clear',
+  prepare: 'skin-stretch',
+  soften: 'skin-stretch',
+  drain: 'skin-stretch',
+  carry: 'lymph-scoop',
+  return: 'lymph-scoop',
+  close: 'node-clear',
+};

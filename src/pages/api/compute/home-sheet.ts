@@ -1,0 +1,7 @@
+import { HomeSheetRequest } from '../../../contracts/judged';
+import { endpoint, readBody, unwrap } from '../../../server/http/endpoint';
+import { computeHomeSheet } from '../../../server/services/compute-judged';
+
+export const POST = endpoint(async ({ request }) =>
+  Response.json(unwrap(computeHomeSheet(await readBody(request, HomeSheetRequest)))),
+);
