@@ -7,7 +7,7 @@ import {
   purposes,
   qualificationIds,
 } from '../core/drainage/case';
-import { stepKinds } from '../core/drainage/step';
+import { lyings, stepKinds, turnPlace } from '../core/drainage/step';
 import { decisions, pressures } from '../core/screening/tables';
 
 const placeId = z.string().min(1).max(60);
@@ -39,12 +39,16 @@ export const DrainagePlanRequest = z.object({
     .default(60),
   fill: z.boolean().default(false),
   qualifications: z.array(z.enum(qualificationIds)).max(50).default([]),
+  /** Groups that closed ways shall go to, or not go to; lawful ones only. */
+  use: z.array(placeId).max(6).default([]),
+  refuse: z.array(placeId).max(6).default([]),
 }) satisfies z.ZodType<DrainageCase>;
 
 export const ArrangedStepSchema = z.object({
   id: z.string().min(1).max(60),
   kind: z.enum(stepKinds),
-  place: placeId,
+  /** null for a turn. */
+  place: placeId.nullable().transform((place) => place ?? turnPlace),
   toward: placeId.nullable().default(null),
   via: z.array(placeId).max(50).default([]),
   pressure: z.enum(pressures).optional(),
@@ -55,7 +59,8 @@ export const DrainageCheckRequest = DrainagePlanRequest.extend({ steps: z.array(
 export const StepSchema = z.object({
   id: z.string(),
   kind: z.enum(stepKinds),
-  place: z.string(),
+  position: z.enum(lyings),
+  place: z.string().nullable(),
   toward: z.string().nullable(),
   via: z.array(z.string()),
   pressure: z.enum(pressures),
@@ -75,7 +80,18 @@ export const DrainagePlanResponse = z.object({
     z.object({ to: z.string(), cost: z.number(), share: z.number(), path: z.array(z.string()), why: z.string() }),
   ),
   rejected: z.array(z.object({ to: z.string(), why: z.string() })),
+  candidates: z.array(
+    z.object({
+      to: z.string(),
+      cost: z.number(),
+      crosses: z.array(z.array(z.string())),
+      minutes: z.number(),
+      chosen: z.boolean(),
+      why: z.string(),
+    }),
+  ),
   steps: z.array(StepSchema),
+  turns: z.number(),
   totalSeconds: z.number(),
   fits: z.boolean(),
   waiting: z.array(z.string()),

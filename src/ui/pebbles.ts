@@ -13,4 +13,5 @@ export const pebbleTone: Readonly<Record<PebbleKind, 'river' | 'moss' | 'ochre' 
   carry: 'moss',
   return: 'river',
   close: 'moss',
+  turn: 'river',
 };

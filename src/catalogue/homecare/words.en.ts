@@ -68,6 +68,7 @@ export const english: HomeWords = {
     carry: { title: 'On to the {toward}', how: 'One long, light stroke from the {place}, the whole way.' },
     return: { title: 'Back over the whole way', how: 'A last long stroke to the {toward}, as light as a feather.' },
     close: { title: '{place}', how: 'As at the beginning: flat fingers, light, and let it come back.' },
+    turn: { title: 'Turn over', how: 'Slowly, and find a place where you lie well.' },
   },
   techniques: {
     'belly-breath': {

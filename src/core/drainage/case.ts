@@ -65,6 +65,10 @@ export interface DrainageCase {
   /** Spend time that is left over on more repetitions instead of ending early. */
   readonly fill: boolean;
   readonly qualifications: readonly QualificationId[];
+  /** Groups that the therapist wants closed ways to go to, instead of the planner's choice; lawful ones only. */
+  readonly use?: readonly PlaceId[] | undefined;
+  /** Groups that closed ways shall not go to. */
+  readonly refuse?: readonly PlaceId[] | undefined;
   /** Absent: nobody has been screened, as in a calculation from findings alone. */
   readonly screened?: ScreenedDrainage | undefined;
 }
@@ -89,6 +93,8 @@ export function readCase(anatomy: Anatomy, given: DrainageCase): Result<ReadCase
     ...minutesErrors(given.minutes),
     ...given.findings.flatMap((finding, index) => findingErrors(anatomy, finding, index)),
     ...contradictions(given.findings),
+    ...groupErrors(anatomy, given.use, 'use'),
+    ...groupErrors(anatomy, given.refuse, 'refuse'),
   ];
   if (errors.length > 0) return { ok: false, errors };
   const wanted = new Set(given.focus.flatMap((id) => expandArea(anatomy, id) ?? []));
@@ -106,6 +112,14 @@ function focusErrors(anatomy: Anatomy, focus: readonly PlaceId[]): FieldError[] 
       : `There is no area or territory “${id}”: use one such as leg.left, face or calf-upper.right.`;
     return [{ path: `focus.${index}`, message }];
   });
+}
+
+function groupErrors(anatomy: Anatomy, groups: readonly PlaceId[] | undefined, path: string): FieldError[] {
+  return (groups ?? []).flatMap((id, index) =>
+    anatomy.basins.has(id)
+      ? []
+      : [{ path: `${path}.${index}`, message: `“${id}” is no node group: use one such as axillary.left.` }],
+  );
 }
 
 function minutesErrors(minutes: number): FieldError[] {

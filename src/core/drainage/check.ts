@@ -1,9 +1,10 @@
-import { type Anatomy } from '../anatomy/place';
+import type { Anatomy, PlaceId } from '../anatomy/place';
 import type { FieldError } from '../result';
 import type { ReadCase } from './case';
 import { type ArrangedStep, faultsOf, WayIndex } from './legality';
 import { findPrecedences, type Precedence, type Severity } from './precedence';
 import type { RuleId } from './rules';
+import { planDrainage } from './plan';
 import { surveyCase } from './survey';
 import { list, shortLabel, theLabel } from './wording';
 
@@ -44,13 +45,17 @@ export function checkCourse(anatomy: Anatomy, read: ReadCase, steps: readonly Ar
       });
     }
   }
-  const { precedences, missing } = findPrecedences(anatomy, read, survey, steps);
+  const { precedences, missing } = findPrecedences(anatomy, read, survey, steps, waitingOf(anatomy, read));
   for (const { step, rule, place, severity } of missing) {
     violations.push({ step: step.id, rule, severity, text: missingText(anatomy, rule, place) });
   }
   violations.push(...orderViolations(anatomy, steps, precedences));
   return sortViolations(steps, violations);
 }
+
+/** What the planner itself would leave for another visit: it is no fault of a course to leave it out. */
+const waitingOf = (anatomy: Anatomy, read: ReadCase): ReadonlySet<PlaceId> =>
+  new Set(planDrainage(anatomy, read).waiting);
 
 interface Mend {
   readonly kind: 'late' | 'early';
@@ -188,6 +193,12 @@ function missingText(anatomy: Anatomy, rule: RuleId, place: Precedence['first'][
       return `The course does not prepare ${here}, which is on the way out.`;
     case 'soften-thickened':
       return `The course does not soften ${here}, which is thickened.`;
+    case 'sound-side-first':
+      return `The course does not clear ${here}: the sound side comes first.`;
+    case 'focus-untouched':
+      return `Nothing drains ${here}, which is in focus.`;
+    case 'exit-not-closed':
+      return `The course does not clear ${here} once more at the end.`;
     case 'close-with-breath':
       return 'The course does not end with the exits re-cleared, the terminus and breathing.';
     default:

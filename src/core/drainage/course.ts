@@ -1,12 +1,22 @@
 import { type Anatomy, getTerritory, limbOf, mirrorOf, nameOf, type PlaceId, sideOf } from '../anatomy/place';
 import type { Pressure } from '../screening/tables';
 import type { ReadCase } from './case';
-import { drainOrder, segmentOf } from './drain-order';
+import { drainOrder, limbsThatComeLater, segmentOf } from './drain-order';
 import { isNeckExcluded } from './hindrance';
 import { distanceToTerminus, nextGroup } from './outlets';
 import type { Route } from './routes';
 import type { RuleId } from './rules';
-import { basinPlacements, type Range, repetitionRanges, type Step, type StepKind, thickenedDrainRange } from './step';
+import {
+  againRange,
+  basinPlacements,
+  kneeWayRange,
+  type Range,
+  repetitionRanges,
+  type Step,
+  type StepKind,
+  thickenedDrainRange,
+} from './step';
+import { type PlacedStep, withTurns } from './turns';
 import { affectedSides, neededGroups, type ReroutedLimb, type Survey } from './survey';
 import { pressureFor, type Why } from './why';
 
@@ -21,8 +31,6 @@ export interface DraftStep extends Omit<Step, 'id' | 'repetitions' | 'seconds' |
 
 export interface CourseOptions {
   readonly withReturn: boolean;
-  /** Focus that waits for another visit. */
-  readonly leftOut?: ReadonlySet<PlaceId>;
 }
 
 /** Writes the course of a case, from the drain outwards. */
@@ -31,12 +39,21 @@ export function writeCourse(
   read: ReadCase,
   survey: Survey,
   options: CourseOptions,
-): readonly DraftStep[] {
+): readonly PlacedStep[] {
   return new CourseWriter(anatomy, read, survey, options).write();
+}
+
+const kneeSegment = 3;
+
+/** A limb, with the seat counted to its leg. */
+function limbWithSeat(anatomy: Anatomy, id: PlaceId): string | undefined {
+  const territory = getTerritory(anatomy, id);
+  return limbOf(territory) ?? (territory.name === 'buttock' ? `leg.${territory.side}` : undefined);
 }
 
 class CourseWriter {
   readonly #steps: DraftStep[] = [];
+  readonly #kneesPrepared = new Set<PlaceId>();
 
   constructor(
     private readonly anatomy: Anatomy,
@@ -45,18 +62,18 @@ class CourseWriter {
     private readonly options: CourseOptions,
   ) {}
 
-  write(): readonly DraftStep[] {
+  write(): readonly PlacedStep[] {
     this.#open();
     this.#clearGroups();
     this.#prepareWays();
     this.#stimulateRemoved();
-    const order = drainOrder(this.anatomy, this.survey).filter((id) => !this.options.leftOut?.has(id));
+    const order = drainOrder(this.anatomy, this.survey);
     for (const id of order)
       if (this.read.hindrances.thickened.has(id)) this.#add('soften', id, null, { why: { kind: 'soften' } });
     this.#drain(order);
     if (this.options.withReturn) this.#returnOverTheWays();
     this.#close();
-    return this.#steps;
+    return withTurns(this.anatomy, this.read, this.survey, this.#steps);
   }
 
   #open(): void {
@@ -119,12 +136,55 @@ class CourseWriter {
         this.#add('prepare', id, toward, { rules, why: { kind: 'prepare', to: route.to } });
       }
     };
-    for (const limb of this.survey.limbs) for (const exit of limb.exits) prepareAlong(exit, 0);
+    for (const limb of this.survey.limbs) {
+      for (const exit of limb.exits) prepareAlong(exit, 0);
+      this.#prepareSeat(limb, prepared);
+    }
     for (const exit of this.survey.exits) if (exit.rerouted) prepareAlong(exit, 1);
     const ways = [...this.survey.routes.values()].sort(
       (a, b) => a.cost - b.cost || ((a.path[0] ?? '') < (b.path[0] ?? '') ? -1 : 1),
     );
     for (const way of ways) prepareAlong(way, 1);
+  }
+
+  /** The seat is the widest way out of a leg by the flank: it is prepared before the thigh, even where it is in focus. */
+  #prepareSeat({ seat, exits }: ReroutedLimb, prepared: Set<PlaceId>): void {
+    if (seat === undefined) return;
+    const flank = `flank-lower.${sideOf(seat)}`;
+    prepared.add(seat);
+    this.#add('prepare', seat, flank, {
+      rules: ['route-before-region', 'always-towards', 'one-direction'],
+      why: { kind: 'prepare', to: exits.find(({ path }) => path.includes(flank))?.to ?? flank },
+    });
+  }
+
+  /** The way round the outer side of the knee, at length, before the first stroke below it. */
+  #prepareKnee(id: PlaceId): void {
+    const territory = getTerritory(this.anatomy, id);
+    const limb = this.#reroutedLimbOf(id);
+    if (!limb || territory.part !== 'leg' || (territory.segment ?? 0) <= kneeSegment) return;
+    const path = this.survey.routes.get(id)?.path ?? [];
+    const at = path.findIndex((place) => nameOf(place) === 'knee-outer');
+    const [knee, toward] = [path[at], path[at + 1]];
+    if (knee === undefined || toward === undefined || this.#kneesPrepared.has(knee)) return;
+    this.#kneesPrepared.add(knee);
+    const placements = this.anatomy.territories.get(knee)?.placements ?? 1;
+    this.#add('prepare', knee, toward, {
+      rules: ['bypass-knee', 'route-before-region', 'always-towards', 'one-direction'],
+      why: { kind: 'prepare', to: path.at(-1) ?? toward },
+      range: kneeWayRange(placements),
+    });
+  }
+
+  /** Two limbs have emptied into the same door: it is opened again before the second. */
+  #openAgain(): void {
+    for (const id of this.#openTermini())
+      this.#add('clear', id, null, {
+        rules: ['start-at-terminus'],
+        why: { kind: 'terminus-again' },
+        pair: 'open-again',
+        range: againRange,
+      });
   }
 
   #stimulateRemoved(): void {
@@ -138,7 +198,15 @@ class CourseWriter {
 
   #drain(order: readonly PlaceId[]): void {
     const turns = new Map(this.survey.limbs.map((limb) => [limb.limb, takeTurns(limb.exits)]));
+    const later = limbsThatComeLater(this.anatomy, this.survey);
+    const begun = new Set<string>();
     order.forEach((id, index) => {
+      const own = limbWithSeat(this.anatomy, id);
+      if (own && later.has(own) && !begun.has(own) && segmentOf(this.anatomy, this.survey, id) > 0) {
+        begun.add(own);
+        this.#openAgain();
+      }
+      this.#prepareKnee(id);
       this.#drainOne(id);
       const limb = this.#reroutedLimbOf(id);
       if (!limb) return;
@@ -175,15 +243,29 @@ class CourseWriter {
 
   #reroutedLimbOf(id: PlaceId): ReroutedLimb | undefined {
     if (!this.survey.rerouted.has(id)) return undefined;
-    const territory = getTerritory(this.anatomy, id);
-    const key = limbOf(territory) ?? (territory.name === 'buttock' ? `leg.${territory.side}` : '');
+    const key = limbWithSeat(this.anatomy, id);
     return this.survey.limbs.find((limb) => limb.limb === key);
   }
 
   #returnOverTheWays(): void {
-    const farFirst = [...this.survey.exits].sort((a, b) => b.cost - a.cost || (a.to < b.to ? -1 : 1));
-    for (const exit of farFirst)
-      this.#addLong('return', exit, { rules: ['always-towards'], why: { kind: 'return', to: exit.to } });
+    const travelled = [
+      ...this.survey.routes.values(),
+      ...this.survey.limbs.flatMap(({ exits }) => exits.slice(1)),
+    ].sort((a, b) => b.cost - a.cost || ((a.path[0] ?? '') < (b.path[0] ?? '') ? -1 : 1));
+    const done = new Set<PlaceId>();
+    for (const { path, to } of travelled) {
+      const [start = ''] = path;
+      if (done.has(start)) continue;
+      const end = path.findIndex((place, i) => i > 0 && (done.has(place) || this.anatomy.basins.has(place)));
+      if (end < 1) continue;
+      const stretch = path.slice(0, end + 1);
+      for (const place of stretch.slice(0, -1)) done.add(place);
+      this.#addLong(
+        'return',
+        { to: stretch.at(-1) ?? to, path: stretch, cost: 0 },
+        { rules: ['always-towards'], why: { kind: 'return', to } },
+      );
+    }
   }
 
   #close(): void {

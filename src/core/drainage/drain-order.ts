@@ -2,8 +2,8 @@ import { type Anatomy, getTerritory, limbOf, type PlaceId } from '../anatomy/pla
 import type { Survey } from './survey';
 
 /**
- * Trunk, neck and head by cost, but the lower face before the upper; then arms, then legs, segment by segment from the
- * trunk, the sound side's first, within a segment by cost, the seat after its thigh; ties by name.
+ * Trunk, neck and head by cost, but the lower face before the upper; then arms, then legs, one limb after the other,
+ * segment by segment from the trunk, within a segment by cost, the seat after its thigh; ties by name.
  */
 export function drainOrder(anatomy: Anatomy, survey: Survey): readonly PlaceId[] {
   let order = orders.get(survey);
@@ -18,13 +18,16 @@ export function drainOrder(anatomy: Anatomy, survey: Survey): readonly PlaceId[]
 const orders = new WeakMap<Survey, readonly PlaceId[]>();
 
 function findDrainOrder(anatomy: Anatomy, survey: Survey): readonly PlaceId[] {
+  const laterSides = limbsThatComeLater(anatomy, survey);
   const rank = (id: PlaceId): readonly number[] => {
     const territory = getTerritory(anatomy, id);
     const segment = segmentOf(anatomy, survey, id);
     const cost = survey.routes.get(id)?.cost ?? 0;
-    if (segment === 0) return [0, isUpperFace(anatomy, survey, id) ? 1 : 0, 0, 0, cost];
-    const side = (survey.rerouted.has(id) ? 2 : 0) + (territory.side === 'left' ? 0 : 1);
-    return [territory.part === 'arm' ? 1 : 2, segment, side, limbOf(territory) ? 0 : 1, cost];
+    if (segment === 0) return [0, isUpperFace(anatomy, survey, id) ? 1 : 0, 0, 0, 0, cost];
+    const part = territory.part === 'arm' ? 1 : 2;
+    // One limb is finished to its end before the other is begun.
+    const isLater = laterSides.has(`${part === 1 ? 'arm' : 'leg'}.${territory.side}`) ? 1 : 0;
+    return [part, isLater, segment, limbOf(territory) ? 0 : 1, cost, 0];
   };
   const ranked = [...survey.routes.keys()].map((id) => ({ id, rank: rank(id) }));
   ranked.sort((a, b) => {
@@ -50,6 +53,20 @@ function afterWhatLiesAhead(survey: Survey, ranked: readonly PlaceId[]): readonl
     ordered.push(next);
   }
   return ordered;
+}
+
+/** Of two arms or two legs the one that is worked second: what is led round after what flows by nature, then the right. */
+export function limbsThatComeLater(anatomy: Anatomy, survey: Survey): ReadonlySet<string> {
+  const later = new Set<string>();
+  for (const part of ['arm', 'leg'] as const) {
+    const sides = (['left', 'right'] as const).filter((side) =>
+      [...survey.routes.keys()].some((id) => limbOf(getTerritory(anatomy, id)) === `${part}.${side}`),
+    );
+    if (sides.length < 2) continue;
+    const isRerouted = (side: string) => survey.limbs.some(({ limb }) => limb === `${part}.${side}`);
+    later.add(`${part}.${isRerouted('left') && !isRerouted('right') ? 'left' : 'right'}`);
+  }
+  return later;
 }
 
 const lowerFace = new Set(['chin', 'jaw', 'lip-lower', 'lip-upper', 'under-chin']);

@@ -14,6 +14,8 @@ const secondExitAllowance = 2;
 export interface ExitChoice {
   /** Cheapest first. */
   readonly chosen: readonly Route[];
+  /** Every way that the rules allow, cheapest first. */
+  readonly lawful: readonly Route[];
   readonly rejected: readonly Rejection[];
 }
 
@@ -68,6 +70,8 @@ export function chooseExits(anatomy: Anatomy, read: ReadCase, exits: ExitMap, fr
     else usable.push(route);
   }
   usable.sort((a, b) => compareExits(anatomy, from, a, b));
+  const wanted = chosenByHand(read, usable, rejected);
+  if (wanted) return { chosen: wanted, lawful: usable, rejected };
 
   const own = usable.filter((route) => nameOf(route.to) !== 'terminus');
   const terminus = usable.find((route) => nameOf(route.to) === 'terminus');
@@ -85,8 +89,25 @@ export function chooseExits(anatomy: Anatomy, read: ReadCase, exits: ExitMap, fr
     else if (mayServe)
       rejected.push({ to: terminus.to, cause: 'further', cost: terminus.cost, cheapest: cheapest?.cost ?? 0 });
   }
-  return { chosen: chosen.sort((a, b) => compareExits(anatomy, from, a, b)), rejected };
+  return { chosen: chosen.sort((a, b) => compareExits(anatomy, from, a, b)), lawful: usable, rejected };
 }
+
+/** What the therapist chose among the lawful ways; undefined when nothing was chosen that this skin could take. */
+function chosenByHand(read: ReadCase, lawful: readonly Route[], rejected: Rejection[]): readonly Route[] | undefined {
+  const refused = new Set(read.refuse ?? []);
+  const left = lawful.filter(({ to }) => !refused.has(to));
+  const used = left.filter(({ to }) => read.use?.includes(to));
+  const isRefused = left.length < lawful.length;
+  if (used.length === 0 && !isRefused) return undefined;
+  const chosen = used.length > 0 ? used : withinReach(left, read.school.exits);
+  for (const route of lawful)
+    if (!chosen.includes(route)) rejected.push({ to: route.to, cause: 'not-chosen', cost: route.cost });
+  return chosen;
+}
+
+/** Of what is left after a refusal: the cheapest, and a second one where the school takes two and it is near enough. */
+const withinReach = (left: readonly Route[], exits: 1 | 2) =>
+  left.slice(0, exits).filter((route, i) => i === 0 || route.cost <= (left[0]?.cost ?? 0) + secondExitAllowance);
 
 /** By cost, then without turning, then the same side, then by name. */
 function compareExits(anatomy: Anatomy, from: Territory, a: Route, b: Route): number {

@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anatomy } from '../../catalogue/anatomy';
 import { writeCourse } from './course';
-import { courseSeconds, fitEffort, repetitionsAt, settle } from './fit';
+import { courseSeconds, fitCourse, settle } from './fit';
 import { makeCase, mustRead } from './fixtures';
-import { repetitionRanges, stepKinds, stepSeconds, thickenedDrainRange } from './step';
+import { stepSeconds } from './step';
 import { surveyCase } from './survey';
 
 describe('how long a step takes', () => {
@@ -20,58 +20,57 @@ describe('how long a step takes', () => {
   });
 });
 
-describe('repetitions', () => {
-  it('lie between their limits at every effort, and only draining and carrying grow beyond the usual', () => {
-    fc.assert(
-      fc.property(fc.constantFrom(...stepKinds), fc.double({ min: -1, max: 1, noNaN: true }), (kind, effort) => {
-        const range = repetitionRanges[kind];
-        const repetitions = repetitionsAt(range, kind, effort);
-        expect(repetitions).toBeGreaterThanOrEqual(range.min);
-        expect(repetitions).toBeLessThanOrEqual(kind === 'drain' || kind === 'carry' ? range.max : range.usual);
-        expect(Number.isInteger(repetitions)).toBe(true);
-      }),
-    );
-  });
-
-  it('meet the three written numbers exactly', () => {
-    expect([-1, 0, 1].map((effort) => repetitionsAt(repetitionRanges.drain, 'drain', effort))).toEqual([3, 7, 15]);
-    expect([-1, 0, 1].map((effort) => repetitionsAt(thickenedDrainRange, 'drain', effort))).toEqual([6, 14, 30]);
-    expect([-1, 0, 1].map((effort) => repetitionsAt(repetitionRanges.clear, 'clear', effort))).toEqual([5, 10, 10]);
-  });
-});
-
 describe('fitting a course', () => {
   const read = mustRead(
     anatomy,
     makeCase(['leg.left'], { findings: [{ id: 'nodes-removed-inguinal', side: 'left' }] }),
   );
   const course = writeCourse(anatomy, read, surveyCase(anatomy, read), { withReturn: true });
-  const [least, usual, most] = [-1, 0, 1].map((effort) => courseSeconds(course, effort)) as [number, number, number];
+  const least = courseSeconds(course, ({ min }) => min);
+  const usual = courseSeconds(course, (range) => range.usual);
+  const seconds = (repetitions: readonly number[]) =>
+    course.reduce((sum, step, i) => sum + stepSeconds(step.kind, repetitions[i] ?? 0, step.placements, step.stretches), 0);
 
-  it('grows with effort', () => {
-    expect(least).toBeLessThan(usual);
-    expect(usual).toBeLessThan(most);
+  it('takes the usual where there is time, and no more unless it is told to fill', () => {
+    expect(fitCourse(course, usual * 2, false)).toEqual(course.map(({ range }) => range.usual));
+    const filled = fitCourse(course, usual + 600, true) ?? [];
+    expect(seconds(filled)).toBeGreaterThan(usual);
+    expect(seconds(filled)).toBeLessThanOrEqual(usual + 600);
+    course.forEach(({ kind, range }, i) => {
+      if (kind !== 'drain' && kind !== 'carry') expect(filled[i]).toBeLessThanOrEqual(range.usual);
+    });
   });
 
-  it('uses the time as far as it goes, never more', () => {
+  it('leaves no whole repetition unused that would still fit', () => {
     fc.assert(
-      fc.property(fc.integer({ min: least, max: most + 600 }), (budget) => {
-        const effort = fitEffort(course, budget, 1);
-        expect(effort).toBeDefined();
-        expect(courseSeconds(course, effort ?? NaN)).toBeLessThanOrEqual(budget);
+      fc.property(fc.integer({ min: least, max: usual }), (budget) => {
+        const fitted = fitCourse(course, budget, false) ?? [];
+        const used = seconds(fitted);
+        expect(used).toBeLessThanOrEqual(budget);
+        course.forEach(({ range, kind, placements, stretches }, i) => {
+          const now = fitted[i] ?? 0;
+          expect(now).toBeGreaterThanOrEqual(range.min);
+          if (now >= range.usual) return;
+          const more = stepSeconds(kind, now + 1, placements, stretches) - stepSeconds(kind, now, placements, stretches);
+          expect(used + more).toBeGreaterThan(budget);
+        });
       }),
+      { numRuns: 40 },
     );
   });
 
-  it('stops at the usual unless it is told to fill, and gives up below the least', () => {
-    expect(fitEffort(course, most * 2, 0)).toBe(0);
-    expect(fitEffort(course, most * 2, 1)).toBe(1);
-    expect(fitEffort(course, least - 1, 1)).toBeUndefined();
-    expect(courseSeconds(course, fitEffort(course, least, 0) ?? NaN)).toBe(least);
+  it('gives up below the least, and gives exactly the least at it', () => {
+    expect(fitCourse(course, least - 1, true)).toBeUndefined();
+    expect(fitCourse(course, least, false)).toEqual(course.map(({ range }) => range.min));
   });
 
   it('numbers the settled steps and puts each into words', () => {
-    const steps = settle(anatomy, read, course, 0);
+    const steps = settle(
+      anatomy,
+      read,
+      course,
+      course.map(({ range }) => range.usual),
+    );
     expect(steps.map((s) => s.id)).toEqual(course.map((_, i) => `s${i + 1}`));
     expect(steps.reduce((sum, s) => sum + s.seconds, 0)).toBe(usual);
     expect(steps.every((s) => s.why.endsWith('.'))).toBe(true);

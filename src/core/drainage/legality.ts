@@ -1,4 +1,4 @@
-import { type Anatomy, type PlaceId } from '../anatomy/place';
+import { type Anatomy, type PlaceId, sideOf } from '../anatomy/place';
 import type { ReadCase } from './case';
 import { edgeKey, isBoundDown } from './hindrance';
 import type { RuleId } from './rules';
@@ -25,7 +25,7 @@ export interface Fault {
 
 /** What is wrong with a step wherever it stands; empty when it may be done. */
 export function faultsOf(anatomy: Anatomy, read: ReadCase, ways: WayIndex, step: ArrangedStep): readonly Fault[] {
-  if (step.kind === 'breathe') return [];
+  if (step.kind === 'breathe' || step.kind === 'turn') return [];
   const { hindrances } = read;
   const path = pathOf(step);
   const faults: Fault[] = [];
@@ -110,6 +110,8 @@ export class WayIndex {
 
   constructor(survey: Survey) {
     const ways = [...survey.routes.values(), ...survey.exits, ...survey.limbs.flatMap((limb) => limb.exits)];
+    for (const { seat } of survey.limbs)
+      if (seat !== undefined) this.#pairs.add(edgeKey(seat, `flank-lower.${sideOf(seat)}`));
     for (const { path } of ways) {
       for (let i = 0; i + 1 < path.length; i += 1) this.#pairs.add(edgeKey(path[i] ?? '', path[i + 1] ?? ''));
     }

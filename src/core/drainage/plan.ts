@@ -1,13 +1,16 @@
 import { type Anatomy, type PlaceId } from '../anatomy/place';
-import type { ReadCase } from './case';
-import { type DraftStep, writeCourse } from './course';
+import type { FieldError, Result } from '../result';
+import { type Candidate, candidatesOf, whyNotUsed } from './candidates';
+import { type DrainageCase, type ReadCase, readCase } from './case';
+import { writeCourse } from './course';
 import { drainOrder } from './drain-order';
-import { courseSeconds, fitEffort, settle } from './fit';
+import { courseSeconds, fitCourse, settle } from './fit';
 import { type Decision } from '../screening/tables';
 import { decide, type Reason, timeReasons } from './reasons';
 import type { Step } from './step';
 import { type Exit, type Survey, surveyCase } from './survey';
-import { rejectionInWords, wayInWords } from './wording';
+import type { PlacedStep } from './turns';
+import { rejectionInWords, shortLabel, wayInWords } from './wording';
 
 /** A way out of the body, as it is answered. */
 export interface PlannedExit {
@@ -24,11 +27,35 @@ export interface DrainagePlan {
   readonly reasons: readonly Reason[];
   readonly exits: readonly PlannedExit[];
   readonly rejected: readonly { readonly to: PlaceId; readonly why: string }[];
+  /** Every lawful way for what has lost its own; empty in plans of before they could be chosen. */
+  readonly candidates?: readonly Candidate[] | undefined;
   readonly steps: readonly Step[];
+  /** How often the client turns. */
+  readonly turns?: number | undefined;
   readonly totalSeconds: number;
   readonly fits: boolean;
   /** Focus that has to wait: for another visit, or because it may not be touched or led anywhere. */
   readonly waiting: readonly PlaceId[];
+}
+
+/**
+ * Reads a case and looks at the ways that the therapist chose.
+ * Errors: as `readCase`, and `use` or `refuse` naming a group that is no lawful way, with the reason.
+ */
+export function readChosen(anatomy: Anatomy, given: DrainageCase): Result<ReadCase> {
+  const read = readCase(anatomy, given);
+  if (!read.ok || (!given.use?.length && !given.refuse?.length)) return read;
+  const free = surveyCase(anatomy, { ...read.value, use: [], refuse: [] });
+  const errors = (['use', 'refuse'] as const).flatMap((path) =>
+    (given[path] ?? []).flatMap((id, i): FieldError[] => {
+      const why = whyNotUsed(anatomy, read.value, free, id);
+      return why === undefined ? [] : [{ path: `${path}.${i}`, message: `Not the ${shortLabel(anatomy, id)}: ${why}` }];
+    }),
+  );
+  const both = (given.use ?? []).flatMap((id, i): FieldError[] =>
+    given.refuse?.includes(id) ? [{ path: `use.${i}`, message: 'A way is used or refused, not both.' }] : [],
+  );
+  return errors.length + both.length > 0 ? { ok: false, errors: [...errors, ...both] } : read;
 }
 
 /**
@@ -39,27 +66,33 @@ export interface DrainagePlan {
 export function planDrainage(anatomy: Anatomy, read: ReadCase): DrainagePlan {
   const fitted = fitToVisit(anatomy, read);
   const { survey } = fitted;
-  const decided = decide(anatomy, read, survey);
-  const steps = settle(anatomy, read, fitted.steps, fitted.effort);
+  const decided = decide(anatomy, read, fitted.full);
+  const steps = settle(anatomy, read, fitted.steps, fitted.repetitions);
   return {
     decision: decided.decision,
     reasons: [...decided.reasons, ...timeReasons(anatomy, fitted)],
     exits: shareTime(anatomy, survey.exits),
     rejected: survey.rejected.map((rejection) => ({ to: rejection.to, why: rejectionInWords(anatomy, rejection) })),
+    candidates: candidatesOf(anatomy, fitted.full),
     steps,
+    turns: steps.filter(({ kind }) => kind === 'turn').length,
     totalSeconds: steps.reduce((sum, step) => sum + step.seconds, 0),
     fits: fitted.shortBySeconds === 0,
-    waiting: [...fitted.leftOut, ...survey.closed, ...survey.stranded],
+    waiting: [...fitted.leftOut, ...fitted.full.closed, ...fitted.full.stranded],
   };
 }
 
-/** Inverse to cost: the nearer exit gets the more of the time. */
+/** Inverse to cost: the nearer exit gets the more of the time; hundredths by largest remainder, so that they sum to 1. */
 function shareTime(anatomy: Anatomy, exits: readonly Exit[]): readonly PlannedExit[] {
   const total = exits.reduce((sum, exit) => sum + 1 / exit.cost, 0);
-  return exits.map((exit) => ({
+  const hundredths = largestRemainders(
+    exits.map((exit) => 100 / exit.cost / total),
+    100,
+  );
+  return exits.map((exit, i) => ({
     to: exit.to,
     cost: exit.cost,
-    share: Math.round((100 / exit.cost / total) * (1 + 1e-12)) / 100,
+    share: (hundredths[i] ?? 0) / 100,
     path: exit.path,
     why: exit.rerouted
       ? `Led ${wayInWords(anatomy, exit.path)}.`
@@ -67,10 +100,25 @@ function shareTime(anatomy: Anatomy, exits: readonly Exit[]): readonly PlannedEx
   }));
 }
 
+/** Whole numbers that sum to `whole`, each as near to its part as can be; equal remainders go to the first. */
+export function largestRemainders(parts: readonly number[], whole: number): readonly number[] {
+  const floors = parts.map((part) => Math.floor(part + 1e-9));
+  const left = whole - floors.reduce((sum, part) => sum + part, 0);
+  const byRemainder = parts
+    .map((part, i) => ({ i, remainder: part - (floors[i] ?? 0) }))
+    .sort((a, b) => (Math.abs(b.remainder - a.remainder) < 1e-9 ? a.i - b.i : b.remainder - a.remainder));
+  const raised = new Set(byRemainder.slice(0, parts.length === 0 ? 0 : left).map(({ i }) => i));
+  return floors.map((part, i) => part + (raised.has(i) ? 1 : 0));
+}
+
 export interface Fitted {
+  /** The case as a whole, whatever has to wait. */
+  readonly full: Survey;
+  /** What is done at this visit. */
   readonly survey: Survey;
-  readonly steps: readonly DraftStep[];
-  readonly effort: number;
+  readonly steps: readonly PlacedStep[];
+  readonly repetitions: readonly number[];
+  readonly isShortened: boolean;
   readonly withoutReturn: boolean;
   readonly withoutSecondExit: boolean;
   /** By how much the whole focus would be too long at the least repetitions; 0 when everything fits. */
@@ -78,10 +126,14 @@ export interface Fitted {
   readonly leftOut: readonly PlaceId[];
 }
 
-/** Repetitions go first, then the return pass, then the second exit; what then still does not fit has to wait, far end first. */
+const leastOf = ({ min }: { readonly min: number }) => min;
+
+/**
+ * Repetitions go first, then the return pass, then the second exit; what then still does not fit has to wait, far end
+ * first, and takes along the groups and ways that would serve nothing else.
+ */
 function fitToVisit(anatomy: Anatomy, read: ReadCase): Fitted {
   const budgetSeconds = Math.min(read.minutes, read.screened?.maxMinutes ?? read.minutes) * 60;
-  const ceiling = read.fill ? 1 : 0;
   const full = surveyCase(anatomy, read);
   let nearest: Survey | undefined;
   const withOneExit = () => (nearest ??= surveyCase(anatomy, read, 'one'));
@@ -93,36 +145,28 @@ function fitToVisit(anatomy: Anatomy, read: ReadCase): Fitted {
   for (const { survey: make, withReturn, withoutSecondExit } of attempts) {
     const survey = make();
     const steps = writeCourse(anatomy, read, survey, { withReturn });
-    const effort = fitEffort(steps, budgetSeconds, ceiling);
-    if (effort === undefined) continue;
-    const dropped = withoutSecondExit && survey.exits.length < full.exits.length;
+    const repetitions = fitCourse(steps, budgetSeconds, read.fill);
+    if (repetitions === undefined) continue;
     return {
-      survey,
-      steps,
-      effort,
-      withoutReturn: !withReturn,
-      withoutSecondExit: dropped,
-      shortBySeconds: 0,
-      leftOut: [],
+      ...{ full, survey, steps, repetitions, withoutReturn: !withReturn, shortBySeconds: 0, leftOut: [] },
+      isShortened: steps.some(({ range }, i) => (repetitions[i] ?? 0) < range.usual),
+      withoutSecondExit: withoutSecondExit && survey.exits.length < full.exits.length,
     };
   }
-  const survey = withOneExit();
-  const order = drainOrder(anatomy, survey);
-  const short = courseSeconds(writeCourse(anatomy, read, survey, { withReturn: false }), -1) - budgetSeconds;
-  const kept = mostThatFits(order.length, (count) => {
-    const steps = writeCourse(anatomy, read, survey, { withReturn: false, leftOut: new Set(order.slice(count)) });
-    return courseSeconds(steps, -1) <= budgetSeconds;
-  });
-  const leftOut = order.slice(kept);
-  const steps = kept < 0 ? [] : writeCourse(anatomy, read, survey, { withReturn: false, leftOut: new Set(leftOut) });
+  const one = withOneExit();
+  const order = drainOrder(anatomy, one);
+  const short = courseSeconds(writeCourse(anatomy, read, one, { withReturn: false }), leastOf) - budgetSeconds;
+  const withOnly = (count: number) => {
+    const survey = surveyCase(anatomy, read, 'one', new Set(order.slice(count)));
+    return { survey, steps: writeCourse(anatomy, read, survey, { withReturn: false }) };
+  };
+  const kept = mostThatFits(order.length, (count) => courseSeconds(withOnly(count).steps, leastOf) <= budgetSeconds);
+  const { survey, steps } = kept < 0 ? { survey: withOnly(0).survey, steps: [] } : withOnly(kept);
   return {
-    survey,
-    steps,
-    effort: -1,
-    withoutReturn: true,
-    withoutSecondExit: survey.exits.length < full.exits.length,
-    shortBySeconds: short,
-    leftOut: kept < 0 ? order : leftOut,
+    ...{ full, survey, steps, shortBySeconds: short, withoutReturn: true, isShortened: true },
+    repetitions: fitCourse(steps, budgetSeconds, read.fill) ?? steps.map(({ range }) => range.min),
+    withoutSecondExit: one.exits.length < full.exits.length,
+    leftOut: kept < 0 ? order : order.slice(kept),
   };
 }
 

@@ -24,12 +24,16 @@ export interface Missing {
   readonly place: PlaceId;
 }
 
-/** Reads the ordering rules off a case for the steps at hand, in their arranged order. */
+/**
+ * Reads the ordering rules off a case for the steps at hand, in their arranged order.
+ * @param waiting focus that waits for another visit; all of it when only the order is looked at
+ */
 export function findPrecedences(
   anatomy: Anatomy,
   read: ReadCase,
   survey: Survey,
   steps: readonly ArrangedStep[],
+  waiting: ReadonlySet<PlaceId> = new Set(survey.routes.keys()),
 ): { readonly precedences: readonly Precedence[]; readonly missing: readonly Missing[] } {
   const precedences: Precedence[] = [];
   const missing: Missing[] = [];
@@ -42,7 +46,7 @@ export function findPrecedences(
   const firstOf = (kind: ArrangedStep['kind'], place: PlaceId) =>
     steps.find((s) => s.kind === kind && s.place === place && !isStimulation(read, s));
   const isTerminus = (step: ArrangedStep) => step.kind === 'clear' && nameOf(step.place) === 'terminus';
-  const hands = steps.filter((step) => step.kind !== 'breathe');
+  const hands = steps.filter((step) => step.kind !== 'breathe' && step.kind !== 'turn');
   const breaths = steps.filter((step) => step.kind === 'breathe');
   const prepares = steps.filter((step) => step.kind === 'prepare');
   const drains = steps.filter((step) => step.kind === 'drain' && survey.routes.has(step.place));
@@ -99,7 +103,9 @@ export function findPrecedences(
     const homes = new Set(drains.map((step) => mirrorOf(getTerritory(anatomy, step.place).home)));
     const touching = hands.filter((step) => affected.has(sideOf(step.place)) && !isTerminus(step));
     for (const home of homes) {
-      const sound = affected.has(sideOf(home)) || nameOf(home) === 'terminus' ? undefined : firstOf('clear', home);
+      if (affected.has(sideOf(home)) || nameOf(home) === 'terminus') continue;
+      const sound = firstOf('clear', home);
+      if (!sound && !read.hindrances.blocked.has(home)) lack(drains[0], 'sound-side-first', home, 'warning');
       for (const step of touching) require(sound, step, 'sound-side-first', 'warning');
     }
   }
@@ -111,7 +117,9 @@ export function findPrecedences(
     else lack(drain, 'soften-thickened', drain.place);
   }
   for (const stimulate of steps.filter((step) => isStimulation(read, step))) {
-    for (const prepare of prepares) require(prepare, stimulate, 'stimulate-last');
+    // The way round a knee is prepared only when the leg has come so far.
+    for (const prepare of prepares)
+      if (!isOnLeg(anatomy, prepare.place)) require(prepare, stimulate, 'stimulate-last');
   }
 
   const working = hands.filter((step) => step.kind !== 'close');
@@ -119,19 +127,31 @@ export function findPrecedences(
     for (const step of working) require(step, close, 'close-with-breath', 'warning');
   }
   if (drains.length > 0) {
-    const closed = steps.some((step) => step.kind === 'close' && nameOf(step.place) === 'terminus');
-    if (!closed && hasOpenTerminus(read)) lack(steps.at(-1), 'close-with-breath', 'terminus.left', 'warning');
-    else if (breaths.length < 2) lack(steps.at(-1), 'close-with-breath', 'abdominal-deep.mid', 'warning');
+    for (const place of toBeClosed(read, survey, steps))
+      if (!steps.some((step) => step.kind === 'close' && step.place === place))
+        lack(steps.at(-1), 'exit-not-closed', place, 'warning');
+    if (breaths.length < 2) lack(steps.at(-1), 'close-with-breath', 'abdominal-deep.mid', 'warning');
   }
+  const worked = new Set(steps.filter(({ kind }) => kind === 'drain').map(({ place }) => place));
+  for (const place of survey.routes.keys())
+    if (!worked.has(place) && !waiting.has(place)) lack(steps.at(-1), 'focus-untouched', place, 'warning');
   const last = breaths.length > 1 ? breaths.at(-1) : undefined;
   if (last) for (const step of steps) require(step, last, 'close-with-breath', 'warning');
   return { precedences, missing };
 }
 
-function hasOpenTerminus(read: ReadCase): boolean {
-  return (['left', 'right'] as const).some(
-    (side) => !isNeckExcluded(read.hindrances, side) && !read.hindrances.blocked.has(`terminus.${side}`),
+const isOnLeg = (anatomy: Anatomy, place: PlaceId) => anatomy.territories.get(place)?.part === 'leg';
+
+/** Groups that are cleared once more at the end: the exits that something was led to, and both termini. */
+function toBeClosed(read: ReadCase, survey: Survey, steps: readonly ArrangedStep[]): readonly PlaceId[] {
+  const reached = new Set(
+    steps.flatMap((step) => (step.kind === 'carry' || step.kind === 'drain' ? [step.toward, survey.routes.get(step.place)?.to] : [])),
   );
+  const termini = (['left', 'right'] as const)
+    .filter((side) => !isNeckExcluded(read.hindrances, side) && !read.hindrances.blocked.has(`terminus.${side}`))
+    .map((side) => `terminus.${side}`);
+  const exits = survey.exits.map(({ to }) => to).filter((to) => reached.has(to) && nameOf(to) !== 'terminus');
+  return [...new Set([...exits, ...termini])];
 }
 
 /** Places on the way of a focus territory and, on a rerouted limb, on every way out that the course carries fluid to. */

@@ -123,7 +123,7 @@ export function timeReasons(anatomy: Anatomy, fitted: Fitted): readonly Reason[]
   }
   if (fitted.withoutSecondExit) reasons.push({ rule: 'time', text: 'Only the nearest way out is used, to save time.' });
   if (fitted.withoutReturn) reasons.push({ rule: 'time', text: 'The return pass is left out, to save time.' });
-  if (fitted.effort < 0)
+  if (fitted.isShortened)
     reasons.push({ rule: 'time', text: 'Repetitions are fewer than usual, so that everything fits.' });
   return reasons;
 }

@@ -21,6 +21,8 @@ export const ruleBook = {
   'behind-ankle': 'Fluid of the foot goes behind the ankle bones; toes and fingers are worked along their two sides.',
   'one-direction': 'Strokes go one way; the hand comes back without contact or weight.',
   'away-from-nipple': 'Under and over the breast, towards the armpit, never towards the nipple.',
+  'focus-untouched': 'Every part in focus is drained once, or waits for another visit.',
+  'exit-not-closed': 'Every way out that was used, and both hollows, are cleared once more at the end.',
   'close-with-breath': 'The end is a short re-clearing of the exits and the terminus, then breathing.',
 } as const;
 

@@ -19,6 +19,8 @@ export interface ScreenedDrainage {
   /** Firmest pressure where it is less than that. */
   readonly lighterAt: Readonly<Record<PlaceId, Pressure>>;
   readonly maxMinutes?: number;
+  /** How the client may not lie. */
+  readonly avoidPosition?: readonly string[];
 }
 
 /** The firmest pressure that screening allows on all of some places; undefined when it sets none. */

@@ -3,13 +3,17 @@ import type { Step } from './step';
 import { clearingDirection } from './why';
 import { capitalise, shortLabel } from './wording';
 
-type Named = Pick<Step, 'kind' | 'place' | 'toward'>;
+type Named = Pick<Step, 'kind' | 'place' | 'toward' | 'position'>;
+
+const lyingWords = { supine: 'onto the back', prone: 'face down', side: 'onto the side' } as const;
 
 /** The name under which a step stands in the course: `Left armpit nodes`. */
 export function stepTitle(anatomy: Anatomy, step: Named): string {
   switch (step.kind) {
     case 'breathe':
       return 'Belly breathing';
+    case 'turn':
+      return `Turn ${lyingWords[step.position ?? 'supine']}`;
     case 'carry':
       return `Carry on to the ${shortLabel(anatomy, step.toward ?? step.place)}`;
     case 'return':
@@ -24,6 +28,7 @@ export function stepTitle(anatomy: Anatomy, step: Named): string {
 /** Which way the hand goes: `towards the left flank, waist to hip`. */
 export function stepDirection(anatomy: Anatomy, step: Named): string {
   if (step.kind === 'clear' || step.kind === 'close' || step.kind === 'breathe') return clearingDirection(step.place);
+  if (step.kind === 'turn') return 'the sheet held high, bolsters moved, time to settle';
   if (step.kind === 'soften') return 'slow circles in place, pressing and releasing';
   if (step.kind === 'carry' || step.kind === 'return')
     return `from the ${shortLabel(anatomy, step.place)}, the whole way`;
@@ -43,6 +48,7 @@ export function pressureInWords(pressure: Step['pressure']): string {
 
 /** `10 ×`, or `5 × 2` where the hand is placed more than once; `2 passes` for long strokes. */
 export function repetitionsInWords(step: Pick<Step, 'kind' | 'repetitions' | 'placements'>): string {
+  if (step.kind === 'turn') return 'once';
   if (step.kind === 'carry' || step.kind === 'return')
     return `${step.repetitions} ${step.repetitions === 1 ? 'pass' : 'passes'}`;
   if (step.kind === 'breathe') return `${step.repetitions} ×`;
@@ -59,14 +65,18 @@ export const phaseOf: Readonly<Record<Step['kind'], string>> = {
   carry: 'Drain, near to far',
   return: 'Return',
   close: 'Close',
+  turn: 'Turn',
 };
 
 /** Phase of each step in its place: what stands after the draining closes the visit, breathing too. */
 export function phasesOf(steps: readonly Pick<Step, 'kind'>[]): readonly string[] {
   const lastDrain = steps.map((step) => step.kind).lastIndexOf('drain');
-  return steps.map((step, i) =>
-    step.kind === 'breathe' && lastDrain >= 0 && i > lastDrain ? 'Close' : phaseOf[step.kind],
-  );
+  const phase = (step: Pick<Step, 'kind'>, i: number): string => {
+    if (step.kind !== 'turn') return step.kind === 'breathe' && lastDrain >= 0 && i > lastDrain ? 'Close' : phaseOf[step.kind];
+    const next = steps[i + 1];
+    return next ? phase(next, i + 1) : phaseOf.turn;
+  };
+  return steps.map(phase);
 }
 
 /** A place named from the therapist's hand: which side of the client, in words for the table. */

@@ -27,6 +27,7 @@ const limbRoots: Readonly<Record<string, readonly string[]>> = {
 export interface Exit extends Route {
   /** `leg.left` for a limb, otherwise the side and group that single territories share. */
   readonly unit: string;
+  readonly isLimb: boolean;
   readonly rerouted: boolean;
 }
 
@@ -34,6 +35,8 @@ export interface Exit extends Route {
 export interface ReroutedLimb {
   readonly limb: string;
   readonly root: PlaceId;
+  /** The seat of a leg that is led up the flank, while its thigh is worked: the widest way, prepared before it. */
+  readonly seat: PlaceId | undefined;
   /** Cheapest first; fluid is carried to them in turn. */
   readonly exits: readonly Route[];
 }
@@ -46,17 +49,27 @@ export interface Survey {
   readonly limbs: readonly ReroutedLimb[];
   readonly exits: readonly Exit[];
   readonly rejected: readonly Rejection[];
+  /** Every way that the rules allow for what has lost its own, each group once, cheapest first. */
+  readonly lawful: readonly Route[];
   /** Focus that may not be touched. */
   readonly closed: readonly PlaceId[];
   /** Focus from which nothing can be led anywhere. */
   readonly stranded: readonly PlaceId[];
 }
 
-/** @param exitLimit `one` keeps only the cheapest exit of each limb or territory, to save time */
-export function surveyCase(anatomy: Anatomy, read: ReadCase, exitLimit: 'all' | 'one' = 'all'): Survey {
+/**
+ * @param exitLimit `one` keeps only the cheapest exit of each limb or territory, to save time
+ * @param waits focus that waits for another visit: it still counts when exits are chosen, but nothing is opened for it
+ */
+export function surveyCase(
+  anatomy: Anatomy,
+  read: ReadCase,
+  exitLimit: 'all' | 'one' = 'all',
+  waits: ReadonlySet<PlaceId> = new Set(),
+): Survey {
   const { hindrances } = read;
   const closed = read.territories.filter((id) => hindrances.closed.has(id));
-  const open = read.territories.filter((id) => !hindrances.closed.has(id));
+  const open = read.territories.filter((id) => !hindrances.closed.has(id) && !waits.has(id));
   const natural = naturalRoutes(anatomy, read, open);
   const exitMap = new ExitMap(anatomy, read);
   const routes = new Map<PlaceId, Route>();
@@ -64,6 +77,7 @@ export function surveyCase(anatomy: Anatomy, read: ReadCase, exitLimit: 'all' | 
   const limbs: ReroutedLimb[] = [];
   const exits: Exit[] = [];
   const rejected: Rejection[] = [];
+  const lawful: Route[] = [];
   const limit = (all: readonly Route[]) => (exitLimit === 'one' ? all.slice(0, 1) : all);
 
   for (const [limb, members] of byLimb(anatomy, open)) {
@@ -79,10 +93,11 @@ export function surveyCase(anatomy: Anatomy, read: ReadCase, exitLimit: 'all' | 
       const choice = chooseExits(anatomy, read, exitMap, root);
       if (choice.chosen.length === 0 && rootName !== limbRoots[part]?.at(-1)) continue;
       rejected.push(...choice.rejected);
+      lawful.push(...choice.lawful);
       const chosen = limit(choice.chosen);
       if (chosen.length === 0) break;
-      limbs.push({ limb, root: root.id, exits: chosen });
-      exits.push(...chosen.map((route) => ({ ...route, unit: limb, rerouted: true })));
+      limbs.push({ limb, root: root.id, seat: seatOf(anatomy, read, root, blockedMembers, chosen), exits: chosen });
+      exits.push(...chosen.map((route) => ({ ...route, unit: limb, isLimb: true, rerouted: true })));
       const inLimb = routesInLimb(anatomy, read, limb, root.id);
       for (const id of blockedMembers) {
         const route = wayThroughRoot(exitMap, inLimb, chosen[0] as Route, id);
@@ -101,17 +116,18 @@ export function surveyCase(anatomy: Anatomy, read: ReadCase, exitLimit: 'all' | 
     const way = natural.get(id);
     if (way) {
       routes.set(id, way);
-      pooled.push({ ...way, unit: `natural ${way.to}`, rerouted: false });
+      pooled.push({ ...way, unit: `natural ${way.to}`, isLimb: false, rerouted: false });
       continue;
     }
     const choice = chooseExits(anatomy, read, exitMap, territory);
     rejected.push(...choice.rejected);
+    lawful.push(...choice.lawful);
     const chosen = limit(choice.chosen);
     const [first] = chosen;
     if (!first) continue;
     routes.set(id, first);
     rerouted.add(id);
-    pooled.push(...chosen.map((route) => ({ ...route, unit: `rerouted ${territory.side}`, rerouted: true })));
+    pooled.push(...chosen.map((route) => ({ ...route, unit: `rerouted ${territory.side}`, isLimb: false, rerouted: true })));
   }
   exits.push(...farthestOfEach(pooled));
 
@@ -121,9 +137,25 @@ export function surveyCase(anatomy: Anatomy, read: ReadCase, exitLimit: 'all' | 
     limbs,
     exits: mergeExits(exits),
     rejected: mergeRejections(rejected, exits),
+    lawful: cheapestOfEach(lawful),
     closed,
     stranded: open.filter((id) => !routes.has(id)),
   };
+}
+
+function seatOf(
+  anatomy: Anatomy,
+  read: ReadCase,
+  root: Territory,
+  members: readonly PlaceId[],
+  exits: readonly Route[],
+): PlaceId | undefined {
+  const [seat, flank] = [`buttock.${root.side}`, `flank-lower.${root.side}`];
+  const isByFlank = exits.some(({ path }) => path.includes(flank) && !path.includes(seat));
+  const isThighWorked = members.some((id) => anatomy.territories.get(id)?.segment === 1);
+  return root.part === 'leg' && isByFlank && isThighWorked && !read.hindrances.closed.has(seat) && isOpenEdge(anatomy, read, seat, flank)
+    ? seat
+    : undefined;
 }
 
 /** Flow-only ways to each territory's own group, for those whose way is open. */
@@ -138,8 +170,9 @@ function naturalRoutes(anatomy: Anatomy, read: ReadCase, open: readonly PlaceId[
       routes = routesTo(anatomy, read.hindrances, { target: home, kinds: flowOnly, prefer: 'direct' });
       homes.set(home, routes);
     }
-    const route = routes.get(id);
-    if (route) natural.set(id, rolled?.get(id) ?? route);
+    // The roller has ways of its own: a closed group that they never touch does not matter to it.
+    const route = rolled?.get(id) ?? routes.get(id);
+    if (route) natural.set(id, route);
   }
   return natural;
 }
@@ -174,7 +207,7 @@ function naturalLimbExit(
   const { home } = getTerritory(anatomy, root);
   const fromRoot = routesTo(anatomy, read.hindrances, { target: home, kinds: flowOnly, prefer: 'direct' }).get(root);
   const open = fromRoot && isPassable(read.hindrances, root) ? fromRoot : natural.get(members[0] ?? '');
-  return open ? [{ ...open, unit: limb, rerouted: false }] : [];
+  return open ? [{ ...open, unit: limb, isLimb: true, rerouted: false }] : [];
 }
 
 /**
@@ -220,9 +253,15 @@ function farthestOfEach(exits: readonly Exit[]): Exit[] {
   return [...farthest.values()];
 }
 
+const cheapestOfEach = (routes: readonly Route[]): readonly Route[] => {
+  const cheapest = new Map<PlaceId, Route>();
+  for (const route of routes) if (route.cost < (cheapest.get(route.to)?.cost ?? Infinity)) cheapest.set(route.to, route);
+  return [...cheapest.values()].sort((a, b) => a.cost - b.cost || (a.to < b.to ? -1 : 1));
+};
+
 /** Each group once: a rerouted way before a natural one, a limb's before a single territory's. */
 function mergeExits(exits: readonly Exit[]): Exit[] {
-  const rank = (exit: Exit) => (exit.rerouted ? 0 : 2) + (/^(leg|arm)\./.test(exit.unit) ? 0 : 1);
+  const rank = (exit: Exit) => (exit.rerouted ? 0 : 2) + (exit.isLimb ? 0 : 1);
   const kept = new Map<PlaceId, Exit>();
   for (const exit of [...exits].sort((a, b) => rank(a) - rank(b))) if (!kept.has(exit.to)) kept.set(exit.to, exit);
   return [...kept.values()];

@@ -16,6 +16,10 @@ export type Why =
         | 'breathe-first'
         | 'breathe-last'
         | 'terminus'
+        | 'terminus-again'
+        | 'turn-over'
+        | 'turn-back'
+        | 'turn-aside'
         | 'clear-sound'
         | 'stimulate'
         | 'soften'
@@ -41,6 +45,14 @@ export function whyInWords(anatomy: Anatomy, place: PlaceId, toward: PlaceId | n
       return 'The same slow breaths at the end draw on what has been brought to the trunk.';
     case 'terminus':
       return 'Everything ends here: with this door shut, all other work only piles fluid up.';
+    case 'terminus-again':
+      return 'One limb has emptied into it: it is opened again before the other sends more.';
+    case 'turn-over':
+      return 'What comes next lies on the back; everything that can be done from here is done.';
+    case 'turn-aside':
+      return 'What comes next lies on the back; face down is out for this client, so it is worked on the side.';
+    case 'turn-back':
+      return 'Opening and closing are done lying on the back.';
     case 'clear-sound':
       return 'The sound side first: it shares the deep trunk with the side that needs help.';
     case 'clear': {

@@ -5,7 +5,7 @@ import type { BlockCause } from './hindrance';
 /** Why a group is not an exit. */
 export type Rejection = {
   readonly to: PlaceId;
-  readonly cause: BlockCause | 'unreachable' | 'too-dear' | 'further' | 'other-side-in-focus';
+  readonly cause: BlockCause | 'unreachable' | 'too-dear' | 'further' | 'other-side-in-focus' | 'not-chosen';
   readonly cost?: number;
   readonly cheapest?: number;
 };
@@ -77,6 +77,8 @@ export function rejectionInWords(anatomy: Anatomy, rejection: Rejection): string
       return `Too far to help: ${hands} of skin, where 12 is the most that makes sense.`;
     case 'further':
       return `Further than needed: ${hands} against ${formatCost(rejection.cheapest ?? 0)} for the nearest way out.`;
+    case 'not-chosen':
+      return `Lawful, ${hands}, but another way was chosen.`;
     case 'other-side-in-focus':
       return `Across the middle line, and ${theLabel(anatomy, rejection.to)} already have their own side’s fluid to take.`;
     default:

@@ -45,7 +45,7 @@ export function screenedDrainage(screening: Screening): ScreenedDrainage {
   const drainage = row('lymph-drainage');
   if (!drainage) throw new RangeError('lymph drainage was not screened');
   const places = screening.regions.filter(({ modality }) => modality === 'lymph-drainage');
-  const { maxPressure, maxMinutes } = drainage.limits;
+  const { maxPressure, maxMinutes, avoidPosition } = drainage.limits;
   const isLighter = (pressure: Pressure | undefined): pressure is Pressure =>
     pressure !== undefined &&
     (maxPressure === undefined || pressures.indexOf(pressure) < pressures.indexOf(maxPressure));
@@ -59,6 +59,7 @@ export function screenedDrainage(screening: Screening): ScreenedDrainage {
     ...(maxPressure ? { maxPressure } : {}),
     lighterAt: Object.fromEntries(lighterAt),
     ...(maxMinutes === undefined ? {} : { maxMinutes }),
+    ...(avoidPosition === undefined ? {} : { avoidPosition }),
   };
 }
 

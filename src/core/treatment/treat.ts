@@ -78,4 +78,5 @@ export const techniqueOfKind: Readonly<Record<Step['kind'], string>> = {
   carry: 'lymph-scoop',
   return: 'lymph-scoop',
   close: 'node-clear',
+  turn: 'turn-over',
 };

@@ -81,4 +81,5 @@ const kindWords: Readonly<Record<Step['kind'], string>> = {
   carry: 'Carry',
   return: 'Return',
   close: 'Close',
+  turn: 'Turn',
 };

@@ -1,10 +1,12 @@
 import { anatomy } from '../../../catalogue/anatomy';
 import { DrainagePlanRequest } from '../../../contracts/drainage';
-import { readCase } from '../../../core/drainage/case';
-import { planDrainage } from '../../../core/drainage/plan';
+import { planDrainage, readChosen } from '../../../core/drainage/plan';
 import { endpoint, readBody, unwrap } from '../../../server/http/endpoint';
 
 export const POST = endpoint(async ({ request }) => {
   const given = await readBody(request, DrainagePlanRequest);
-  return Response.json(planDrainage(anatomy, unwrap(readCase(anatomy, given))));
+  const plan = planDrainage(anatomy, unwrap(readChosen(anatomy, given)));
+  // A turn is at no place of the body.
+  const steps = plan.steps.map((step) => (step.kind === 'turn' ? { ...step, place: null } : step));
+  return Response.json({ ...plan, steps });
 });
