@@ -43,6 +43,15 @@ function measure(anatomy: Anatomy): ReadonlyMap<PlaceId, number> {
 
 /** The node group that a group empties into when hands can move it there; the deep trunk is moved by breath alone. */
 export function nextGroup(anatomy: Anatomy, id: PlaceId): PlaceId | undefined {
+  let known = onwards.get(anatomy);
+  if (!known) onwards.set(anatomy, (known = new Map()));
+  if (!known.has(id)) known.set(id, findNextGroup(anatomy, id));
+  return known.get(id);
+}
+
+const onwards = new WeakMap<Anatomy, Map<PlaceId, PlaceId | undefined>>();
+
+function findNextGroup(anatomy: Anatomy, id: PlaceId): PlaceId | undefined {
   const onward = anatomy.edges
     .filter((e) => e.kind === 'flow' && e.from === id && !e.to.endsWith('.mid'))
     .sort((a, b) => distanceToTerminus(anatomy, a.to) + a.cost - distanceToTerminus(anatomy, b.to) - b.cost);

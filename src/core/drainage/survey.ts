@@ -9,7 +9,7 @@ import {
   type Territory,
 } from '../anatomy/place';
 import type { ReadCase } from './case';
-import { chooseExits, ExitMap } from './exits';
+import { chooseExits, type ExitChoice, ExitMap } from './exits';
 import { isPassable, isUnscarred } from './hindrance';
 import { rollerRoutes } from './roller';
 import { type Route, routesTo } from './routes';
@@ -70,8 +70,8 @@ export function surveyCase(
   const { hindrances } = read;
   const closed = read.territories.filter((id) => hindrances.closed.has(id));
   const open = read.territories.filter((id) => !hindrances.closed.has(id) && !waits.has(id));
-  const natural = naturalRoutes(anatomy, read, open);
-  const exitMap = new ExitMap(anatomy, read);
+  const ways = waysOfCase(anatomy, read);
+  const { natural, exitMap } = ways;
   const routes = new Map<PlaceId, Route>();
   const rerouted = new Set<PlaceId>();
   const limbs: ReroutedLimb[] = [];
@@ -90,7 +90,7 @@ export function surveyCase(
     for (const rootName of limbRoots[part] ?? []) {
       const root = getTerritory(anatomy, `${rootName}.${side}`);
       if (hindrances.closed.has(root.id)) continue;
-      const choice = chooseExits(anatomy, read, exitMap, root);
+      const choice = ways.choiceFrom(root);
       if (choice.chosen.length === 0 && rootName !== limbRoots[part]?.at(-1)) continue;
       rejected.push(...choice.rejected);
       lawful.push(...choice.lawful);
@@ -98,7 +98,7 @@ export function surveyCase(
       if (chosen.length === 0) break;
       limbs.push({ limb, root: root.id, seat: seatOf(anatomy, read, root, blockedMembers, chosen), exits: chosen });
       exits.push(...chosen.map((route) => ({ ...route, unit: limb, isLimb: true, rerouted: true })));
-      const inLimb = routesInLimb(anatomy, read, limb, root.id);
+      const inLimb = ways.inLimb(limb, root.id);
       for (const id of blockedMembers) {
         const route = wayThroughRoot(exitMap, inLimb, chosen[0] as Route, id);
         if (!route) continue;
@@ -119,7 +119,7 @@ export function surveyCase(
       pooled.push({ ...way, unit: `natural ${way.to}`, isLimb: false, rerouted: false });
       continue;
     }
-    const choice = chooseExits(anatomy, read, exitMap, territory);
+    const choice = ways.choiceFrom(territory);
     rejected.push(...choice.rejected);
     lawful.push(...choice.lawful);
     const chosen = limit(choice.chosen);
@@ -156,6 +156,41 @@ function seatOf(
   return root.part === 'leg' && isByFlank && isThighWorked && !read.hindrances.closed.has(seat) && isOpenEdge(anatomy, read, seat, flank)
     ? seat
     : undefined;
+}
+
+/** What a case decides whatever has to wait, worked out once however often the time is fitted. */
+interface WaysOfCase {
+  readonly natural: ReadonlyMap<PlaceId, Route>;
+  readonly exitMap: ExitMap;
+  readonly choiceFrom: (territory: Territory) => ExitChoice;
+  readonly inLimb: (limb: string, root: PlaceId) => ReadonlyMap<PlaceId, Route>;
+}
+
+const known = new WeakMap<ReadCase, WaysOfCase>();
+
+function waysOfCase(anatomy: Anatomy, read: ReadCase): WaysOfCase {
+  const before = known.get(read);
+  if (before) return before;
+  const exitMap = new ExitMap(anatomy, read);
+  const choices = new Map<PlaceId, ExitChoice>();
+  const limbs = new Map<string, ReadonlyMap<PlaceId, Route>>();
+  const open = read.territories.filter((id) => !read.hindrances.closed.has(id));
+  const ways: WaysOfCase = {
+    natural: naturalRoutes(anatomy, read, open),
+    exitMap,
+    choiceFrom(territory) {
+      const choice = choices.get(territory.id) ?? chooseExits(anatomy, read, exitMap, territory);
+      choices.set(territory.id, choice);
+      return choice;
+    },
+    inLimb(limb, root) {
+      const routes = limbs.get(`${limb} ${root}`) ?? routesInLimb(anatomy, read, limb, root);
+      limbs.set(`${limb} ${root}`, routes);
+      return routes;
+    },
+  };
+  known.set(read, ways);
+  return ways;
 }
 
 /** Flow-only ways to each territory's own group, for those whose way is open. */

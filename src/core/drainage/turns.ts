@@ -72,13 +72,12 @@ function reachable(
     // The way out is prepared before the limb that it serves: only what is drained waits for its limb.
     const limb = step.kind === 'drain' || step.kind === 'soften' || step.kind === 'carry' ? limbOfStep(anatomy, step) : undefined;
     const isEnding = step.kind === 'return' || step.kind === 'close' || step.kind === 'breathe';
-    const ahead = worked.has(step.kind) ? [step.place, step.toward, ...waysFrom(survey, step.place, limb)] : [];
     const mustWait =
       !lies(step) ||
       (isEnding && later.length > 0) ||
       (step.kind === 'carry' && step.via.some((place) => waits.has(place))) ||
       (limb !== undefined && limbs.has(limb)) ||
-      ahead.some((place) => place !== null && waits.has(place));
+      (waits.size > 0 && worked.has(step.kind) && isAhead(survey, step, limb, waits));
     if (!mustWait) now.push(step);
     else {
       later.push(step);
@@ -89,11 +88,17 @@ function reachable(
   return { now, later };
 }
 
-/** Places on the ways of a territory: its own, and on a limb that is led round every way out of it. */
-function waysFrom(survey: Survey, place: PlaceId, limb: string | undefined): readonly PlaceId[] {
-  const own = survey.routes.get(place)?.path.slice(1) ?? [];
-  const out = survey.rerouted.has(place) ? survey.limbs.find((one) => one.limb === limb)?.exits : undefined;
-  return out ? [...own, ...out.flatMap(({ path }) => path.slice(1))] : own;
+/** Whether a way of a step runs through a place that waits: its own, and on a limb that is led round every way out of it. */
+function isAhead(
+  survey: Survey,
+  { place, toward }: DraftStep,
+  limb: string | undefined,
+  waits: ReadonlySet<PlaceId>,
+): boolean {
+  if (waits.has(place) || (toward !== null && waits.has(toward))) return true;
+  if (survey.routes.get(place)?.path.some((id) => waits.has(id))) return true;
+  if (!survey.rerouted.has(place)) return false;
+  return survey.limbs.some((one) => one.limb === limb && one.exits.some(({ path }) => path.some((id) => waits.has(id))));
 }
 
 function limbOfStep(anatomy: Anatomy, { place }: DraftStep): string | undefined {

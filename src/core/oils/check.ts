@@ -2,7 +2,7 @@ import { exceeds, reaches } from '../statistics';
 import { mlOf, totalMlOf } from './amounts';
 import type { Area, Basis, BlendPart, OilBook } from './book';
 import { oilOf } from './book';
-import { type Guide, guideOf, type OilClient, reasonsToAvoid } from './client';
+import { type Guide, guideOf, judgedArea, type OilClient, reasonsToAvoid } from './client';
 import {
   constituentsOf,
   type Dose,
@@ -77,7 +77,8 @@ export function checkBlend(book: OilBook, given: BlendCase): BlendCheck | null {
 }
 
 /** The judgement by itself: `volumeMl` is what the oils are spread in, a bottle or a film on the skin. */
-export function judge(book: OilBook, given: BlendCase): BlendJudgement {
+export function judge(book: OilBook, asked: BlendCase): BlendJudgement {
+  const given = { ...asked, area: judgedArea(asked.client, asked.area) };
   const { volumeMl, area, client, basis } = given;
   const parts = given.parts.map((part): CheckedPart => {
     const ml = mlOf(book, part);

@@ -9,8 +9,12 @@ export interface OilClient {
   readonly skin: 'normal' | 'sensitive';
   /** Oils and carriers that screening keeps away, with the reason. */
   readonly avoids?: readonly { readonly id: string; readonly reason: string }[] | undefined;
-  /** What screening allows at most (%). */
+  /** What screening allows at most on all skin that the work touches (%). */
   readonly mostPercent?: number | undefined;
+  /** The same on the face, where it is less there (%). */
+  readonly mostPercentOnFace?: number | undefined;
+  /** What is mixed for the body also touches the face: it is judged for the face. */
+  readonly bodyTouchesFace?: boolean | undefined;
 }
 
 export const adult: OilClient = { age: null, conditions: [], skin: 'normal' };
@@ -28,8 +32,13 @@ export function conditionsOf(client: OilClient): ReadonlySet<string> {
   ]);
 }
 
+/** The area that a blend is judged for: the face wherever it comes there, whatever the work is called. */
+export const judgedArea = (client: OilClient, area: Area): Area =>
+  area === 'body' && client.bodyTouchesFace ? 'face' : area;
+
 /** Why an oil is not for a client in this area; empty where it may be used. */
-export function reasonsToAvoid(oil: EssentialOil, client: OilClient, area: Area, book: OilBook): readonly string[] {
+export function reasonsToAvoid(oil: EssentialOil, client: OilClient, of: Area, book: OilBook): readonly string[] {
+  const area = judgedArea(client, of);
   const has = conditionsOf(client);
   const own = oil.avoid
     .filter(({ condition, scope }) => has.has(condition) && (scope === 'all' || area === 'face'))
@@ -67,10 +76,14 @@ export interface Guide {
 }
 
 /** How strong a blend usually is at most: the strictest of all that applies. */
-export function guideOf(book: OilBook, client: OilClient, area: Area): Guide {
+export function guideOf(book: OilBook, client: OilClient, of: Area): Guide {
+  const area = judgedArea(client, of);
   const rows = [
     ...(client.age !== null && client.age < 2 ? [{ usualMaxPercent: 0, audience: 'under 2 years' }] : []),
     ...guideRows(book, client, area),
+    ...(area === 'face' && client.mostPercentOnFace !== undefined
+      ? [{ usualMaxPercent: client.mostPercentOnFace, audience: 'what was said at the consultation of the face' }]
+      : []),
     ...(client.mostPercent === undefined
       ? []
       : [{ usualMaxPercent: client.mostPercent, audience: 'what was said at the consultation' }]),

@@ -3,7 +3,10 @@ import type { Area, Basis, BlendPart, Constituent, EssentialOil, OilBook } from 
 import { oilOf } from './book';
 
 /** An oil's limit for an area (%): the smaller of its skin limit and, where the sun comes, its phototoxic one. */
-export function oilLimit({ dermalMaxPercent, phototoxic }: EssentialOil, area: Area): number | null {
+export function oilLimit({ dermalMaxPercent: ofSkin, phototoxic }: EssentialOil, area: Area): number | null {
+  // A bath rinses off: a skin limit that is there for the sun does not hold in it.
+  const isForSun = area === 'bath' && phototoxic !== null && ofSkin === phototoxic.maxLeaveOnPercent;
+  const dermalMaxPercent = isForSun ? null : ofSkin;
   const ofSun = area === 'bath' ? null : (phototoxic?.maxLeaveOnPercent ?? null);
   if (dermalMaxPercent === null) return ofSun;
   return ofSun === null ? dermalMaxPercent : Math.min(dermalMaxPercent, ofSun);

@@ -1,10 +1,10 @@
-import { exceeds } from '../statistics';
-import { capitalise, list } from '../drainage/wording';
-import { dropsPerMlOf } from './amounts';
+import { judgedArea, exceeds } from '../statistics';
+import { judgedArea, capitalise, list } from '../drainage/wording';
+import { judgedArea, dropsPerMlOf } from './amounts';
 import type { BlendPart, OilBook } from './book';
-import { oilOf } from './book';
-import { type BlendCase, judge } from './check';
-import { reasonsToAvoid } from './client';
+import { judgedArea, oilOf } from './book';
+import { judgedArea, type BlendCase, judge } from './check';
+import { judgedArea, reasonsToAvoid } from './client';
 import { dropsText } from './finding-words';
 import { oilLimit } from './limits';
 
@@ -30,7 +30,7 @@ export function makeSafe(book: OilBook, given: BlendCase): Mended | null {
   let parts = given.parts.map((part): BlendPart => {
     const oil = oilOf(book, part.oil);
     if (reasonsToAvoid(oil, given.client, given.area, book).length > 0) return { ...part, drops: 0 };
-    const limit = oilLimit(oil, given.area);
+    const limit = oilLimit(oil, judgedArea(given.client, given.area));
     if (limit === null) return part;
     const most = Math.floor((limit / 100) * given.volumeMl * dropsPerMlOf(book, part) + 1e-9);
     return { ...part, drops: Math.min(part.drops, most) };

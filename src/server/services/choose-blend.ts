@@ -10,8 +10,8 @@ import type { Db } from '../db/connection';
 import { findMix, insertBlend, listBlends, listVisitBlends, removeBlend, setVisitBlend } from '../repositories/blends';
 import { changeClient, findClient, toClientData } from '../repositories/clients';
 import { insertAudit } from '../repositories/audit';
-import { mayNotSmell, oilScopeOf, readOilClient } from './oil-client';
-import { readVisitFrame, screeningCaseOf, type VisitRecord } from './read-visit';
+import { mayNotSmell, oilScopeOf, oilWorkOf, readOilClient } from './oil-client';
+import { readVisitFrame, type VisitRecord } from './read-visit';
 import type { Actor, SaveRefusal } from './saving';
 
 type Saved = { readonly kind: 'saved'; readonly id: number } | SaveRefusal;
@@ -71,7 +71,7 @@ function isSameBlend(a: BlendInput, b: BlendInput): boolean {
 }
 
 async function clientOf(db: Db, record: VisitRecord, now: Date): Promise<OilClientView | undefined> {
-  return readOilClient(db, record.client.id, now, { case: screeningCaseOf(record), modalities: record.modalities });
+  return readOilClient(db, record.client.id, now, await oilWorkOf(db, record));
 }
 
 /** The blend that a visit carries. What has been mixed for it stays mixed. */

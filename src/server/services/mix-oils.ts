@@ -23,8 +23,8 @@ import {
 import { drawBottle, listBottles, type StoredBottle } from '../repositories/oils';
 import { blendErrors } from './choose-blend';
 import { isoDay, shortDay } from './house-clock';
-import { oilScopeOf, readOilClient } from './oil-client';
-import { readVisitFrame, screeningCaseOf } from './read-visit';
+import { oilScopeOf, oilWorkOf, readOilClient } from './oil-client';
+import { readVisitFrame } from './read-visit';
 import type { Actor, SaveRefusal } from './saving';
 
 type Saved = { readonly kind: 'saved'; readonly id: number; readonly words: string } | SaveRefusal;
@@ -62,7 +62,7 @@ export async function startMix(
 
 async function clientFor(db: Db, mix: Pick<StoredMix, 'client_id' | 'visit_id'>, now: Date) {
   const record = mix.visit_id === null ? undefined : await readVisitFrame(db, mix.visit_id);
-  const of = record && { case: screeningCaseOf(record), modalities: record.modalities };
+  const of = record && (await oilWorkOf(db, record));
   return mix.client_id === null ? undefined : readOilClient(db, mix.client_id, now, of);
 }
 

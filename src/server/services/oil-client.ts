@@ -1,7 +1,9 @@
+import { anatomy } from '../../catalogue/anatomy';
 import { oilBook } from '../../catalogue/oils/oils';
 import { screeningBook, vocabulary } from '../../catalogue/screening/screening';
 import type { ObservationValue } from '../../contracts/measures';
 import type { OilClientView, OilScope } from '../../contracts/oil-views';
+import { isIn, nameOf } from '../../core/anatomy/place';
 import type { OilClient } from '../../core/oils/client';
 import { noSmellConditions } from '../../core/oils/smell';
 import { skinSurfaceM2 } from '../../core/room/medium';
@@ -15,7 +17,10 @@ import { listObservationsOfClient } from '../repositories/measures';
 import { listTapingsOfClient } from '../repositories/tapings';
 import { oilGroupLabel, placeNames } from './describe-finding';
 import { isoDay } from './house-clock';
+import { oilTouches } from '../../core/room/oil-touches';
 import { readPatch } from './patch-tests';
+import { readHouseLibrary } from './read-library';
+import { screeningCaseOf, type VisitRecord } from './read-visit';
 import { type ScreeningCase, screenCase } from './screen-visit';
 
 /** Kinds of work that bring oil to the skin. */
@@ -34,12 +39,35 @@ export function oilScopeOf(qualifications: readonly string[]): OilScope {
   };
 }
 
+/** The work that oil is mixed for: its kinds, and the skin that the oil will touch. */
+export interface OilWork {
+  readonly case: ScreeningCase;
+  readonly modalities: readonly string[];
+  readonly touches: OilTouches;
+}
+
+/** Regions that oil of the visit touches; `face`: the oil of the body comes there too. */
+export interface OilTouches {
+  readonly regions: ReadonlySet<string>;
+  readonly bodyTouchesFace: boolean;
+}
+
+/** The oil work of a visit, from what it holds. */
+export async function oilWorkOf(db: Db, visit: VisitRecord): Promise<OilWork> {
+  const library = await readHouseLibrary(db);
+  return {
+    case: screeningCaseOf(visit),
+    modalities: visit.modalities,
+    touches: oilTouches(anatomy, library, visit.holds?.choices ?? []),
+  };
+}
+
 /** All of a client that decides about oils, screened for the day. @returns undefined when there is no such client */
 export async function readOilClient(
   db: Db,
   clientId: number,
   now: Date,
-  of?: { readonly case: ScreeningCase; readonly modalities: readonly string[] },
+  of?: OilWork,
 ): Promise<OilClientView | undefined> {
   const row = await findClient(db, clientId);
   if (!row) return undefined;
@@ -53,7 +81,7 @@ export async function readOilClient(
     },
     [...new Set([...oilWork, ...(of?.modalities ?? [])])],
   );
-  const client = oilClientOf(of?.case.age ?? ageOn(row.born_on, today), findings, screened);
+  const client = oilClientOf(of?.case.age ?? ageOn(row.born_on, today), findings, screened, of);
   const likes = JSON.parse(row.likes_json) as { scentsLiked?: string; scentsDisliked?: string };
   const [patch, body] = await Promise.all([readPatch(db, clientId, now), readBody(db, clientId)]);
   return {
@@ -81,11 +109,26 @@ export async function readOilClient(
 const isLayering = ({ skipTechniques = [] }: { readonly skipTechniques?: readonly string[] }) =>
   skipTechniques.includes('undiluted-oil');
 
-function oilClientOf(age: number | null, findings: readonly StoredFinding[], screened: Screening): OilClient {
+function oilClientOf(
+  age: number | null,
+  findings: readonly StoredFinding[],
+  screened: Screening,
+  of: OilWork | undefined,
+): OilClient {
   const conditions = new Set(findings.flatMap(({ id }) => screeningBook.conditions.get(id)?.oilConditions ?? []));
+  // Whatever the work is called, any limit of the visit binds every bottle; without a visit every kind that takes oil.
+  const kinds = of ? new Set([...of.modalities, 'aromatherapy']) : new Set<string>(oilWork);
   const most = screened.byModality
-    .filter(({ modality }) => modality === 'aromatherapy')
+    .filter(({ modality }) => kinds.has(modality))
     .flatMap(({ limits }) => limits.dilutionMaxPercent ?? []);
+  const mostAt = (holds: (place: string) => boolean) =>
+    screened.regions
+      .filter(({ modality, region, decision }) => kinds.has(modality) && holds(region) && rankOf(decision) < rankOf('clear-first'))
+      .flatMap(({ limits }) => limits.dilutionMaxPercent ?? []);
+  const isFace = (place: string) => isIn(anatomy, 'face', place);
+  const isTouched = (place: string) => !of || of.touches.regions.size === 0 || of.touches.regions.has(nameOf(place));
+  const onBody = [...most, ...mostAt((place) => !isFace(place) && isTouched(place))];
+  const onFace = mostAt((place) => isFace(place) && (isTouched(place) || !of));
   return {
     age,
     conditions: [...conditions],
@@ -94,7 +137,9 @@ function oilClientOf(age: number | null, findings: readonly StoredFinding[], scr
       const { oils = [], carriers = [], label = group } = vocabulary.oilGroups[group] ?? {};
       return [...oils, ...carriers].map((id) => ({ id, reason: `kept away: ${label}` }));
     }),
-    ...(most.length > 0 ? { mostPercent: Math.min(...most) } : {}),
+    ...(onBody.length > 0 ? { mostPercent: Math.min(...onBody) } : {}),
+    ...(onFace.length > 0 ? { mostPercentOnFace: Math.min(...onFace) } : {}),
+    ...(of?.touches.bodyTouchesFace ? { bodyTouchesFace: true } : {}),
   };
 }
 

@@ -19,8 +19,8 @@ import { listBottles, type StoredBottle, usedSince } from '../repositories/oils'
 import { listClosingsOfClient } from '../repositories/closings';
 import { findVisit, listVisits } from '../repositories/visits';
 import { clockTime, dayBounds, isoDay, shortDay } from './house-clock';
-import { oilScopeOf, readOilClient } from './oil-client';
-import { completeVisit, readVisitFrame, screeningCaseOf, type VisitRecord } from './read-visit';
+import { oilScopeOf, oilWorkOf, readOilClient } from './oil-client';
+import { completeVisit, readVisitFrame, type VisitRecord } from './read-visit';
 import { readVisitBlends } from './visit-blends';
 import { holdsOf } from './visit-holds';
 
@@ -43,7 +43,7 @@ export async function readOilBench(
     listVisits(db, ...dayBounds(now)),
     clientId === null
       ? undefined
-      : readOilClient(db, clientId, now, record && { case: screeningCaseOf(record), modalities: record.modalities }),
+      : readOilClient(db, clientId, now, record && (await oilWorkOf(db, record))),
   ]);
   const shelf = shelfOf(bottles, today);
   return {

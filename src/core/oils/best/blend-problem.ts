@@ -2,7 +2,7 @@ import { exceeds, isBelow, slack } from '../../statistics';
 import { dropsPerMlOf } from '../amounts';
 import type { Area, NoteId, OilBook, UseId } from '../book';
 import { noteIds, oilOf } from '../book';
-import { guideOf, type OilClient, reasonsToAvoid } from '../client';
+import { guideOf, judgedArea, type OilClient, reasonsToAvoid } from '../client';
 import { constituentLimit, oilLimit } from '../limits';
 
 /** An oil that may be taken. */
@@ -61,7 +61,8 @@ export interface BlendProblem {
 
 /** The candidates as numbers; oils that the client avoids cannot be taken, but keep their place in the order. */
 export function blendProblem(book: OilBook, given: BestBlendCase): BlendProblem {
-  const { volumeMl, area, client, candidates, wanted, notes, targetPercent } = given;
+  const { volumeMl, client, candidates, wanted, notes, targetPercent } = given;
+  const area = judgedArea(client, given.area);
   const oils = candidates.map(({ oil }) => oilOf(book, oil));
   const perMl = candidates.map((candidate) => dropsPerMlOf(book, candidate));
   const targetMl = (volumeMl * targetPercent) / 100;
