@@ -1,3 +1,4 @@
+import type { MissingGate } from '../core/visit/gates';
 import type { AftercareId } from '../core/visit/aftercare';
 import type { LastWork } from './client-views';
 import type { VisitBlends } from './oil-views';
@@ -96,6 +97,8 @@ export interface TableNow {
 }
 
 export interface VisitView extends VisitFrame {
+  /** What is missing before the table, in the order in which it is asked. */
+  readonly missing: readonly MissingGate[];
   /** Blends for body and face. */
   readonly blends: VisitBlends;
   /** What this client's volumes are worked out with. */

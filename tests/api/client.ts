@@ -1,5 +1,7 @@
 import { inject } from 'vitest';
 import { signInDemo } from '../../scripts/served.mjs';
+import { screeningBook } from '../../src/catalogue/screening/screening';
+import { allNo } from './answers';
 
 export interface Answer {
   readonly status: number;
@@ -92,4 +94,23 @@ export async function bookAnyTime(given: Booking, base?: string): Promise<number
     if (body.errors?.[0]?.path !== 'startsAt') throw new Error(JSON.stringify(body));
   }
   throw new Error('no free time in a year');
+}
+
+const intakeAnswers = [...screeningBook.conditions.values()]
+  .filter(({ askAt }) => askAt.includes('intake'))
+  .map(({ id }) => ({ condition: id, answer: 'no' }));
+
+/** All that has to be there before a first visit begins at the table: the full intake, consent and the check. */
+export async function admit(visit: number, base?: string): Promise<void> {
+  // The first look at the consultation keeps the house's wording.
+  await call('GET', `/visits/${visit}/ask`, undefined, base);
+  const consent = { areas: [], signer: 'client', name: 'The client', drawing: null, wordingVersion: 1 };
+  for (const [path, body] of [
+    ['intake', { answers: intakeAnswers }],
+    ['consent', consent],
+    ['check', { answers: allNo }],
+  ] as const) {
+    const { status, body: answer } = await post(`/api/visits/${visit}/${path}`, body, base);
+    if (status >= 300) throw new Error(`${path}: ${JSON.stringify(answer)}`);
+  }
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { allNo } from './answers';
-import { bookAnyTime, call, clientOf, post, visitOf } from './client';
+import { admit, bookAnyTime, call, clientOf, post, visitOf } from './client';
 
 const wish = { school: {}, minutes: 45, fill: true };
 
@@ -125,15 +125,18 @@ describe('a visit', () => {
       events: [{ id: 'event-0001', kind: 'start', stepId: 's1', at: '2026-11-20T09:10:00.000Z', planVersion: 1 }],
     };
     expect((await post(`/api/visits/${id}/events`, start)).status).toBe(400);
-    await post(`/api/visits/${id}/check`, { answers: allNo });
-    const made = await post(`/api/visits/${id}/plan`, { ...wish, basedOn: 0 });
+    await post(`/api/visits/${id}/plan`, { ...wish, basedOn: 0 });
+    // Nothing asked, no consent: no start, whatever the address.
+    expect((await post(`/api/visits/${id}/events`, start)).body.errors[0].message).toContain('the full intake');
+    await admit(id);
+    const made = await post(`/api/visits/${id}/plan`, { ...wish, basedOn: 1 });
     const order = made.body.plan.steps.map((s: { id: string }) => s.id).reverse();
-    await post(`/api/visits/${id}/course`, { order, basedOn: 1 });
+    await post(`/api/visits/${id}/course`, { order, basedOn: 2 });
     expect((await post(`/api/visits/${id}/events`, start)).body.errors[0].path).toBe('reason');
-    await post(`/api/visits/${id}/course`, { order, basedOn: 2, reason: 'Tried the other way round on purpose.' });
+    await post(`/api/visits/${id}/course`, { order, basedOn: 3, reason: 'Tried the other way round on purpose.' });
     expect((await post(`/api/visits/${id}/events`, start)).body).toMatchObject({ stored: 1, isAside: false });
     expect((await post(`/api/visits/${id}/events`, start)).body).toMatchObject({ stored: 0, isAside: false });
-    expect((await post(`/api/visits/${id}/plan`, { ...wish, basedOn: 3 })).body.errors[0].message).toContain(
+    expect((await post(`/api/visits/${id}/plan`, { ...wish, basedOn: 4 })).body.errors[0].message).toContain(
       'has begun',
     );
   });

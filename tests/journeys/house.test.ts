@@ -32,7 +32,7 @@ describe('in the house', () => {
     const links = await page.$$eval('aside ol a', (all) =>
       all.map((a) => (a as HTMLAnchorElement).getAttribute('href') ?? ''),
     );
-    expect(links).toHaveLength(6);
+    expect(links).toHaveLength(7);
     await go(page, `${app}${links[0]}`);
     await words(page, 'Monday');
     await go(page, `${app}/?day=not-a-day`);

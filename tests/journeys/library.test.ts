@@ -20,7 +20,7 @@ describe('the library', () => {
 
   it('finds by word, by school, and by a touch on the body', async () => {
     await go(page, `${house.url}/library`);
-    await words(page, 'protocols, 32');
+    await words(page, 'protocols, 34');
     await page.keyboard.press('f');
     await page.keyboard.type('mouth smile');
     await until(page, () => document.querySelectorAll('[aria-label="Found"] li').length === 1);
@@ -29,7 +29,7 @@ describe('the library', () => {
     await page.keyboard.press('a');
     await page.keyboard.up('Control');
     await page.keyboard.press('Backspace');
-    await choose(page, 'What to look at', 'techniques, 160');
+    await choose(page, 'What to look at', 'techniques, 207');
     await choose(page, 'Drawing', 'Face');
     await page.locator('[aria-label^="left cheek"]').click();
     await words(page, 'every region');

@@ -5,8 +5,7 @@ import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Served, startServer } from '../../scripts/served.mjs';
 import { drawLimbs } from '../../src/demo/picture';
-import { allNo } from '../api/answers';
-import { bookAnyTime, call, clientOf, post } from '../api/client';
+import { admit, bookAnyTime, call, clientOf, post } from '../api/client';
 import {
   choose,
   control,
@@ -45,7 +44,7 @@ describe('measures, skin and progress', () => {
   const newVisit = async (name: string, focus: string) => {
     client = (await post('/api/clients', { name, bornOn: '1970-05-01' }, server.url)).body.id;
     const visit = await bookAnyTime({ clientId: client, focus: [focus] }, server.url);
-    await post(`/api/visits/${visit}/check`, { answers: allNo }, server.url);
+    await admit(visit, server.url);
     return visit;
   };
   /** Books the same client again, on the first day after a visit on which the hour is free. */
@@ -177,7 +176,7 @@ describe('measures, skin and progress', () => {
     const first = (await call('GET', `/api/visits/${/visits\/(\d+)/.exec(page.url())?.[1]}`, undefined, server.url))
       .body;
     const again = await bookAfter(first.startsAt);
-    await post(`/api/visits/${again}/check`, { answers: allNo }, server.url);
+    await admit(again, server.url);
     await go(page, `${server.url}/visits/${again}/measure`);
     await focusCell('right arm, 0 cm');
     await tape(page, [19.4]);

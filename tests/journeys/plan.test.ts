@@ -1,7 +1,6 @@
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { allNo } from '../api/answers';
-import { bookAnyTime, post } from '../api/client';
+import { admit, bookAnyTime, post } from '../api/client';
 import { choose, control, follow, gone, launch, open, settled, words } from './browser';
 
 async function preparedVisit(name: string, therapistId: number): Promise<number> {
@@ -12,7 +11,7 @@ async function preparedVisit(name: string, therapistId: number): Promise<number>
     sinceOn: '2023-06',
   });
   const id = await bookAnyTime({ clientId: client, therapistId });
-  await post(`/api/visits/${id}/check`, { answers: allNo });
+  await admit(id);
   return id;
 }
 

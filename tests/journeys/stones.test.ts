@@ -2,7 +2,7 @@ import type { Page } from 'puppeteer-core';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { allNo } from '../api/answers';
 import { call, post, visitOf } from '../api/client';
-import { control, go, gone, settled, textOf, tick, words } from './browser';
+import { control, go, gone, settled, textOf, tick, tread, words } from './browser';
 import { ownHouse } from './own-house';
 
 /** The stone bench: calculated temperatures and times, the bath that fails, the rotation, and its cues at the table. */
@@ -96,7 +96,9 @@ describe('stones', () => {
     await words(page, 'ticks are kept as you set them');
     await go(page, `${house.url}/visits/${visit}/table`);
     await page.keyboard.press('Space');
-    await words(page, 'Take large 1 and 2 out of the bath.');
+    // First the skin is oiled; then the first stones are taken.
+    for (let i = 0; i < 8 && !(await textOf(page)).includes('out of the bath.'); i += 1) await tread(page, 'PageDown', 1);
+    await words(page, 'out of the bath.');
     await call('POST', '/api/devices/stone-bath', { fault: 'text', skipS: 10 }, house.url);
     await words(page, 'The thermometer says “Err 3”. Measure by hand');
     await call('POST', '/api/devices/stone-bath', { fault: 'none', skipS: 10 }, house.url);

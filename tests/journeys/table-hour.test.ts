@@ -5,8 +5,7 @@ import SQLite from 'better-sqlite3';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Served, startServer } from '../../scripts/served.mjs';
-import { allNo } from '../api/answers';
-import { bookAnyTime, call, post } from '../api/client';
+import { admit, bookAnyTime, call, post } from '../api/client';
 import { control, go, gone, launch, newPage, open, settled, textOf, tread, troubles, words } from './browser';
 
 /** The whole hour: one foot, no network for its middle third, two devices, a browser that keeps nothing, and time that runs away. */
@@ -20,7 +19,7 @@ describe('an hour at the table', () => {
   const mixedVisit = async (name: string) => {
     const client = (await post('/api/clients', { name, bornOn: '1980-04-02' }, server.url)).body.id;
     const visit = await bookAnyTime({ clientId: client, focus: ['face'] }, server.url);
-    await post(`/api/visits/${visit}/check`, { answers: allNo }, server.url);
+    await admit(visit, server.url);
     const choices = ['face-drainage', 'lifting-facial', 'stones-face-cool'].map((protocol, i) => ({
       id: `c${i + 1}`,
       protocol,

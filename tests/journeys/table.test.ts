@@ -1,7 +1,6 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { allNo } from '../api/answers';
-import { bookAnyTime, post } from '../api/client';
+import { admit, bookAnyTime, post } from '../api/client';
 import { choose, control, go, gone, launch, open, paste, tread, troubles, until, words } from './browser';
 
 /** The hour with busy hands: touch as well as keys, the beat, pausing, and what may not be touched. */
@@ -20,7 +19,7 @@ describe('at the table', () => {
       sinceOn: '2023-06',
     });
     visit = await bookAnyTime({ clientId: client, focus: ['arm.left'] });
-    await post(`/api/visits/${visit}/check`, { answers: allNo });
+    await admit(visit);
     page = await open(browser, `${app}/visits/${visit}/table`);
   });
   afterAll(() => browser.close());

@@ -1,7 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { allNo } from '../api/answers';
-import { bookAnyTime, call, post } from '../api/client';
+import { admit, bookAnyTime, call, post } from '../api/client';
 import { control, follow, go, gone, textOf, until, words } from './browser';
 import { ownHouse } from './own-house';
 
@@ -22,7 +21,7 @@ describe('a whole treatment', () => {
       expect((await post(`/api/clients/${id}/findings`, given, house.url)).status).toBe(200);
     }
     const visit = await bookAnyTime({ clientId: id, focus: [focus], purpose: 'wellness', therapistId }, house.url);
-    await post(`/api/visits/${visit}/check`, { answers: allNo }, house.url);
+    await admit(visit, house.url);
     return visit;
   };
   /** Ticks protocols in the dialog, leaving nothing else ticked, and plans them. */
@@ -81,7 +80,7 @@ describe('a whole treatment', () => {
     expect(await parts()).toEqual([before[1], before[0], ...before.slice(2)]);
     await words(page, 'stored');
     // What is given face down goes to the very end: a second turn, shown, and mended with one key.
-    const prone = (await parts()).find((id) => id?.endsWith('/back'));
+    const prone = (await parts()).find((id) => id?.includes('/leg-back') || id?.endsWith('/back'));
     for (let i = 0; i < before.length - 1; i += 1) {
       await page.focus(`[data-row="${prone}"]`);
       await page.keyboard.down('Alt');

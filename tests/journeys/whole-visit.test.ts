@@ -84,7 +84,7 @@ describe('the first visit, end to end', () => {
   });
 
   it('is rearranged by keyboard alone, shows what breaks and mends it with one key', async () => {
-    await (await step(page, '20. Left outer side of knee')).focus();
+    await (await step(page, '21. Left outer side of knee')).focus();
     await page.keyboard.down('Alt');
     for (let i = 0; i < 4; i += 1) await page.keyboard.press('ArrowUp');
     await page.keyboard.up('Alt');
@@ -102,12 +102,12 @@ describe('the first visit, end to end', () => {
   it('leads through the steps by foot switch, also while the server is dead, and resumes where it was', async () => {
     await words(page, 'press Space to begin');
     await page.keyboard.press('Space');
-    await words(page, 'step 1 of 46');
+    await words(page, 'step 1 of 55');
     await page.keyboard.press('PageDown');
     await page.keyboard.press('Enter');
-    await words(page, 'step 3 of 46');
+    await words(page, 'step 3 of 55');
     await page.keyboard.press('PageUp');
-    await words(page, 'step 2 of 46');
+    await words(page, 'step 2 of 55');
     await page.keyboard.press('p');
     await words(page, 'paused');
     await page.keyboard.press('p');
@@ -117,13 +117,13 @@ describe('the first visit, end to end', () => {
     await server.kill();
     await tread(page, 'PageDown', 1);
     await page.keyboard.press('s');
-    await words(page, 'step 5 of 46');
+    await words(page, 'step 5 of 55');
     await words(page, 'kept here');
     server = await startServer({ data, port: server.port });
     await words(page, 'all kept');
 
     await go(page, page.url());
-    await words(page, 'step 5 of 46');
+    await words(page, 'step 5 of 55');
     const visit = (await call('GET', `/api/visits/${/visits\/(\d+)/.exec(page.url())?.[1]}`, undefined, server.url))
       .body;
     const kinds = (visit.events as { kind: string; stepId: string }[]).map((e) => `${e.kind} ${e.stepId}`);

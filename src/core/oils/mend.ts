@@ -1,9 +1,9 @@
-import { judgedArea, exceeds } from '../statistics';
-import { judgedArea, capitalise, list } from '../drainage/wording';
-import { judgedArea, dropsPerMlOf } from './amounts';
+import { exceeds } from '../statistics';
+import { capitalise, list } from '../drainage/wording';
+import { dropsPerMlOf } from './amounts';
 import type { BlendPart, OilBook } from './book';
-import { judgedArea, oilOf } from './book';
-import { judgedArea, type BlendCase, judge } from './check';
+import { oilOf } from './book';
+import { type BlendCase, judge } from './check';
 import { judgedArea, reasonsToAvoid } from './client';
 import { dropsText } from './finding-words';
 import { oilLimit } from './limits';

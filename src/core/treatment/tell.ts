@@ -107,8 +107,8 @@ export function tellStep(
     changes,
     setupSeconds: changes.length > 0 ? block.changes.reduce((sum, { seconds }) => sum + seconds, 0) : undefined,
     fit: {
-      min: technique.repetitions.min,
-      max: technique.repetitions.max,
+      min: Math.min(technique.repetitions.min, step.repetitions),
+      max: Math.max(technique.repetitions.max, step.repetitions),
       secondsPerRepetition: repetitionSecondsOf(step),
       isStretchable: isStretchable(step),
     },

@@ -66,7 +66,7 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
             </>
           )}
           {isDrained && <h2>Ways out</h2>}
-          {plan.plan.exits.map((exit) => (
+          {(isDrained ? plan.plan.exits : []).map((exit) => (
             <p key={exit.to}>
               <strong>
                 {capitalise(shortLabel(anatomy, exit.to))}, {Math.round(exit.share * 100)} %.
@@ -74,18 +74,22 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
               {exit.why}
             </p>
           ))}
-          {plan.plan.rejected.map((rejected) => (
+          {(isDrained ? plan.plan.rejected : []).map((rejected) => (
             <p key={rejected.to}>
               <strong>Not the {shortLabel(anatomy, rejected.to)}.</strong> {rejected.why}
             </p>
           ))}
-          <h2>Mind</h2>
-          <ul>
-            {plan.plan.reasons.map((reason) => (
-              <li key={reason.text}>{reason.text}</li>
-            ))}
-          </ul>
-          {plan.plan.waiting.length > 0 && (
+          {isDrained && (
+            <>
+              <h2>Mind</h2>
+              <ul>
+                {plan.plan.reasons.map((reason) => (
+                  <li key={reason.text}>{reason.text}</li>
+                ))}
+              </ul>
+            </>
+          )}
+          {isDrained && plan.plan.waiting.length > 0 && (
             <p>Has to wait: {list(plan.plan.waiting.map((id) => shortLabel(anatomy, id)))}.</p>
           )}
         </section>

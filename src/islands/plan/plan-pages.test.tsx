@@ -21,6 +21,7 @@ const visitAt = (stage: StageOrEnd, change: Partial<VisitView> = {}): VisitView 
   purpose: 'swelling',
   work: 'drainage, left leg · swelling',
   holds: null,
+  missing: [],
   client: { id: 3, name: 'Zoë Ahorn', age: 56, about: '' },
   therapist: {
     id: 1,

@@ -70,19 +70,28 @@ const keysOf: Readonly<Record<(typeof walked)[number], readonly Shortcut[]>> = {
   ],
 };
 
+/** What of the asking is missing, for a visit that has not begun at the table. */
+function missingWords({ missing, events }: VisitView): string | undefined {
+  if (missing.length === 0 || events.length > 0) return undefined;
+  const names = { intake: 'intake', consent: 'consent', check: 'check' } as const;
+  return `${missing.map(({ gate }) => names[gate]).join(', ')} missing`;
+}
+
 /** Client and stage of a visit, the same on each of its views. */
 export function VisitHead({ visit, here, stage = visit.stage }: Props) {
   const reached = stage === 'done' ? stages.length : stages.indexOf(stage as Stage);
   const stones = walked.map((name): Stone => {
     const isHere = name === here;
     const isPassed = stage === 'done' || stages.indexOf(name) < Math.max(reached, stages.indexOf(here));
-    const isDone = !isHere && isPassed && (name !== 'measure' || visit.before !== null);
+    const missing = name === 'ask' ? missingWords(visit) : undefined;
+    const isDone = !isHere && isPassed && missing === undefined && (name !== 'measure' || visit.before !== null);
     const isClosed = stage === 'stopped' && name !== 'ask' && !isHere;
     return {
       name: names[name],
       href: `/visits/${visit.id}/${name}`,
       state: isHere ? 'here' : isDone ? 'done' : 'ahead',
       isClosed,
+      missing: isHere || !isPassed ? undefined : missing,
     };
   });
   return (

@@ -6,7 +6,7 @@ import type { LimitKey } from '../../core/screening/tables';
 import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
 import { changeClient, findClient, toClientData } from '../repositories/clients';
-import { endFinding, insertFinding, listFindings } from '../repositories/findings';
+import { endFinding, insertFinding, listFindings, type StoredFinding } from '../repositories/findings';
 import {
   endOverride,
   insertConsent,
@@ -27,8 +27,8 @@ type Answered = { readonly kind: 'saved'; readonly state: AskState } | SaveRefus
 
 /**
  * Keeps answers as they are given. A yes puts the finding on the record, with its place and date still to be asked;
- * “not sure” does too, and counts as so until it has been cleared up; a no ends what was there, a client's no only what
- * the client had said.
+ * “not sure” does too, and counts as so until it has been cleared up; a no never ends what is on the record, and the
+ * contradiction is asked.
  */
 export async function answerIntake(
   db: Db,
@@ -61,8 +61,9 @@ export async function answerIntake(
     for (const { condition, answer } of input.answers) {
       const mine = known.filter((finding) => finding.id === condition);
       if (answer === 'no') {
-        // A client's no does not take off the record what a therapist put there; it is shown as a contradiction.
-        const ended = mine.filter((finding) => source === 'therapist' || finding.source === 'client');
+        // An answer never takes a finding off the record: the contradiction is asked. Only a yes of today that was
+        // never more than a yes is a slip of the finger.
+        const ended = mine.filter((finding) => isBareAnswer(finding, day) && (source === 'therapist' || finding.source === 'client'));
         for (const finding of ended) await endFinding(trx, clientId, finding.key, by, now, 'answered no');
       } else if (mine.length === 0) {
         await insertFinding(trx, clientId, { id: condition, isUnsure: answer === 'unsure', source }, by, now);
@@ -77,6 +78,14 @@ export async function answerIntake(
   });
   return stateAfter(db, visitId);
 }
+
+/** A finding that says nothing but yes, or not sure, and was answered on the day itself. */
+const isBareAnswer = (finding: StoredFinding, day: string) =>
+  isoDay(finding.recordedAt) === day &&
+  finding.sinceOn === null &&
+  finding.side === undefined &&
+  (finding.regions ?? []).length === 0 &&
+  !finding.clearance;
 
 /** Medicines, due date and birthday stand with the client's own data, so that a change keeps what was there before. */
 async function keepText(db: Db, clientId: number, input: IntakeInput, by: number | null, now: string): Promise<void> {

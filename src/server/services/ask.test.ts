@@ -69,9 +69,17 @@ describe('the intake', () => {
     const state = await answer([{ condition: 'nodes-removed-inguinal', answer: 'no' }], 'client');
     expect(await onRecord()).toEqual(['nodes-removed-inguinal']);
     expect(state.contradictions.join()).toContain('“no” on the tablet');
-    const cleared = await answer([{ condition: 'nodes-removed-inguinal', answer: 'no' }]);
-    expect(await onRecord()).toEqual([]);
-    expect(cleared.contradictions).toEqual([]);
+    const still = await answer([{ condition: 'nodes-removed-inguinal', answer: 'no' }]);
+    expect(await onRecord()).toEqual(['nodes-removed-inguinal']);
+    expect(still.contradictions.join()).toMatch(/On the record: .* still so\?/);
+  });
+
+  it('takes back a yes of today that was never more than a yes, and nothing else', async () => {
+    await answer([{ condition: 'rosacea', answer: 'yes' }]);
+    expect(await onRecord()).toContain('rosacea');
+    const after = await answer([{ condition: 'rosacea', answer: 'no' }]);
+    expect(await onRecord()).not.toContain('rosacea');
+    expect(after.contradictions).toEqual([]);
   });
 
   it('works out the trimester from the due date, and refuses one that fits no pregnancy', async () => {

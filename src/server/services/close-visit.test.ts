@@ -1,12 +1,10 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { allNo } from '../../../tests/api/answers';
 import { defaultSchool } from '../../core/drainage/case';
 import { ClosingInput } from '../../contracts/closing';
 import type { TableEvent } from '../../core/table/progress';
 import { noteFrom } from '../../core/visit/note-doc';
-import { answerCheck } from './answer-check';
 import { finishVisit, saveClosing, saveFeedback } from './close-visit';
-import { actor, closing, now, openHouse, type TestHouse } from './fixtures';
+import { actor, closing, now, openHouse, type TestHouse, admit } from './fixtures';
 import { makePlan } from './make-plan';
 import { readClose } from './read-close';
 import { readDay } from './read-day';
@@ -23,7 +21,7 @@ const store = (given: Parameters<typeof closing>[0]) => saveClosing(house.db, ho
 
 /** Plans the visit and gives its first step, up to the end. */
 async function giveIt() {
-  await answerCheck(house.db, house.visit, { answers: allNo }, actor);
+  await admit(house.db, house.visit);
   await makePlan(house.db, house.visit, { school: defaultSchool, minutes: 45, fill: false, basedOn: 0 }, actor);
   const at = now.toISOString();
   const event = (kind: TableEvent['kind'], stepId: string | null): TableEvent => ({

@@ -3,11 +3,17 @@ import { ClosingInput } from '../../contracts/closing';
 import { TapingInput } from '../../contracts/record';
 import { type Db, openDatabase } from '../db/connection';
 import { insertTherapist } from '../repositories/people';
+import { screeningBook } from '../../catalogue/screening/screening';
+import { answerCheck } from './answer-check';
+import { answerIntake, signConsent } from './answer-intake';
 import { bookVisit } from './booking';
 import { addFinding } from './findings';
+import { readWording } from './read-ask';
+import { readVisitFrame } from './read-visit';
 import { addClient } from './save-client';
 import { saveTaping } from './save-taping';
 import { setUpHouse } from './set-up-house';
+import { visitCheckFor } from './visit-check';
 
 /** A small house for tests: an owner who is certified, a massage therapist, and one client with a finding. */
 
@@ -107,3 +113,25 @@ export const tapeLegs = (db: Db, visit: number, change: Partial<z.input<typeof T
 
 /** The swollen leg, so much thicker everywhere. */
 export const larger = (byCm: number) => legs.affected.map((girth) => girth + byCm);
+
+const intakeConditions = [...screeningBook.conditions.values()].filter(({ askAt }) => askAt.includes('intake'));
+
+/** All that is asked before the table: what is not on record is answered no, the consent signed, the check without a yes. */
+export async function admit(db: Db, visitId: number, by: typeof actor = actor): Promise<void> {
+  const visit = await readVisitFrame(db, visitId);
+  if (!visit) throw new Error(`no visit ${visitId}`);
+  const found = new Set(visit.stored.map(({ id }) => id));
+  const answers = intakeConditions
+    .filter(({ id }) => !found.has(id))
+    .map(({ id }) => ({ condition: id, answer: 'no' as const }));
+  if (visit.isFirst) {
+    await answerIntake(db, visitId, { answers }, by);
+    const { version } = await readWording(db);
+    const signed = { areas: [], signer: 'client', name: visit.client.name, drawing: null, wordingVersion: version } as const;
+    const consent = await signConsent(db, visitId, { ...signed, areas: [] }, by);
+    if (consent.kind !== 'saved') throw new Error(JSON.stringify(consent));
+  }
+  const { flags, still, today, others } = visitCheckFor(visit);
+  const asked = [...flags, ...still, ...today, ...others].map(({ id }) => [id, 'no'] as const);
+  await answerCheck(db, visitId, { answers: Object.fromEntries(asked) }, by);
+}

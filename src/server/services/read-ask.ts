@@ -55,15 +55,16 @@ async function stateOf(db: Db, visit: VisitRecord): Promise<AskState> {
     contradictions: [
       ...contradictionsIn(visit.findings).map(([a, b]) => `${a.label} and ${b.label}`),
       ...visit.findings
-        .filter(({ id, source }) => source === 'therapist' && isDenied(intake.get(id)))
-        .map(({ label }) => `${label}, on the record, and the client’s “no” on the tablet`),
+        .filter(({ id }) => intake.get(id)?.answer === 'no')
+        .map(({ id, label }) =>
+          intake.get(id)?.source === 'client'
+            ? `${label}, on the record, and the client’s “no” on the tablet`
+            : `On the record: ${label}. Answered “no” now: still so?`,
+        ),
     ],
     screening: viewScreening(screenCase(screeningCaseOf(visit)), visit.therapist.qualifications, overrides),
   };
 }
-
-const isDenied = (given: { readonly answer: string; readonly source: string } | undefined) =>
-  given?.answer === 'no' && given.source === 'client';
 
 /** What the Ask view opens with. @returns undefined when there is no such visit */
 export async function readAsk(db: Db, visitId: number): Promise<AskView | undefined> {

@@ -27,6 +27,7 @@ import { clockTime, isoDay, longDay, shortDay } from './house-clock';
 import { screenCase, type ScreeningCase, screenDrainage } from './screen-visit';
 import { readVolumeSettings, withVolume } from './taping-volume';
 import { readIrritated } from './skin-today';
+import { readGates } from './visit-gates';
 import { readVisitBlends } from './visit-blends';
 import { holdsOf, modalitiesOf, workOf } from './visit-holds';
 
@@ -201,8 +202,9 @@ export async function readVisit(db: Db, id: number): Promise<VisitView | undefin
 export async function completeVisit(db: Db, record: VisitRecord): Promise<VisitView> {
   const { stored, overrides, modalities, medicines, irritated, dueOn, ...frame } = record;
   const { id } = frame;
-  const [settings, measuring, tapings, last, plan, events, lead, closing, blends, signatures, asideCount, therapists] =
+  const [missing, settings, measuring, tapings, last, plan, events, lead, closing, blends, signatures, asideCount, therapists] =
     await Promise.all([
+      readGates(db, record),
       readVolumeSettings(db, frame.client.id),
       findMeasuring(db),
       listTapingsOfVisit(db, id),
@@ -222,6 +224,7 @@ export async function completeVisit(db: Db, record: VisitRecord): Promise<VisitV
   };
   return {
     ...frame,
+    missing,
     volumeSettings: settings,
     volumeUnit: measuring.volumeUnit,
     before: newest('before'),

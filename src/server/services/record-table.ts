@@ -7,6 +7,7 @@ import type { TreatmentView } from '../../contracts/treatment-views';
 import type { TableLead, TableNow } from '../../contracts/visit-views';
 import type { FieldError } from '../../core/result';
 import { rankOf } from '../../core/screening/tables';
+import { gatesInWords } from '../../core/visit/gates';
 import { stopsTreatment } from '../../core/swelling/referral';
 import type { TableEvent } from '../../core/table/progress';
 import type { Db } from '../db/connection';
@@ -14,6 +15,7 @@ import { insertAudit } from '../repositories/audit';
 import { findLead, insertEvents, listEvents, setLead } from '../repositories/table-events';
 import { findVisit, latestPlan } from '../repositories/visits';
 import { readFlags } from './raise-flags';
+import { readGates } from './visit-gates';
 import { readVisitFrame, toPlanView } from './read-visit';
 import { type Actor, type SaveRefusal, advance } from './saving';
 
@@ -33,6 +35,9 @@ export async function readyForTable(db: Db, visitId: number): Promise<readonly F
         message: `${referralWords[stopping.level].label}: ${stopping.why}. Close it with a note first.`,
       },
     ];
+  const missing = await readGates(db, visit);
+  if (missing.length > 0)
+    return [{ path: missing[0]?.gate ?? 'check', message: `Before the table: ${gatesInWords(missing)}.` }];
   if (view.isStale)
     return [{ path: 'plan', message: 'Findings or therapist have changed since this plan was made: plan again.' }];
   if (view.treatment) return readyTreatment(view.treatment, view.reason);

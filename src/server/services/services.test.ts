@@ -7,7 +7,7 @@ import type { Db } from '../db/connection';
 import { answerCheck } from './answer-check';
 import { finishVisit, saveClosing } from './close-visit';
 import { addFinding, removeFinding } from './findings';
-import { actor, book as bookIn, closing, finding, now, openHouse, taping } from './fixtures';
+import { actor, book as bookIn, closing, finding, now, openHouse, taping, admit } from './fixtures';
 import { handOver } from './hand-over';
 import { makePlan, rearrangeCourse } from './make-plan';
 import { changeOf, findClients, readClient } from './read-client';
@@ -168,6 +168,7 @@ describe('the plan', () => {
   beforeEach(() => answerCheck(db, visit, { answers: allNo }, actor));
 
   it('is stale once a finding is added, and fresh when made again', async () => {
+    await admit(db, visit);
     await makePlan(db, visit, { ...wish, basedOn: 0 }, actor);
     expect((await readVisit(db, visit))?.plan?.isStale).toBe(false);
     await addFinding(db, client, finding({ id: 'scar-mature', crosses: [['pubic.left', 'pubic.right']] }), actor);
@@ -179,6 +180,7 @@ describe('the plan', () => {
   });
 
   it('keeps who rearranged it, and why a broken rule stays', async () => {
+    await admit(db, visit);
     const made = await makePlan(db, visit, { ...wish, basedOn: 0 }, actor);
     if (made.kind !== 'saved') throw new Error(made.kind);
     const order = made.plan.steps.map((step) => step.id).reverse();
@@ -200,7 +202,7 @@ describe('the plan', () => {
 
   it('is not carried out by hands that may not, until it is handed over', async () => {
     const other = await book(1, 2);
-    await answerCheck(db, other, { answers: allNo }, actor);
+    await admit(db, other);
     await makePlan(db, other, { ...wish, basedOn: 0 }, actor);
     expect(await readyForTable(db, other)).toMatchObject([{ path: 'plan' }]);
     expect((await handOver(db, other, 77, actor)).kind).toBe('refused');
@@ -226,8 +228,21 @@ describe('the table', () => {
   });
 
   beforeEach(async () => {
-    await answerCheck(db, visit, { answers: allNo }, actor);
+    await admit(db, visit);
     await makePlan(db, visit, { ...wish, basedOn: 0 }, actor);
+  });
+
+  it('does not begin before what is asked has been asked, whoever goes there by address', async () => {
+    const other = await book(3);
+    await makePlan(db, other, { ...wish, basedOn: 0 }, actor);
+    const begun = await recordEvents(db, other, { deviceId: 'the-table', events: [event('z', 'start', 's1')] }, actor);
+    expect(begun).toMatchObject({ kind: 'refused', errors: [{ path: 'check' }] });
+    await db.deleteFrom('consent').execute();
+    await db.deleteFrom('intake_answer').execute();
+    const first = await readyForTable(db, visit);
+    expect(first?.[0]?.path).toBe('intake');
+    expect(first?.[0]?.message).toMatch(/the full intake \(\d+ open\) and consent/);
+    expect((await readVisit(db, visit))?.missing.map(({ gate }) => gate)).toEqual(['intake', 'consent']);
   });
 
   it('stores each event once, in the order of arrival, and moves the visit on', async () => {

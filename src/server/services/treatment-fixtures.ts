@@ -5,7 +5,7 @@ import type { TreatmentView } from '../../contracts/treatment-views';
 import type { TableEvent } from '../../core/table/progress';
 import type { TableStep } from '../../core/table/table-step';
 import { bookVisit } from './booking';
-import { actor, type TestHouse } from './fixtures';
+import { actor, admit, type TestHouse } from './fixtures';
 import { makeTreatment } from './make-treatment';
 import { recordEvents } from './record-table';
 import { saveObservation } from './save-observation';
@@ -76,6 +76,7 @@ export async function seen(
 
 /** Every step of a plan, one after the other, to the end of the visit. */
 export async function follow({ db }: TestHouse, visit: number, steps: readonly TableStep[]): Promise<void> {
+  await admit(db, visit);
   const at = actor.now.toISOString();
   const events = steps.flatMap((step, i): TableEvent[] => [
     { id: `follow-${visit}-${i}-start`, kind: 'start', stepId: step.id, at, planVersion: 1 },

@@ -4,7 +4,7 @@ import { shippedLibrary } from '../../catalogue/library/library';
 import { howOf, type TableStep, titleOf } from '../../core/table/table-step';
 import { setStage } from '../repositories/visits';
 import { addFinding } from './findings';
-import { actor, book, finding, openHouse, type TestHouse } from './fixtures';
+import { actor, book, finding, openHouse, type TestHouse, admit } from './fixtures';
 import { makeTreatment } from './make-treatment';
 import { offerTreatments } from './offer-treatments';
 import { readVisit } from './read-visit';
@@ -48,6 +48,7 @@ describe('a whole treatment', () => {
   });
 
   it('takes the therapist’s own order, keeps a reason, and says when the client has changed', async () => {
+    await admit(house.db, visit);
     const best = await plan(['dry-brush-body', 'oil-leg-foot-belly-arm'], { minutes: 150 });
     const order = best.treatment.blocks.map(({ id }) => id).reverse();
     const broken = await plan(['dry-brush-body', 'oil-leg-foot-belly-arm'], { minutes: 150, order, basedOn: 1 });
@@ -74,6 +75,7 @@ describe('a whole treatment', () => {
     const unknown = await makeTreatment(house.db, visit, wish(['moonwalk']), actor);
     expect(unknown).toMatchObject({ kind: 'refused', errors: [{ path: 'choices.0.protocol' }] });
     expect(await makeTreatment(house.db, 999, wish(['belly']), actor)).toEqual({ kind: 'not-found' });
+    await admit(house.db, visit);
     await plan(['face-drainage']);
     expect(await makeTreatment(house.db, visit, wish(['belly']), actor)).toEqual({ kind: 'edited-elsewhere' });
     const [first] = (await readVisit(house.db, visit))?.plan?.steps ?? [];
@@ -136,6 +138,7 @@ describe('a whole treatment', () => {
       treatment.leftOut.find(({ what }) => what.startsWith('Circle with a pinch') && what.includes('cheek'))?.why,
     ).toContain('Redness 3 of 4');
     // Seen after planning, it sends the plan back before the table.
+    await admit(house.db, visit);
     await seen(house, visit, { kind: 'bruising', place: 'jaw.left', value: { grade: 1, sizeMm: null } });
     expect((await readVisit(house.db, visit))?.plan?.isStale).toBe(true);
     expect(await readyForTable(house.db, visit)).toMatchObject([{ path: 'plan' }]);
@@ -168,6 +171,7 @@ describe('every protocol, by whoever may give it', () => {
       await mayAll(house);
       for (const [i, minutes] of [30, 60, 90].entries()) {
         visit = await bookFor(house, 8 * (i + 1));
+        await admit(house.db, visit);
         const { treatment, steps } = await plan(protocols, { minutes });
         expect(treatment.blocks.length).toBeGreaterThan(0);
         expect([treatment.fits, treatment.totalSeconds <= minutes * 60]).toEqual([true, true]);

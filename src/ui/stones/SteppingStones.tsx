@@ -6,6 +6,8 @@ export interface Stone {
   readonly state: 'done' | 'here' | 'ahead';
   /** Shown but not to be stepped on yet. */
   readonly isClosed?: boolean;
+  /** What is still to be done there, in a few words. */
+  readonly missing?: string | undefined;
 }
 
 /** Where a visit stands, as stepping stones. */
@@ -26,6 +28,7 @@ export function SteppingStones({ stones }: { readonly stones: readonly Stone[] }
               </svg>
               <span>{stone.name}</span>
               {stone.state === 'done' && <span className="visually-hidden">, done</span>}
+              {stone.missing && <small>{stone.missing}</small>}
             </a>
           </li>
         ))}
