@@ -22,7 +22,11 @@ export const TreatmentRequest = z.object({
   ...judgedCase,
   protocols: z.array(id).min(1, 'Choose at least one protocol.').max(8),
   focus: z.array(placeId).max(200).default([]),
-  minutes: z.number().min(1, 'A visit lasts at least 1 minute.').max(480, 'A visit lasts at most 480 minutes.').default(60),
+  minutes: z
+    .number()
+    .min(1, 'A visit lasts at least 1 minute.')
+    .max(480, 'A visit lasts at most 480 minutes.')
+    .default(60),
   form: z.enum(['whole', 'short']).default('whole'),
   hands: z.enum(['one-side-first', 'both-alike']).default('one-side-first'),
   fill: z.boolean().default(false),

@@ -247,6 +247,9 @@ export const PlanWishInput = z.object({
     .min(1, 'A visit lasts at least 1 minute.')
     .max(longestVisitMinutes, `A visit lasts at most ${longestVisitMinutes} minutes.`),
   fill: z.boolean(),
+  /** Groups that closed ways shall go to, or not go to; lawful ones only. */
+  use: z.array(z.string().min(1).max(60)).max(6).default([]),
+  refuse: z.array(z.string().min(1).max(60)).max(6).default([]),
   basedOn: z.number().int().min(0),
 });
 export type PlanWishInput = z.infer<typeof PlanWishInput>;

@@ -15,6 +15,8 @@ export const TableEventInput = z
     number: z.number().int().positive().optional(),
     /** With a `mark`. */
     mark: z.enum(markKinds, `One of ${markKinds.join(', ')}.`).optional(),
+    /** With a `mark`, where the step is on both sides. */
+    side: z.enum(['left', 'right', 'both'], 'A side is left, right or both.').optional(),
     /** With a `refit`: all that differs from the plan from then on. */
     change: z
       .object({

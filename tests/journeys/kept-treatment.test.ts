@@ -114,7 +114,9 @@ describe('a facial from its lines to the table', () => {
 
   it('offers to shorten, leave out or run over when time runs short, and puts it back', async () => {
     const { plan } = await stored();
-    const begun = new Date(Date.now() - 12 * 60_000).toISOString();
+    // Later by ten minutes than the plan has to spare.
+    const spareSeconds = plan.treatment.availableSeconds - plan.treatment.totalSeconds;
+    const begun = new Date(Date.now() - (spareSeconds + 600) * 1000).toISOString();
     const event = { id: 'late-start-1', kind: 'start', stepId: plan.steps[0].id, at: begun, planVersion: plan.version };
     expect(
       (await post(`/api/visits/${visit}/events`, { deviceId: 'another-tablet', events: [event] }, house.url)).status,

@@ -1,8 +1,8 @@
 import type { Page } from 'puppeteer-core';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { allNo } from '../api/answers';
-import { call, post, visitOf } from '../api/client';
-import { control, go, noteOf, textOf, tread, until, words } from './browser';
+import { admit, bookAnyTime, call, post, visitOf } from '../api/client';
+import { control, go, gone, noteOf, textOf, tread, until, words } from './browser';
 import { ownHouse } from './own-house';
 
 /** One key for what is felt or said at the table; what it does to the rest, and where it stands afterwards. */
@@ -118,5 +118,32 @@ describe('marks at the table', () => {
       house.url,
     );
     expect([bad.status, bad.body.errors[0].path]).toEqual([400, 'events.0.mark']);
+  });
+
+  it('ask for the side in a step on both, keep what is said, and leave open what is not', async () => {
+    const client = (await post('/api/clients', { name: 'Seite Gefragt', bornOn: '1980-01-01' }, house.url)).body.id;
+    visit = await bookAnyTime({ clientId: client, focus: ['face'] }, house.url);
+    await admit(visit, house.url);
+    const made = await post(
+      `/api/visits/${visit}/treatment`,
+      { choices: [{ id: 'c1', protocol: 'relaxing-face' }], minutes: 30, basedOn: 0 },
+      house.url,
+    );
+    expect(made.status).toBe(200);
+    await go(page, `${house.url}/visits/${visit}/table`);
+    await page.keyboard.press('Space');
+    await page.keyboard.press('1');
+    await words(page, 'tighter here: which side?');
+    await page.keyboard.press('ArrowRight');
+    await gone(page, 'which side?');
+    await page.keyboard.press('2');
+    await words(page, 'redness: which side?');
+    await new Promise((resolve) => setTimeout(resolve, 4200));
+    await gone(page, 'which side?');
+    const sides = async () =>
+      (await events())
+        .filter(({ kind }: { kind: string }) => kind === 'mark')
+        .map(({ mark, side }: { mark: string; side?: string }) => `${mark} ${side ?? 'not said'}`);
+    await expect.poll(sides).toEqual(['tighter not said', 'tighter right', 'redness not said']);
   });
 });

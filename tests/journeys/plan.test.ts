@@ -39,6 +39,21 @@ describe('the plan', () => {
     await page.close();
   }, 60_000);
 
+  it('lets a way be left out or taken by hand, and goes back to the planner’s choice', async () => {
+    const id = await preparedVisit('Weg Wahl', 1);
+    const page = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
+    await words(page, 'Ways out');
+    await control(page, 'button', 'Do without the right groin nodes').click();
+    await words(page, 'Back to the planner’s choice');
+    await words(page, '100 %');
+    await control(page, 'button', 'Use the right groin nodes, too').click();
+    await words(page, '58 %');
+    await control(page, 'button', 'Back to the planner’s choice').click();
+    await gone(page, 'Back to the planner’s choice');
+    await words(page, '42 %');
+    await page.close();
+  }, 60_000);
+
   it('tells a second tab that the plan was saved elsewhere, and overwrites nothing', async () => {
     const id = await preparedVisit('Zwei Fenster', 1);
     const one = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);

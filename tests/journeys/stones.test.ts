@@ -97,7 +97,8 @@ describe('stones', () => {
     await go(page, `${house.url}/visits/${visit}/table`);
     await page.keyboard.press('Space');
     // First the skin is oiled; then the first stones are taken.
-    for (let i = 0; i < 8 && !(await textOf(page)).includes('out of the bath.'); i += 1) await tread(page, 'PageDown', 1);
+    for (let i = 0; i < 8 && !(await textOf(page)).includes('out of the bath.'); i += 1)
+      await tread(page, 'PageDown', 1);
     await words(page, 'out of the bath.');
     await call('POST', '/api/devices/stone-bath', { fault: 'text', skipS: 10 }, house.url);
     await words(page, 'The thermometer says “Err 3”. Measure by hand');

@@ -132,7 +132,7 @@ describe('the first visit, end to end', () => {
   });
 
   it('closes with feedback and a second tape run', async () => {
-    await tread(page, 'PageDown', 42);
+    await tread(page, 'PageDown', 51);
     await words(page, 'All done');
     await words(page, 'all kept');
     await follow(page, 'link', 'Look again and close');

@@ -57,7 +57,9 @@ const segmentsDrained = (anatomy: Anatomy, survey: Survey, limb: string) =>
   new Set(
     [...survey.routes.keys()].flatMap((id) => {
       const territory = anatomy.territories.get(id);
-      return territory?.segment !== undefined && `${territory.part}.${territory.side}` === limb ? [territory.segment] : [];
+      return territory?.segment !== undefined && `${territory.part}.${territory.side}` === limb
+        ? [territory.segment]
+        : [];
     }),
   ).size;
 

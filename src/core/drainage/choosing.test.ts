@@ -43,7 +43,10 @@ describe('choosing the ways', () => {
     [{ use: ['thigh-upper-outer.left'] }, 'use.0', 'no node group'],
   ])('refuses %o by its field, with the reason', (change, path, words) => {
     const errors = chosen(change) as readonly { path: string; message: string }[];
-    expect(errors.some((one) => one.path === path && one.message.includes(words)), JSON.stringify(errors)).toBe(true);
+    expect(
+      errors.some((one) => one.path === path && one.message.includes(words)),
+      JSON.stringify(errors),
+    ).toBe(true);
   });
 });
 
@@ -121,7 +124,11 @@ describe('two limbs', () => {
 
 describe('the roller', () => {
   it('is not led round by a group that its way never touches', () => {
-    const roller = { school: { hand: 'roller' }, findings: [{ id: 'nodes-removed-neck', side: 'left' }], ...certified } as const;
+    const roller = {
+      school: { hand: 'roller' },
+      findings: [{ id: 'nodes-removed-neck', side: 'left' }],
+      ...certified,
+    } as const;
     const lower = planOf(['chin.left', 'jaw.left'], roller);
     expect(lower.reasons.map(({ rule }) => rule)).toContain('natural');
   });

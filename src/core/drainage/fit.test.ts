@@ -29,7 +29,10 @@ describe('fitting a course', () => {
   const least = courseSeconds(course, ({ min }) => min);
   const usual = courseSeconds(course, (range) => range.usual);
   const seconds = (repetitions: readonly number[]) =>
-    course.reduce((sum, step, i) => sum + stepSeconds(step.kind, repetitions[i] ?? 0, step.placements, step.stretches), 0);
+    course.reduce(
+      (sum, step, i) => sum + stepSeconds(step.kind, repetitions[i] ?? 0, step.placements, step.stretches),
+      0,
+    );
 
   it('takes the usual where there is time, and no more unless it is told to fill', () => {
     expect(fitCourse(course, usual * 2, false)).toEqual(course.map(({ range }) => range.usual));
@@ -51,7 +54,8 @@ describe('fitting a course', () => {
           const now = fitted[i] ?? 0;
           expect(now).toBeGreaterThanOrEqual(range.min);
           if (now >= range.usual) return;
-          const more = stepSeconds(kind, now + 1, placements, stretches) - stepSeconds(kind, now, placements, stretches);
+          const more =
+            stepSeconds(kind, now + 1, placements, stretches) - stepSeconds(kind, now, placements, stretches);
           expect(used + more).toBeGreaterThan(budget);
         });
       }),

@@ -82,9 +82,7 @@ export function settle(
       seconds: stepSeconds(draft.kind, times, draft.placements, stretches),
       why: whyInWords(anatomy, draft.place, draft.toward, because),
       cautions:
-        draft.kind === 'turn'
-          ? []
-          : cautionsFor(anatomy, read, draft.kind, [draft.place, ...draft.via], draft.toward),
+        draft.kind === 'turn' ? [] : cautionsFor(anatomy, read, draft.kind, [draft.place, ...draft.via], draft.toward),
     };
   });
 }

@@ -118,8 +118,7 @@ export function findPrecedences(
   }
   for (const stimulate of steps.filter((step) => isStimulation(read, step))) {
     // The way round a knee is prepared only when the leg has come so far.
-    for (const prepare of prepares)
-      if (!isOnLeg(anatomy, prepare.place)) require(prepare, stimulate, 'stimulate-last');
+    for (const prepare of prepares) if (!isOnLeg(anatomy, prepare.place)) require(prepare, stimulate, 'stimulate-last');
   }
 
   const working = hands.filter((step) => step.kind !== 'close');
@@ -145,7 +144,9 @@ const isOnLeg = (anatomy: Anatomy, place: PlaceId) => anatomy.territories.get(pl
 /** Groups that are cleared once more at the end: the exits that something was led to, and both termini. */
 function toBeClosed(read: ReadCase, survey: Survey, steps: readonly ArrangedStep[]): readonly PlaceId[] {
   const reached = new Set(
-    steps.flatMap((step) => (step.kind === 'carry' || step.kind === 'drain' ? [step.toward, survey.routes.get(step.place)?.to] : [])),
+    steps.flatMap((step) =>
+      step.kind === 'carry' || step.kind === 'drain' ? [step.toward, survey.routes.get(step.place)?.to] : [],
+    ),
   );
   const termini = (['left', 'right'] as const)
     .filter((side) => !isNeckExcluded(read.hindrances, side) && !read.hindrances.blocked.has(`terminus.${side}`))

@@ -72,7 +72,8 @@ export const phaseOf: Readonly<Record<Step['kind'], string>> = {
 export function phasesOf(steps: readonly Pick<Step, 'kind'>[]): readonly string[] {
   const lastDrain = steps.map((step) => step.kind).lastIndexOf('drain');
   const phase = (step: Pick<Step, 'kind'>, i: number): string => {
-    if (step.kind !== 'turn') return step.kind === 'breathe' && lastDrain >= 0 && i > lastDrain ? 'Close' : phaseOf[step.kind];
+    if (step.kind !== 'turn')
+      return step.kind === 'breathe' && lastDrain >= 0 && i > lastDrain ? 'Close' : phaseOf[step.kind];
     const next = steps[i + 1];
     return next ? phase(next, i + 1) : phaseOf.turn;
   };

@@ -2,7 +2,17 @@ import type { PlaceId } from '../anatomy/place';
 import type { Pressure } from '../screening/tables';
 import type { RuleId } from './rules';
 
-export const stepKinds = ['breathe', 'clear', 'prepare', 'soften', 'drain', 'carry', 'return', 'close', 'turn'] as const;
+export const stepKinds = [
+  'breathe',
+  'clear',
+  'prepare',
+  'soften',
+  'drain',
+  'carry',
+  'return',
+  'close',
+  'turn',
+] as const;
 export type StepKind = (typeof stepKinds)[number];
 
 /** How the client lies; `side`: where lying face down is out. */

@@ -127,7 +127,9 @@ export function surveyCase(
     if (!first) continue;
     routes.set(id, first);
     rerouted.add(id);
-    pooled.push(...chosen.map((route) => ({ ...route, unit: `rerouted ${territory.side}`, isLimb: false, rerouted: true })));
+    pooled.push(
+      ...chosen.map((route) => ({ ...route, unit: `rerouted ${territory.side}`, isLimb: false, rerouted: true })),
+    );
   }
   exits.push(...farthestOfEach(pooled));
 
@@ -153,7 +155,11 @@ function seatOf(
   const [seat, flank] = [`buttock.${root.side}`, `flank-lower.${root.side}`];
   const isByFlank = exits.some(({ path }) => path.includes(flank) && !path.includes(seat));
   const isThighWorked = members.some((id) => anatomy.territories.get(id)?.segment === 1);
-  return root.part === 'leg' && isByFlank && isThighWorked && !read.hindrances.closed.has(seat) && isOpenEdge(anatomy, read, seat, flank)
+  return root.part === 'leg' &&
+    isByFlank &&
+    isThighWorked &&
+    !read.hindrances.closed.has(seat) &&
+    isOpenEdge(anatomy, read, seat, flank)
     ? seat
     : undefined;
 }
@@ -290,7 +296,8 @@ function farthestOfEach(exits: readonly Exit[]): Exit[] {
 
 const cheapestOfEach = (routes: readonly Route[]): readonly Route[] => {
   const cheapest = new Map<PlaceId, Route>();
-  for (const route of routes) if (route.cost < (cheapest.get(route.to)?.cost ?? Infinity)) cheapest.set(route.to, route);
+  for (const route of routes)
+    if (route.cost < (cheapest.get(route.to)?.cost ?? Infinity)) cheapest.set(route.to, route);
   return [...cheapest.values()].sort((a, b) => a.cost - b.cost || (a.to < b.to ? -1 : 1));
 };
 

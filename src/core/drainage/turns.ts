@@ -70,7 +70,8 @@ function reachable(
   const limbs = new Set<string>();
   for (const step of steps) {
     // The way out is prepared before the limb that it serves: only what is drained waits for its limb.
-    const limb = step.kind === 'drain' || step.kind === 'soften' || step.kind === 'carry' ? limbOfStep(anatomy, step) : undefined;
+    const limb =
+      step.kind === 'drain' || step.kind === 'soften' || step.kind === 'carry' ? limbOfStep(anatomy, step) : undefined;
     const isEnding = step.kind === 'return' || step.kind === 'close' || step.kind === 'breathe';
     const mustWait =
       !lies(step) ||
@@ -98,7 +99,9 @@ function isAhead(
   if (waits.has(place) || (toward !== null && waits.has(toward))) return true;
   if (survey.routes.get(place)?.path.some((id) => waits.has(id))) return true;
   if (!survey.rerouted.has(place)) return false;
-  return survey.limbs.some((one) => one.limb === limb && one.exits.some(({ path }) => path.some((id) => waits.has(id))));
+  return survey.limbs.some(
+    (one) => one.limb === limb && one.exits.some(({ path }) => path.some((id) => waits.has(id))),
+  );
 }
 
 function limbOfStep(anatomy: Anatomy, { place }: DraftStep): string | undefined {

@@ -51,7 +51,8 @@ export function sheetFromLibrary(
     ...{ rule: one.reason.rule, technique: one.technique, places: one.places },
   }));
   const { blocked, closed } = findHindrances(anatomy, findings);
-  const mayTouch = (place: PlaceId) => !blocked.has(place) && !closed.has(place) && canReach(anatomy, place, wish.reach);
+  const mayTouch = (place: PlaceId) =>
+    !blocked.has(place) && !closed.has(place) && canReach(anatomy, place, wish.reach);
   const blocks = allowed.blocks.flatMap((block): TreatmentBlock[] => {
     const steps = block.steps.flatMap((step): TreatmentStep[] => {
       const places = step.places.filter(mayTouch);

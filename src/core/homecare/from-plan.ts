@@ -115,12 +115,7 @@ const toHomeStep = (step: Step): HomeStep => ({
   seconds: step.seconds,
 });
 
-function leftOutOf(
-  anatomy: Anatomy,
-  places: readonly PlaceId[],
-  why: string,
-  rule: string,
-): readonly HomeLeftOut[] {
+function leftOutOf(anatomy: Anatomy, places: readonly PlaceId[], why: string, rule: string): readonly HomeLeftOut[] {
   return [...new Set(places)].map((place) => ({
     ...{ what: shortLabel(anatomy, place), why, rule, technique: null, places: [place] },
   }));

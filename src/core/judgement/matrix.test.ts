@@ -31,7 +31,9 @@ function brought(id: string, random: () => number): Brought {
   const condition = screeningBook.conditions.get(id);
   const any = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
   const days = Math.floor(random() * 400);
-  const date = condition?.dated ? new Date(Date.UTC(2026, 10, 25) - days * 86_400_000).toISOString().slice(0, 10) : undefined;
+  const date = condition?.dated
+    ? new Date(Date.UTC(2026, 10, 25) - days * 86_400_000).toISOString().slice(0, 10)
+    : undefined;
   const place = random() < 0.8 ? any(territories) : undefined;
   return {
     id,
@@ -109,7 +111,8 @@ describe('pairs and triples of conditions', () => {
         blocks.flatMap(({ steps }) => steps).some(({ toward }) => toward !== undefined);
       // A way round goes over skin that the protocol itself does not touch: it is checked by the rules of drainage.
       if (led(more.blocks)) continue;
-      for (const place of placed(more.blocks)) expect(placed(less.blocks).has(place), `${protocol} ${place}`).toBe(true);
+      for (const place of placed(more.blocks))
+        expect(placed(less.blocks).has(place), `${protocol} ${place}`).toBe(true);
       const firmest = ({ blocks }: typeof more) =>
         Math.max(0, ...blocks.flatMap(({ steps }) => steps.map(({ pressure }) => strength.indexOf(pressure))));
       expect(firmest(more)).toBeLessThanOrEqual(firmest(less));

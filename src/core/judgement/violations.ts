@@ -109,7 +109,8 @@ function stepViolations(step: CheckedStep, judgement: Judgement): readonly Judge
 function brokenBy(step: CheckedStep, limits: Limits): readonly JudgementViolation['limit'][] {
   const broken: JudgementViolation['limit'][] = [];
   const { technique } = step;
-  if (limits.maxPressure && order.indexOf(step.pressure) > order.indexOf(limits.maxPressure)) broken.push('maxPressure');
+  if (limits.maxPressure && order.indexOf(step.pressure) > order.indexOf(limits.maxPressure))
+    broken.push('maxPressure');
   if (limits.skipTechniques?.includes(technique.id)) broken.push('skipTechniques');
   if (limits.noHeat && technique.traits.includes('heat')) broken.push('noHeat');
   if (limits.noCold && technique.traits.includes('cold')) broken.push('noCold');

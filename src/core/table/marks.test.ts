@@ -1,7 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { givenOf } from './given';
-import { isTimeToAsk, longerStay, markKinds, marksInWords, marksOf, markWords, withoutTechnique } from './marks';
+import {
+  asksForSide,
+  isTimeToAsk,
+  markedPlace,
+  longerStay,
+  markKinds,
+  marksInWords,
+  marksOf,
+  markWords,
+  withoutTechnique,
+} from './marks';
 import { noChange, replay, type TableEvent } from './progress';
 import { stepsAfter } from './refit';
 import type { TableStep } from './table-step';
@@ -45,6 +55,24 @@ describe('marks', () => {
     expect(words).toEqual(['Tighter at left calf (press, 14:00).', 'Redness at left calf (press, 14:00).']);
   });
 
+  it('asks for the side in a step on both, and keeps what was said, when it was said', () => {
+    const both = { ...step('a', 'Press'), told: { ...step('a', 'Press').told, places: ['cheek.left', 'cheek.right'] } };
+    const one = step('b', 'Press', 'cheek.right');
+    expect([asksForSide('tighter', both as TableStep), asksForSide('tighter', one)]).toEqual([true, false]);
+    expect([asksForSide('pain', both as TableStep), asksForSide('asked', both as TableStep)]).toEqual([false, false]);
+    const press = event('mark', 'a', 5, { mark: 'tighter' });
+    const labels = { place: (id: string) => id, region: (name: string) => name };
+    const where = (...events: readonly TableEvent[]) =>
+      marksOf(events).map((mark) => markedPlace(mark, both as TableStep, labels));
+    expect(where(press)).toEqual(['cheek, side not said']);
+    expect(where(press, event('mark', 'a', 7, { mark: 'tighter', side: 'right' }))).toEqual(['right cheek']);
+    const left = event('mark', 'a', 9, { mark: 'tighter', side: 'left' });
+    expect(where(press, event('mark', 'a', 7, { mark: 'tighter', side: 'right' }), left)).toEqual([
+      'cheek, both sides',
+    ]);
+    expect(marksOf([press, left])).toMatchObject([{ at: press.at, side: 'left' }]);
+  });
+
   it('pain takes the technique out of all that is still to come, and nothing else', () => {
     const { change, out } = withoutTechnique(steps, 0, noChange);
     expect(out.map(({ id }) => id)).toEqual(['c', 'e']);
@@ -79,7 +107,7 @@ describe('marks', () => {
     expect(isTimeToAsk(step('x', null, 'abdomen-upper', 'breathe'), 180, [])).toBe(false);
     expect(isTimeToAsk(here, 700, [])).toBe(false);
     for (const kind of ['asked', 'lighter', 'deeper'] as const)
-      expect(isTimeToAsk(here, 180, [{ kind, stepId: 'a', at: at(100) }])).toBe(false);
+      expect(isTimeToAsk(here, 180, [{ kind, stepId: 'a', at: at(100), side: null }])).toBe(false);
   });
 });
 

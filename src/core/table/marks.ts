@@ -1,3 +1,4 @@
+import { nameOf, type PlaceId, sideOf } from '../anatomy/place';
 import type { TableChange, TableEvent } from './progress';
 import type { TableStep } from './table-step';
 
@@ -35,27 +36,67 @@ export const markWords: Readonly<Record<MarkKind, MarkWords>> = {
   asked: { key: 'A', name: 'asked', note: 'Pressure was asked about and is right' },
 };
 
-/** Something that was marked: what, in which step, when. */
+export type MarkSide = 'left' | 'right' | 'both';
+
+/** Something that was marked: what, in which step, when, and on which side; null: the side was not said. */
 export interface Mark {
   readonly kind: MarkKind;
   readonly stepId: string;
   readonly at: string;
+  readonly side: MarkSide | null;
 }
 
-/** Marks in the order in which they were made; the same one twice in a step counts once. */
+/**
+ * Marks in the order in which they were made. The same one twice in a step counts once; what is said of its side after
+ * the press belongs to it, and both sides one after the other are both.
+ */
 export function marksOf(events: readonly TableEvent[]): readonly Mark[] {
-  const seen = new Set<string>();
-  return events.flatMap(({ kind, mark, stepId, at }): Mark[] => {
-    const key = `${mark ?? ''} ${stepId ?? ''}`;
-    if (kind !== 'mark' || mark === undefined || stepId === null || seen.has(key)) return [];
-    seen.add(key);
-    return [{ kind: mark, stepId, at }];
-  });
+  const marks = new Map<string, Mark>();
+  for (const { kind, mark, stepId, at, side = null } of events) {
+    if (kind !== 'mark' || mark === undefined || stepId === null) continue;
+    const key = `${mark} ${stepId}`;
+    const known = marks.get(key);
+    marks.set(key, known ? { ...known, side: joined(known.side, side) } : { kind: mark, stepId, at, side });
+  }
+  return [...marks.values()];
+}
+
+const joined = (a: MarkSide | null, b: MarkSide | null): MarkSide | null =>
+  a === null || b === null || a === b ? (a ?? b) : 'both';
+
+/** The side that a step is on by itself; null where it is on both, and has to be asked. */
+export function sideOfStep({ told, place }: Pick<TableStep, 'told' | 'place'>): 'left' | 'right' | 'mid' | null {
+  const sides = new Set((told?.places ?? [place]).map(sideOf));
+  sides.delete('mid');
+  const [only] = sides;
+  return sides.size === 0 ? 'mid' : sides.size === 1 ? (only ?? null) : null;
+}
+
+/** Marks that ask for the side: pain stops the work at once, and a question about pressure has none. */
+export const asksForSide = (kind: MarkKind, step: Pick<TableStep, 'told' | 'place'>): boolean =>
+  kind !== 'pain' && kind !== 'asked' && sideOfStep(step) === null;
+
+/** Where a mark was made, in words: the side that was said, and what is open said to be so. */
+export function markedPlace(
+  { side }: Pick<Mark, 'side'>,
+  step: Pick<TableStep, 'told' | 'place'>,
+  labels: { readonly place: (id: PlaceId) => string; readonly region: (name: string) => string },
+): string {
+  const places = step.told?.places ?? [step.place];
+  const [first = step.place] = places;
+  if (sideOfStep(step) !== null) return labels.place(first);
+  const region = labels.region(nameOf(first));
+  if (side === null) return `${region}, side not said`;
+  return side === 'both' ? `${region}, both sides` : `${side} ${region}`;
 }
 
 /** Steps do the same when the library calls them alike, or when drainage does the same to the same place. */
 export function isSameTechnique(a: TableStep, b: TableStep): boolean {
-  if (a.told || b.told) return a.told !== undefined && a.told.title === b.told?.title;
+  if (a.told || b.told) {
+    // Plans of before techniques were named are known by what they are called.
+    const [one, other] = [a.told?.technique ?? a.told?.title, b.told?.technique ?? b.told?.title];
+    return one !== undefined && one === other;
+  }
   return a.kind === b.kind && a.place === b.place;
 }
 
@@ -96,15 +137,16 @@ export function isTimeToAsk(step: TableStep | undefined, visitSeconds: number, m
 
 /**
  * Marks as sentences for the record: “Tighter at the left calf (lead fluid, 14:06). …”.
- * @param placeOf a step → its place and its name, in words
+ * @param placeOf a mark → its place and the name of its step, in words
  */
 export function marksInWords(
   marks: readonly Mark[],
-  placeOf: (stepId: string) => { readonly place: string; readonly title: string } | undefined,
+  placeOf: (mark: Mark) => { readonly place: string; readonly title: string } | undefined,
   timeOf: (at: string) => string,
 ): readonly string[] {
-  return marks.flatMap(({ kind, stepId, at }) => {
-    const where = placeOf(stepId);
+  return marks.flatMap((mark) => {
+    const { kind, at } = mark;
+    const where = placeOf(mark);
     if (kind === 'asked') return [`${markWords.asked.note} (${timeOf(at)}).`];
     return where ? [`${markWords[kind].note} at ${where.place} (${where.title.toLowerCase()}, ${timeOf(at)}).`] : [];
   });

@@ -1,5 +1,5 @@
 import { onceEach } from './events';
-import type { MarkKind } from './marks';
+import type { MarkKind, MarkSide } from './marks';
 
 /** What the therapist changed of the plan while it ran, all of it: each change takes the place of the one before. */
 export interface TableChange {
@@ -25,6 +25,8 @@ export interface TableEvent {
   readonly change?: TableChange | undefined;
   /** With a `mark`. */
   readonly mark?: MarkKind | undefined;
+  /** With a `mark`, in a step on both sides, once it was said. */
+  readonly side?: MarkSide | undefined;
 }
 
 export interface StepOutcome {

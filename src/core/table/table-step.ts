@@ -5,6 +5,8 @@ import { repetitionsInWords, stepDirection, stepTitle } from '../drainage/step-w
 
 /** How a step of the library is told at the table; drainage steps are told from what they are. */
 export interface ToldStep {
+  /** Its technique; absent in plans of before it was kept. */
+  readonly technique?: string | undefined;
   readonly title: string;
   /** Where and which way. */
   readonly how: string;

@@ -78,6 +78,7 @@ export function tellStep(
   const { technique } = step;
   const regions = step.regions.map(regionLabel).join(', ');
   const told: ToldStep = {
+    technique: technique.id,
     title: technique.name,
     how: [`${regions}, ${sideInWords(step)}`, wayOf(step, words)].filter(Boolean).join('; '),
     cue: technique.cues[0] ?? '',

@@ -43,8 +43,7 @@ export function treat(given: TreatmentCase, asked: TreatmentAsked): Treatment {
   const { anatomy, library, judgement, affected } = given;
   const drainage = drainagePart(anatomy, library, asked.choices, { ...given, minutes: asked.minutes });
   const chosen = asked.choices.flatMap(
-    (choice) =>
-      given.ownBlocks?.(choice) ?? expandChoices(anatomy, library, [choice], affected, asked.bothSides),
+    (choice) => given.ownBlocks?.(choice) ?? expandChoices(anatomy, library, [choice], affected, asked.bothSides),
   );
   const wayRound = (territories: readonly PlaceId[]) => given.planFor(territories, asked.minutes);
   const allowed = judgeBlocks(library, judgement, chosen, wayRound);
@@ -58,7 +57,11 @@ export function treat(given: TreatmentCase, asked: TreatmentAsked): Treatment {
  * Whether it may be given as it stands: the worst decision on the kinds of work that were chosen and on the planner's
  * part; at least `modify` when anything had to be left out or changed for the client.
  */
-export function decisionOf({ plan, judged, drainage }: Treatment, judgement: Judgement, kinds: readonly string[]): Decision {
+export function decisionOf(
+  { plan, judged, drainage }: Treatment,
+  judgement: Judgement,
+  kinds: readonly string[],
+): Decision {
   const ofKinds = kinds.map((modality) => judgement.kind(modality)?.answer.decision ?? 'ok');
   const forClient = judged.leftOut.some(({ reason }) => reason.kind !== 'minutes');
   const changed = plan.blocks.some(({ steps }) => steps.some(({ cautions }) => cautions.length > 0));

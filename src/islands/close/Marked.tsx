@@ -1,7 +1,17 @@
+import { useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { VisitView } from '../../contracts/visit-views';
 import { shortLabel } from '../../core/drainage/wording';
-import { marksInWords, marksOf } from '../../core/table/marks';
+import { regionLabel } from '../../core/anatomy/place';
+import {
+  asksForSide,
+  type Mark,
+  markedPlace,
+  type MarkSide,
+  marksInWords,
+  marksOf,
+  markWords,
+} from '../../core/table/marks';
 import { titleOf } from '../../core/table/table-step';
 import { Button } from '../../ui/button/Button';
 import styles from './CloseView.module.css';
@@ -12,19 +22,31 @@ interface Props {
   readonly onTake: (sentences: readonly string[]) => void;
 }
 
+const labels = {
+  place: (id: string) => shortLabel(anatomy, id),
+  region: (name: string) => regionLabel(anatomy, name),
+};
+
 const timeOf = (at: string) =>
   new Date(at).toLocaleTimeString('en-GB', { hour: 'numeric', minute: '2-digit' }).replace(/^0(?=\d)/, '');
 
 /** What was marked while the hands were busy, as sentences for the note; those that are in it already are not offered. */
 export function Marked({ visit, note, onTake }: Props) {
   const marks = marksOf(visit.events);
+  const [said, setSaid] = useState<ReadonlyMap<string, MarkSide>>(new Map());
   if (marks.length === 0) return null;
   const stepOf = (id: string) => (visit.plan?.steps ?? []).find((step) => step.id === id);
-  const placeOf = (id: string) => {
-    const step = stepOf(id);
-    return step && { place: shortLabel(anatomy, step.told?.places[0] ?? step.place), title: titleOf(anatomy, step) };
+  const keyOf = ({ kind, stepId }: Mark) => `${kind} ${stepId}`;
+  const answered = marks.map((mark): Mark => ({ ...mark, side: mark.side ?? said.get(keyOf(mark)) ?? null }));
+  const open = answered.filter((mark) => {
+    const step = stepOf(mark.stepId);
+    return mark.side === null && step !== undefined && asksForSide(mark.kind, step);
+  });
+  const placeOf = (mark: Mark) => {
+    const step = stepOf(mark.stepId);
+    return step && { place: markedPlace(mark, step, labels), title: titleOf(anatomy, step) };
   };
-  const sentences = marksInWords(marks, placeOf, timeOf);
+  const sentences = marksInWords(answered, placeOf, timeOf);
   const fresh = sentences.filter((sentence) => !note.includes(sentence));
   return (
     <>
@@ -34,6 +56,16 @@ export function Marked({ visit, note, onTake }: Props) {
           <li key={sentence}>{sentence}</li>
         ))}
       </ul>
+      {open.map((mark) => (
+        <p key={keyOf(mark)} role="group" aria-label={`Side of “${markWords[mark.kind].name}”`}>
+          On which side was “{markWords[mark.kind].name}”, {timeOf(mark.at)}?{' '}
+          {(['left', 'right', 'both'] as const).map((side) => (
+            <Button key={side} onClick={() => setSaid(new Map([...said, [keyOf(mark), side]]))}>
+              {side}
+            </Button>
+          ))}
+        </p>
+      ))}
       {fresh.length > 0 && <Button onClick={() => onTake(fresh)}>Take into the note</Button>}
     </>
   );

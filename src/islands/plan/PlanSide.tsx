@@ -61,7 +61,7 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
           )}
         </section>
       )}
-      <WaysOut exits={view.plan.exits} rejected={view.plan.rejected} />
+      <WaysOut plan={plan} />
       <section>
         <h2>Time</h2>
         <p>

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
+import type { PlaceId } from '../../core/anatomy/place';
 import type { PlanView, VisitView } from '../../contracts/visit-views';
 import { type DrainageCase, readCase, type School } from '../../core/drainage/case';
 import { applyFix, checkCourse, type Fix, mendCourse, type Violation } from '../../core/drainage/check';
@@ -11,6 +12,9 @@ export interface PlanWish {
   readonly school: School;
   readonly minutes: number;
   readonly fill: boolean;
+  /** Ways that were chosen, or are not to be taken. */
+  readonly use?: readonly PlaceId[];
+  readonly refuse?: readonly PlaceId[];
 }
 
 const mostSteps = 31;
@@ -80,5 +84,6 @@ export function usePlan(visit: VisitView, first: PlanView) {
 export type PlanHandle = ReturnType<typeof usePlan>;
 
 export function wishOf(drainageCase: DrainageCase): PlanWish {
-  return { school: drainageCase.school, minutes: drainageCase.minutes, fill: drainageCase.fill };
+  const { school, minutes, fill, use = [], refuse = [] } = drainageCase;
+  return { school, minutes, fill, use, refuse };
 }

@@ -16,6 +16,7 @@ import { CatchUpBar } from './CatchUpBar';
 import { Finished } from './Finished';
 import { keepingWords, offlineWords } from './keeping';
 import { MarkBar } from './MarkBar';
+import { SideAsk } from './SideAsk';
 import { Beads, Drift, paceWords, Ring } from './pace';
 import { StepMap } from './StepMap';
 import styles from './TableView.module.css';
@@ -81,7 +82,11 @@ export function TableView({ visit, plan, stones = noStones, isOfToday = true }: 
   useWakeLock(state.status === 'running' || state.status === 'paused');
   const isAtItsEnd = state.status === 'finished';
   const offline = useOffline(visit.id, isAtItsEnd && table.keeping.kind === 'kept');
-  const foot = useFootSwitch((press) => (press === 'next' ? goOn('end') : goBack()));
+  const foot = useFootSwitch((press) => {
+    if (table.asked) table.answerSide(press === 'next' ? 'right' : 'left');
+    else if (press === 'next') goOn('end');
+    else goBack();
+  });
   useBeatSound(
     isSoundOn && state.status === 'running' && beat !== undefined && beat.repetition > 0 && !beat.isOver,
     `${index} ${beat?.placement} ${beat?.repetition}`,
@@ -89,6 +94,7 @@ export function TableView({ visit, plan, stones = noStones, isOfToday = true }: 
   useTableKeys(
     {
       ...{ goOn, goBack, pause, stay, mark: makeMark },
+      side: table.asked ? table.answerSide : undefined,
       takeWay: ({ change }) => refit(change),
       undo: () => refit(noChange),
       toggleSound: () => setIsSoundOn((on) => !on),
@@ -163,7 +169,11 @@ export function TableView({ visit, plan, stones = noStones, isOfToday = true }: 
           cue={cueAt(stones.cues, isReady ? 0 : planSeconds(plan.steps, step, table.stepMs / 1000))}
           oilName={oilOf(step)}
         />
-        <Zones onNext={() => goOn('end')} onBack={goBack} nextName={isReady ? 'begin' : 'next step'} />
+        <Zones
+          onNext={() => (table.asked ? table.answerSide('right') : goOn('end'))}
+          onBack={() => (table.asked ? table.answerSide('left') : goBack())}
+          nextName={table.asked ? 'the client’s right' : isReady ? 'begin' : 'next step'}
+        />
       </div>
       <CatchUpBar
         ways={role === 'leads' ? ways : []}
@@ -195,6 +205,7 @@ export function TableView({ visit, plan, stones = noStones, isOfToday = true }: 
           {reach.length > 0 ? <em>{reach.join(' ')}</em> : <span>{next && howOf(anatomy, next)}</span>}
         </div>
       </section>
+      {table.asked && <SideAsk kind={table.asked.kind} onSide={table.answerSide} />}
       {!isReady && <MarkBar marks={marks.filter(({ stepId }) => stepId === step.id)} onMark={makeMark} onStay={stay} />}
       <footer className={styles['foot']}>
         <Beads steps={steps} index={index} outcomes={state.outcomes} />

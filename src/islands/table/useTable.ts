@@ -1,6 +1,13 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { VisitView } from '../../contracts/visit-views';
-import { longerStay, type MarkKind, marksOf, withoutTechnique } from '../../core/table/marks';
+import {
+  asksForSide,
+  longerStay,
+  type MarkKind,
+  type MarkSide,
+  marksOf,
+  withoutTechnique,
+} from '../../core/table/marks';
 import { clocksAt, noChange, replay, type TableChange, type TableEvent } from '../../core/table/progress';
 import { overrunSeconds, stepsAfter } from '../../core/table/refit';
 import { spanOf, type TableStep } from '../../core/table/table-step';
@@ -9,11 +16,14 @@ import { useEvents } from './useEvents';
 
 const tickMs = 100;
 const lookMs = 10_000;
+/** How long the side of a mark is asked for (ms). */
+const sideMs = 4000;
 
 /** What an event brings along. */
 interface Extra {
   readonly change?: TableChange;
   readonly mark?: MarkKind;
+  readonly side?: MarkSide;
 }
 
 /** The running treatment: every press becomes an event that is kept here first and then sent; the state is replayed from them. */
@@ -66,12 +76,15 @@ export function useTable(
   }, [emit, state.status, state.stepId]);
 
   const marks = useMemo(() => marksOf(events), [events]);
+  const [asked, setAsked] = useState<{ readonly kind: MarkKind; readonly stepId: string } | null>(null);
   const mark = useCallback(
     (kind: MarkKind): readonly TableStep[] => {
       const here = steps[index];
       if (!here || (state.status !== 'running' && state.status !== 'paused')) return [];
       if (kind !== 'pain') {
+        // Kept at once, whatever is said of the side afterwards.
         emit(['mark', here.id, { mark: kind }]);
+        if (asksForSide(kind, here)) setAsked({ kind, stepId: here.id });
         return [];
       }
       const { change, out } = withoutTechnique(steps, index, state.change);
@@ -88,6 +101,18 @@ export function useTable(
     },
     [emit, index, state.change, state.status, steps],
   );
+  const answerSide = useCallback(
+    (side: MarkSide) => {
+      if (asked) emit(['mark', asked.stepId, { mark: asked.kind, side }]);
+      setAsked(null);
+    },
+    [asked, emit],
+  );
+  useEffect(() => {
+    if (!asked) return;
+    const timer = setTimeout(() => setAsked(null), sideMs);
+    return () => clearTimeout(timer);
+  }, [asked]);
   /** Half as long again at a tight place. */
   const stay = useCallback(() => {
     const here = steps[index];
@@ -125,7 +150,7 @@ export function useTable(
     : undefined;
   return {
     ...{ state, steps, overSeconds, index, keeping, goOn, goBack, pause, ways, refit, isChanged },
-    ...{ marks, mark, stay, role, takeOver, storeKind },
+    ...{ marks, mark, asked, answerSide, stay, role, takeOver, storeKind },
     ...clocks,
   };
 }

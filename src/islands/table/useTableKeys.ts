@@ -1,5 +1,5 @@
 import { useEffect, useLayoutEffect, useRef } from 'react';
-import { type MarkKind, markKinds, markWords } from '../../core/table/marks';
+import { type MarkKind, markKinds, type MarkSide, markWords } from '../../core/table/marks';
 import type { CatchUp } from '../../core/table/refit';
 import type { Shortcut } from '../../ui/shortcuts/Shortcuts';
 
@@ -25,6 +25,7 @@ export const tableShortcuts: readonly Shortcut[] = [
   [['F'], 'time is left: use it for what soothes'],
   [['U'], 'as planned again'],
   [['1', '…', '7'], 'mark what is felt or said here'],
+  [['←', '→', '↓'], 'on which side: left, right, both'],
   [['X'], 'pain: this technique goes out of the rest'],
   [['A'], 'pressure was asked about'],
   [['+'], 'stay here half as long again'],
@@ -38,6 +39,8 @@ export interface TableActs {
   readonly pause: () => void;
   readonly stay: () => void;
   readonly mark: (kind: MarkKind) => void;
+  /** Only while the side of a mark is asked. */
+  readonly side?: ((side: MarkSide) => void) | undefined;
   readonly takeWay: (way: CatchUp) => void;
   readonly undo: () => void;
   readonly toggleSound: () => void;
@@ -74,8 +77,19 @@ export function useTableKeys(acts: TableActs, ways: readonly CatchUp[]): void {
   }, []);
 }
 
+/** The side by arrow, and by the two pedals of a foot switch while it is asked. */
+const sideKeys: Readonly<Record<string, MarkSide>> = {
+  ARROWLEFT: 'left',
+  ARROWRIGHT: 'right',
+  ARROWDOWN: 'both',
+  PAGEUP: 'left',
+  PAGEDOWN: 'right',
+};
+
 function actOf(key: string, acts: TableActs, ways: readonly CatchUp[]): (() => void) | undefined {
   const letter = key.toUpperCase();
+  const side = acts.side && sideKeys[letter];
+  if (side) return () => acts.side?.(side);
   const way = ways.find(({ kind }) => catchUpKeys[kind] === letter);
   if (way) return () => acts.takeWay(way);
   const marked = markKinds.find((kind) => markWords[kind].key === letter);

@@ -12,6 +12,7 @@ import { markTheTable } from './migrations/0009_mark_the_table';
 import { leadTheTable } from './migrations/0010_lead_the_table';
 import { sendHome } from './migrations/0011_send_home';
 import { signTheClose } from './migrations/0012_sign_the_close';
+import { sayTheSide } from './migrations/0013_say_the_side';
 
 export interface Migration {
   /** `NNNN_verb_noun`: applied in this order. */
@@ -33,6 +34,7 @@ const migrations: readonly Migration[] = [
   leadTheTable,
   sendHome,
   signTheClose,
+  sayTheSide,
 ];
 
 /**

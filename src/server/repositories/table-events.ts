@@ -31,6 +31,7 @@ export async function insertEvents(
         received_at: now,
         change_json: event.change ? JSON.stringify(event.change) : null,
         mark: event.mark ?? null,
+        side: event.side ?? null,
         device_id: deviceId,
         number: event.number ?? null,
         is_aside: isAside ? (1 as const) : (0 as const),
@@ -98,5 +99,6 @@ export async function listEvents(db: Db, visitId: number): Promise<readonly Tabl
     ...(row.number === null ? {} : { number: row.number }),
     ...(row.change_json === null ? {} : { change: JSON.parse(row.change_json) as TableChange }),
     ...(row.mark === null ? {} : { mark: row.mark as MarkKind }),
+    ...(row.side === null ? {} : { side: row.side }),
   }));
 }

@@ -63,7 +63,9 @@ export async function answerIntake(
       if (answer === 'no') {
         // An answer never takes a finding off the record: the contradiction is asked. Only a yes of today that was
         // never more than a yes is a slip of the finger.
-        const ended = mine.filter((finding) => isBareAnswer(finding, day) && (source === 'therapist' || finding.source === 'client'));
+        const ended = mine.filter(
+          (finding) => isBareAnswer(finding, day) && (source === 'therapist' || finding.source === 'client'),
+        );
         for (const finding of ended) await endFinding(trx, clientId, finding.key, by, now, 'answered no');
       } else if (mine.length === 0) {
         await insertFinding(trx, clientId, { id: condition, isUnsure: answer === 'unsure', source }, by, now);

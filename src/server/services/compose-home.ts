@@ -17,9 +17,7 @@ export function composeHome(library: HouseLibrary, visit: VisitRecord, wish: Hom
   if (isLawful && wish.daysPerWeek * wish.times.length > most)
     return {
       ok: false,
-      errors: [
-        { path: 'daysPerWeek', message: `At most ${most} times a week: fewer days, or fewer times a day.` },
-      ],
+      errors: [{ path: 'daysPerWeek', message: `At most ${most} times a week: fewer days, or fewer times a day.` }],
     };
   return composeSheet(anatomy, library, judgement, routine, caseOf(visit), wish);
 }

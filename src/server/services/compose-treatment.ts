@@ -56,10 +56,7 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
     {
       ...{ anatomy, library, judgement, affected: affectedSide(visit), focus: visit.focus },
       planFor: (focus, minutes) => planFor(visit, wish, focus, minutes),
-      ownBlocks: ({ id, protocol }) =>
-        protocol === lineWorkId
-          ? lineBlocks(anatomy, library, id, lines)
-          : undefined,
+      ownBlocks: ({ id, protocol }) => (protocol === lineWorkId ? lineBlocks(anatomy, library, id, lines) : undefined),
     },
     wish,
   );
@@ -96,7 +93,9 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
     fits: plan.fits,
     shortBySeconds: plan.shortBySeconds,
     leftOut: [
-      ...(isRefused && drainage.full && drainage.choice !== undefined ? refusedDrainage(drainage.choice, drainage.full) : []),
+      ...(isRefused && drainage.full && drainage.choice !== undefined
+        ? refusedDrainage(drainage.choice, drainage.full)
+        : []),
       ...leftOutInWords(library, plan.leftOut),
     ],
     faults: plan.faults,

@@ -26,14 +26,17 @@ const techniques = (answer: ReturnType<typeof treatment>) => new Set(steps(answe
 const armpit = [{ id: 'nodes-removed-axillary', side: 'left', date: '2024-02-10' }];
 
 describe('armpit nodes removed on the left', () => {
-  it.each(['upper-body-drainage', 'open-and-clear', 'mouth-gloved'])('%s leaves that armpit and works the other', (id) => {
-    const answer = treatment({ protocols: [id], conditions: armpit });
-    expect([...places(steps(answer))]).not.toContain('axillary.left');
-    expect(answer.leftOut.some((one) => one.places.includes('axillary.left') || one.rule === 'no-blocked-target')).toBe(
-      true,
-    );
-    if (id !== 'mouth-gloved') expect([...places(steps(answer))]).toContain('axillary.right');
-  });
+  it.each(['upper-body-drainage', 'open-and-clear', 'mouth-gloved'])(
+    '%s leaves that armpit and works the other',
+    (id) => {
+      const answer = treatment({ protocols: [id], conditions: armpit });
+      expect([...places(steps(answer))]).not.toContain('axillary.left');
+      expect(
+        answer.leftOut.some((one) => one.places.includes('axillary.left') || one.rule === 'no-blocked-target'),
+      ).toBe(true);
+      if (id !== 'mouth-gloved') expect([...places(steps(answer))]).toContain('axillary.right');
+    },
+  );
 
   it('leads the left arm another way when the therapist is certified, every stroke to the next place', () => {
     const answer = treatment({ protocols: ['upper-body-drainage'], conditions: armpit });
@@ -69,7 +72,9 @@ describe('a movement is judged by what it does', () => {
 
   it('puts nothing in the place of a still hold on the throat', () => {
     const answer = treatment({ protocols: ['neck-release'], conditions: [{ id: 'tmj-disorder' }] });
-    expect(answer.leftOut.find(({ technique }) => technique === 'throat-bone-balance')).toMatchObject({ instead: null });
+    expect(answer.leftOut.find(({ technique }) => technique === 'throat-bone-balance')).toMatchObject({
+      instead: null,
+    });
     const before = steps(treatment({ protocols: ['neck-release'] })).length;
     expect(steps(answer).length).toBeLessThan(before);
   });
@@ -85,7 +90,9 @@ describe('along the spine', () => {
     for (const step of along) {
       expect(step.direction).toBe('reversed');
       expect(step.cautions).toContain('multiple-sclerosis');
-      const at = step.places.map((place) => ['nape', 'back-upper', 'back-middle', 'back-lower'].indexOf(place.split('.')[0] ?? ''));
+      const at = step.places.map((place) =>
+        ['nape', 'back-upper', 'back-middle', 'back-lower'].indexOf(place.split('.')[0] ?? ''),
+      );
       expect(at).toEqual([...at].sort());
     }
     const usual = steps(treatment({ protocols: ['spine-oil-layers'] }));
@@ -106,11 +113,15 @@ describe('minutes of a kind of work', () => {
     const answer = treatment({ protocols: ['mouth-gloved'], conditions: [{ id: 'rosacea' }] });
     expect(answer.minutesByModality['facial-intraoral']).toBeLessThanOrEqual(6);
     expect(answer.parts.at(-1)?.steps.at(-1)?.technique).toBe('drain-down-neck');
-    expect(steps(answer).some(({ technique }) => shippedLibrary.techniques.get(technique)?.traits.includes('stimulating'))).toBe(false);
+    expect(
+      steps(answer).some(({ technique }) => shippedLibrary.techniques.get(technique)?.traits.includes('stimulating')),
+    ).toBe(false);
   });
 
   it('is not given a third time in a week', () => {
-    expect(treatment({ protocols: ['mouth-gloved'], thisWeek: { 'facial-intraoral': 1 } }).parts.length).toBeGreaterThan(0);
+    expect(
+      treatment({ protocols: ['mouth-gloved'], thisWeek: { 'facial-intraoral': 1 } }).parts.length,
+    ).toBeGreaterThan(0);
     const third = treatment({ protocols: ['mouth-gloved'], thisWeek: { 'facial-intraoral': 2 } });
     expect(third.parts).toEqual([]);
     expect(third.leftOut[0]).toMatchObject({ block: null, technique: null });

@@ -5,12 +5,7 @@ import { english } from '../../catalogue/homecare/words.en';
 import { shippedLibrary } from '../../catalogue/library/library';
 import { frequencyRules } from '../../catalogue/screening/plan-rules';
 import { screeningBook } from '../../catalogue/screening/screening';
-import type {
-  HomeSheetRequest,
-  HomeSheetResponse,
-  TreatmentRequest,
-  TreatmentResponse,
-} from '../../contracts/judged';
+import type { HomeSheetRequest, HomeSheetResponse, TreatmentRequest, TreatmentResponse } from '../../contracts/judged';
 import { expandArea } from '../../core/anatomy/areas';
 import { sideOf } from '../../core/anatomy/place';
 import { defaultSchool, type DrainageCase, type QualificationId, readCase } from '../../core/drainage/case';
@@ -229,11 +224,18 @@ export function computeHomeSheet(given: HomeSheetRequest): Result<HomeSheetRespo
   if (routine.from === 'planner' && side === null)
     return { ok: false, errors: [{ path: 'side', message: 'Say the side: left, right or both.' }] };
   const most = mostMinutes(judgement, routine);
-  const sheet = composeSheet(anatomy, shippedLibrary, judgement, routine, { ...drainage, focus: [], minutes: 1 }, {
-    side,
-    minutes: Math.min(given.minutes ?? routine.minutes.usual, most),
-    reach: reachOf(given.reach),
-  });
+  const sheet = composeSheet(
+    anatomy,
+    shippedLibrary,
+    judgement,
+    routine,
+    { ...drainage, focus: [], minutes: 1 },
+    {
+      side,
+      minutes: Math.min(given.minutes ?? routine.minutes.usual, most),
+      reach: reachOf(given.reach),
+    },
+  );
   if (!sheet.ok) {
     const [first] = sheet.errors;
     if (first?.path === 'minutes') return sheet;

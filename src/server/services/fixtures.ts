@@ -127,7 +127,13 @@ export async function admit(db: Db, visitId: number, by: typeof actor = actor): 
   if (visit.isFirst) {
     await answerIntake(db, visitId, { answers }, by);
     const { version } = await readWording(db);
-    const signed = { areas: [], signer: 'client', name: visit.client.name, drawing: null, wordingVersion: version } as const;
+    const signed = {
+      areas: [],
+      signer: 'client',
+      name: visit.client.name,
+      drawing: null,
+      wordingVersion: version,
+    } as const;
     const consent = await signConsent(db, visitId, { ...signed, areas: [] }, by);
     if (consent.kind !== 'saved') throw new Error(JSON.stringify(consent));
   }

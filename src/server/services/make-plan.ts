@@ -1,8 +1,7 @@
 import { anatomy } from '../../catalogue/anatomy';
 import type { CourseInput, PlanWishInput } from '../../contracts/record';
 import type { PlanView } from '../../contracts/visit-views';
-import { readCase } from '../../core/drainage/case';
-import { planDrainage } from '../../core/drainage/plan';
+import { planDrainage, readChosen } from '../../core/drainage/plan';
 import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
 import { listEvents } from '../repositories/table-events';
@@ -19,7 +18,7 @@ const begun: FieldError = {
 export async function makePlan(
   db: Db,
   visitId: number,
-  wish: PlanWishInput,
+  wish: Omit<PlanWishInput, 'use' | 'refuse'> & Partial<Pick<PlanWishInput, 'use' | 'refuse'>>,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved'; readonly plan: PlanView } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
@@ -28,7 +27,7 @@ export async function makePlan(
     return { kind: 'refused', errors: [{ path: '', message: 'The check stopped this visit: nothing is planned.' }] };
   if ((await listEvents(db, visitId)).length > 0) return { kind: 'refused', errors: [begun] };
   const given = caseOf(visit, wish);
-  const read = readCase(anatomy, given);
+  const read = readChosen(anatomy, given);
   if (!read.ok) return { kind: 'refused', errors: read.errors };
   const plan = planDrainage(anatomy, read.value);
   return db.transaction().execute(async (trx) => {

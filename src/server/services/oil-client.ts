@@ -123,7 +123,10 @@ function oilClientOf(
     .flatMap(({ limits }) => limits.dilutionMaxPercent ?? []);
   const mostAt = (holds: (place: string) => boolean) =>
     screened.regions
-      .filter(({ modality, region, decision }) => kinds.has(modality) && holds(region) && rankOf(decision) < rankOf('clear-first'))
+      .filter(
+        ({ modality, region, decision }) =>
+          kinds.has(modality) && holds(region) && rankOf(decision) < rankOf('clear-first'),
+      )
       .flatMap(({ limits }) => limits.dilutionMaxPercent ?? []);
   const isFace = (place: string) => isIn(anatomy, 'face', place);
   const isTouched = (place: string) => !of || of.touches.regions.size === 0 || of.touches.regions.has(nameOf(place));

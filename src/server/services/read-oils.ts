@@ -41,9 +41,7 @@ export async function readOilBench(
     listBlends(db),
     listHouseMixes(db, today),
     listVisits(db, ...dayBounds(now)),
-    clientId === null
-      ? undefined
-      : readOilClient(db, clientId, now, record && (await oilWorkOf(db, record))),
+    clientId === null ? undefined : readOilClient(db, clientId, now, record && (await oilWorkOf(db, record))),
   ]);
   const shelf = shelfOf(bottles, today);
   return {

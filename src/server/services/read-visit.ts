@@ -76,7 +76,7 @@ function inTrimester(visit: VisitRecord): readonly StoredFinding[] {
 /** The case that a visit stands for right now. */
 export function caseOf(
   visit: VisitRecord,
-  wish: { readonly school?: DrainageCase['school']; readonly minutes?: number; readonly fill?: boolean } = {},
+  wish: Partial<Pick<DrainageCase, 'school' | 'minutes' | 'fill' | 'use' | 'refuse'>> = {},
 ): DrainageCase {
   return {
     focus: visit.focus,
@@ -85,6 +85,8 @@ export function caseOf(
     school: wish.school ?? visit.school,
     minutes: wish.minutes ?? visit.minutes,
     fill: wish.fill ?? false,
+    ...(wish.use && wish.use.length > 0 ? { use: wish.use } : {}),
+    ...(wish.refuse && wish.refuse.length > 0 ? { refuse: wish.refuse } : {}),
     qualifications: visit.therapist.qualifications,
     screened: screenDrainage(screeningCaseOf(visit)),
   };
@@ -94,9 +96,7 @@ export function toPlanView(row: PlanRow, visit: VisitRecord): PlanView {
   const drainageCase = JSON.parse(row.case_json) as DrainageCase;
   const { treatment = null, ...plan } = JSON.parse(row.plan_json) as DrainagePlan & { treatment?: TreatmentView };
   const now = caseOf(visit, drainageCase);
-  const isStale = treatment
-    ? treatment.screened !== screenedOf(visit)
-    : factsOf(now) !== factsOf(drainageCase);
+  const isStale = treatment ? treatment.screened !== screenedOf(visit) : factsOf(now) !== factsOf(drainageCase);
   return {
     version: row.version,
     drainageCase,
@@ -129,7 +129,14 @@ export function screenedOf(visit: VisitRecord): string {
     row.decision,
     row.limits,
   ]);
-  const text = JSON.stringify([judgedBy, rows, visit.focus, visit.purpose, visit.therapist.qualifications, [...visit.irritated]]);
+  const text = JSON.stringify([
+    judgedBy,
+    rows,
+    visit.focus,
+    visit.purpose,
+    visit.therapist.qualifications,
+    [...visit.irritated],
+  ]);
   return createHash('sha256').update(text).digest('base64url').slice(0, 22);
 }
 
@@ -202,22 +209,35 @@ export async function readVisit(db: Db, id: number): Promise<VisitView | undefin
 export async function completeVisit(db: Db, record: VisitRecord): Promise<VisitView> {
   const { stored, overrides, modalities, medicines, irritated, dueOn, ...frame } = record;
   const { id } = frame;
-  const [missing, settings, measuring, tapings, last, plan, events, lead, closing, blends, signatures, asideCount, therapists] =
-    await Promise.all([
-      readGates(db, record),
-      readVolumeSettings(db, frame.client.id),
-      findMeasuring(db),
-      listTapingsOfVisit(db, id),
-      lastTapingBefore(db, frame.client.id, frame.startsAt, id),
-      latestPlan(db, id),
-      listEvents(db, id),
-      findLead(db, id),
-      latestClosing(db, id),
-      readVisitBlends(db, id),
-      listSignatures(db, id),
-      countAside(db, id),
-      listTherapists(db),
-    ]);
+  const [
+    missing,
+    settings,
+    measuring,
+    tapings,
+    last,
+    plan,
+    events,
+    lead,
+    closing,
+    blends,
+    signatures,
+    asideCount,
+    therapists,
+  ] = await Promise.all([
+    readGates(db, record),
+    readVolumeSettings(db, frame.client.id),
+    findMeasuring(db),
+    listTapingsOfVisit(db, id),
+    lastTapingBefore(db, frame.client.id, frame.startsAt, id),
+    latestPlan(db, id),
+    listEvents(db, id),
+    findLead(db, id),
+    latestClosing(db, id),
+    readVisitBlends(db, id),
+    listSignatures(db, id),
+    countAside(db, id),
+    listTherapists(db),
+  ]);
   const newest = (phase: 'before' | 'after') => {
     const row = tapings.findLast((taping) => taping.phase === phase);
     return row ? withVolume(row, settings) : null;

@@ -77,6 +77,7 @@ export interface TableEventTable {
   received_at: string;
   change_json: string | null;
   mark: string | null;
+  side: 'left' | 'right' | 'both' | null;
   device_id: string | null;
   number: number | null;
   is_aside: Generated<0 | 1>;
