@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { mostRepetitions } from '../core/library/check-library';
+import { upgradeTechnique } from '../core/library/upgrade';
 import { stepSides } from '../core/library/protocol';
 import { directions, families, handNeeds, standings, touches, traits } from '../core/library/technique';
 import { handStates, positions, tablePlaces } from '../core/sequencing/block';
@@ -93,7 +94,7 @@ export const LibraryFile = z.strictObject({
       libraryVersion,
       `This file was written by a newer program: this one reads version ${libraryVersion}. Bring the program up to date first.`,
     ),
-  techniques: z.array(TechniqueSchema).max(2000),
+  techniques: z.array(z.preprocess(upgradeTechnique, TechniqueSchema)).max(2000),
   protocols: z.array(ProtocolSchema).max(500),
 });
 export type LibraryFile = z.infer<typeof LibraryFile>;

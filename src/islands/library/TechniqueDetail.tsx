@@ -39,6 +39,7 @@ export function TechniqueDetail({ entry, view, onOpenProtocol, onChanged, say }:
         first={edited.value}
         basedOn={edited.basedOn}
         taken={new Set(view.techniques.map((one) => one.value.id))}
+        modalities={view.modalities}
         onClose={() => setEdited(undefined)}
         onSaved={onChanged}
       />
@@ -53,6 +54,12 @@ export function TechniqueDetail({ entry, view, onOpenProtocol, onChanged, say }:
           {cue}
         </p>
       ))}
+      {value.why && <p>{value.why}</p>}
+      {value.never && (
+        <p>
+          <strong>Never:</strong> {value.never}
+        </p>
+      )}
       <dl className={styles['facts']}>
         <Fact name="family">{familyWords[value.family]}</Fact>
         <Fact name="hands">{handWords[value.hands]}</Fact>

@@ -9,6 +9,7 @@ import {
   type Trait,
   traits,
 } from '../../core/library/technique';
+import { proposedKinds } from '../../core/library/upgrade';
 import { Button } from '../../ui/button/Button';
 import { Field, Select, TextArea } from '../../ui/field/Field';
 import { RequestError, send, sentenceOf } from '../api';
@@ -21,6 +22,8 @@ interface Props {
   readonly basedOn: number;
   /** Ids that are in use. */
   readonly taken: ReadonlySet<string>;
+  /** Kinds of work that it may be judged as. */
+  readonly modalities: readonly { readonly id: string; readonly label: string }[];
   readonly onClose: () => void;
   readonly onSaved: (words: string) => Promise<void>;
 }
@@ -34,7 +37,7 @@ export function freeId(wish: string, taken: ReadonlySet<string>): string {
 }
 
 /** Changes a technique, or a copy of one; what ships stays as it is underneath. */
-export function TechniqueForm({ first, basedOn, taken, onClose, onSaved }: Props) {
+export function TechniqueForm({ first, basedOn, taken, modalities, onClose, onSaved }: Props) {
   const [draft, setDraft] = useState(first);
   const [error, setError] = useState<unknown>();
   const isNew = !taken.has(first.id) || first.id.endsWith('-own');
@@ -135,6 +138,26 @@ export function TechniqueForm({ first, basedOn, taken, onClose, onSaved }: Props
         error={at('cues')}
       />
       <fieldset className={styles['ticks']}>
+        <legend>Judged as</legend>
+        {modalities.map(({ id, label }) => (
+          <label key={id} className={styles['tick']}>
+            <input
+              type="checkbox"
+              checked={draft.judgedAs.includes(id)}
+              onChange={(event) =>
+                set({
+                  judgedAs: event.target.checked
+                    ? [...draft.judgedAs, id]
+                    : draft.judgedAs.filter((kind) => kind !== id),
+                })
+              }
+            />
+            {label}
+            {proposedKinds(draft.family).includes(id) && !draft.judgedAs.includes(id) && ' (usual for its family)'}
+          </label>
+        ))}
+      </fieldset>
+      <fieldset className={styles['ticks']}>
         <legend>What it is like</legend>
         {traits.map((trait) => (
           <label key={trait} className={styles['tick']}>
@@ -149,7 +172,7 @@ export function TechniqueForm({ first, basedOn, taken, onClose, onSaved }: Props
       </fieldset>
       {error !== undefined && (
         <p role="alert" className={shared['alert']}>
-          {at('traits') ?? sentenceOf(error)}
+          {at('traits') ?? at('judgedAs') ?? sentenceOf(error)}
         </p>
       )}
       <div className={shared['buttons']}>

@@ -8,6 +8,7 @@ import type { Known } from '../../core/library/check-library';
 import { differencesBetween } from '../../core/library/differences';
 import { type Library, type Protocol, usualSeconds } from '../../core/library/protocol';
 import { hasTrait, type Technique } from '../../core/library/technique';
+import { upgradeTechnique } from '../../core/library/upgrade';
 import type { Db } from '../db/connection';
 import type { LibraryEntryRow } from '../db/schema';
 import { listOwnEntries } from '../repositories/library';
@@ -25,12 +26,18 @@ export async function readHouseLibrary(db: Db): Promise<HouseLibrary> {
   const own = new Map(rows.map((row) => [entryKey(row.kind, row.key), row]));
   const overlaid = <T>(kind: LibraryEntryRow['kind'], shipped: ReadonlyMap<string, T>) => {
     const all = new Map(shipped);
-    for (const row of rows) if (row.kind === kind) all.set(row.key, JSON.parse(row.document_json) as T);
+    for (const row of rows) if (row.kind === kind) all.set(row.key, read(kind, row.document_json) as T);
     return all;
   };
   const techniques = overlaid<Technique>('technique', shippedLibrary.techniques);
   const protocols = overlaid<Protocol>('protocol', shippedLibrary.protocols);
   return { techniques, protocols, own, known: knownWith(techniques) };
+}
+
+/** An entry as it is read today; techniques of before are judged by their family. */
+function read(kind: LibraryEntryRow['kind'], text: string): unknown {
+  const value: unknown = JSON.parse(text);
+  return kind === 'technique' ? upgradeTechnique(value) : value;
 }
 
 /** Techniques for which training is needed are shown to those who have it. */
