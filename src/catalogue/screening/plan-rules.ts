@@ -45,3 +45,16 @@ export const frequencyRules: readonly FrequencyRule[] = planRules.flatMap(({ id,
     ? [{ id, modality: check.modality, mostInSevenDays: check.maxCount, minGapHours: check.minGapHours }]
     : [],
 );
+
+/** Questions that are asked again at the table before such work begins, whatever was answered before. */
+export function asksAgain(modality: string, techniques: readonly string[]): readonly string[] {
+  const asked = planRules.flatMap(({ check }): readonly string[] => {
+    if (check.type === 'askEachTime' && check.modality === modality)
+      return check.conditions.map((id) => screeningBook.conditions.get(id)?.ask ?? id);
+    const isAfterMeal =
+      check.type === 'sinceMeal' &&
+      (check.modalities.includes(modality) || check.techniques.some((id) => techniques.includes(id)));
+    return isAfterMeal ? [`Has anything been eaten in the last ${check.minMinutes / 60} hours?`] : [];
+  });
+  return [...new Set(asked)];
+}

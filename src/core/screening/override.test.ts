@@ -99,3 +99,31 @@ describe('an override', () => {
     expect(withOverrides(screening, [])).toBe(screening);
   });
 });
+
+describe('a stop that is set aside', () => {
+  const lift = (modality: string): Override => ({
+    modality,
+    key: 'decision',
+    value: 'modify',
+    reason: 'Known for years.',
+  });
+  it('lifts the places that fell with the kind of work, and no place that stops by itself', () => {
+    let seen = 0;
+    for (const id of screeningBook.conditions.keys()) {
+      const before = ask([
+        { id, side: 'left' },
+        { id: 'open-wound', regions: ['calf-upper.right'] },
+      ] as never);
+      for (const answer of before.byModality) {
+        if (answer.decision !== 'stop' || way(before, answer.modality) !== 'written-reason') continue;
+        const after = withOverrides(before, [lift(answer.modality)]);
+        for (const place of after.regions.filter(({ modality }) => modality === answer.modality)) {
+          const own = place.reasons.some(({ decision }) => decision === 'stop');
+          expect(place.decision === 'stop', `${id} ${answer.modality} ${place.region}`).toBe(own);
+          seen += 1;
+        }
+      }
+    }
+    expect(seen).toBeGreaterThan(0);
+  });
+});

@@ -77,6 +77,22 @@ describe('the pace beat', () => {
     expect(beatAt(step, 27_000)).toMatchObject({ placement: 3, repetition: 5, isOver: true });
   });
 
+  it('counts a library step for each place and side, with a moment to move on', () => {
+    const rounds = ['left cheek', 'left jaw', 'now the other side: right cheek', 'right jaw'];
+    const told = {
+      kind: 'soften',
+      repetitions: 3,
+      placements: 1,
+      seconds: 6 + 4 * 3 * 2 + 3 * 2,
+      told: { count: 'repetitions', rounds },
+    };
+    expect(beatAt(told, 6000)).toMatchObject({ placement: 1, repetition: 1 });
+    expect(beatAt(told, 6000 + 5000)).toMatchObject({ placement: 1, repetition: 3 });
+    expect(beatAt(told, 6000 + 8000)).toMatchObject({ placement: 2, repetition: 1 });
+    expect(beatAt(told, 6000 + 16_000)).toMatchObject({ placement: 3, repetition: 1 });
+    expect(beatAt(told, 6000 + 32_000)).toMatchObject({ placement: 4, repetition: 3, isOver: true });
+  });
+
   it('breathes in its own time', () => {
     expect(beatAt({ kind: 'breathe', repetitions: 10, placements: 1, seconds: 66 }, 6000 + 9000)).toMatchObject({
       repetition: 2,

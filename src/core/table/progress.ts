@@ -132,7 +132,7 @@ export interface BeatStep {
   /** Turning, draping, changing hands: before the place is found. */
   readonly setupSeconds?: number | undefined;
   /** Steps of the library keep their own pace. */
-  readonly told?: { readonly count: string } | undefined;
+  readonly told?: { readonly count: string; readonly rounds?: readonly string[] | undefined } | undefined;
 }
 
 const findPlaceMs = 6000;
@@ -142,14 +142,22 @@ const isHandWork = ({ kind, told }: BeatStep) => !told && !['breathe', 'carry', 
 
 /** How long one repetition is given (ms): a second for a stretch of the skin, a share of the step's time for all else. */
 export const repetitionMsOf = (step: BeatStep): number =>
-  isHandWork(step) ? 1000 : Math.max(1000, (step.seconds * 1000 - findPlaceMs) / step.repetitions);
+  isHandWork(step)
+    ? 1000
+    : Math.max(
+        1000,
+        (step.seconds * 1000 - findPlaceMs - moveOnMs * (roundsOf(step) - 1)) / (step.repetitions * roundsOf(step)),
+      );
+
+/** Places and sides of a library step; its repetitions count for each. */
+const roundsOf = ({ told }: BeatStep): number => Math.max(1, told?.rounds?.length ?? 1);
 
 /** Which repetition of which placement the pace is at, after `stepMs` of a step. */
 export function beatAt(step: BeatStep, stepMs: number): Beat {
   const working = stepMs - findPlaceMs - (step.setupSeconds ?? 0) * 1000;
   const byHand = isHandWork(step);
-  const placements = byHand ? step.placements : 1;
-  const pause = byHand ? moveOnMs : 0;
+  const placements = byHand ? step.placements : roundsOf(step);
+  const pause = byHand || placements > 1 ? moveOnMs : 0;
   const repetitionMs = repetitionMsOf(step);
   if (working < 0) return { placement: 1, repetition: 0, phase: 0, isOver: false };
   const perPlacement = step.repetitions * repetitionMs + pause;

@@ -15,6 +15,8 @@ export interface ToldStep {
   readonly block: string;
   readonly count: 'repetitions' | 'breaths' | 'hold';
   readonly places: readonly PlaceId[];
+  /** The places and sides that its repetitions count for, one after the other, in words; absent where it is one. */
+  readonly rounds?: readonly string[] | undefined;
   /** Opens a way for others: never proposed to be left out. */
   readonly isOpening?: boolean | undefined;
   /** What to take up for it, where a tool does it. */

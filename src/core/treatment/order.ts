@@ -42,9 +42,24 @@ const toSequence = (blocks: readonly TreatmentBlock[], rules: readonly BlockRule
     after: [...new Set(rules.filter(({ then }) => then === id).map(({ first }) => first))],
   }));
 
-/** Changes of setting that an order asks for. */
-export const changesIn = (order: readonly TreatmentBlock[], start: Setting): readonly SetupChange[] =>
-  changesOf(start, order, usualCosts);
+/** Changes of setting that an order asks for; draping only where skin is uncovered. */
+export const changesIn = (order: readonly TreatmentBlock[], start: Setting): readonly SetupChange[] => {
+  const bare = new Set(order.filter(uncovers).map(({ id }) => id));
+  return changesOf(start, order, usualCosts).filter(({ kind, before }) => kind !== 'drape' || bare.has(before));
+};
+
+/** Whether a block uncovers skin: trunk, limbs or feet, and not over cloth; never head, face, neck or hands alone. */
+const uncovers = ({ steps }: TreatmentBlock): boolean =>
+  steps.some(
+    ({ technique, regions }) => technique.hands !== 'cloth' && regions.some((region) => !neverDraped.has(region)),
+  );
+
+const neverDraped: ReadonlySet<string> = new Set([
+  ...['scalp-front', 'scalp-crown', 'scalp-back', 'forehead', 'temple', 'eyelid-upper', 'eyelid-lower', 'nose'],
+  ...['cheek', 'cheek-outer', 'lip-upper', 'lip-lower', 'chin', 'jaw', 'under-chin', 'ear', 'neck-front', 'neck-side'],
+  ...['nape', 'hand-back', 'palm', 'fingers', 'terminus', 'cervical', 'occipital', 'retroauricular', 'preauricular'],
+  ...['submandibular', 'submental'],
+]);
 
 export const usualTurns = 1;
 

@@ -46,6 +46,18 @@ const ways: Readonly<Record<Technique['direction'], string>> = {
   none: '',
 };
 
+/** What the repetitions of a step count for: each side, and each region where it is repeated there. */
+function roundsOfStep(
+  { technique, regions, side }: PlannedStep,
+  regionLabel: (name: string) => string,
+): readonly string[] {
+  const names = technique.isPerRegion ? regions.map(regionLabel) : [''];
+  if (side !== 'each') return names;
+  const first = names.map((name) => `left ${name}`.trim());
+  const second = names.map((name, i) => `${i === 0 ? 'now the other side: ' : ''}right ${name}`.trim());
+  return [...first, ...second];
+}
+
 /** How reasons and places are said; a table of words of its own can stand in. */
 export interface StepWords {
   readonly caution: (reason: JudgementReason) => string;
@@ -86,6 +98,7 @@ export function tellStep(
     block: block.name,
     count: technique.family === 'breath' ? 'breaths' : isHeld(technique) ? 'hold' : 'repetitions',
     places: step.places,
+    ...(roundsOfStep(step, regionLabel).length > 1 ? { rounds: roundsOfStep(step, regionLabel) } : {}),
     isOpening: technique.id === 'node-clear' || technique.family === 'breath' || undefined,
     tool: toolWords(step),
     stones: stoneUseOf(technique, step.regions),

@@ -125,4 +125,25 @@ describe('the plan on paper', () => {
     );
     expect(short).toContain('Has to wait:');
   });
+
+  it('carries no drainage when none is given', () => {
+    const plan = planView(groinGone);
+    const told = { title: 'Contour strokes', how: '', cue: '', note: '', block: 'face', count: 'repetitions' } as const;
+    const steps = plan.steps.slice(0, 2).map((one) => ({ ...one, told: { ...told, places: ['cheek.left'] } }));
+    const html = renderToStaticMarkup(<PrintPlan visit={visitAt('plan')} plan={{ ...plan, steps }} />);
+    expect(html).toContain('Contour strokes');
+    for (const words of ['groin nodes', 'Ways out', 'Mind', 'Has to wait', '58 %']) expect(html).not.toContain(words);
+  });
+});
+
+describe('the stepping stones', () => {
+  const missing = [{ gate: 'check', open: 15 }] as const;
+
+  it('name what is missing, and do not call it done', () => {
+    const at = (change: Partial<VisitView>) =>
+      renderToStaticMarkup(<VisitHead visit={visitAt('plan', change)} here="plan" />);
+    expect(at({ missing })).toContain('check missing');
+    expect(at({ missing })).not.toMatch(/Ask<\/span><span class="visually-hidden">, done/);
+    expect(at({})).toMatch(/Ask<\/span><span class="visually-hidden">, done/);
+  });
 });

@@ -185,6 +185,11 @@ export function TableView({ visit, plan, stones = noStones, isOfToday = true }: 
         <Ring step={step} beat={beat} isPaused={state.status === 'paused'} />
         <div className={styles['count']}>
           <span>{step.told?.count === 'hold' ? 'seconds left' : `of ${step.repetitions}`}</span>
+          {step.told?.rounds && step.told.rounds.length > 1 && (
+            <span>
+              place {beat.placement} of {step.told.rounds.length} · {step.told.rounds[beat.placement - 1]}
+            </span>
+          )}
           {step.placements > 1 && (
             <span>
               place {beat.placement} of {step.placements}

@@ -1,5 +1,6 @@
 import { anatomy } from '../../catalogue/anatomy';
 import { spreadTable } from '../../catalogue/oils/spread';
+import { asksAgain } from '../../catalogue/screening/plan-rules';
 import { screeningBook } from '../../catalogue/screening/screening';
 import type { TreatmentInput } from '../../contracts/treatment';
 import type { BlockView, LeftOutView, TreatmentView } from '../../contracts/treatment-views';
@@ -152,7 +153,14 @@ function tellBlocks(
 ) {
   const steps: TableStep[] = [];
   const blocks = plan.blocks.map((block): BlockView => {
-    const words = changeWords(block.changes, block);
+    const again = asksAgain(
+      block.modality,
+      block.steps.map(({ technique }) => technique.id),
+    );
+    const words = [
+      ...changeWords(block.changes, block),
+      ...(again.length > 0 ? [`Ask again before this: ${again.join(' ')}`] : []),
+    ];
     const setupSeconds = block.changes.reduce((sum, { seconds }) => sum + seconds, 0);
     const own =
       block.steps.some(isDrainageCourse) && course

@@ -179,6 +179,18 @@ describe('the plan', () => {
     expect(await readyForTable(db, visit)).toEqual([]);
   });
 
+  it('is not old because a sentence was reworded', async () => {
+    await makePlan(db, visit, { ...wish, basedOn: 0 }, actor);
+    const { case_json } = await db.selectFrom('plan').select('case_json').executeTakeFirstOrThrow();
+    const reworded = JSON.parse(case_json) as { screened: { drainage: { reasons: string[] } } };
+    reworded.screened.drainage.reasons = ['Said quite otherwise.'];
+    await db
+      .updateTable('plan')
+      .set({ case_json: JSON.stringify(reworded) })
+      .execute();
+    expect((await readVisit(db, visit))?.plan?.isStale).toBe(false);
+  });
+
   it('keeps who rearranged it, and why a broken rule stays', async () => {
     await admit(db, visit);
     const made = await makePlan(db, visit, { ...wish, basedOn: 0 }, actor);

@@ -120,6 +120,28 @@ describe('a whole treatment', () => {
     expect((await plan(['mouth-gloved'])).treatment.blocks.length).toBeGreaterThan(0);
   });
 
+  it('leaves two days between gloved work, the same day included', async () => {
+    await mayAll(house);
+    const earlier = await bookFor(house, -1);
+    await give(house, earlier, ['mouth-gloved'], 60);
+    visit = await bookFor(house, 0);
+    const next = await plan(['mouth-gloved', 'lifting-facial'], { minutes: 90 });
+    expect(next.treatment.choices.map(({ isGiven }) => isGiven)).toEqual([false, true]);
+    expect(next.treatment.leftOut.map(({ rule }) => rule)).toContain('intraoral-twice-a-week');
+    // Booked for the morning, not yet given: it counts for the afternoon.
+    const morning = await bookFor(house, 20, ['mouth-gloved']);
+    await planFor(house, morning, ['mouth-gloved']);
+    const afternoon = await bookFor(house, 20 + 4 / 24);
+    const later = await planFor(house, afternoon, ['mouth-gloved']);
+    expect(later.treatment.blocks).toEqual([]);
+  });
+
+  it('says at the table what is asked again, whatever was answered before', async () => {
+    await mayAll(house);
+    const { steps } = await plan(['chest-recoil'], { minutes: 30 });
+    expect(steps[0]?.changes?.join(' ')).toContain('Ask again before this:');
+  });
+
   it('leaves out what stimulates the skin where it is red today', async () => {
     await mayAll(house);
     const stimulating = (steps: readonly TableStep[]) =>
