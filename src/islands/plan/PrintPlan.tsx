@@ -2,6 +2,7 @@ import { anatomy } from '../../catalogue/anatomy';
 import type { PlanView, VisitView } from '../../contracts/visit-views';
 import { phasesOf, pressureInWords } from '../../core/drainage/step-words';
 import { capitalise, list, shortLabel } from '../../core/drainage/wording';
+import { byReason } from '../../core/treatment/left-out-groups';
 import { howOf, timesOf, titleOf } from '../../core/table/table-step';
 import { formatClock } from '../../core/units';
 import { BodyMap } from '../../ui/body-map/BodyMap';
@@ -57,10 +58,9 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
               <h2>This visit</h2>
               <p>{treatment.choices.map(({ name }) => name).join(' · ')}</p>
               {treatment.leftOut.length > 0 && <h2>Left out</h2>}
-              {treatment.leftOut.map(({ what, why, instead }, i) => (
-                <p key={`${what} ${i}`}>
-                  <strong>{what}.</strong> {why}
-                  {instead && ` Instead: ${instead}.`}
+              {byReason(treatment.leftOut).map(({ what, why, instead }) => (
+                <p key={`${why} ${instead}`}>
+                  <strong>{why}</strong> {what.join('; ')}.{instead && ` Instead: ${instead}.`}
                 </p>
               ))}
             </>
@@ -129,8 +129,10 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
               <td>
                 {step.changes?.length ? <strong>{step.changes.join(' ')} </strong> : null}
                 {howOf(anatomy, step)}.{' '}
-                {step.told ? `${step.told.cue} ${step.told.note}` : pressureInWords(step.pressure)}{' '}
-                {step.cautions.join(' ')}
+                {sentences([
+                  ...(step.told ? [step.told.cue, step.told.note] : [pressureInWords(step.pressure)]),
+                  ...step.cautions,
+                ])}
               </td>
               <td>{timesOf(step)}</td>
               <td>{formatClock(step.seconds)}</td>
@@ -144,4 +146,12 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
       </footer>
     </main>
   );
+}
+
+/** Cues, notes and cautions as they stand in one line of print: each begins large and ends with a stop. */
+function sentences(parts: readonly string[]): string {
+  return parts
+    .filter((part) => part !== '')
+    .map((part) => capitalise(/[.!?]$/.test(part) ? part : `${part}.`))
+    .join(' ');
 }

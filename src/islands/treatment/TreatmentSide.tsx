@@ -3,6 +3,7 @@ import { lineNames } from '../../catalogue/facial/usual-lines';
 import type { VisitView } from '../../contracts/visit-views';
 import { lineWorkId } from '../../core/facial/line-work';
 import type { Proposal } from '../../core/treatment/shorten';
+import { byReason } from '../../core/treatment/left-out-groups';
 import { formatClock } from '../../core/units';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
@@ -114,10 +115,9 @@ export function TreatmentSide({ handle, visit, regionLabel }: Props) {
         <section>
           <h2>Left out</h2>
           <ul className={styles['plain']}>
-            {treatment.leftOut.map(({ what, why, instead, block, choice }, i) => (
-              <li key={`${choice} ${block ?? ''} ${what} ${i}`}>
-                <strong>{what}</strong> {why}
-                {instead && <em> Instead: {instead}.</em>}
+            {byReason(treatment.leftOut).map(({ what, why, instead }) => (
+              <li key={`${why} ${instead}`}>
+                <strong>{why}</strong> {what.join('; ')}.{instead && <em> Instead: {instead}.</em>}
               </li>
             ))}
           </ul>
