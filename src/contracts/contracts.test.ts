@@ -19,6 +19,8 @@ describe('what crosses the boundary', () => {
       minutes: 60,
       fill: false,
       qualifications: [],
+      use: [],
+      refuse: [],
     });
   });
 

@@ -98,7 +98,12 @@ export function findPrecedences(
     }
   }
 
-  const affected = affectedSides(read, survey);
+  // What waits is not touched: its side asks for no clearing of the other.
+  const drained = new Set(drains.map((step) => step.place));
+  const affected = affectedSides(read, {
+    ...survey,
+    rerouted: new Set([...survey.rerouted].filter((id) => drained.has(id))),
+  });
   if (affected.size === 1) {
     const homes = new Set(drains.map((step) => mirrorOf(getTerritory(anatomy, step.place).home)));
     const touching = hands.filter((step) => affected.has(sideOf(step.place)) && !isTerminus(step));
