@@ -67,6 +67,9 @@ describe('an hour at the table', () => {
     await settled(page);
     await words(page, `step ${third + 5} of ${steps.length}`);
     await page.keyboard.press('1');
+    await words(page, 'which side?');
+    await tread(page, 'PageDown', 1);
+    await gone(page, 'which side?');
     await tread(page, 'PageDown', third - 5);
     await words(page, `step ${2 * third} of ${steps.length}`);
     server = await startServer({ data, port: server.port });

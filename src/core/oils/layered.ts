@@ -1,8 +1,8 @@
 import { totalMlOf } from './amounts';
-import type { BlendPart, OilBook } from './book';
+import type { Area, BlendPart, OilBook } from './book';
 import { oilOf } from './book';
 import { type BlendJudgement, judge } from './check';
-import { guideOf, type OilClient } from './client';
+import { guideOf, judgedArea, type OilClient } from './client';
 import { constituentLimit, oilLimit } from './limits';
 import { dropsPerMlOf, mlOf } from './amounts';
 
@@ -46,7 +46,7 @@ export function layeredDrops(book: OilBook, given: LayeredCase): Layered {
 export function dilute(book: OilBook, parts: readonly BlendPart[], client: OilClient): DilutedEquivalent {
   const allMl = totalMlOf(book, parts);
   const shares = parts.map((part) => (allMl > 0 ? mlOf(book, part) / allMl : 0));
-  const maxTotalPercent = Math.min(...ceilings(book, parts, shares), guideOf(book, client, 'body').maxPercent);
+  const maxTotalPercent = Math.min(...ceilings(book, parts, shares, judgedArea(client, 'body')), guideOf(book, client, 'body').maxPercent);
   const drops = parts.map((part, i) => ({
     ...part,
     drops: Math.floor((maxTotalPercent / 100) * bottleMl * (shares[i] ?? 0) * dropsPerMlOf(book, part) + 1e-9),
@@ -60,7 +60,12 @@ export function dilute(book: OilBook, parts: readonly BlendPart[], client: OilCl
 }
 
 /** Totals (%) at which one limit each is reached. */
-function ceilings(book: OilBook, parts: readonly BlendPart[], shares: readonly number[]): readonly number[] {
+function ceilings(
+  book: OilBook,
+  parts: readonly BlendPart[],
+  shares: readonly number[],
+  area: Area,
+): readonly number[] {
   const oils = parts.map(({ oil }) => oilOf(book, oil));
   const sums = new Map<string, number>();
   oils.forEach(({ constituents }, i) => {
@@ -73,10 +78,10 @@ function ceilings(book: OilBook, parts: readonly BlendPart[], shares: readonly n
   );
   const at = (limit: number | null, share: number) => (limit === null || share <= 0 ? [] : [limit / share]);
   return [
-    ...oils.flatMap((oil, i) => at(oilLimit(oil, 'body'), shares[i] ?? 0)),
+    ...oils.flatMap((oil, i) => at(oilLimit(oil, area), shares[i] ?? 0)),
     ...[...sums].flatMap(([id, share]) => {
       const constituent = book.constituents.get(id);
-      return constituent ? at(constituentLimit(constituent, 'body'), share) : [];
+      return constituent ? at(constituentLimit(constituent, area), share) : [];
     }),
     ...at(1, sun),
   ];
