@@ -1,6 +1,7 @@
 import type { Candidate } from './best/blend-problem';
 import type { Area, NoteId, OilBook, UseId } from './book';
 import { noteIds, oilOf } from './book';
+import { totalRange } from './best/blend-problem';
 import { guideOf, isSensitive, type OilClient, reasonsToAvoid } from './client';
 
 /** An oil on the shelf. */
@@ -28,9 +29,12 @@ const delicatePercent = 3;
 export const usualNotes: Readonly<Record<NoteId, number>> = { top: 0.3, middle: 0.5, base: 0.2 };
 const usualPercent: Readonly<Record<Area, number>> = { body: 2, face: 0.7, local: 3, bath: 1.5 };
 
-/** What to aim at for a client: what is usual in the area, or less where the client's guide is stricter. */
+/**
+ * What to aim at for a client: what is usual in the area, or less where the client's guide is stricter. Whole drops may
+ * come out a little above the aim, and not even then above the guide.
+ */
 export const targetPercentFor = (book: OilBook, client: OilClient, area: Area): number =>
-  Math.min(usualPercent[area], guideOf(book, client, area).maxPercent);
+  Math.min(usualPercent[area], guideOf(book, client, area).maxPercent / totalRange.most);
 
 /** An oil of the shelf as a candidate: what it costs, how many drops there are. */
 export function candidateOf(book: OilBook, { oil, leftMl, dropsPerMl, centsPerMl }: Shelved): Candidate {

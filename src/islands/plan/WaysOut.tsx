@@ -44,12 +44,8 @@ export function WaysOut({ plan }: { readonly plan: PlanHandle }) {
               <i style={{ width: `${exit.share * 100}%` }} />
             </div>
             {candidate && exits.filter(({ to }) => candidateOf(to)).length > 1 && (
-              <Button
-                look="link"
-                onClick={() => leave(exit.to)}
-                aria-label={`Do without the ${shortLabel(anatomy, exit.to)}`}
-              >
-                do without it
+              <Button look="link" onClick={() => leave(exit.to)}>
+                Do without the {shortLabel(anatomy, exit.to)}
               </Button>
             )}
           </div>
@@ -61,12 +57,8 @@ export function WaysOut({ plan }: { readonly plan: PlanHandle }) {
           <p>
             {candidate.why} About {candidate.minutes} min.
           </p>
-          <Button
-            look="link"
-            onClick={() => take(candidate)}
-            aria-label={`Use the ${shortLabel(anatomy, candidate.to)}, too`}
-          >
-            use it, too
+          <Button look="link" onClick={() => take(candidate)}>
+            Use the {shortLabel(anatomy, candidate.to)}, too
           </Button>
         </div>
       ))}
