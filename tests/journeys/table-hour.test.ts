@@ -35,6 +35,7 @@ describe('an hour at the table', () => {
       id: string;
       kind: string;
       stepId: string;
+      side?: string;
     }[];
   const table = (visit: number) => `${server.url}/visits/${visit}/table`;
 
@@ -82,7 +83,9 @@ describe('an hour at the table', () => {
     const events = await stored(visit);
     expect(new Set(events.map(({ id }) => id)).size).toBe(events.length);
     expect(events.filter(({ kind }) => kind === 'end').map(({ stepId }) => stepId)).toEqual(steps.map(({ id }) => id));
-    expect(events.filter(({ kind }) => kind === 'mark')).toHaveLength(1);
+    // What was noticed, kept at once, and then its side.
+    const marks = events.filter(({ kind }) => kind === 'mark');
+    expect(marks.map(({ side }) => side ?? null)).toEqual([null, 'right']);
     expect(events.at(-1)?.kind).toBe('finish');
   }, 120_000);
 
