@@ -23,8 +23,8 @@ describe('the library', () => {
     await words(page, 'protocols, 34');
     await page.keyboard.press('f');
     await page.keyboard.type('mouth smile');
-    await until(page, () => document.querySelectorAll('[aria-label="Found"] li').length === 1);
-    expect(await listed()).toEqual(['Mouth and smile line, gloved']);
+    await until(page, () => document.querySelectorAll('[aria-label="Found"] li').length === 2);
+    expect((await listed()).sort()).toEqual(['Home sheet: mouth and smile line', 'Mouth and smile line, gloved']);
     await page.keyboard.down('Control');
     await page.keyboard.press('a');
     await page.keyboard.up('Control');

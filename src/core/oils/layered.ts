@@ -46,7 +46,10 @@ export function layeredDrops(book: OilBook, given: LayeredCase): Layered {
 export function dilute(book: OilBook, parts: readonly BlendPart[], client: OilClient): DilutedEquivalent {
   const allMl = totalMlOf(book, parts);
   const shares = parts.map((part) => (allMl > 0 ? mlOf(book, part) / allMl : 0));
-  const maxTotalPercent = Math.min(...ceilings(book, parts, shares, judgedArea(client, 'body')), guideOf(book, client, 'body').maxPercent);
+  const maxTotalPercent = Math.min(
+    ...ceilings(book, parts, shares, judgedArea(client, 'body')),
+    guideOf(book, client, 'body').maxPercent,
+  );
   const drops = parts.map((part, i) => ({
     ...part,
     drops: Math.floor((maxTotalPercent / 100) * bottleMl * (shares[i] ?? 0) * dropsPerMlOf(book, part) + 1e-9),
