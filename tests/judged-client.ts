@@ -6,7 +6,7 @@ import { readCase } from '../src/core/drainage/case';
 import { planDrainage } from '../src/core/drainage/plan';
 import { defaultSchool, type QualificationId } from '../src/core/drainage/case';
 import { drainageFindings, type RecordedCondition, screenedDrainage } from '../src/core/screening/hand-over';
-import { readScreening, type PresentCondition } from '../src/core/screening/read-request';
+import { type PresentCondition, type ReadScreening, readScreening } from '../src/core/screening/read-request';
 import { screen } from '../src/core/screening/screen';
 import { type Choice, expandChoices } from '../src/core/treatment/expand';
 import { type Judged, judgeBlocks, type WayRound } from '../src/core/treatment/judge-blocks';
@@ -19,15 +19,20 @@ export const everything: readonly string[] = screeningBook.qualifications.map(({
 export type Brought = RecordedCondition & PresentCondition;
 type Given = Partial<Pick<Parameters<typeof judgementOf>[3], 'ledger' | 'irritated' | 'lifted'>>;
 
+function readOf(conditions: readonly Brought[], held: readonly string[]): ReadScreening {
+  const read = readScreening(screeningBook, { visitDate: '2026-11-25', age: 40, conditions, qualifications: held });
+  if (!read.ok) throw new Error(JSON.stringify(read.errors));
+  return read.value;
+}
+
 /** The judgement of a client who brings these conditions, in tests. */
 export function judge(
   conditions: readonly Brought[] = [],
   held: readonly string[] = everything,
   given: Given = {},
 ): Judgement {
-  const read = readScreening(screeningBook, { visitDate: '2026-11-25', age: 40, conditions, qualifications: held });
-  if (!read.ok) throw new Error(JSON.stringify(read.errors));
-  return judgementOf(screeningBook, read.value, screen(screeningBook, read.value), {
+  const read = readOf(conditions, held);
+  return judgementOf(screeningBook, read, screen(screeningBook, read), {
     conditions,
     frequencyRules,
     ...given,
@@ -36,9 +41,7 @@ export function judge(
 
 /** The planner's way round for such a client. */
 export function wayRoundFor(conditions: readonly Brought[], held: readonly string[] = everything): WayRound {
-  const read = readScreening(screeningBook, { visitDate: '2026-11-25', age: 40, conditions, qualifications: held });
-  if (!read.ok) throw new Error(JSON.stringify(read.errors));
-  const screened = screenedDrainage(screen(screeningBook, read.value));
+  const screened = screenedDrainage(screen(screeningBook, readOf(conditions, held)));
   return (focus) => {
     const drainage = readCase(anatomy, {
       focus,
