@@ -7,18 +7,18 @@ import { howOf, timesOf, titleOf } from '../../core/table/table-step';
 import { formatClock } from '../../core/units';
 import { BodyMap } from '../../ui/body-map/BodyMap';
 import { Button } from '../../ui/button/Button';
-import { planMarks } from './plan-marks';
+import { hasDrainage, paperMarks } from './plan-marks';
 import styles from './PrintPlan.module.css';
 
 /** The plan on paper: ways, steps with why, cautions. Names the client, not a diagnosis. */
 export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly plan: PlanView }) {
-  const marks = planMarks(visit.findings, plan.plan, plan.steps, undefined, new Set());
   const { treatment } = plan;
   const { blends } = visit;
   const drainagePhases = phasesOf(plan.steps);
   const phases = plan.steps.map((step, i) => step.told?.block ?? drainagePhases[i]);
   const total = treatment?.totalSeconds ?? plan.steps.reduce((sum, step) => sum + step.seconds, 0);
-  const isDrained = plan.steps.some((step) => !step.told);
+  const isDrained = hasDrainage(plan.steps);
+  const marks = paperMarks(visit.findings, plan.plan, plan.steps);
   return (
     <main id="main" className={styles['sheet']}>
       <p className={styles['tools']}>
@@ -148,10 +148,8 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
   );
 }
 
-/** Cues, notes and cautions as they stand in one line of print: each begins large and ends with a stop. */
+/** Cues, notes and cautions as they stand in one line of print: each begins large, ends with a stop and stands once. */
 function sentences(parts: readonly string[]): string {
-  return parts
-    .filter((part) => part !== '')
-    .map((part) => capitalise(/[.!?]$/.test(part) ? part : `${part}.`))
-    .join(' ');
+  const whole = parts.filter((part) => part !== '').map((part) => capitalise(/[.!?]$/.test(part) ? part : `${part}.`));
+  return [...new Set(whole)].join(' ');
 }

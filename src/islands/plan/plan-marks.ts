@@ -3,6 +3,7 @@ import type { PlacedFinding } from '../../contracts/people-views';
 import type { PlaceId } from '../../core/anatomy/place';
 import type { DrainagePlan } from '../../core/drainage/plan';
 import type { Step } from '../../core/drainage/step';
+import type { TableStep } from '../../core/table/table-step';
 import type { PebbleMark, RegionMark, RouteMark } from '../../ui/body-map/BodyMap';
 import type { NodeState } from '../../ui/body-map/MapNode';
 import { type FindingMarks, marksOf } from '../body-marks';
@@ -42,6 +43,19 @@ export function planMarks(
     routes: routesOf(plan, selected),
     pebbles: pebblesOf(steps, selected, faults),
   };
+}
+
+/** True when the planner’s own course is among the steps. */
+export const hasDrainage = (steps: readonly TableStep[]): boolean => steps.some((step) => !step.told);
+
+/** The marks on paper: only what is given, so no ways out of a drainage that is not done. */
+export function paperMarks(
+  findings: readonly PlacedFinding[],
+  plan: DrainagePlan,
+  steps: readonly TableStep[],
+): PlanMarks {
+  const course = hasDrainage(steps) ? plan : { ...plan, exits: [], waiting: [] };
+  return planMarks(findings, course, steps, undefined, new Set());
 }
 
 function routesOf(plan: DrainagePlan, selected: Step | undefined): RouteMark[] {

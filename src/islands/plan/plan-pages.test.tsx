@@ -8,6 +8,7 @@ import { makeCase, planOf, type Wish } from '../../core/drainage/fixtures';
 import { VisitHead } from '../visit-head/VisitHead';
 import { usualVolume } from '../../core/swelling/settings';
 import { NoPlan } from './NoPlan';
+import { paperMarks } from './plan-marks';
 import { PrintPlan } from './PrintPlan';
 
 const visitAt = (stage: StageOrEnd, change: Partial<VisitView> = {}): VisitView => ({
@@ -133,6 +134,28 @@ describe('the plan on paper', () => {
     const html = renderToStaticMarkup(<PrintPlan visit={visitAt('plan')} plan={{ ...plan, steps }} />);
     expect(html).toContain('Contour strokes');
     for (const words of ['groin nodes', 'Ways out', 'Mind', 'Has to wait', '58 %']) expect(html).not.toContain(words);
+    expect(paperMarks([], plan.plan, plan.steps).routes.length).toBeGreaterThan(0);
+    expect(paperMarks([], plan.plan, steps).routes).toEqual([]);
+  });
+
+  it('says a cue and a note as sentences, and what both say only once', () => {
+    const plan = planView(groinGone);
+    const [first] = plan.steps;
+    if (!first) throw new Error('no step');
+    const words = { cue: 'Move the scalp, not the hair.', note: 'move the scalp, not the hair' };
+    const told = {
+      title: 'Scalp circles',
+      how: 'crown',
+      block: 'head',
+      count: 'repetitions',
+      places: [],
+      ...words,
+    } as const;
+    const html = renderToStaticMarkup(
+      <PrintPlan visit={visitAt('plan')} plan={{ ...plan, steps: [{ ...first, told }] }} />,
+    );
+    expect(html.match(/Move the scalp, not the hair\./g)).toHaveLength(1);
+    expect(html).not.toContain('move the scalp');
   });
 });
 
