@@ -29,6 +29,21 @@ const layers = {
   },
 };
 
+/** Modules of the core that read text: of people, of files, of drawings. */
+const readsText = [
+  'src/core/exchange/**',
+  'src/core/search/**',
+  'src/core/sign-in/**',
+  'src/core/figure/**',
+  'src/core/oils/drop-scale.ts',
+  'src/core/oils/shortlist.ts',
+  'src/core/screening/medicines.ts',
+  'src/core/screening/time.ts',
+  'src/core/stones/thermometer.ts',
+  'src/core/swelling/protocol.ts',
+  'src/core/swelling/read-length.ts',
+];
+
 export default tseslint.config(
   { ignores: ['dist', '.astro', 'node_modules', 'var', '**/*.astro'] },
   js.configs.recommended,
@@ -44,6 +59,20 @@ export default tseslint.config(
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', ignoreRestSiblings: true }],
       eqeqeq: ['error', 'always', { null: 'ignore' }],
       'no-console': 'error',
+    },
+  },
+  {
+    // What something is stands in data; only what people typed, and files, are read by pattern.
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts', ...readsText],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'Literal[regex], NewExpression[callee.name="RegExp"]',
+          message: 'The core asks data what an id means, never a pattern: a group of regions, a trait, a table.',
+        },
+      ],
     },
   },
   { files: ['public/theme.js'], languageOptions: { globals: { document: 'readonly', localStorage: 'readonly' } } },

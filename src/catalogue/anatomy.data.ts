@@ -366,4 +366,48 @@ export const regionGroupRows = {
     ...['forearm-inner', 'forearm-outer', 'wrist', 'hand-back', 'palm', 'fingers', 'axillary', 'cubital'],
     ...['flank-upper', 'breast', 'back-upper'],
   ],
+  ears: ['ear'],
+  /** The arm's skin that drains to the armpit, whose group is opened before it. */
+  'arm-skin': [
+    ...['shoulder-cap', 'upper-arm-inner', 'upper-arm-outer', 'elbow-crease', 'elbow-point', 'forearm-inner'],
+    ...['forearm-outer', 'wrist', 'hand-back', 'palm', 'fingers'],
+  ],
+  /** Bare at all times: no cover is folded back for it. */
+  'never-draped': [
+    ...['scalp-front', 'scalp-crown', 'scalp-back', 'forehead', 'temple', 'eyelid-upper', 'eyelid-lower', 'nose'],
+    ...[
+      'cheek',
+      'cheek-outer',
+      'lip-upper',
+      'lip-lower',
+      'chin',
+      'jaw',
+      'under-chin',
+      'ear',
+      'neck-front',
+      'neck-side',
+    ],
+    ...['nape', 'hand-back', 'palm', 'fingers', 'terminus', 'cervical', 'occipital', 'retroauricular', 'preauricular'],
+    ...['submandibular', 'submental'],
+  ],
+  'lines-frown': ['forehead', 'nose', 'eyelid-upper'],
+  'lines-forehead': ['forehead', 'scalp-front'],
+  'lines-crow': ['temple', 'eyelid-upper', 'eyelid-lower'],
+  'lines-mouth-corner': ['lip-lower', 'chin', 'jaw', 'under-chin'],
+  'lines-smile': ['cheek', 'cheek-outer', 'lip-upper', 'nose'],
+  /** Too small or too bony for a palm stone. */
+  'small-stone': [
+    ...['nape', 'neck-front', 'neck-side', 'ear', 'hand-back', 'palm', 'fingers', 'wrist', 'foot-top', 'sole', 'heel'],
+    ...['ankle-inner', 'ankle-outer', 'toes'],
+  ],
+  /** Where a set of small stones is laid out beside the palm stones. */
+  'small-stone-set': ['nape', 'neck-front', 'neck-side', 'hand-back', 'fingers', 'foot-top', 'toes'],
+  'large-stone': [
+    ...['back-upper', 'back-middle', 'back-lower', 'thigh-upper-inner', 'thigh-upper-outer', 'thigh-upper-back'],
+    ...['thigh-lower-inner', 'thigh-lower-outer', 'thigh-lower-back', 'buttock'],
+  ],
+  /** Thick skin, and scalp. */
+  'knobbed-tool': ['sole', 'foot-top', 'heel', 'toes', 'scalp-front', 'scalp-crown', 'scalp-back'],
+  /** Thin skin and tight curves. */
+  'small-tool': ['eyelid-upper', 'eyelid-lower', 'nose', 'lip-upper', 'lip-lower', 'temple', 'ear', 'fingers'],
 } as const satisfies Readonly<Record<string, readonly string[]>>;

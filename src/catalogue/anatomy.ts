@@ -33,6 +33,7 @@ function makeTerritories(): Map<PlaceId, Territory> {
         name,
         side,
         label: `${side} ${label}`,
+        bareLabel: label,
         part: part as Part,
         home: `${home}.${side}`,
         views: views as readonly FigureView[],
@@ -48,10 +49,12 @@ function makeTerritories(): Map<PlaceId, Territory> {
 function makeBasins(): Map<PlaceId, Basin> {
   const basins = new Map<PlaceId, Basin>();
   for (const [name, label, paired, receives] of basinRows) {
-    if (paired === 'mid') basins.set(`${name}.mid`, { id: `${name}.mid`, name, side: 'mid', label, receives });
+    if (paired === 'mid')
+      basins.set(`${name}.mid`, { id: `${name}.mid`, name, side: 'mid', label, bareLabel: label, receives });
     else {
       for (const side of sides) {
-        basins.set(`${name}.${side}`, { id: `${name}.${side}`, name, side, label: `${side} ${label}`, receives });
+        const id = `${name}.${side}`;
+        basins.set(id, { id, name, side, label: `${side} ${label}`, bareLabel: label, receives });
       }
     }
   }

@@ -51,7 +51,7 @@ const EffectSchema: z.ZodType<Effect> = z.strictObject({
   onlyIfPlaced: z.boolean().optional(),
 });
 
-export const ConditionSchema: z.ZodType<Omit<Condition, 'group'>> = z.strictObject({
+export const ConditionSchema: z.ZodType<Omit<Condition, 'group' | 'groupId'>> = z.strictObject({
   id,
   label: words,
   ask: words,

@@ -53,8 +53,10 @@ function read<S extends z.ZodType>(name: string, schema: S, rows: unknown): z.in
 
 export const vocabulary = read('vocabulary', VocabularySchema, vocabularyRows);
 
+const slugOf = (title: string) => title.toLowerCase().replace(/[^a-z]+/g, '-');
+
 const conditions: readonly Condition[] = conditionGroups.flatMap(([group, rows]) =>
-  read(group, z.array(ConditionSchema), rows).map((row) => ({ ...row, group })),
+  read(group, z.array(ConditionSchema), rows).map((row) => ({ ...row, group, groupId: slugOf(group) })),
 );
 
 /** Everything that screening knows, checked and laid out once. */

@@ -1,8 +1,6 @@
-import type { Anatomy, PlaceId, Territory } from './place';
+import { type Anatomy, nameOf, type PlaceId, type RegionGroups, type Territory } from './place';
 
-type Belongs = (territory: Territory) => boolean;
-
-const isScalpOrEar = (t: Territory) => t.name.startsWith('scalp-') || t.name === 'ear';
+type Belongs = (territory: Territory, groups: RegionGroups) => boolean;
 
 /** Areas that are always named with a side. The leg begins at the seat: a swollen leg without it is half done. */
 const sidedAreas: Readonly<Record<string, Belongs>> = {
@@ -14,9 +12,9 @@ const sidedAreas: Readonly<Record<string, Belongs>> = {
 
 /** Areas that mean both sides when no side is given. */
 const wholeAreas: Readonly<Record<string, Belongs>> = {
-  face: (t) => t.part === 'head' && !isScalpOrEar(t),
+  face: (t, groups) => groups.face.has(t.name),
   neck: (t) => t.part === 'neck',
-  abdomen: (t) => t.name.startsWith('abdomen-'),
+  abdomen: (t, groups) => groups.abdomen.has(t.name),
   'whole-body': () => true,
 };
 
@@ -28,6 +26,12 @@ export const areaIds: readonly PlaceId[] = [
     .filter((name) => name !== 'whole-body')
     .flatMap((name) => [`${name}.left`, `${name}.right`]),
 ];
+
+/** The limb that an area is: `leg` for `leg.left`; undefined for trunk, face and the rest. */
+export function limbOfArea(id: PlaceId): 'leg' | 'arm' | undefined {
+  const name = nameOf(id);
+  return name === 'leg' || name === 'arm' ? name : undefined;
+}
 
 const areaIdSet = new Set(areaIds);
 
@@ -42,6 +46,6 @@ export function expandArea(anatomy: Anatomy, id: PlaceId): readonly PlaceId[] | 
   const belongs = sidedAreas[name] ?? wholeAreas[name];
   if (!belongs) return undefined;
   return [...anatomy.territories.values()]
-    .filter((t) => belongs(t) && (side === undefined || t.side === side))
+    .filter((t) => belongs(t, anatomy.groups) && (side === undefined || t.side === side))
     .map((t) => t.id);
 }

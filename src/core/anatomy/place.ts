@@ -14,6 +14,8 @@ export interface Territory {
   readonly name: string;
   readonly side: Side;
   readonly label: string;
+  /** The label without its side: `cheek` for the left one and the right one. */
+  readonly bareLabel: string;
   readonly part: Part;
   /** The node group that it drains to by nature. */
   readonly home: PlaceId;
@@ -31,6 +33,7 @@ export interface Basin {
   readonly name: string;
   readonly side: Side;
   readonly label: string;
+  readonly bareLabel: string;
   readonly receives: string;
 }
 
@@ -73,13 +76,28 @@ export const regionGroups = [
   'head-and-neck-home',
   'behind',
   'other-hand',
+  'ears',
+  'arm-skin',
+  'never-draped',
+  'lines-frown',
+  'lines-forehead',
+  'lines-crow',
+  'lines-smile',
+  'lines-mouth-corner',
+  'small-stone',
+  'small-stone-set',
+  'large-stone',
+  'knobbed-tool',
+  'small-tool',
 ] as const;
 export type RegionGroup = (typeof regionGroups)[number];
 
+/** Names of the regions of each group. */
+export type RegionGroups = Readonly<Record<RegionGroup, ReadonlySet<string>>>;
+
 /** The whole map. Iteration follows the order of the catalogue. */
 export interface Anatomy {
-  /** Names of the regions of each group. */
-  readonly groups: Readonly<Record<RegionGroup, ReadonlySet<string>>>;
+  readonly groups: RegionGroups;
   readonly territories: ReadonlyMap<PlaceId, Territory>;
   readonly basins: ReadonlyMap<PlaceId, Basin>;
   readonly edges: readonly Edge[];
@@ -136,5 +154,5 @@ export function regionLabel(anatomy: Anatomy, name: string): string {
   const place = ['left', 'mid'].flatMap(
     (side) => anatomy.territories.get(`${name}.${side}`) ?? anatomy.basins.get(`${name}.${side}`) ?? [],
   )[0];
-  return place?.label.replace(/^left /, '') ?? name;
+  return place?.bareLabel ?? name;
 }

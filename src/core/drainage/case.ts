@@ -2,24 +2,15 @@ import { expandArea } from '../anatomy/areas';
 import { type Anatomy, type PlaceId } from '../anatomy/place';
 import { type FieldError, type Result } from '../result';
 import { findHindrances, type Hindrances } from './hindrance';
+import { type NodeFindingId, nodeFindingIds, nodeFindingOf, sidesOfFinding } from './node-findings';
 import type { ScreenedDrainage } from './screened';
 
 export const purposes = ['swelling', 'wellness', 'after-procedure', 'sinus', 'puffy-face'] as const;
 export type Purpose = (typeof purposes)[number];
 
-export const nodeFindingIds = [
-  'nodes-removed-axillary',
-  'nodes-removed-inguinal',
-  'nodes-removed-pelvic',
-  'nodes-removed-neck',
-  'nodes-sentinel-axillary',
-  'nodes-sentinel-inguinal',
-  'nodes-sentinel-neck',
-] as const;
 export const regionFindingIds = ['irradiated', 'open-wound', 'port', 'thickened'] as const;
 export const findingIds = [...nodeFindingIds, ...regionFindingIds, 'scar', 'cancer-history'] as const;
 export type FindingId = (typeof findingIds)[number];
-export type NodeFindingId = (typeof nodeFindingIds)[number];
 
 /** Something found on this body that changes where fluid may go. */
 export interface Finding {
@@ -170,16 +161,16 @@ function findingErrors(anatomy: Anatomy, finding: Finding, index: number): Field
 
 /** All nodes of a group cannot be gone while only a few were taken. */
 function contradictions(findings: readonly Finding[]): FieldError[] {
-  const sides = (finding: Finding) =>
-    finding.side === 'both' ? ['left', 'right'] : finding.side ? [finding.side] : [];
   return findings.flatMap((finding, index) => {
-    if (!finding.id.startsWith('nodes-sentinel-')) return [];
-    const removedId = finding.id.replace('sentinel', 'removed');
-    const clash = findings.find(
-      (other) => other.id === removedId && sides(other).some((s) => sides(finding).includes(s)),
-    );
+    const some = nodeFindingOf(finding.id);
+    if (some?.loss !== 'sentinel') return [];
+    const sides: readonly string[] = sidesOfFinding(finding);
+    const clash = findings.find((other) => {
+      const all = nodeFindingOf(other.id);
+      return all?.loss === 'removed' && all.of === some.of && sidesOfFinding(other).some((s) => sides.includes(s));
+    });
     if (!clash) return [];
-    const message = `“${removedId}” and “${finding.id}” on the same side cannot both be true: keep the one that was done.`;
+    const message = `“${clash.id}” and “${finding.id}” on the same side cannot both be true: keep the one that was done.`;
     return [{ path: `findings.${index}`, message }];
   });
 }

@@ -175,7 +175,7 @@ function lateText(anatomy: Anatomy, rule: RuleId, first: ArrangedStep, thens: re
       ? placesInWords(anatomy, thens)
       : `${thens.length} steps before it, from ${placesInWords(anatomy, thens.slice(0, 1))} on`;
   if (rule === 'sound-side-first')
-    return `Too late: the sound side’s ${here.replace(/^the /, '')} come before ${others}.`;
+    return `Too late: the sound side’s ${shortLabel(anatomy, first.place)} come before ${others}.`;
   if (rule === 'close-with-breath') return `Too late: ${others} already close the visit.`;
   return `Too late: ${others} need ${here} open first.`;
 }

@@ -1,5 +1,6 @@
 import { type Anatomy, type Edge, nameOf, type PlaceId, sideOf } from '../anatomy/place';
 import type { Finding } from './case';
+import { groupsOfNodes, nodeFindingOf, sidesOfFinding } from './node-findings';
 
 /** Why a node group takes no fluid. */
 export type BlockCause = 'removed' | 'irradiated' | 'wound';
@@ -21,13 +22,6 @@ export interface Hindrances {
   readonly thickened: ReadonlySet<PlaceId>;
   readonly cancerHistory: boolean;
 }
-
-const nodeGroups: Readonly<Record<string, readonly string[]>> = {
-  axillary: ['axillary'],
-  inguinal: ['inguinal'],
-  pelvic: ['inguinal'],
-  neck: ['cervical', 'submandibular', 'submental'],
-};
 
 const sentinelCost = 2;
 const neckTerminusCost = 2;
@@ -54,14 +48,14 @@ export function findHindrances(
   const block = (id: PlaceId, cause: BlockCause) => blocked.set(id, blocked.get(id) ?? cause);
 
   for (const finding of findings) {
-    const sides = finding.side === 'both' ? ['left', 'right'] : finding.side ? [finding.side] : [];
-    const [, kind, which = ''] = /^nodes-(removed|sentinel)-(\w+)$/.exec(finding.id) ?? [];
-    for (const side of sides) {
-      for (const name of nodeGroups[which] ?? []) {
-        if (kind === 'removed') block(`${name}.${side}`, 'removed');
+    const nodes = nodeFindingOf(finding.id);
+    for (const side of sidesOfFinding(finding)) {
+      if (!nodes) break;
+      for (const name of groupsOfNodes[nodes.of]) {
+        if (nodes.loss === 'removed') block(`${name}.${side}`, 'removed');
         else add(`${name}.${side}`, sentinelCost);
       }
-      if (kind === 'removed' && which === 'neck') add(`terminus.${side}`, neckTerminusCost);
+      if (nodes.loss === 'removed' && nodes.of === 'neck') add(`terminus.${side}`, neckTerminusCost);
     }
     for (const id of new Set(finding.regions ?? [])) {
       const isGroup = anatomy.basins.has(id);

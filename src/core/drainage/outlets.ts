@@ -1,4 +1,4 @@
-import { type Anatomy, type PlaceId } from '../anatomy/place';
+import { type Anatomy, type PlaceId, sideOf } from '../anatomy/place';
 import { findHindrances } from './hindrance';
 import { routesTo } from './routes';
 
@@ -53,7 +53,7 @@ const onwards = new WeakMap<Anatomy, Map<PlaceId, PlaceId | undefined>>();
 
 function findNextGroup(anatomy: Anatomy, id: PlaceId): PlaceId | undefined {
   const onward = anatomy.edges
-    .filter((e) => e.kind === 'flow' && e.from === id && !e.to.endsWith('.mid'))
+    .filter((e) => e.kind === 'flow' && e.from === id && sideOf(e.to) !== 'mid')
     .sort((a, b) => distanceToTerminus(anatomy, a.to) + a.cost - distanceToTerminus(anatomy, b.to) - b.cost);
   return onward[0]?.to;
 }

@@ -46,7 +46,10 @@ function referReasons(anatomy: Anatomy, read: ReadCase, survey: Survey): Reason[
     });
   }
   const legs = new Set(
-    read.territories.map((id) => limbOf(getTerritory(anatomy, id))).filter((limb) => limb?.startsWith('leg')),
+    read.territories
+      .map((id) => getTerritory(anatomy, id))
+      .filter(({ part }) => part === 'leg')
+      .map(limbOf),
   );
   if (legs.size === 2 && read.purpose !== 'wellness' && read.hindrances.cancerHistory && !certified) {
     reasons.push({

@@ -26,11 +26,13 @@ const shortNames: Readonly<Record<string, string>> = {
 
 /** A short name without brackets and asides, side first: `left flank, waist to hip`. */
 export function shortLabel(anatomy: Anatomy, id: PlaceId): string {
-  const short = shortNames[nameOf(id)];
   const side = sideOf(id);
-  if (short) return side === 'mid' ? short : `${side} ${short}`;
-  return getPlace(anatomy, id).label;
+  return side === 'mid' ? bareLabel(anatomy, id) : `${side} ${bareLabel(anatomy, id)}`;
 }
+
+/** The same without its side: `armpit nodes`. */
+export const bareLabel = (anatomy: Anatomy, id: PlaceId): string =>
+  shortNames[nameOf(id)] ?? getPlace(anatomy, id).bareLabel;
 
 /** `the left armpit nodes`, for the middle of a sentence. */
 export function theLabel(anatomy: Anatomy, id: PlaceId): string {

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { anatomy } from '../../catalogue/anatomy';
 import { type FaceLine, kindOfLine, lengthOf, middleX, type Point, sideOfLine } from './line';
 import { drainOf, strokesOf } from './strokes';
 import { toolFor } from './tool';
@@ -86,12 +87,13 @@ describe('which line it is', () => {
       ['neck-front', 'neck-front'],
     ],
   ] as const)('is a %s line by where it lies and how it runs', (kind, points, regions) => {
-    expect(kindOfLine('face-front', points, regions)).toBe(kind);
+    expect(kindOfLine(anatomy.groups, 'face-front', points, regions)).toBe(kind);
   });
 
   it('is none on an ear or beside the face', () => {
     expect(
       kindOfLine(
+        anatomy.groups,
         'face-front',
         [
           [450, 290],
@@ -102,6 +104,7 @@ describe('which line it is', () => {
     ).toBeUndefined();
     expect(
       kindOfLine(
+        anatomy.groups,
         'face-front',
         [
           [10, 10],
@@ -223,10 +226,10 @@ describe('the tool for a zone', () => {
     ['scrape', ['jaw', 'under-chin'], 'long curved edge', true],
     ['scrape', ['nose'], 'small rounded edge', true],
   ] as const)('%s on %j takes the %s', (family, regions, tool, needsSlip) => {
-    expect(toolFor({ family }, regions)).toMatchObject({ tool, needsSlip });
+    expect(toolFor(anatomy.groups, { family }, regions)).toMatchObject({ tool, needsSlip });
   });
 
   it('takes none for work by hand', () => {
-    expect(toolFor({ family: 'facial' }, ['cheek'])).toBeUndefined();
+    expect(toolFor(anatomy.groups, { family: 'facial' }, ['cheek'])).toBeUndefined();
   });
 });

@@ -1,3 +1,5 @@
+import type { RegionGroups } from '../anatomy/place';
+
 /** Lines of the face as they are drawn on the map, in the units of its drawing (600 × 720, x right, y down). */
 
 export type Point = readonly [number, number];
@@ -71,6 +73,7 @@ export function sideOfLine(
  * @returns undefined where no line of the face is worked, such as on an ear
  */
 export function kindOfLine(
+  groups: RegionGroups,
   drawing: FaceDrawing,
   points: readonly Point[],
   regions: readonly string[],
@@ -83,11 +86,11 @@ export function kindOfLine(
   const isUpright = Math.abs(last[1] - first[1]) > Math.abs(last[0] - first[0]);
   const middle = pointAlong(points, lengthOf(points) / 2);
   const isBetweenBrows = drawing === 'face-front' && Math.abs(middle[0] - middleX) <= frownReach && isUpright;
-  if (isBetweenBrows && /^(forehead|nose|eyelid-upper)$/.test(main)) return 'frown';
-  if (main === 'forehead' || main === 'scalp-front') return 'forehead';
-  if (/^(temple|eyelid-upper|eyelid-lower)$/.test(main)) return 'crow';
-  if (/^neck|^nape/.test(main)) return 'neck';
-  if (/^(lip-lower|chin|jaw|under-chin)$/.test(main)) return 'mouth-corner';
-  if (/^(cheek|cheek-outer|lip-upper|nose)$/.test(main)) return 'smile';
+  if (isBetweenBrows && groups['lines-frown'].has(main)) return 'frown';
+  if (groups['lines-forehead'].has(main)) return 'forehead';
+  if (groups['lines-crow'].has(main)) return 'crow';
+  if (groups.neck.has(main)) return 'neck';
+  if (groups['lines-mouth-corner'].has(main)) return 'mouth-corner';
+  if (groups['lines-smile'].has(main)) return 'smile';
   return undefined;
 }

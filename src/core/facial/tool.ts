@@ -1,3 +1,4 @@
+import type { RegionGroups } from '../anatomy/place';
 import type { Technique } from '../library/technique';
 
 /** What is taken up for a step with a tool, by the zone that it is for. */
@@ -7,20 +8,21 @@ export interface ToolChoice {
   readonly needsSlip: boolean;
 }
 
-const knobbed = /^(sole|foot|heel|scalp|toes)/;
-const small = /^(eyelid|nose|lip|temple|ear|finger)/;
-
 /** The tool for a step that rolls or scrapes; undefined for any other. @param regions names without side */
-export function toolFor({ family }: Pick<Technique, 'family'>, regions: readonly string[]): ToolChoice | undefined {
+export function toolFor(
+  groups: RegionGroups,
+  { family }: Pick<Technique, 'family'>,
+  regions: readonly string[],
+): ToolChoice | undefined {
   if (family !== 'roll' && family !== 'scrape') return undefined;
   const isScraping = family === 'scrape';
-  if (regions.length > 0 && regions.every((region) => knobbed.test(region)))
+  if (regions.length > 0 && regions.every((region) => groups['knobbed-tool'].has(region)))
     return {
       tool: isScraping ? 'comb edge' : 'knobbed roller',
       why: 'Thick skin, and scalp: knobs reach through.',
       needsSlip: false,
     };
-  if (regions.some((region) => small.test(region)))
+  if (regions.some((region) => groups['small-tool'].has(region)))
     return {
       tool: isScraping ? 'small rounded edge' : 'small roller',
       why: 'Thin skin and tight curves: by its own weight only.',

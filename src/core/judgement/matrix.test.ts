@@ -116,7 +116,7 @@ describe('pairs and triples of conditions', () => {
         expandChoices(anatomy, shippedLibrary, [{ id: 'c1', protocol }], 'left'),
         wayRoundFor(list, everything),
       );
-      const plan = planTreatment(judged, { minutes: 60, isShort: false, fill: true });
+      const plan = planTreatment(anatomy.groups, judged, { minutes: 60, isShort: false, fill: true });
       expect(violationsOf(toChecked(plan.blocks), judgement), protocol).toEqual([]);
     }
   });

@@ -2,7 +2,7 @@ import { unflushed } from './flush';
 import type { FieldError } from '../result';
 import { findCycle, ringWords } from '../sequencing/cycle';
 import type { Protocol, ProtocolBlock, ProtocolStep } from './protocol';
-import { hasTrait, type Technique, touches } from './technique';
+import { hasTrait, lymphFamilies, type Technique, touches } from './technique';
 
 /** What may be named in a library. */
 export interface Known {
@@ -31,7 +31,7 @@ export function problemsOfTechnique(technique: Technique, path = ''): readonly F
     errors.push({ path: at('secondsPerRepetition'), message: 'A repetition takes more than no time.' });
   if (hasTrait(technique, 'intense') && hasTrait(technique, 'soothing'))
     errors.push({ path: at('traits'), message: 'Nothing is intense and soothing at once: choose one.' });
-  if (technique.family.startsWith('lymph') && touches.indexOf(technique.pressure) > touches.indexOf('light'))
+  if (lymphFamilies.has(technique.family) && touches.indexOf(technique.pressure) > touches.indexOf('light'))
     errors.push({ path: at('pressure'), message: 'Drainage is never firmer than light.' });
   if (technique.cues.length === 0)
     errors.push({ path: at('cues'), message: 'Write one short sentence for the table.' });

@@ -1,6 +1,14 @@
 import type { HandState, Position, TablePlace } from '../sequencing/block';
 import { repetitionSeconds, stepOverheadSeconds, type StoneWish, type Technique } from './technique';
 
+/** Kinds of work on the face, with a blend of their own for it. */
+export const facialModalities: ReadonlySet<string> = new Set([
+  'facial-massage',
+  'facial-intraoral',
+  'facial-roller',
+  'facial-scraping-tool',
+]);
+
 /** `each`: one side after the other; `sound` and `affected` come from the client's case. */
 export const stepSides = ['both', 'each', 'left', 'right', 'sound', 'affected'] as const;
 export type StepSide = (typeof stepSides)[number];

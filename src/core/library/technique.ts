@@ -27,6 +27,11 @@ export const families = [
 ] as const;
 export type Family = (typeof families)[number];
 
+/** Those that move lymph. */
+export const lymphFamilies: ReadonlySet<string> = new Set<Family>(['lymph-stretch', 'lymph-sweep']);
+/** Those that bring heat. */
+export const hotStoneFamilies: ReadonlySet<string> = new Set<Family>(['stone-glide', 'stone-press', 'stone-rest']);
+
 /** What a technique needs on the hands; `any`: as the block has it. */
 export const handNeeds = ['dry', 'oiled', 'gloved', 'stone', 'brush', 'tool', 'cloth', 'any', 'none'] as const;
 export type HandNeed = (typeof handNeeds)[number];

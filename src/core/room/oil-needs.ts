@@ -1,5 +1,5 @@
-import { isOfHead } from '../anatomy/head';
-import { nameOf } from '../anatomy/place';
+import { nameOf, type RegionGroups } from '../anatomy/place';
+import { facialModalities } from '../library/protocol';
 import type { PlannedBlock } from '../treatment/plan-treatment';
 import { mediumMl, skinAreaCm2, type SpreadTable } from './medium';
 
@@ -21,12 +21,14 @@ export interface OilNeeds {
  * @param surfaceM2 of this client; the usual adult when not known
  */
 export function oilNeeds(
+  groups: RegionGroups,
   blocks: readonly PlannedBlock[],
   spread: SpreadTable,
   surfaceM2 = spread.usualSurfaceM2,
 ): OilNeeds {
   const oiled = blocks.filter(({ hands }) => hands === 'oiled');
-  const isFace = ({ modality }: PlannedBlock) => modality.startsWith('facial');
+  const isFace = ({ modality }: PlannedBlock) => facialModalities.has(modality);
+  const isOfHead = (name: string) => groups.face.has(name) || groups.ears.has(name) || groups.scalp.has(name);
   const body = oiled.filter((block) => !isFace(block));
   const leavesSome = body.some(({ modality }) => modality === 'aromatherapy' || modality === 'body-massage');
   const need = (own: readonly PlannedBlock[], isOfBody: boolean): OilNeed | null => {

@@ -1,5 +1,5 @@
 import type { Anatomy } from '../anatomy/place';
-import type { Library } from '../library/protocol';
+import { facialModalities, type Library } from '../library/protocol';
 import type { Choice } from '../treatment/expand';
 
 /**
@@ -20,17 +20,9 @@ export function oilTouches(
       if (choice.blocks && !choice.blocks.includes(block.id)) continue;
       const own = block.steps.flatMap((step) => step.regions);
       for (const region of own) regions.add(region);
-      const isOfFace = faceWork.has(protocol?.modality ?? '');
+      const isOfFace = facialModalities.has(protocol?.modality ?? '');
       if (!isOfFace && own.some((region) => anatomy.groups.face.has(region))) bodyTouchesFace = true;
     }
   }
   return { regions, bodyTouchesFace };
 }
-
-/** Kinds of work that have a blend of their own for the face. */
-export const faceWork: ReadonlySet<string> = new Set([
-  'facial-massage',
-  'facial-intraoral',
-  'facial-roller',
-  'facial-scraping-tool',
-]);

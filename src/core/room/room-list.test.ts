@@ -17,8 +17,12 @@ const habits: RoomHabits = {
 function roomFor(protocols: readonly string[], minutes = 90) {
   const choices = protocols.map((protocol, i) => ({ id: `c${i + 1}`, protocol }));
   const blocks = expandChoices(anatomy, shippedLibrary, choices, null);
-  const plan = planTreatment({ blocks, leftOut: [], mostSeconds: new Map() }, { minutes, isShort: false, fill: false });
-  return { plan, items: roomList(plan.blocks, plan.start.position, habits) };
+  const plan = planTreatment(
+    anatomy.groups,
+    { blocks, leftOut: [], mostSeconds: new Map() },
+    { minutes, isShort: false, fill: false },
+  );
+  return { plan, items: roomList(anatomy.groups, plan.blocks, plan.start.position, habits) };
 }
 const what = (protocols: readonly string[]) => roomFor(protocols).items.map((item) => item.what);
 
@@ -57,7 +61,7 @@ describe('the room before a treatment', () => {
   });
 
   it('needs nothing where nothing is given', () => {
-    expect(roomList([], 'supine', habits)).toEqual([]);
+    expect(roomList(anatomy.groups, [], 'supine', habits)).toEqual([]);
   });
 });
 

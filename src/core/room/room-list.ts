@@ -1,3 +1,4 @@
+import type { RegionGroups } from '../anatomy/place';
 import { toolFor } from '../facial/tool';
 import type { Position } from '../sequencing/block';
 import type { PlannedBlock } from '../treatment/plan-treatment';
@@ -37,13 +38,18 @@ const smallThingsMinutes = 5;
 const minute = 60;
 
 /** What a treatment needs, the earliest first. */
-export function roomList(blocks: readonly PlannedBlock[], start: Position, habits: RoomHabits): readonly RoomItem[] {
+export function roomList(
+  groups: RegionGroups,
+  blocks: readonly PlannedBlock[],
+  start: Position,
+  habits: RoomHabits,
+): readonly RoomItem[] {
   if (blocks.length === 0) return [];
   const items: RoomItem[] = [
-    ...stones(blocks, habits),
-    ...media(blocks, habits),
+    ...stones(groups, blocks, habits),
+    ...media(groups, blocks, habits),
     ...bed(blocks, start),
-    ...smallThings(blocks),
+    ...smallThings(groups, blocks),
     { kind: 'hands', what: 'Nails short, no jewellery, hands warm', minutesBefore: 2, why: 'Before every client.' },
     {
       kind: 'water',
@@ -61,7 +67,7 @@ const isCoolBlock = ({ steps }: PlannedBlock) => steps.some(({ technique }) => t
 const isHotBlock = ({ hands, steps }: PlannedBlock) =>
   hands === 'stone' && steps.some(({ technique }) => isHotFamily(technique.family));
 
-function stones(blocks: readonly PlannedBlock[], habits: RoomHabits): readonly RoomItem[] {
+function stones(groups: RegionGroups, blocks: readonly PlannedBlock[], habits: RoomHabits): readonly RoomItem[] {
   const items: RoomItem[] = [];
   const hot = blocks.filter(isHotBlock);
   const [firstHot] = hot;
@@ -69,7 +75,7 @@ function stones(blocks: readonly PlannedBlock[], habits: RoomHabits): readonly R
     const begins = Math.floor(firstHot.startsAt / minute);
     items.push({
       kind: 'heat',
-      what: `Fill the stone bath, ${habits.stones ?? `switch it on: ${stonesInWords(hot, habits)}`}`,
+      what: `Fill the stone bath, ${habits.stones ?? `switch it on: ${stonesInWords(groups, hot, habits)}`}`,
       minutesBefore: Math.max(0, habits.stoneWarmUpMinutes - begins),
       why: `They need ${habits.stoneWarmUpMinutes} minutes to be warm; ${comesWhen(begins)}.`,
     });
@@ -91,13 +97,13 @@ const comesWhen = (begins: number) =>
   begins === 0 ? 'the visit begins with them' : `the first comes ${begins} minutes into the visit`;
 
 /** A pair glides until it has cooled, while those before it are warming again. */
-function stonesInWords(hot: readonly PlannedBlock[], habits: RoomHabits): string {
+function stonesInWords(groups: RegionGroups, hot: readonly PlannedBlock[], habits: RoomHabits): string {
   const longest = Math.max(...hot.map(({ steps }) => steps.reduce((sum, { seconds }) => sum + seconds, 0)));
   const swaps = Math.ceil(longest / habits.stoneUsefulSeconds);
   const inTurn = 1 + Math.ceil(habits.stoneReheatSeconds / habits.stoneUsefulSeconds);
   const palm = 2 * Math.min(swaps, inTurn);
   const isOnSmallParts = (block: PlannedBlock) =>
-    block.steps.some(({ regions }) => regions.some((region) => /^(nape|neck|hand|fingers|foot|toes)/.test(region)));
+    block.steps.some(({ regions }) => regions.some((region) => groups['small-stone-set'].has(region)));
   const strips = hot.some(({ steps }) => steps.some(({ technique }) => technique.id === 'stone-strip'));
   const rests = hot.some(({ steps }) => steps.some(({ technique }) => technique.family === 'stone-rest'));
   return [
@@ -108,8 +114,12 @@ function stonesInWords(hot: readonly PlannedBlock[], habits: RoomHabits): string
   ].join(', ');
 }
 
-function media(blocks: readonly PlannedBlock[], { spread, surfaceM2 }: RoomHabits): readonly RoomItem[] {
-  const { body, face } = oilNeeds(blocks, spread, surfaceM2);
+function media(
+  groups: RegionGroups,
+  blocks: readonly PlannedBlock[],
+  { spread, surfaceM2 }: RoomHabits,
+): readonly RoomItem[] {
+  const { body, face } = oilNeeds(groups, blocks, spread, surfaceM2);
   const item = (need: OilNeed | null, area: 'body' | 'face', what: string): RoomItem[] =>
     need
       ? [
@@ -151,10 +161,10 @@ function bed(blocks: readonly PlannedBlock[], start: Position): readonly RoomIte
   ];
 }
 
-function smallThings(blocks: readonly PlannedBlock[]): readonly RoomItem[] {
+function smallThings(groups: RegionGroups, blocks: readonly PlannedBlock[]): readonly RoomItem[] {
   const gloved = blocks.filter(({ hands }) => hands === 'gloved').length;
   const chosen = blocks.flatMap(({ steps }) =>
-    steps.flatMap(({ technique, regions }) => toolFor(technique, regions) ?? []),
+    steps.flatMap(({ technique, regions }) => toolFor(groups, technique, regions) ?? []),
   );
   const tools = [...new Set(chosen.map(({ tool }) => tool))];
   const items: RoomItem[] = [];

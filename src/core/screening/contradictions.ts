@@ -1,3 +1,5 @@
+import { nodeFindingOf } from '../drainage/node-findings';
+
 /** Findings that cannot all be so at once; both count until one is taken back. */
 const exclusive: readonly (readonly string[])[] = [
   ['hypertension-controlled', 'hypertension-uncontrolled'],
@@ -25,8 +27,7 @@ export function contradictionsIn<F extends Sided>(findings: readonly F[]): reado
 
 function contradict(a: Sided, b: Sided): boolean {
   if (exclusive.some((set) => set.includes(a.id) && set.includes(b.id) && a.id !== b.id)) return true;
-  const [, kindA, groupA] = /^nodes-(removed|sentinel)-(\w+)$/.exec(a.id) ?? [];
-  const [, kindB, groupB] = /^nodes-(removed|sentinel)-(\w+)$/.exec(b.id) ?? [];
-  if (!groupA || groupA !== groupB || kindA === kindB) return false;
+  const [nodesA, nodesB] = [nodeFindingOf(a.id), nodeFindingOf(b.id)];
+  if (!nodesA || nodesA.of !== nodesB?.of || nodesA.loss === nodesB.loss) return false;
   return a.side === undefined || b.side === undefined || a.side === 'both' || b.side === 'both' || a.side === b.side;
 }

@@ -1,5 +1,6 @@
 import { type PlaceId, sideOf } from '../anatomy/place';
 import type { Finding, FindingId } from '../drainage/case';
+import { nodeFindingOf } from '../drainage/node-findings';
 import type { ScreenedDecision, ScreenedDrainage } from '../drainage/screened';
 import type { ScreeningBook } from './book';
 import type { PresentCondition } from './read-request';
@@ -18,7 +19,7 @@ export function drainageFindings(book: ScreeningBook, conditions: readonly Recor
     const id = (present.id === 'nodes-removed-pelvic' ? present.id : condition?.drainageFinding) as
       FindingId | undefined;
     if (!condition || !id) return [];
-    if (id.startsWith('nodes-')) return [{ id, side: present.side ?? sideIn(present.regions) }];
+    if (nodeFindingOf(id)) return [{ id, side: present.side ?? sideIn(present.regions) }];
     if (id === 'scar') return present.crosses?.length ? [{ id, crosses: present.crosses }] : [];
     const regions = placesOf(condition.defaultRegions, present);
     return regions.length > 0 ? [{ id, regions }] : [];

@@ -81,7 +81,9 @@ export interface FollowUp {
 
 export interface Condition {
   readonly id: string;
+  /** As the intake heads it, and the id of that heading. */
   readonly group: string;
+  readonly groupId: string;
   readonly label: string;
   /** The question in plain words. */
   readonly ask: string;

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { anatomy } from '../../catalogue/anatomy';
 import { stoneBook as book } from '../../catalogue/stones/stones';
 import { cueAt, cuesOf } from './cues';
 import { bathForVisit, firstTouchOf, type StoneClient, stoneStepsOf, usualHabits } from './from-plan';
@@ -99,13 +100,13 @@ describe('what a plan asks of the stones', () => {
       id: string,
       family: 'stone-glide' | 'stone-press' | 'stone-rest' | 'stone-cool',
       regions: readonly string[],
-    ) => stoneUseOf({ id, family }, regions)?.size;
+    ) => stoneUseOf(anatomy.groups, { id, family }, regions)?.size;
     expect(use('stone-effleurage', 'stone-glide', ['back-upper'])).toBe('large');
     expect(use('stone-strip', 'stone-press', ['thigh-upper-back'])).toBe('edge');
     expect(use('stone-neck-glide', 'stone-glide', ['nape', 'neck-side'])).toBe('small');
     expect(use('stone-cool-eye', 'stone-cool', ['eyelid-lower'])).toBe('facial');
     expect(use('stone-rest', 'stone-rest', ['back-lower'])).toBe('placement');
-    expect(stoneUseOf({ id: 'effleurage', family: 'effleurage' }, ['back-upper'])).toBeUndefined();
+    expect(stoneUseOf(anatomy.groups, { id: 'effleurage', family: 'effleurage' }, ['back-upper'])).toBeUndefined();
   });
 });
 

@@ -1,4 +1,4 @@
-import { isOfFace } from '../anatomy/head';
+import type { RegionGroups } from '../anatomy/place';
 import type { Technique } from '../library/technique';
 import type { SizeId } from './book';
 
@@ -11,19 +11,19 @@ export interface StoneUseKind {
   readonly towelLayers: number;
 }
 
-const fine = /^(nape|neck|ear|hand|palm|fingers|wrist|foot|sole|heel|ankle|toes)/;
-const broad = /^(back|thigh|buttock)/;
+const stoneFamilies: ReadonlySet<string> = new Set(['stone-glide', 'stone-press', 'stone-rest', 'stone-cool']);
 
 /** The stones of a technique on its regions; undefined where it takes none. @param regions names without side */
 export function stoneUseOf(
+  groups: RegionGroups,
   { id, family }: Pick<Technique, 'id' | 'family'>,
   regions: readonly string[],
 ): StoneUseKind | undefined {
-  if (!family.startsWith('stone-') && id !== 'stone-traction') return undefined;
+  if (!stoneFamilies.has(family) && id !== 'stone-traction') return undefined;
   const isCold = family === 'stone-cool';
   const isStill = family === 'stone-rest' || id === 'stone-cool-hold';
   return {
-    size: sizeFor(id, family, regions),
+    size: sizeFor(groups, id, family, regions),
     isCold,
     mode: isStill ? 'still' : 'moving',
     count: 2,
@@ -31,12 +31,12 @@ export function stoneUseOf(
   };
 }
 
-function sizeFor(id: string, family: string, regions: readonly string[]): SizeId {
-  if (regions.some(isOfFace)) return 'facial';
+function sizeFor(groups: RegionGroups, id: string, family: string, regions: readonly string[]): SizeId {
+  if (regions.some((region) => groups.face.has(region))) return 'facial';
   if (family === 'stone-rest') return 'placement';
   if (id === 'stone-strip') return 'edge';
-  if (regions.length > 0 && regions.every((region) => fine.test(region))) return 'small';
-  if ((id === 'stone-open' || id === 'stone-effleurage') && regions.some((region) => broad.test(region)))
+  if (regions.length > 0 && regions.every((region) => groups['small-stone'].has(region))) return 'small';
+  if ((id === 'stone-open' || id === 'stone-effleurage') && regions.some((region) => groups['large-stone'].has(region)))
     return 'large';
   return 'palm';
 }

@@ -1,6 +1,7 @@
 import { exceeds, isBelow, median, slack } from '../statistics';
 import { cmPerInch, type LengthUnit } from '../units';
 import type { Girth } from './gaps';
+import { warningKind } from './warning-texts';
 
 export type Limb = 'arm' | 'leg';
 export type LimbSide = 'affected' | 'reference';
@@ -100,6 +101,8 @@ function causeOf(c: number, expected: number): JumpCause {
   return 'jump';
 }
 
+const isMistyped = (kind: string) => kind === 'unit-point' || kind === 'decimal-point';
+
 /** Warnings that need both sides; `sideWarnings` are those found on either side before. */
 export function checkBothSides(
   affectedCm: readonly Girth[],
@@ -109,7 +112,7 @@ export function checkBothSides(
   sideWarnings: readonly EntryWarning[],
 ): readonly EntryWarning[] {
   const warnings: EntryWarning[] = [];
-  const mistyped = new Set(sideWarnings.filter(({ code }) => /^(unit|decimal)-point-/.test(code)).map(({ at }) => at));
+  const mistyped = new Set(sideWarnings.filter(({ code }) => isMistyped(warningKind(code))).map(({ at }) => at));
   const rows = affectedCm.flatMap((a, at) => {
     const b = referenceCm[at];
     return a === null || b === null || b === undefined || mistyped.has(at) ? [] : [{ at, d: a - b }];
@@ -128,7 +131,7 @@ export function checkBothSides(
   const referenceMl = referenceSegmentsMl.reduce((sum, v) => sum + v, 0);
   const percent = (100 * (affectedMl - referenceMl)) / referenceMl;
   const smaller = affectedSegmentsMl.filter((v, i) => v < (referenceSegmentsMl[i] ?? 0)).length;
-  const isUnitSuspect = sideWarnings.some(({ code }) => code.startsWith('unit-suspect-'));
+  const isUnitSuspect = sideWarnings.some(({ code }) => warningKind(code) === 'unit-suspect');
   if (!isUnitSuspect && atMost(percent, swappedPercent) && smaller >= 0.75 * affectedSegmentsMl.length) {
     warnings.push({ code: 'sides-swapped', at: null });
   }

@@ -1,3 +1,5 @@
+import { warningKind } from './warning-texts';
+
 /** Before surgery or the first treatment, before and after the work of a visit, or apart from any. */
 export const tapingPhases = ['baseline', 'before', 'after', 'follow-up'] as const;
 export type TapingPhase = (typeof tapingPhases)[number];
@@ -34,4 +36,12 @@ export const warningKey = (code: string, positionCm: number | null) =>
   positionCm === null ? code : `${code}@${Math.round(positionCm * 100) / 100}`;
 
 /** Whether a warning asks for a second look: the others only say what was done about a gap. */
-export const isDoubt = (code: string) => !/^(trimmed|interpolated|simpson|dominance)/.test(code);
+export const isDoubt = (code: string) => !explanations.has(warningKind(code));
+
+const explanations: ReadonlySet<string> = new Set([
+  'trimmed',
+  'interpolated',
+  'simpson-unequal-pair',
+  'simpson-odd-segments',
+  'dominance-ignored',
+]);

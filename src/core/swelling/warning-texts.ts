@@ -14,9 +14,21 @@ const texts: Readonly<Record<string, string>> = {
   'simpson-odd-segments': 'Odd number of segments: frustum used for the last one.',
 };
 
-/** The short sentence of a warning code, with or without its side. @throws RangeError for an unknown code */
-export function warningText(code: string): string {
-  const text = texts[code] ?? texts[code.replace(/-(affected|reference)$/, '')];
-  if (!text) throw new RangeError(`no text for warning “${code}”`);
-  return text;
+/** What each code warns of; most codes also stand with the side that they were found on. */
+const kinds: ReadonlyMap<string, string> = new Map(
+  Object.keys(texts).flatMap((kind) => [
+    [kind, kind],
+    [`${kind}-affected`, kind],
+    [`${kind}-reference`, kind],
+  ]),
+);
+
+/** What a warning code says without its side: `decimal-point` for `decimal-point-affected`. @throws RangeError */
+export function warningKind(code: string): string {
+  const kind = kinds.get(code);
+  if (kind === undefined) throw new RangeError(`no text for warning “${code}”`);
+  return kind;
 }
+
+/** The short sentence of a warning code, with or without its side. @throws RangeError for an unknown code */
+export const warningText = (code: string): string => texts[warningKind(code)] ?? '';

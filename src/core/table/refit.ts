@@ -133,15 +133,23 @@ function smallestPart(ahead: readonly TableStep[], over: number) {
   const parts = new Map<string, TableStep[]>();
   for (const step of ahead) {
     if (!step.told) continue;
-    const name = step.told.block.replace(/\s*\b(left|right)\b/, '');
-    parts.set(name, [...(parts.get(name) ?? []), step]);
+    const part = step.told.twin ?? step.told.block;
+    parts.set(part, [...(parts.get(part) ?? []), step]);
   }
   const [begun] = ahead;
   return [...parts]
-    .map(([name, steps]) => ({ name, steps, seconds: steps.reduce((sum, step) => sum + spanOf(step), 0) }))
+    .map(([, steps]) => ({
+      name: nameOfPart(steps),
+      steps,
+      seconds: steps.reduce((sum, step) => sum + spanOf(step), 0),
+    }))
     .filter(({ steps, seconds }) => seconds >= over && !steps.some(isKept) && steps[0] !== begun)
     .sort((a, b) => a.seconds - b.seconds)[0];
 }
+
+/** Of the twins of left and right, both names. */
+const nameOfPart = (steps: readonly TableStep[]) =>
+  [...new Set(steps.flatMap(({ told }) => told?.block ?? []))].join('” and “');
 
 /** What opens a way, and the rest at the end, is never proposed to be left out. */
 const isKept = ({ told, kind }: TableStep) => told?.isOpening === true || kind === 'clear' || kind === 'prepare';

@@ -13,6 +13,8 @@ export interface ToldStep {
   readonly cue: string;
   readonly note: string;
   readonly block: string;
+  /** Shared by the steps of parts that are the same work on either side. */
+  readonly twin?: string | undefined;
   readonly count: 'repetitions' | 'breaths' | 'hold';
   readonly places: readonly PlaceId[];
   /** The places and sides that its repetitions count for, one after the other, in words; absent where it is one. */

@@ -1,46 +1,31 @@
-import { hasTrait, type Technique } from '../library/technique';
+import type { RegionGroup, RegionGroups } from '../anatomy/place';
+import { facialModalities } from '../library/protocol';
+import { hasTrait, hotStoneFamilies, lymphFamilies, type Technique } from '../library/technique';
 import { placesOf, type TreatmentBlock } from './block';
 import type { BlockRule, RuleSeverity, TreatmentRuleId } from './rules';
 
-/** Node groups through which the face drains, and the places that are opened for it. */
-const neckOutlets = ['terminus', 'cervical'];
-const eyeRegions = ['eyelid-upper', 'eyelid-lower'];
-const beforeEyes = ['cheek', 'cheek-outer', 'nose'];
-const faceRegions = [
-  ...beforeEyes,
-  ...eyeRegions,
-  'forehead',
-  'temple',
-  'lip-upper',
-  'lip-lower',
-  'chin',
-  'jaw',
-  'under-chin',
-];
-const neckRegions = ['neck-side', 'neck-front', 'nape'];
+/** The group of a limb's root, opened before the limb's own skin. */
 const limbOutlets = [
-  { basin: 'axillary', limb: /^(upper-arm|elbow|forearm|wrist|hand|palm|fingers|shoulder-cap)/ },
-  { basin: 'inguinal', limb: /^(thigh|knee|shin|calf|ankle|heel|sole|foot|toes)/ },
-];
+  { basin: 'axillary', limb: 'arm-skin' },
+  { basin: 'inguinal', limb: 'leg' },
+] as const satisfies readonly { basin: string; limb: RegionGroup }[];
 
-const touches = (block: TreatmentBlock, regions: readonly string[]) =>
-  block.steps.some((step) => step.regions.some((region) => regions.includes(region)));
+const touches = (block: TreatmentBlock, regions: ReadonlySet<string>) =>
+  block.steps.some((step) => step.regions.some((region) => regions.has(region)));
 const everyStep = (block: TreatmentBlock, holds: (technique: Technique) => boolean) =>
   block.steps.every(({ technique }) => holds(technique));
 const someStep = (block: TreatmentBlock, holds: (technique: Technique) => boolean) =>
   block.steps.some(({ technique }) => holds(technique));
 
-const isScalp = (block: TreatmentBlock) =>
-  block.steps.every((step) => step.regions.every((region) => region.startsWith('scalp')));
+const isScalp = (groups: RegionGroups, block: TreatmentBlock) =>
+  block.steps.every((step) => step.regions.every((region) => groups.scalp.has(region)));
 const isOiled = ({ hands }: TreatmentBlock) => hands === 'oiled' || hands === 'stone';
 const isRest = (block: TreatmentBlock) => everyStep(block, ({ id }) => id === 'rest');
-const isHot = (block: TreatmentBlock) => someStep(block, ({ family }) => /^stone-(glide|press|rest)$/.test(family));
+const isHot = (block: TreatmentBlock) => someStep(block, ({ family }) => hotStoneFamilies.has(family));
 const isCool = (block: TreatmentBlock) => everyStep(block, ({ family }) => family === 'stone-cool');
 const isBroad = ({ family, pressure }: Technique) =>
   (family === 'effleurage' || family === 'stone-glide') && (pressure === 'feather' || pressure === 'light');
-const drains = (block: TreatmentBlock) => someStep(block, ({ family }) => family.startsWith('lymph'));
-const opensNeck = (block: TreatmentBlock) =>
-  block.steps.some((step) => step.regions.some((region) => neckOutlets.includes(region)));
+const drains = (block: TreatmentBlock) => someStep(block, ({ family }) => lymphFamilies.has(family));
 
 export interface RulesBetween {
   readonly rules: readonly BlockRule[];
@@ -49,17 +34,24 @@ export interface RulesBetween {
 }
 
 /** What one block asks of another, block by block; the same pair may be asked for by several rules. */
-export function rulesBetween(blocks: readonly TreatmentBlock[]): RulesBetween {
+export function rulesBetween(groups: RegionGroups, blocks: readonly TreatmentBlock[]): RulesBetween {
   const rules: BlockRule[] = [...orderWithin(blocks), ...sideBySide(blocks)];
   for (const first of blocks)
     for (const then of blocks) {
       if (first === then) continue;
-      for (const [rule, severity] of asked(first, then)) rules.push({ first: first.id, then: then.id, rule, severity });
+      for (const [rule, severity] of asked(groups, first, then))
+        rules.push({ first: first.id, then: then.id, rule, severity });
     }
   return withoutContradictions(blocks, rules);
 }
 
-function asked(first: TreatmentBlock, then: TreatmentBlock): readonly (readonly [TreatmentRuleId, RuleSeverity])[] {
+function asked(
+  groups: RegionGroups,
+  first: TreatmentBlock,
+  then: TreatmentBlock,
+): readonly (readonly [TreatmentRuleId, RuleSeverity])[] {
+  const opensNeck = (block: TreatmentBlock) => touches(block, groups['neck-outlets']);
+  const isFaceOrNeck = touches(first, groups.face) || touches(first, groups.neck);
   const list: [TreatmentRuleId, RuleSeverity][] = [];
   const isShared = shares(first, then);
   if (isRest(then) && !isRest(first)) list.push(['rest-last', 'error']);
@@ -68,17 +60,22 @@ function asked(first: TreatmentBlock, then: TreatmentBlock): readonly (readonly 
   if (isShared && isHot(first) && isCool(then)) list.push(['hot-then-cool', 'error']);
   if (first.choice !== then.choice && isShared && isWarming(first) && isDeep(then) && !isWarming(then))
     list.push(['warm-before-deep', 'warning']);
-  if (opensNeck(first) && !opensNeck(then) && touches(then, faceRegions) && first.choice !== then.choice)
+  if (opensNeck(first) && !opensNeck(then) && touches(then, groups.face) && first.choice !== then.choice)
     list.push(['outlet-before-inflow', then.school === 'forehead-first' ? 'warning' : 'error']);
-  if (opensLimb(first, then)) list.push(['outlet-before-inflow', 'error']);
-  if (touches(first, beforeEyes) && !touches(first, eyeRegions) && touches(then, eyeRegions) && isFacial(then))
+  if (opensLimb(groups, first, then)) list.push(['outlet-before-inflow', 'error']);
+  if (
+    touches(first, groups['before-eyes']) &&
+    !touches(first, groups.eyes) &&
+    touches(then, groups.eyes) &&
+    isFacial(then)
+  )
     list.push(['lower-before-eyes', 'warning']);
-  if (isScalp(then) && then.hands === 'oiled' && touches(first, [...faceRegions, ...neckRegions]) && !isScalp(first))
+  if (isScalp(groups, then) && then.hands === 'oiled' && isFaceOrNeck && !isScalp(groups, first))
     list.push(['scalp-last-if-oiled', 'warning']);
   return list;
 }
 
-const isFacial = ({ modality }: TreatmentBlock) => modality.startsWith('facial');
+const isFacial = ({ modality }: TreatmentBlock) => facialModalities.has(modality);
 const isWarming = (block: TreatmentBlock) => someStep(block, isBroad);
 const isDeep = (block: TreatmentBlock) => someStep(block, (technique) => hasTrait(technique, 'intense'));
 
@@ -88,13 +85,11 @@ function shares(a: TreatmentBlock, b: TreatmentBlock): boolean {
 }
 
 /** The trunk is opened before the limb whose fluid it takes, for work that moves fluid. */
-function opensLimb(first: TreatmentBlock, then: TreatmentBlock): boolean {
+function opensLimb(groups: RegionGroups, first: TreatmentBlock, then: TreatmentBlock): boolean {
   if (!drains(then) || first.choice === then.choice) return false;
   return limbOutlets.some(
     ({ basin, limb }) =>
-      touches(first, [basin]) &&
-      !touches(then, [basin]) &&
-      then.steps.some((step) => step.regions.some((region) => limb.test(region))),
+      touches(first, new Set([basin])) && !touches(then, new Set([basin])) && touches(then, groups[limb]),
   );
 }
 

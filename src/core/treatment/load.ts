@@ -1,3 +1,4 @@
+import { hasTrait } from '../library/technique';
 import type { PlannedBlock } from './plan-treatment';
 
 /** What a treatment asks of the therapist's own body, and where its minutes go. */
@@ -8,15 +9,13 @@ export interface TreatmentLoad {
   readonly byRegion: readonly { readonly region: string; readonly seconds: number }[];
 }
 
-const usesThumbs = /thumb|pinch|strip|friction|between-bones|toe-work|sole-lines/;
-
 export function loadOf(blocks: readonly PlannedBlock[]): TreatmentLoad {
   const byRegion = new Map<string, number>();
   let [thumbSeconds, standingSeconds, firmSeconds] = [0, 0, 0];
   for (const block of blocks) {
     if (block.therapist !== 'head') standingSeconds += block.seconds;
     for (const step of block.steps) {
-      if (usesThumbs.test(step.technique.id) || step.technique.family === 'friction') thumbSeconds += step.seconds;
+      if (hasTrait(step.technique, 'thumb-load')) thumbSeconds += step.seconds;
       if (step.pressure === 'firm') firmSeconds += step.seconds;
       for (const region of step.regions)
         byRegion.set(region, (byRegion.get(region) ?? 0) + step.seconds / step.regions.length);

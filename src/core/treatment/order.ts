@@ -1,4 +1,6 @@
 import { type Block, type Setting, startSetting } from '../sequencing/block';
+import type { RegionGroups } from '../anatomy/place';
+import { facialModalities } from '../library/protocol';
 import { type Sequence, sequenceBlocks } from '../sequencing/sequence';
 import { changesOf, type SetupChange } from '../sequencing/setup';
 import { usualCosts } from '../sequencing/block';
@@ -17,12 +19,19 @@ export interface OrderFault extends BlockRule {
 export function startFor(blocks: readonly TreatmentBlock[]): Setting {
   const wants = new Set(blocks.map(({ position }) => position));
   const isFaceOrDrainage = blocks.some(
-    ({ modality, position }) => position === 'supine' && /^(lymph|reroute|facial|neck)/.test(modality),
+    ({ modality, position }) => position === 'supine' && backLyingWork.has(modality),
   );
   if (wants.size === 0 || (wants.has('supine') && (isFaceOrDrainage || !wants.has('prone')))) return startSetting;
   const position = wants.has('prone') ? 'prone' : (blocks[0]?.position ?? 'supine');
   return { ...startSetting, position };
 }
+
+const backLyingWork: ReadonlySet<string> = new Set([
+  'lymph-drainage',
+  'reroute-drainage',
+  'neck-mobilisation',
+  ...facialModalities,
+]);
 
 /** The order that obeys every rule and takes the least setup time. */
 export function bestOrder(blocks: readonly TreatmentBlock[], rules: readonly BlockRule[], start: Setting): Sequence {
@@ -43,23 +52,21 @@ const toSequence = (blocks: readonly TreatmentBlock[], rules: readonly BlockRule
   }));
 
 /** Changes of setting that an order asks for; draping only where skin is uncovered. */
-export const changesIn = (order: readonly TreatmentBlock[], start: Setting): readonly SetupChange[] => {
-  const bare = new Set(order.filter(uncovers).map(({ id }) => id));
+export const changesIn = (
+  groups: RegionGroups,
+  order: readonly TreatmentBlock[],
+  start: Setting,
+): readonly SetupChange[] => {
+  const bare = new Set(order.filter((block) => uncovers(groups, block)).map(({ id }) => id));
   return changesOf(start, order, usualCosts).filter(({ kind, before }) => kind !== 'drape' || bare.has(before));
 };
 
 /** Whether a block uncovers skin: trunk, limbs or feet, and not over cloth; never head, face, neck or hands alone. */
-const uncovers = ({ steps }: TreatmentBlock): boolean =>
+const uncovers = (groups: RegionGroups, { steps }: TreatmentBlock): boolean =>
   steps.some(
-    ({ technique, regions }) => technique.hands !== 'cloth' && regions.some((region) => !neverDraped.has(region)),
+    ({ technique, regions }) =>
+      technique.hands !== 'cloth' && regions.some((region) => !groups['never-draped'].has(region)),
   );
-
-const neverDraped: ReadonlySet<string> = new Set([
-  ...['scalp-front', 'scalp-crown', 'scalp-back', 'forehead', 'temple', 'eyelid-upper', 'eyelid-lower', 'nose'],
-  ...['cheek', 'cheek-outer', 'lip-upper', 'lip-lower', 'chin', 'jaw', 'under-chin', 'ear', 'neck-front', 'neck-side'],
-  ...['nape', 'hand-back', 'palm', 'fingers', 'terminus', 'cervical', 'occipital', 'retroauricular', 'preauricular'],
-  ...['submandibular', 'submental'],
-]);
 
 export const usualTurns = 1;
 
@@ -68,6 +75,7 @@ export const usualTurns = 1;
  * @param mostTurns as many as the rules between the blocks ask for, where that is more than one
  */
 export function faultsOf(
+  groups: RegionGroups,
   order: readonly TreatmentBlock[],
   rules: readonly BlockRule[],
   start: Setting,
@@ -75,7 +83,7 @@ export function faultsOf(
 ): readonly OrderFault[] {
   const at = new Map(order.map(({ id }, i) => [id, i]));
   const broken = rules.filter(({ first, then }) => (at.get(first) ?? -1) > (at.get(then) ?? Infinity));
-  const turns = changesIn(order, start).filter(({ kind }) => kind === 'turn');
+  const turns = changesIn(groups, order, start).filter(({ kind }) => kind === 'turn');
   const tooMany = turns.slice(mostTurns).map(({ before }): OrderFault => {
     const previous = order[(at.get(before) ?? 1) - 1]?.id ?? before;
     return {

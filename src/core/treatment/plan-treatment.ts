@@ -1,3 +1,4 @@
+import type { RegionGroups } from '../anatomy/place';
 import type { Setting } from '../sequencing/block';
 import type { SetupChange } from '../sequencing/setup';
 import { secondsAt, type TimeFit } from '../sequencing/time-fit';
@@ -58,19 +59,19 @@ export interface TreatmentWish {
 }
 
 /** Puts what may be given into the best order and fits it into the time, with a reason for every place and omission. */
-export function planTreatment(allowed: Judged, wish: TreatmentWish): TreatmentPlan {
+export function planTreatment(groups: RegionGroups, allowed: Judged, wish: TreatmentWish): TreatmentPlan {
   const availableSeconds = wish.minutes * 60;
   const offered = wish.isShort ? shortForm(allowed.blocks) : allowed.blocks;
   const held = withinMinutes(offered, allowed.mostSeconds);
   const kept = wish.order
     ? held.blocks.filter(({ id }) => wish.order?.includes(id))
-    : fitting(held.blocks, availableSeconds);
+    : fitting(groups, held.blocks, availableSeconds);
   const start = startFor(kept);
-  const { rules, conflicts } = rulesBetween(kept);
+  const { rules, conflicts } = rulesBetween(groups, kept);
   const best = bestOrder(kept, rules, start);
   const turns = Math.max(usualTurns, best.changes.filter(({ kind }) => kind === 'turn').length);
   const ordered = inOrder(kept, wish.order ?? best.order);
-  const changes = changesIn(ordered, start);
+  const changes = changesIn(groups, ordered, start);
   const setupSeconds = changes.reduce((sum, { seconds }) => sum + seconds, 0);
   const fit = fitBlocks(ordered, availableSeconds - setupSeconds, allowed.mostSeconds, wish.fill);
   const blocks = schedule(ordered, fit, changes, rules);
@@ -87,7 +88,7 @@ export function planTreatment(allowed: Judged, wish: TreatmentWish): TreatmentPl
     shortBySeconds: fit.shortBySeconds,
     penalty: fit.penalty,
     leftOut: [...allowed.leftOut, ...held.leftOut, ...missing(held.blocks, kept, { kind: 'no-time', rule: 'time' })],
-    faults: faultsOf(ordered, rules, start, turns),
+    faults: faultsOf(groups, ordered, rules, start, turns),
     stepFaults: ordered.flatMap(faultsWithin),
     rules,
     conflicts: conflicts.map((rule) => ({ ...rule, message: treatmentRules[rule.rule] })),
@@ -125,10 +126,14 @@ function missing(
 }
 
 /** All blocks if their least repetitions fit with the changes between them, else those worth most. */
-function fitting(blocks: readonly TreatmentBlock[], availableSeconds: number): readonly TreatmentBlock[] {
+function fitting(
+  groups: RegionGroups,
+  blocks: readonly TreatmentBlock[],
+  availableSeconds: number,
+): readonly TreatmentBlock[] {
   let kept = blocks;
   for (let round = 0; round <= blocks.length; round += 1) {
-    const { setupSeconds } = bestOrder(kept, rulesBetween(kept).rules, startFor(kept));
+    const { setupSeconds } = bestOrder(kept, rulesBetween(groups, kept).rules, startFor(kept));
     if (leastSecondsOf(kept) + setupSeconds <= availableSeconds) return kept;
     const smaller = keepOrTrim(kept, availableSeconds - setupSeconds);
     if (smaller.length === 0) return kept;

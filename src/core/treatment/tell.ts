@@ -1,4 +1,4 @@
-import type { PlaceId } from '../anatomy/place';
+import type { PlaceId, RegionGroups } from '../anatomy/place';
 import type { StepKind } from '../drainage/step';
 import type { Family, Technique } from '../library/technique';
 import { toolFor } from '../facial/tool';
@@ -80,6 +80,7 @@ const holdSeconds = 12;
 
 /** A library step as the table shows it. @param regionLabel what therapists call a region */
 export function tellStep(
+  groups: RegionGroups,
   block: PlannedBlock,
   step: PlannedStep,
   changes: readonly string[],
@@ -96,12 +97,13 @@ export function tellStep(
     cue: technique.cues[0] ?? '',
     note: step.note,
     block: block.name,
+    twin: block.twin === undefined ? undefined : `${block.choice} ${block.twin}`,
     count: technique.family === 'breath' ? 'breaths' : isHeld(technique) ? 'hold' : 'repetitions',
     places: step.places,
     ...(roundsOfStep(step, regionLabel).length > 1 ? { rounds: roundsOfStep(step, regionLabel) } : {}),
     isOpening: technique.id === 'node-clear' || technique.family === 'breath' || undefined,
-    tool: toolWords(step),
-    stones: stoneUseOf(technique, step.regions),
+    tool: toolWords(groups, step),
+    stones: stoneUseOf(groups, technique, step.regions),
     ...(lines.length > 0 ? { lines } : {}),
   };
   return {
@@ -129,8 +131,8 @@ export function tellStep(
   };
 }
 
-function toolWords({ technique, regions }: PlannedStep): string | undefined {
-  const chosen = toolFor(technique, regions);
+function toolWords(groups: RegionGroups, { technique, regions }: PlannedStep): string | undefined {
+  const chosen = toolFor(groups, technique, regions);
   return chosen && `${chosen.tool}${chosen.needsSlip ? ', over something to glide on' : ''}`;
 }
 

@@ -48,7 +48,7 @@ export function treat(given: TreatmentCase, asked: TreatmentAsked): Treatment {
   const wayRound = (territories: readonly PlaceId[]) => given.planFor(territories, asked.minutes);
   const allowed = judgeBlocks(library, judgement, chosen, wayRound);
   const judged = { ...allowed, blocks: [...drainage.blocks, ...allowed.blocks] };
-  const plan = planTreatment(judged, asked);
+  const plan = planTreatment(anatomy.groups, judged, asked);
   const minutes = plan.blocks.flatMap(({ steps }) => steps).find(isDrainageCourse)?.repetitions;
   return { plan, judged, drainage, course: minutes === undefined ? undefined : drainage.planOf(minutes) };
 }

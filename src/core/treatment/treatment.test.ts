@@ -18,8 +18,8 @@ const why = ({ reason }: LeftOut) => reasonInWords({ anatomy, book: screeningBoo
 const plan = (
   allowed: Judged,
   minutes: number,
-  wish: Partial<Parameters<typeof planTreatment>[1]> = {},
-): TreatmentPlan => planTreatment(allowed, { minutes, isShort: false, fill: false, ...wish });
+  wish: Partial<Parameters<typeof planTreatment>[2]> = {},
+): TreatmentPlan => planTreatment(anatomy.groups, allowed, { minutes, isShort: false, fill: false, ...wish });
 const ids = ({ blocks }: TreatmentPlan) => blocks.map(({ id }) => id);
 const errorsOf = ({ faults, stepFaults, conflicts }: TreatmentPlan) =>
   [...faults, ...stepFaults, ...conflicts].filter(({ severity }) => severity === 'error');
@@ -137,9 +137,9 @@ describe('rearranging', () => {
     const backwards = plan(allowed, 150, { order: [...ids(best)].reverse() });
     expect(backwards.faults.some(({ rule }) => rule === 'brush-before-oil')).toBe(true);
     const mended = mendOrder(backwards.blocks, best.rules);
-    expect(faultsOf(mended as never, best.rules, best.start).filter(({ severity }) => severity === 'error')).toEqual(
-      [],
-    );
+    expect(
+      faultsOf(anatomy.groups, mended as never, best.rules, best.start).filter(({ severity }) => severity === 'error'),
+    ).toEqual([]);
     expect(mended).toHaveLength(best.blocks.length);
   });
 

@@ -1,3 +1,4 @@
+import { facialModalities } from '../library/protocol';
 import type { Purpose } from '../drainage/case';
 
 /** What a client may be told to mind after a visit, in the order in which it is read. */
@@ -34,7 +35,6 @@ export interface AftercareFacts {
   readonly reddened: boolean;
 }
 
-const isFacial = (modality: string) => modality.startsWith('facial');
 const warm = ['hot-stone', 'aromatherapy', 'body-massage'];
 
 /** What to mind, chosen by what was done; what is normal, what is not and whom to call are always said. */
@@ -54,7 +54,7 @@ export function aftercareFor(facts: AftercareFacts): readonly AftercareId[] {
   }
   if (has('hot-stone')) chosen.add('no-heat');
   if (has('lymph-drainage', 'hot-stone', 'body-massage', 'aromatherapy')) chosen.add('no-sport');
-  if (modalities.some(isFacial) || reddened) chosen.add('skin-alone');
+  if (modalities.some((modality) => facialModalities.has(modality)) || reddened) chosen.add('skin-alone');
   if (has('facial-scraping-tool', 'dry-brush') || reddened) chosen.add('flush-normal');
   if (has('facial-intraoral')) chosen.add('mouth-tender');
   if (has('neck-mobilisation')) chosen.add('neck-easy');

@@ -1,3 +1,4 @@
+import { facialModalities } from '../library/protocol';
 import type { Purpose } from '../drainage/case';
 import { addDays } from '../screening/time';
 import type { TrendDirection } from '../swelling/trend';
@@ -36,7 +37,7 @@ const decongestingDays = 3;
 const wellKeptPercent = 70;
 const slowFadeMinutes = 60;
 
-const isSkinWork = (modality: string) => modality.startsWith('facial') || modality === 'scalp-ritual';
+const isSkinWork = (modality: string) => facialModalities.has(modality) || modality === 'scalp-ritual';
 
 /**
  * When to come again: by how the swelling goes and holds, by the kind of work, by what was usual; later where the skin

@@ -1,3 +1,4 @@
+import { limbOfArea } from '../anatomy/areas';
 import type { PlaceId } from '../anatomy/place';
 import { list } from '../drainage/wording';
 import { dayInWords } from './words';
@@ -38,7 +39,7 @@ export const noticeDays = 14;
 
 /** The most pressing first. */
 export function preparationFor(facts: VisitFacts): readonly Preparation[] {
-  const limb = facts.focus.find((id) => /^(leg|arm)\./.test(id))?.split('.')[0];
+  const limb = facts.focus.map(limbOfArea).find((one) => one !== undefined);
   const all: (Preparation | false)[] = [
     facts.missingNotes.length > 0 && {
       ...pressing('therapist', 'ask', 'ring before'),

@@ -66,14 +66,14 @@ export function makeVisitCheck(
       });
       continue;
     }
-    groups.set(condition.group, [...(groups.get(condition.group) ?? []), condition]);
+    groups.set(condition.groupId, [...(groups.get(condition.groupId) ?? []), condition]);
   }
   const flags = redFlags
     .toSorted((a, b) => urgency[a.action] - urgency[b.action])
     .map((flag): CheckQuestion => ({ id: flag.id, text: flag.ask, flag }));
-  const today = [...groups].map(([group, list]) => ({
-    id: `today:${group.toLowerCase().replace(/[^a-z]+/g, '-')}`,
-    group,
+  const today = [...groups].map(([id, list]) => ({
+    id: `today:${id}`,
+    group: list[0]?.group ?? '',
     conditions: list.map(({ id, label, ask }) => ({ id, label, ask })),
   }));
   return { flags, still, today, others };

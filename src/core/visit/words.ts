@@ -1,6 +1,7 @@
 import { type Anatomy, nameOf, type PlaceId, type Territory } from '../anatomy/place';
 import type { Finding, Purpose } from '../drainage/case';
-import { capitalise, list, shortLabel } from '../drainage/wording';
+import { nodeFindingOf, type NodeRegion } from '../drainage/node-findings';
+import { bareLabel, capitalise, list, shortLabel } from '../drainage/wording';
 import { assertNever } from '../result';
 
 const areaNames: Readonly<Record<string, string>> = {
@@ -13,6 +14,8 @@ const areaNames: Readonly<Record<string, string>> = {
   abdomen: 'belly',
   'whole-body': 'whole body',
 };
+
+const trunkAreas: ReadonlySet<string> = new Set(['trunk-upper', 'trunk-lower']);
 
 /** `left leg`, `both arms`, `face and neck`: a focus as a therapist says it. */
 export function focusInWords(anatomy: Anatomy, focus: readonly PlaceId[]): string {
@@ -29,7 +32,7 @@ export function focusInWords(anatomy: Anatomy, focus: readonly PlaceId[]): strin
     const other = `${name}.${side === 'left' ? 'right' : 'left'}`;
     if (side && focus.includes(other)) {
       done.add(other);
-      words.push(`both ${label.endsWith('trunk') ? `sides of the ${label}` : `${label}s`}`);
+      words.push(`both ${trunkAreas.has(name) ? `sides of the ${label}` : `${label}s`}`);
     } else words.push(side ? `${side} ${label}` : label);
   }
   return list(words);
@@ -51,7 +54,7 @@ export function workInWords(anatomy: Anatomy, focus: readonly PlaceId[], purpose
     : `drainage, ${where} · ${purposeWords[purpose]}`;
 }
 
-const nodeNames: Readonly<Record<string, string>> = {
+const nodeNames: Readonly<Record<NodeRegion, string>> = {
   axillary: 'armpit',
   inguinal: 'groin',
   pelvic: 'pelvic',
@@ -69,9 +72,9 @@ export function findingInWords(anatomy: Anatomy, finding: Finding): string {
     case 'nodes-sentinel-axillary':
     case 'nodes-sentinel-inguinal':
     case 'nodes-sentinel-neck': {
-      const group = nodeNames[finding.id.split('-')[2] ?? ''] ?? '';
-      const few = finding.id.includes('sentinel') ? 'a few ' : '';
-      return `${few}${finding.side ?? ''} ${group} nodes removed`.trim();
+      const nodes = nodeFindingOf(finding.id);
+      const few = nodes?.loss === 'sentinel' ? 'a few ' : '';
+      return `${few}${finding.side ?? ''} ${nodes ? nodeNames[nodes.of] : ''} nodes removed`.trim();
     }
     case 'irradiated':
       return `irradiated: ${some}`;
@@ -114,21 +117,25 @@ export function placesInWords(anatomy: Anatomy, places: readonly PlaceId[]): str
     return true;
   };
   for (const [limb, quadrant] of limbParts) {
-    const whole: string[] = [];
-    for (const side of ['left', 'right'] as const) {
+    const halves = (['left', 'right'] as const).flatMap((side) => {
       const isLimb = takeOut((t) => t.side === side && t.part === limb);
       const isQuarter = takeOut((t) => t.side === side && t.part === 'trunk' && t.quadrant === quadrant);
-      if (isLimb) whole.push(`${side} ${limb}${isQuarter ? ' and its quarter of the trunk' : ''}`);
-      else if (isQuarter) whole.push(`${side} ${quadrant} quarter of the trunk`);
-    }
-    const [a, b] = whole;
-    if (a && b && a.replace('left', '') === b.replace('right', ''))
+      return isLimb || isQuarter ? [{ side, isLimb, isQuarter }] : [];
+    });
+    const [a, b] = halves;
+    if (a && b && a.isLimb === b.isLimb && a.isQuarter === b.isQuarter)
       words.push(
-        a.startsWith(`left ${limb}`)
-          ? `both ${limb}s${a.slice(`left ${limb}`.length).replace('its quarter', 'their quarters')}`
+        a.isLimb
+          ? `both ${limb}s${a.isQuarter ? ' and their quarters of the trunk' : ''}`
           : `both ${quadrant} quarters of the trunk`,
       );
-    else words.push(...whole);
+    else
+      for (const { side, isLimb, isQuarter } of halves)
+        words.push(
+          isLimb
+            ? `${side} ${limb}${isQuarter ? ' and its quarter of the trunk' : ''}`
+            : `${side} ${quadrant} quarter of the trunk`,
+        );
   }
   const heads = (['left', 'right'] as const).filter((side) => takeOut((t) => t.side === side && t.part === 'head'));
   if (heads.length === 2) words.push('head');
@@ -137,8 +144,7 @@ export function placesInWords(anatomy: Anatomy, places: readonly PlaceId[]): str
   for (const id of left) names.set(nameOf(id), [...(names.get(nameOf(id)) ?? []), id]);
   const single = [...names.values()].map((ids) => {
     const [id = ''] = ids;
-    const label = shortLabel(anatomy, id);
-    return ids.length === 2 ? `${label.replace(/^(left|right) /, '')}, both sides` : label;
+    return ids.length === 2 ? `${bareLabel(anatomy, id)}, both sides` : shortLabel(anatomy, id);
   });
   const [first = '', second = ''] = single;
   if (single.length > 3) words.push(first, second, `${single.length - 2} more places`);
@@ -149,7 +155,7 @@ export function placesInWords(anatomy: Anatomy, places: readonly PlaceId[]): str
 /** Findings for a glance, the ones that close a way first. */
 export function findingsInWords(anatomy: Anatomy, findings: readonly Finding[]): string {
   const weight = (finding: Finding) =>
-    finding.id.startsWith('nodes-removed') ? 0 : finding.id === 'cancer-history' ? 2 : 1;
+    nodeFindingOf(finding.id)?.loss === 'removed' ? 0 : finding.id === 'cancer-history' ? 2 : 1;
   const sorted = [...findings].sort((a, b) => weight(a) - weight(b));
   return capitalise(sorted.map((finding) => findingInWords(anatomy, finding)).join(' · '));
 }

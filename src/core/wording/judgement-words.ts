@@ -1,5 +1,5 @@
-import { type Anatomy, type PlaceId } from '../anatomy/place';
-import { shortLabel } from '../drainage/wording';
+import { type Anatomy, mirrorOf, type PlaceId } from '../anatomy/place';
+import { bareLabel, shortLabel } from '../drainage/wording';
 import type { JudgementReason, TrainingNeed } from '../judgement/reasons';
 import { assertNever } from '../result';
 import type { ScreeningBook } from '../screening/book';
@@ -102,9 +102,10 @@ export function placesInWords(anatomy: Anatomy, places: readonly PlaceId[]): str
   const both = new Set(places);
   const named = new Set(
     places.map((place) => {
-      const label = shortLabel(anatomy, place);
-      const other = place.endsWith('.left') ? place.replace(/\.left$/, '.right') : place.replace(/\.right$/, '.left');
-      return other !== place && both.has(other) ? `${label.replace(/^(left|right) /, '')}, both sides` : label;
+      const other = mirrorOf(place);
+      return other !== place && both.has(other)
+        ? `${bareLabel(anatomy, place)}, both sides`
+        : shortLabel(anatomy, place);
     }),
   );
   const list = [...named];

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { anatomy } from '../../catalogue/anatomy';
 import { lineNames, usualLines } from '../../catalogue/facial/usual-lines';
 import {
   type FaceLine,
@@ -67,7 +68,7 @@ export default function LinesSheet({ head, onward, observations }: SheetProps) {
                   const drawing = figure.view === 'face-side' ? 'face-side' : 'face-front';
                   const profile =
                     figure.nodes.some(({ id }) => id.endsWith('.right')) && drawing === 'face-side' ? 'right' : 'left';
-                  const kind = kindOfLine(drawing, points, regions);
+                  const kind = kindOfLine(anatomy.groups, drawing, points, regions);
                   if (!kind) {
                     setTrouble('That is beside the lines that are worked: forehead, brows, eyes, mouth and neck.');
                     return;

@@ -105,8 +105,11 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
     rules: plan.rules,
     proposals: plan.totalSeconds < plan.usualSeconds || !plan.fits ? waysToShorten(treated.judged.blocks) : [],
     load: loadOf(plan.blocks),
-    room: roomList(plan.blocks, plan.start.position, { ...habitsFor(facts.tray, steps), surfaceM2: facts.surfaceM2 }),
-    oil: oilNeeds(plan.blocks, spreadTable, facts.surfaceM2),
+    room: roomList(anatomy.groups, plan.blocks, plan.start.position, {
+      ...habitsFor(facts.tray, steps),
+      surfaceM2: facts.surfaceM2,
+    }),
+    oil: oilNeeds(anatomy.groups, plan.blocks, spreadTable, facts.surfaceM2),
     lines,
     openLines: hasFacial(plan) ? openLines(plan.blocks, lines).map(({ id }) => id) : [],
     sinceLast: facts.last
@@ -166,7 +169,15 @@ function tellBlocks(
       block.steps.some(isDrainageCourse) && course
         ? course.steps.map((step, i): TableStep => ({ ...step, ...(i === 0 ? { changes: words, setupSeconds } : {}) }))
         : block.steps.map((step, i) =>
-            tellStep(block, step, i === 0 ? words : [], labelOfRegion, linesOfStep(step, lines), stepWords),
+            tellStep(
+              anatomy.groups,
+              block,
+              step,
+              i === 0 ? words : [],
+              labelOfRegion,
+              linesOfStep(step, lines),
+              stepWords,
+            ),
           );
     steps.push(...own);
     return {

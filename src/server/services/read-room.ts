@@ -1,4 +1,5 @@
 import { subMinutes } from 'date-fns';
+import { anatomy } from '../../catalogue/anatomy';
 import type { ReadyInput } from '../../contracts/treatment';
 import type { RoomView } from '../../contracts/treatment-views';
 import type { VisitView } from '../../contracts/visit-views';
@@ -53,8 +54,8 @@ function forDrainage(plan: Parameters<typeof drainageBlock>[2]): readonly RoomIt
   const minutes = Math.max(1, Math.ceil(plan.totalSeconds / 60));
   const block = drainageBlock('c1', 'drainage', plan, { usual: minutes, least: minutes });
   const allowed = { blocks: [block], leftOut: [], mostSeconds: new Map<string, number>() };
-  const planned = planTreatment(allowed, { minutes: minutes + 1, isShort: false, fill: false });
-  return roomList(planned.blocks, planned.start.position, roomHabits);
+  const planned = planTreatment(anatomy.groups, allowed, { minutes: minutes + 1, isShort: false, fill: false });
+  return roomList(anatomy.groups, planned.blocks, planned.start.position, roomHabits);
 }
 
 /** Keeps what is ready. */

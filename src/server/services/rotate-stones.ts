@@ -1,6 +1,6 @@
 import { stoneBook } from '../../catalogue/stones/stones';
 import type { RotationView } from '../../contracts/stone-views';
-import { isOfFace } from '../../core/anatomy/head';
+import { anatomy } from '../../catalogue/anatomy';
 import { nameOf } from '../../core/anatomy/place';
 import { rankOf } from '../../core/screening/tables';
 import type { MaterialId, SizeId } from '../../core/stones/book';
@@ -109,7 +109,7 @@ function askedOf(steps: readonly TableStep[], { client, habits, stones }: Tray, 
 }
 
 /** Face, neck and lids have thin skin on everybody. */
-const hasThinSkin = (name: string) => isOfFace(name) || /^(neck|nape)/.test(name);
+const hasThinSkin = (name: string) => anatomy.groups.face.has(name) || anatomy.groups.neck.has(name);
 
 /** Hot and cold stones have baths of their own and are planned apart. */
 export function rotationsOf(steps: readonly TableStep[], tray: Tray): readonly RotationView[] {
