@@ -43,6 +43,6 @@ export const TemplateInput = z.object({
 });
 export type TemplateInput = z.infer<typeof TemplateInput>;
 
-/** What of the room list is ready, by its words. */
+/** What of the room list is ready, by its keys. */
 export const ReadyInput = z.object({ ready: z.array(z.string().min(1).max(300)).max(60) });
 export type ReadyInput = z.infer<typeof ReadyInput>;

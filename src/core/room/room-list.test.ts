@@ -4,6 +4,7 @@ import { shippedLibrary } from '../../catalogue/library/library';
 import { spreadTable } from '../../catalogue/oils/spread';
 import { expandChoices } from '../treatment/expand';
 import { planTreatment } from '../treatment/plan-treatment';
+import type { Limits } from '../screening/tables';
 import { mediumMl, skinAreaCm2, skinSurfaceM2 } from './medium';
 import { roomList, type RoomHabits } from './room-list';
 
@@ -14,7 +15,7 @@ const habits: RoomHabits = {
   spread: spreadTable,
 };
 
-function roomFor(protocols: readonly string[], minutes = 90) {
+function roomFor(protocols: readonly string[], minutes = 90, limits: Limits = {}) {
   const choices = protocols.map((protocol, i) => ({ id: `c${i + 1}`, protocol }));
   const blocks = expandChoices(anatomy, shippedLibrary, choices, null);
   const plan = planTreatment(
@@ -22,7 +23,7 @@ function roomFor(protocols: readonly string[], minutes = 90) {
     { blocks, leftOut: [], mostSeconds: new Map() },
     { minutes, isShort: false, fill: false },
   );
-  return { plan, items: roomList(anatomy.groups, plan.blocks, plan.start.position, habits) };
+  return { plan, items: roomList(anatomy.groups, plan.blocks, plan.start.position, habits, limits) };
 }
 const what = (protocols: readonly string[]) => roomFor(protocols).items.map((item) => item.what);
 
@@ -62,6 +63,40 @@ describe('the room before a treatment', () => {
 
   it('needs nothing where nothing is given', () => {
     expect(roomList(anatomy.groups, [], 'supine', habits)).toEqual([]);
+  });
+});
+
+describe('the room of a client with limits', () => {
+  const room = (protocol: string, limits: Limits) =>
+    new Map(roomFor([protocol], 120, limits).items.map(({ id, what }) => [id, what]));
+
+  it.each([
+    ['stones-back', { avoidPosition: ['supine-flat'] }, 'bed', 'face rest'],
+    ['stones-back', { skipTechniques: ['face-cradle'] }, 'bed', 'cushion under the forehead instead of the face rest'],
+    ['aroma-whole-body', { skipTechniques: ['diffuser'] }, 'air', 'no scent'],
+    ['aroma-whole-body', { noScent: true }, 'air', 'no scent'],
+    ['aroma-whole-body', { noHeat: true }, 'bed-heating', 'off'],
+    ['lifting-facial', {}, 'cloths', 'Warm moist cloths'],
+    ['lifting-facial', { skipTechniques: ['hot-towel'] }, 'cloths', 'Cool moist cloths'],
+    ['lifting-facial', { skipTechniques: ['steam'] }, 'cloths', 'Cool moist cloths'],
+    ['lifting-facial', { avoidPosition: ['supine-flat'] }, 'bed', 'the head end raised'],
+    ['mouth-gloved', { gloves: true, avoidMaterials: ['latex'] }, 'gloves', '2 pairs of gloves without latex'],
+    ['lifting-facial', { gloves: true }, 'gloves', '2 pairs of gloves, one to spare'],
+    ['lifting-facial', { slowRise: true }, 'chair', 'chair'],
+    ['lifting-facial', { guardian: true }, 'guardian', 'seat'],
+  ] as const)('%s under %j has %s: %s', (protocol, limits, id, words) => {
+    expect(room(protocol, limits).get(id)).toContain(words);
+  });
+
+  it('has none of it where nothing asks for it', () => {
+    const items = room('aroma-whole-body', {});
+    for (const id of ['air', 'bed-heating', 'gloves', 'chair', 'guardian'] as const) expect(items.has(id)).toBe(false);
+  });
+
+  it('names every item once', () => {
+    const ids = roomFor(['stones-neck', 'mouth-gloved', 'face-roller'], 120).items.map(({ id }) => id);
+    expect(new Set(ids).size).toBe(ids.length);
+    expect(ids).not.toContain(undefined);
   });
 });
 

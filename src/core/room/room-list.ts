@@ -1,12 +1,34 @@
 import type { RegionGroups } from '../anatomy/place';
+import { facialModalities } from '../library/protocol';
+import type { Limits } from '../screening/tables';
 import { toolFor } from '../facial/tool';
 import type { Position } from '../sequencing/block';
 import type { PlannedBlock } from '../treatment/plan-treatment';
 import type { SpreadTable } from './medium';
 import { type OilNeed, oilNeeds } from './oil-needs';
 
+export type RoomItemId =
+  | 'stone-bath'
+  | 'cool-stones'
+  | 'body-oil'
+  | 'face-oil'
+  | 'bed'
+  | 'bed-heating'
+  | 'air'
+  | 'cloths'
+  | 'gloves'
+  | 'brush'
+  | 'tools'
+  | 'slip'
+  | 'guardian'
+  | 'chair'
+  | 'hands'
+  | 'water';
+
 /** Something to heat, blend or lay out before a client comes, counted back from the appointment. */
 export interface RoomItem {
+  /** What it is, whatever it is called; absent in lists that were stored before it was kept. */
+  readonly id?: RoomItemId | undefined;
   readonly kind: 'heat' | 'cool' | 'blend' | 'lay-out' | 'hands' | 'water';
   readonly what: string;
   /** Whole minutes before the beginning; 0: at the door. */
@@ -37,21 +59,33 @@ const layOutMinutes = 10;
 const smallThingsMinutes = 5;
 const minute = 60;
 
-/** What a treatment needs, the earliest first. */
+/**
+ * What a treatment needs, the earliest first, as far as the limits of this client allow it; where something is left out,
+ * what is made ready instead.
+ */
 export function roomList(
   groups: RegionGroups,
   blocks: readonly PlannedBlock[],
   start: Position,
   habits: RoomHabits,
+  limits: Limits = {},
 ): readonly RoomItem[] {
   if (blocks.length === 0) return [];
   const items: RoomItem[] = [
     ...stones(groups, blocks, habits),
     ...media(groups, blocks, habits),
-    ...bed(blocks, start),
-    ...smallThings(groups, blocks),
-    { kind: 'hands', what: 'Nails short, no jewellery, hands warm', minutesBefore: 2, why: 'Before every client.' },
+    ...bed(blocks, start, limits),
+    ...comforts(blocks, limits),
+    ...smallThings(groups, blocks, limits),
     {
+      id: 'hands',
+      kind: 'hands',
+      what: 'Nails short, no jewellery, hands warm',
+      minutesBefore: 2,
+      why: 'Before every client.',
+    },
+    {
+      id: 'water',
       kind: 'water',
       what: 'A glass of water for afterwards',
       minutesBefore: 2,
@@ -74,6 +108,7 @@ function stones(groups: RegionGroups, blocks: readonly PlannedBlock[], habits: R
   if (firstHot) {
     const begins = Math.floor(firstHot.startsAt / minute);
     items.push({
+      id: 'stone-bath',
       kind: 'heat',
       what: `Fill the stone bath, ${habits.stones ?? `switch it on: ${stonesInWords(groups, hot, habits)}`}`,
       minutesBefore: Math.max(0, habits.stoneWarmUpMinutes - begins),
@@ -84,6 +119,7 @@ function stones(groups: RegionGroups, blocks: readonly PlannedBlock[], habits: R
   if (firstCool) {
     const begins = Math.floor(firstCool.startsAt / minute);
     items.push({
+      id: 'cool-stones',
       kind: 'cool',
       what: 'Lay the cool stones into cold water',
       minutesBefore: Math.max(0, coolMinutes - begins),
@@ -124,6 +160,7 @@ function media(
     need
       ? [
           {
+            id: area === 'body' ? 'body-oil' : 'face-oil',
             kind: 'blend',
             area,
             what: `${what}: ${need.ml} mL, no more`,
@@ -135,47 +172,105 @@ function media(
   return [...item(body, 'body', 'Body oil in the cup'), ...item(face, 'face', 'Face oil')];
 }
 
-const bolsters: Readonly<Partial<Record<Position, string>>> = {
-  supine: 'a bolster under the knees',
-  prone: 'a bolster under the ankles and the face rest',
-  'side-left': 'a cushion between the knees',
-  'side-right': 'a cushion between the knees',
-  seated: 'a chair with a low back',
-};
+const skips = ({ skipTechniques = [] }: Limits, practice: string) => skipTechniques.includes(practice);
 
-function bed(blocks: readonly PlannedBlock[], start: Position): readonly RoomItem[] {
+/** How the client is bedded in a position, for what may not be lain on. */
+function bolsterFor(position: Position, limits: Limits): string {
+  const isRaised = limits.avoidPosition?.includes('supine-flat') ?? false;
+  switch (position) {
+    case 'supine':
+      return `${isRaised ? 'the head end raised, ' : ''}a bolster under the knees`;
+    case 'prone':
+      return skips(limits, 'face-cradle')
+        ? 'a bolster under the ankles, a flat cushion under the forehead instead of the face rest'
+        : 'a bolster under the ankles and the face rest';
+    case 'side-left':
+    case 'side-right':
+      return 'a cushion between the knees';
+    case 'seated':
+      return 'a chair with a low back';
+  }
+}
+
+function bed(blocks: readonly PlannedBlock[], start: Position, limits: Limits): readonly RoomItem[] {
   const later = [...new Set(blocks.map(({ position }) => position))].filter((position) => position !== start);
-  const seated = start === 'seated';
   return [
     {
+      id: 'bed',
       kind: 'lay-out',
-      what: seated
-        ? `Set out ${bolsters.seated ?? ''}, a cloth for the shoulders`
-        : `Bed: sheet, cover, two towels, ${bolsters[start] ?? 'a cushion'}`,
+      what:
+        start === 'seated'
+          ? `Set out ${bolsterFor('seated', limits)}, a cloth for the shoulders`
+          : `Bed: sheet, cover, two towels, ${bolsterFor(start, limits)}`,
       minutesBefore: layOutMinutes,
       why:
         later.length > 0
-          ? `Then ${later.map((position) => bolsters[position] ?? position).join(', ')}.`
+          ? `Then ${later.map((position) => bolsterFor(position, limits)).join(', ')}.`
           : 'No turn is planned.',
     },
   ];
 }
 
-function smallThings(groups: RegionGroups, blocks: readonly PlannedBlock[]): readonly RoomItem[] {
+/** What makes a room pleasant for most, and what it is instead for whom it is not. */
+function comforts(blocks: readonly PlannedBlock[], limits: Limits): readonly RoomItem[] {
+  const lay = (id: RoomItemId, what: string, why: string): RoomItem => ({
+    ...{ id, kind: 'lay-out', what, why, minutesBefore: smallThingsMinutes },
+  });
+  const isFacial = blocks.some(({ modality, hands }) => facialModalities.has(modality) && hands === 'oiled');
+  const isCool = limits.noHeat || skips(limits, 'hot-towel') || skips(limits, 'steam');
+  const isCovered = skips(limits, 'wrap-or-mask');
+  return [
+    ...(limits.noHeat
+      ? [lay('bed-heating', 'Heating of the bed off, no warm packs', 'Heat is kept away; a second cover instead.')]
+      : []),
+    ...(limits.noScent || skips(limits, 'diffuser')
+      ? [lay('air', 'Air the room: no scent in it', 'Scent is kept away; only unscented products.')]
+      : []),
+    ...(isFacial
+      ? [
+          lay(
+            'cloths',
+            isCool ? 'Cool moist cloths for the face' : 'Warm moist cloths for the face',
+            [
+              isCool ? 'Instead of warm ones: no heat and no steam.' : 'They take up what is left of the oil.',
+              ...(isCovered ? ['Laid beside, never over nose and mouth; no mask.'] : []),
+            ].join(' '),
+          ),
+        ]
+      : []),
+    ...(limits.guardian ? [lay('guardian', 'A seat for the guardian', 'A guardian stays in the room.')] : []),
+    ...(limits.slowRise
+      ? [lay('chair', 'A chair beside the bed', 'The client sits up in steps and stays seated some minutes.')]
+      : []),
+  ];
+}
+
+function smallThings(
+  groups: RegionGroups,
+  blocks: readonly PlannedBlock[],
+  { gloves, avoidMaterials = [] }: Limits,
+): readonly RoomItem[] {
   const gloved = blocks.filter(({ hands }) => hands === 'gloved').length;
   const chosen = blocks.flatMap(({ steps }) =>
     steps.flatMap(({ technique, regions }) => toolFor(groups, technique, regions) ?? []),
   );
   const tools = [...new Set(chosen.map(({ tool }) => tool))];
   const items: RoomItem[] = [];
-  const lay = (what: string, why: string) =>
-    items.push({ kind: 'lay-out', what, minutesBefore: smallThingsMinutes, why });
+  const lay = (id: RoomItemId, what: string, why: string) =>
+    items.push({ id, kind: 'lay-out', what, minutesBefore: smallThingsMinutes, why });
+  const material = avoidMaterials.includes('latex') ? ' without latex' : '';
   if (gloved > 0)
-    lay(`${gloved + 1} pairs of gloves, one to spare`, 'New ones for the mouth, and nothing else touched with them.');
+    lay(
+      'gloves',
+      `${gloved + 1} pairs of gloves${material}, one to spare`,
+      'New ones for the mouth, and nothing else touched with them.',
+    );
+  else if (gloves)
+    lay('gloves', `2 pairs of gloves${material}, one to spare`, 'Worn where it was decided; changed between places.');
   if (blocks.some(({ hands }) => hands === 'brush'))
-    lay('A clean dry brush, soft side out', 'Its own for each client.');
-  if (tools.length > 0) lay(`Clean: ${tools.join(', ')}`, 'By zone, as the steps say.');
+    lay('brush', 'A clean dry brush, soft side out', 'Its own for each client.');
+  if (tools.length > 0) lay('tools', `Clean: ${tools.join(', ')}`, 'By zone, as the steps say.');
   if (chosen.some(({ needsSlip }) => needsSlip))
-    lay('Something to glide on for the scraping tool', 'Never on dry skin.');
+    lay('slip', 'Something to glide on for the scraping tool', 'Never on dry skin.');
   return items;
 }

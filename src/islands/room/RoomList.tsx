@@ -21,13 +21,13 @@ const minuteMs = 60_000;
 export function RoomList({ room, now }: { readonly room: RoomView; readonly now: string }) {
   const { visit, items } = room;
   const [ready, setReady] = useState<ReadonlySet<string>>(
-    () => new Set(items.filter(({ isReady }) => isReady).map(({ what }) => what)),
+    () => new Set(items.filter(({ isReady }) => isReady).map(({ key }) => key)),
   );
   const [status, setStatus] = useState('ticks are kept as you set them');
-  const tick = (what: string, isReady: boolean) => {
+  const tick = (key: string, isReady: boolean) => {
     const next = new Set(ready);
-    if (isReady) next.add(what);
-    else next.delete(what);
+    if (isReady) next.add(key);
+    else next.delete(key);
     setReady(next);
     setStatus('keeping …');
     send('PUT', `/api/visits/${visit.id}/ready`, { ready: [...next] })
@@ -37,7 +37,7 @@ export function RoomList({ room, now }: { readonly room: RoomView; readonly now:
         setReady(ready);
       });
   };
-  const left = items.filter(({ what }) => !ready.has(what)).length;
+  const left = items.filter(({ key }) => !ready.has(key)).length;
   const treatment = visit.plan?.treatment;
   return (
     <>
@@ -55,8 +55,8 @@ export function RoomList({ room, now }: { readonly room: RoomView; readonly now:
             </p>
           ) : (
             <ol className={styles['items']}>
-              {items.map(({ what, why, kind, at, minutesBefore, oil }) => (
-                <li key={what} data-kind={kind}>
+              {items.map(({ key, what, why, kind, at, minutesBefore, oil }) => (
+                <li key={key} data-kind={kind}>
                   <label>
                     <span className={styles['at']}>
                       <strong>{at}</strong>
@@ -67,8 +67,8 @@ export function RoomList({ room, now }: { readonly room: RoomView; readonly now:
                     </span>
                     <input
                       type="checkbox"
-                      checked={ready.has(what)}
-                      onChange={(event) => tick(what, event.target.checked)}
+                      checked={ready.has(key)}
+                      onChange={(event) => tick(key, event.target.checked)}
                     />
                     <span className={styles['what']}>
                       <strong>{what}</strong>

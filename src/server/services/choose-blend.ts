@@ -1,6 +1,9 @@
+import { anatomy } from '../../catalogue/anatomy';
 import { oilBook } from '../../catalogue/oils/oils';
+import { vocabulary } from '../../catalogue/screening/screening';
 import type { BlendInput, SmellInput, VisitBlendInput } from '../../contracts/oil-house';
 import type { OilClientView, OilScope } from '../../contracts/oil-views';
+import { blendViolations } from '../../core/judgement/product-violations';
 import { oilOf } from '../../core/oils/book';
 import { checkBlend } from '../../core/oils/check';
 import { adult, reasonsAgainstCarrier } from '../../core/oils/client';
@@ -10,7 +13,9 @@ import type { Db } from '../db/connection';
 import { findMix, insertBlend, listBlends, listVisitBlends, removeBlend, setVisitBlend } from '../repositories/blends';
 import { changeClient, findClient, toClientData } from '../repositories/clients';
 import { insertAudit } from '../repositories/audit';
-import { mayNotSmell, oilScopeOf, oilWorkOf, readOilClient } from './oil-client';
+import { violationErrors } from './against-judgement';
+import { judgeVisit } from './judge-visit';
+import { mayNotSmell, type OilWork, oilScopeOf, oilWorkOf, readOilClient } from './oil-client';
 import { readVisitFrame, type VisitRecord } from './read-visit';
 import type { Actor, SaveRefusal } from './saving';
 
@@ -74,6 +79,33 @@ async function clientOf(db: Db, record: VisitRecord, now: Date): Promise<OilClie
   return readOilClient(db, record.client.id, now, await oilWorkOf(db, record));
 }
 
+/** What the check apart finds in a bottle for a visit; nothing with any of it is chosen or finished. */
+export function blendAgainst(
+  blend: BlendInput,
+  record: VisitRecord,
+  { modalities, touches }: OilWork,
+  path: string,
+): readonly FieldError[] {
+  const isOfFace = blend.area === 'face' || touches.bodyTouchesFace;
+  const places = [...anatomy.territories.values()]
+    .filter(({ name }) => touches.regions.has(name))
+    .filter(({ name }) => isOfFace || !anatomy.groups.face.has(name))
+    .filter(({ name }) => blend.area !== 'face' || anatomy.groups.face.has(name));
+  const against = blendViolations(
+    {
+      totalPercent: checkBlend(oilBook, { ...blend, client: adult, basis: 'max' })?.totalPercent ?? Infinity,
+      isScented: blend.parts.length > 0,
+      contents: [blend.carrier, ...blend.parts.map(({ oil }) => oil)],
+      modalities,
+      places: new Set(places.map(({ id }) => id)),
+    },
+    judgeVisit(record),
+    (group) =>
+      new Set([...(vocabulary.oilGroups[group]?.oils ?? []), ...(vocabulary.oilGroups[group]?.carriers ?? [])]),
+  );
+  return violationErrors(against, path, () => blend.name).slice(0, 1);
+}
+
 /** The blend that a visit carries. What has been mixed for it stays mixed. */
 export async function chooseBlend(
   db: Db,
@@ -88,6 +120,8 @@ export async function chooseBlend(
     const ready = (await listBlends(db)).map((one) => one.blend);
     const errors = blendErrors(blend, await clientOf(db, record, actor.now), oilScopeOf(qualifications), ready);
     if (errors.length > 0) return { kind: 'refused', errors };
+    const against = blendAgainst(blend, record, await oilWorkOf(db, record), 'parts');
+    if (against.length > 0) return { kind: 'refused', errors: against };
   }
   if (pouredFrom !== null) {
     const mix = await findMix(db, pouredFrom);

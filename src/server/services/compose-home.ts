@@ -3,9 +3,12 @@ import { homeRoutine } from '../../catalogue/homecare/homecare';
 import type { HomeWish } from '../../contracts/home';
 import { toCheckedSheet } from '../../core/homecare/checked';
 import { composeSheet, judgeRoutine, mostMinutes, mostPerWeek } from '../../core/homecare/compose';
-import type { HomeSheet } from '../../core/homecare/sheet';
+import { type HomeSheet, stepsOf } from '../../core/homecare/sheet';
+import { courseViolations } from '../../core/judgement/course-violations';
 import { violationsOf } from '../../core/judgement/violations';
 import type { Result } from '../../core/result';
+import { placesInWords } from '../../core/wording/judgement-words';
+import { violationErrors } from './against-judgement';
 import { judgeVisit } from './judge-visit';
 import type { HouseLibrary } from './read-library';
 import { caseOf, type VisitRecord } from './read-visit';
@@ -22,11 +25,16 @@ export function composeHome(library: HouseLibrary, visit: VisitRecord, wish: Hom
       errors: [{ path: 'daysPerWeek', message: `At most ${most} times a week: fewer days, or fewer times a day.` }],
     };
   const sheet = composeSheet(anatomy, library, judgement, routine, caseOf(visit), wish);
-  const violations = sheet.ok ? violationsOf(toCheckedSheet(library, routine, sheet.value), judgement) : [];
-  // How often it was done this week is held by the days a week above.
-  const [worst] = violations.filter(({ limit }) => limit !== 'maxPerWeek');
-  if (worst) throw new RangeError(`a sheet against its judgement: ${JSON.stringify(worst)}`);
-  return sheet;
+  if (!sheet.ok) return sheet;
+  const against = [
+    ...violationsOf(toCheckedSheet(library, routine, sheet.value), judgement),
+    ...(routine.from === 'planner' ? courseViolations(stepsOf(sheet.value), judgement) : []),
+    // How often it was done this week is held by the days a week above.
+  ].filter(({ limit }) => limit !== 'maxPerWeek');
+  const names = new Map(stepsOf(sheet.value).map(({ id, places }) => [id, placesInWords(anatomy, places)]));
+  return against.length === 0
+    ? sheet
+    : { ok: false, errors: violationErrors(against, 'routine', (id) => names.get(id) ?? id) };
 }
 
 /** Times in seven days that a sheet may be done, for this client. */

@@ -11,10 +11,12 @@ import { shortLabel } from '../../core/drainage/wording';
 import type { FaceLine } from '../../core/facial/line';
 import { lineBlocks, linesOfStep, lineWorkId, openLines } from '../../core/facial/line-work';
 import type { Ledger } from '../../core/judgement/judgement';
+import { limitsOver } from '../../core/judgement/visit-limits';
 import { oilNeeds } from '../../core/room/oil-needs';
 import { type RoomHabits, roomList } from '../../core/room/room-list';
 import type { TableStep } from '../../core/table/table-step';
 import { differencesFrom, type GivenTreatment } from '../../core/treatment/compare';
+import { courseViolations } from '../../core/judgement/course-violations';
 import { violationsOf } from '../../core/judgement/violations';
 import { toChecked } from '../../core/treatment/checked';
 import { isDrainageCourse } from '../../core/treatment/drainage-block';
@@ -105,10 +107,13 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
     rules: plan.rules,
     proposals: plan.totalSeconds < plan.usualSeconds || !plan.fits ? waysToShorten(treated.judged.blocks) : [],
     load: loadOf(plan.blocks),
-    room: roomList(anatomy.groups, plan.blocks, plan.start.position, {
-      ...habitsFor(facts.tray, steps),
-      surfaceM2: facts.surfaceM2,
-    }),
+    room: roomList(
+      anatomy.groups,
+      plan.blocks,
+      plan.start.position,
+      { ...habitsFor(facts.tray, steps), surfaceM2: facts.surfaceM2 },
+      limitsOver(judgement, givenWork(plan.blocks)),
+    ),
     oil: oilNeeds(anatomy.groups, plan.blocks, spreadTable, facts.surfaceM2),
     lines,
     openLines: hasFacial(plan) ? openLines(plan.blocks, lines).map(({ id }) => id) : [],
@@ -119,7 +124,13 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
   };
   return {
     /** What the check finds that was written apart from the planner; nothing with any of it is stored. */
-    violations: violationsOf(toChecked(plan.blocks), judgement),
+    violations: [
+      ...violationsOf(toChecked(plan.blocks), judgement),
+      ...courseViolations(
+        (course?.steps ?? []).map(({ id, place, toward }) => ({ id, toward, places: place === null ? [] : [place] })),
+        judgement,
+      ),
+    ],
     treatment,
     steps,
     modalities: [...new Set(plan.blocks.map(({ modality }) => modality))],
@@ -139,6 +150,10 @@ function habitsFor(tray: StoneTray, steps: readonly TableStep[]): RoomHabits {
     stones: `set it to ${hot.bathC}°: ${inPlay.join(', ')}`,
   };
 }
+
+/** What is given, as the judgement is asked about it. */
+const givenWork = (blocks: TreatmentPlan['blocks']) =>
+  blocks.map(({ modality, steps }) => ({ modality, places: steps.flatMap(({ places }) => places) }));
 
 const hasFacial = ({ blocks }: TreatmentPlan) => blocks.some(({ modality }) => modality === 'facial-massage');
 

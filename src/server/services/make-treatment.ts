@@ -4,14 +4,17 @@ import type { PlanView } from '../../contracts/visit-views';
 import { readCase } from '../../core/drainage/case';
 import { lineWorkId } from '../../core/facial/line-work';
 import type { FieldError } from '../../core/result';
+import { titleOf } from '../../core/table/table-step';
 import { workInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
 import { listEvents } from '../repositories/table-events';
 import { insertPlan, latestPlan, setHolds } from '../repositories/visits';
+import { AgainstJudgement, violationErrors } from './against-judgement';
 import { composeTreatment } from './compose-treatment';
 import { type HouseLibrary, readHouseLibrary } from './read-library';
 import { caseOf, readVisitFrame, toPlanView, type VisitRecord } from './read-visit';
 import { type Actor, advance, type SaveRefusal } from './saving';
+import { stonesAgainst } from './rotate-stones';
 import { readTreatmentFacts } from './treatment-facts';
 import { nameOfHolds, type VisitHolds } from './visit-holds';
 
@@ -34,14 +37,22 @@ export async function makeTreatment(db: Db, visitId: number, input: TreatmentInp
   if (unknown.length > 0) return { kind: 'refused', errors: unknown };
   const read = readCase(anatomy, drainageCaseOf(visit, input));
   if (!read.ok) return { kind: 'refused', errors: read.errors };
-  return db.transaction().execute(async (trx) => {
-    const known = await latestPlan(trx, visitId);
-    if ((known?.version ?? 0) !== input.basedOn) return { kind: 'edited-elsewhere' } as const;
-    return { kind: 'saved', plan: await storeTreatment(trx, library, visit, input, actor) } as const;
-  });
+  try {
+    return await db.transaction().execute(async (trx) => {
+      const known = await latestPlan(trx, visitId);
+      if ((known?.version ?? 0) !== input.basedOn) return { kind: 'edited-elsewhere' } as const;
+      return { kind: 'saved', plan: await storeTreatment(trx, library, visit, input, actor) } as const;
+    });
+  } catch (error) {
+    if (error instanceof AgainstJudgement) return { kind: 'refused', errors: error.errors };
+    throw error;
+  }
 }
 
-/** Composes a treatment and stores it as the next version of the visit's plan, inside a transaction of the caller. */
+/**
+ * Composes a treatment and stores it as the next version of the visit's plan, inside a transaction of the caller.
+ * @throws AgainstJudgement when the check apart finds anything in it
+ */
 export async function storeTreatment(
   trx: Db,
   library: HouseLibrary,
@@ -51,7 +62,13 @@ export async function storeTreatment(
 ): Promise<PlanView> {
   const facts = await readTreatmentFacts(trx, visit);
   const { treatment, steps, drainage, modalities, violations } = composeTreatment(library, facts, input);
-  if (violations.length > 0) throw new RangeError(`a treatment against its judgement: ${JSON.stringify(violations)}`);
+  const titles = new Map(steps.map((step) => [step.id, titleOf(anatomy, step)]));
+  const against = violationErrors(
+    [...violations, ...stonesAgainst(steps, facts.tray)],
+    'choices',
+    (id) => titles.get(id) ?? id,
+  );
+  if (against.length > 0) throw new AgainstJudgement(against);
   await insertPlan(trx, {
     visit_id: visit.id,
     version: input.basedOn + 1,

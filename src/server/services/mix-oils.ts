@@ -21,7 +21,7 @@ import {
   type StoredMix,
 } from '../repositories/blends';
 import { drawBottle, listBottles, type StoredBottle } from '../repositories/oils';
-import { blendErrors } from './choose-blend';
+import { blendAgainst, blendErrors } from './choose-blend';
 import { isoDay, shortDay } from './house-clock';
 import { oilScopeOf, oilWorkOf, readOilClient } from './oil-client';
 import { readVisitFrame } from './read-visit';
@@ -44,6 +44,8 @@ export async function startMix(
   const ready = (await listBlends(db)).map(({ blend }) => blend);
   const errors = blendErrors(input.blend, of, oilScopeOf(qualifications), ready);
   if (errors.length > 0) return { kind: 'refused', errors };
+  const against = visit ? blendAgainst(input.blend, visit, await oilWorkOf(db, visit), 'blend.parts') : [];
+  if (against.length > 0) return { kind: 'refused', errors: against };
   const now = actor.now.toISOString();
   return db.transaction().execute(async (trx) => {
     const id = await insertMix(trx, { blend: input.blend, clientId, visitId: input.visitId }, now);
@@ -103,6 +105,9 @@ export async function finishMix(db: Db, id: number, actor: Actor): Promise<Saved
   const of = await clientFor(db, mix, actor.now);
   const check = checkBlend(oilBook, { ...blend, client: of?.client ?? adult, basis: 'max' });
   const over = check?.findings.find(({ severity }) => severity === 'over');
+  const record = mix.visit_id === null ? undefined : await readVisitFrame(db, mix.visit_id);
+  const against = record ? blendAgainst(blend, record, await oilWorkOf(db, record), 'counted') : [];
+  if (against.length > 0) return { kind: 'refused', errors: against };
   if (!check || over)
     return {
       kind: 'refused',

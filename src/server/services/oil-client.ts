@@ -3,8 +3,8 @@ import { oilBook } from '../../catalogue/oils/oils';
 import { screeningBook, vocabulary } from '../../catalogue/screening/screening';
 import type { ObservationValue } from '../../contracts/measures';
 import type { OilClientView, OilScope } from '../../contracts/oil-views';
-import { isIn, nameOf } from '../../core/anatomy/place';
-import type { OilClient } from '../../core/oils/client';
+import { nameOf } from '../../core/anatomy/place';
+import { avoidedGroups, oilClientOf, oilWork } from '../../core/oils/judged-client';
 import { noSmellConditions } from '../../core/oils/smell';
 import { skinSurfaceM2 } from '../../core/room/medium';
 import type { Screening } from '../../core/screening/screen';
@@ -23,8 +23,6 @@ import { readHouseLibrary } from './read-library';
 import { screeningCaseOf, type VisitRecord } from './read-visit';
 import { type ScreeningCase, screenCase } from './screen-visit';
 
-/** Kinds of work that bring oil to the skin. */
-const oilWork = ['aromatherapy', 'spine-oil-layering', 'body-massage', 'facial-massage'] as const;
 const everything = [...screeningBook.qualifications].map(({ id }) => id);
 
 /** What somebody may do with oils, by training. */
@@ -81,7 +79,13 @@ export async function readOilClient(
     },
     [...new Set([...oilWork, ...(of?.modalities ?? [])])],
   );
-  const client = oilClientOf(of?.case.age ?? ageOn(row.born_on, today), findings, screened, of);
+  const client = oilClientOf(
+    screeningBook,
+    vocabulary.oilGroups,
+    { age: of?.case.age ?? ageOn(row.born_on, today), conditions: findings.map(({ id }) => id) },
+    screened,
+    of && { modalities: of.modalities, ...of.touches },
+  );
   const likes = JSON.parse(row.likes_json) as { scentsLiked?: string; scentsDisliked?: string };
   const [patch, body] = await Promise.all([readPatch(db, clientId, now), readBody(db, clientId)]);
   return {
@@ -92,7 +96,7 @@ export async function readOilClient(
       .map((part) => `${part.charAt(0)}.`)
       .join(' '),
     client,
-    unscentedWhy: whyUnscented(screened),
+    unscentedWhy: whyUnscented(screened) || unscentedSkin(screened, of),
     unscentedPlaces: unscentedPlaces(screened),
     needsPatchTest: screened.byModality.some(({ limits }) => limits.patchTest === true && !isLayering(limits)),
     patch,
@@ -109,47 +113,6 @@ export async function readOilClient(
 const isLayering = ({ skipTechniques = [] }: { readonly skipTechniques?: readonly string[] }) =>
   skipTechniques.includes('undiluted-oil');
 
-function oilClientOf(
-  age: number | null,
-  findings: readonly StoredFinding[],
-  screened: Screening,
-  of: OilWork | undefined,
-): OilClient {
-  const conditions = new Set(findings.flatMap(({ id }) => screeningBook.conditions.get(id)?.oilConditions ?? []));
-  // Whatever the work is called, any limit of the visit binds every bottle; without a visit every kind that takes oil.
-  const kinds = of ? new Set([...of.modalities, 'aromatherapy']) : new Set<string>(oilWork);
-  const most = screened.byModality
-    .filter(({ modality }) => kinds.has(modality))
-    .flatMap(({ limits }) => limits.dilutionMaxPercent ?? []);
-  const mostAt = (holds: (place: string) => boolean) =>
-    screened.regions
-      .filter(
-        ({ modality, region, decision }) =>
-          kinds.has(modality) && holds(region) && rankOf(decision) < rankOf('clear-first'),
-      )
-      .flatMap(({ limits }) => limits.dilutionMaxPercent ?? []);
-  const isFace = (place: string) => isIn(anatomy, 'face', place);
-  const isTouched = (place: string) => !of || of.touches.regions.size === 0 || of.touches.regions.has(nameOf(place));
-  const onBody = [...most, ...mostAt((place) => !isFace(place) && isTouched(place))];
-  const onFace = mostAt((place) => isFace(place) && (isTouched(place) || !of));
-  return {
-    age,
-    conditions: [...conditions],
-    skin: conditions.has('sensitive-skin') ? 'sensitive' : 'normal',
-    avoids: avoidedGroups(screened).flatMap((group) => {
-      const { oils = [], carriers = [], label = group } = vocabulary.oilGroups[group] ?? {};
-      return [...oils, ...carriers].map((id) => ({ id, reason: `kept away: ${label}` }));
-    }),
-    ...(onBody.length > 0 ? { mostPercent: Math.min(...onBody) } : {}),
-    ...(onFace.length > 0 ? { mostPercentOnFace: Math.min(...onFace) } : {}),
-    ...(of?.touches.bodyTouchesFace ? { bodyTouchesFace: true } : {}),
-  };
-}
-
-const avoidedGroups = (screened: Screening): readonly string[] => [
-  ...new Set(screened.byModality.flatMap(({ limits }) => limits.avoidOils ?? [])),
-];
-
 /** Why nothing scented at all: aromatherapy is not given, or everything has to be unscented. */
 function whyUnscented(screened: Screening): string {
   const aroma = screened.byModality.find(({ modality }) => modality === 'aromatherapy');
@@ -158,6 +121,24 @@ function whyUnscented(screened: Screening): string {
     return reason?.text ?? 'Aromatherapy is not given today.';
   const unscented = screened.byModality.find(({ limits }) => limits.noScent === true);
   return unscented ? (unscented.reasons[0]?.text ?? 'Unscented only.') : '';
+}
+
+/** Skin that the oil of the visit touches, and that takes no scent: one bottle serves all of it. */
+function unscentedSkin(screened: Screening, of: OilWork | undefined): string {
+  if (!of) return '';
+  const kinds = new Set([...of.modalities, 'aromatherapy']);
+  const rows = screened.regions.filter(
+    ({ modality, region, decision, limits }) =>
+      kinds.has(modality) &&
+      of.touches.regions.has(nameOf(region)) &&
+      limits.noScent === true &&
+      rankOf(decision) < rankOf('clear-first'),
+  );
+  const [first] = rows;
+  const why = first?.reasons[0]?.text ?? '';
+  return first
+    ? `The oil also touches ${placeNames([...new Set(rows.map(({ region }) => region))])}. ${why}`.trim()
+    : '';
 }
 
 /** Places where screening has no scented oil, such as a swollen limb or irradiated skin. */

@@ -5,14 +5,17 @@ import type { RoomView } from '../../contracts/treatment-views';
 import type { VisitView } from '../../contracts/visit-views';
 import { drainageBlock } from '../../core/treatment/drainage-block';
 import { planTreatment } from '../../core/treatment/plan-treatment';
+import type { Judgement } from '../../core/judgement/judgement';
+import { limitsOver } from '../../core/judgement/visit-limits';
 import { type RoomItem, roomList } from '../../core/room/room-list';
 import type { Db } from '../db/connection';
 import { findVisit, setReady } from '../repositories/visits';
 import { clockTime } from './house-clock';
+import { judgeVisit } from './judge-visit';
 import { completeVisit, readVisitFrame } from './read-visit';
 import { roomHabits } from './room-habits';
 import { advance, type SaveRefusal } from './saving';
-import { holdsOf } from './visit-holds';
+import { drainageWork, holdsOf } from './visit-holds';
 
 /** The room list of a visit with the time of day for each item. @returns undefined when there is no such visit */
 export async function readRoom(db: Db, visitId: number): Promise<RoomView | undefined> {
@@ -21,13 +24,15 @@ export async function readRoom(db: Db, visitId: number): Promise<RoomView | unde
   const visit = await completeVisit(db, record);
   const ready = new Set(JSON.parse(row.ready_json) as string[]);
   const treatment = visit.plan?.treatment;
-  const items = treatment?.room ?? holdsOf(row)?.room ?? (visit.plan ? forDrainage(visit.plan.plan) : []);
+  const items =
+    treatment?.room ?? holdsOf(row)?.room ?? (visit.plan ? forDrainage(visit.plan.plan, judgeVisit(record)) : []);
   return {
     visit,
     items: items.map((item) => ({
       ...item,
       at: clockTime(subMinutes(new Date(row.starts_at), item.minutesBefore).toISOString()),
-      isReady: ready.has(item.what),
+      key: item.id ?? item.what,
+      isReady: ready.has(item.id ?? item.what) || ready.has(item.what),
       ...(item.area ? { oil: oilOf(visit, item.area) } : {}),
     })),
   };
@@ -49,13 +54,15 @@ function oilOf({ id, blends }: VisitView, area: 'body' | 'face'): NonNullable<Ro
 }
 
 /** A drainage by itself needs little: the bed, warm hands, water. */
-function forDrainage(plan: Parameters<typeof drainageBlock>[2]): readonly RoomItem[] {
+function forDrainage(plan: Parameters<typeof drainageBlock>[2], judgement: Judgement): readonly RoomItem[] {
   if (plan.steps.length === 0) return [];
   const minutes = Math.max(1, Math.ceil(plan.totalSeconds / 60));
   const block = drainageBlock('c1', 'drainage', plan, { usual: minutes, least: minutes });
   const allowed = { blocks: [block], leftOut: [], mostSeconds: new Map<string, number>() };
   const planned = planTreatment(anatomy.groups, allowed, { minutes: minutes + 1, isShort: false, fill: false });
-  return roomList(anatomy.groups, planned.blocks, planned.start.position, roomHabits);
+  const given = drainageWork.map((modality) => ({ modality, places: plan.steps.flatMap(({ place }) => place ?? []) }));
+  const limits = limitsOver(judgement, given);
+  return roomList(anatomy.groups, planned.blocks, planned.start.position, roomHabits, limits);
 }
 
 /** Keeps what is ready. */

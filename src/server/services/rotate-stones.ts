@@ -2,7 +2,9 @@ import { stoneBook } from '../../catalogue/stones/stones';
 import type { RotationView } from '../../contracts/stone-views';
 import { anatomy } from '../../catalogue/anatomy';
 import { nameOf } from '../../core/anatomy/place';
-import { rankOf } from '../../core/screening/tables';
+import type { Judgement } from '../../core/judgement/judgement';
+import { type ProductViolation, stoneViolations } from '../../core/judgement/product-violations';
+import { stonesAt } from '../../core/judgement/visit-limits';
 import type { MaterialId, SizeId } from '../../core/stones/book';
 import {
   bathForVisit,
@@ -21,14 +23,16 @@ import type { Db } from '../db/connection';
 import { findClient } from '../repositories/clients';
 import { findHabits, listStones, type StoredStone } from '../repositories/stones';
 import { listClosingsOfClient } from '../repositories/closings';
-import { screeningCaseOf, type VisitRecord } from './read-visit';
-import { screenCase } from './screen-visit';
+import { judgeVisit } from './judge-visit';
+import type { VisitRecord } from './read-visit';
 
 /** What a rotation is made from besides the plan. */
 export interface StoneTray {
   readonly habits: StoneHabits;
   readonly stones: readonly StoredStone[];
   readonly client: StoneClient;
+  /** What is decided for the visit, asked for every stone at its places. */
+  readonly judgement: Judgement;
   /** Why no heat at all; empty where it may be given. */
   readonly noHeat: string;
 }
@@ -68,42 +72,39 @@ export function stockOf(stones: readonly Pick<StoredStone, 'size' | 'material' |
   return [...stocks.values()];
 }
 
-/** What of a client bears on stones: screening, age, liking, and what was said last time. */
-async function stoneClientOf(
-  db: Db,
-  record: VisitRecord,
-): Promise<{ readonly client: StoneClient; readonly noHeat: string }> {
-  const answer = screenCase(screeningCaseOf(record), ['hot-stone']).byModality.find(
-    ({ modality }) => modality === 'hot-stone',
-  );
+/** What of a client bears on stones: the judgement, liking, and what was said last time. */
+async function stoneClientOf(db: Db, record: VisitRecord): Promise<Pick<StoneTray, 'client' | 'judgement' | 'noHeat'>> {
+  const judgement = judgeVisit(record);
   const [person, closings] = await Promise.all([
     findClient(db, record.client.id),
     listClosingsOfClient(db, record.client.id),
   ]);
   const remark = [...closings.values()].findLast(({ warmth }) => warmth !== null)?.warmth ?? null;
   const likes = (JSON.parse(person?.likes_json ?? '{}') as { warmth?: StoneClient['likes'] }).warmth ?? '';
-  const limits = answer?.limits ?? {};
-  const isRefused = answer !== undefined && rankOf(answer.decision) >= rankOf('clear-first');
+  const { isOff, ...whole } = stonesAt(judgement, false, []);
+  const reasons = judgement.kind('hot-stone')?.answer.reasons;
   return {
-    client: {
-      skin: limits.stoneSkin === 'thin' ? 'thin' : 'normal',
-      mostC: limits.maxStoneC ?? null,
-      likes,
-      lastRemark: remark,
-    },
-    noHeat: limits.noHeat || isRefused ? (answer?.reasons[0]?.text ?? 'Screening allows no heat.') : '',
+    judgement,
+    client: { ...whole, likes, lastRemark: remark },
+    noHeat: isOff ? (reasons?.[0]?.text ?? 'Screening allows no heat.') : '',
   };
 }
 
-type Tray = Pick<StoneTray, 'client' | 'habits' | 'stones'>;
+type Tray = Pick<StoneTray, 'client' | 'habits' | 'judgement' | 'stones'>;
 
 /** What the steps of a plan ask of hot or of cold stones. */
-function askedOf(steps: readonly TableStep[], { client, habits, stones }: Tray, isCold: boolean): readonly StoneStep[] {
+function askedOf(
+  steps: readonly TableStep[],
+  { client, habits, judgement, stones }: Tray,
+  isCold: boolean,
+): readonly StoneStep[] {
   const stock = stockOf(stones);
   const touch = (use: StoneUseKind, places: readonly string[]) => {
     if (isCold) return use.size === 'facial' ? habits.coldFaceC : habits.coldBodyC + 1;
-    const skin = places.some((place) => hasThinSkin(nameOf(place))) ? 'thin' : client.skin;
-    return firstTouchOf(stoneBook.limits, { ...client, skin }, use.mode, use.towelLayers).firstC;
+    const { mostC, skin } = stonesAt(judgement, false, places);
+    const isThin = skin === 'thin' || places.some((place) => hasThinSkin(nameOf(place)));
+    const here = { ...client, mostC, skin: isThin ? 'thin' : client.skin } as const;
+    return firstTouchOf(stoneBook.limits, here, use.mode, use.towelLayers).firstC;
   };
   return stoneStepsOf(steps, isCold, habits, touch, (use) => classFor(stock, use));
 }
@@ -168,4 +169,19 @@ function classFor(stock: readonly Stock[], use: StoneUseKind): string {
   const fits = (size: SizeId) =>
     stock.find((one) => one.size === size && coldMaterials.includes(one.material) === use.isCold)?.class;
   return fits(use.size) ?? fits('palm') ?? fits('facial') ?? use.size;
+}
+
+/** What the check apart finds in the stones of a plan; nothing with any of it is stored. */
+export function stonesAgainst(steps: readonly TableStep[], tray: Tray): readonly ProductViolation[] {
+  const checked = [false, true].flatMap((isCold) => {
+    const asked = new Map(askedOf(steps, tray, isCold).map(({ id, firstContactC }) => [id, firstContactC]));
+    // Strokes on end share their stones: the first of them says how warm they are.
+    let firstContactC = 0;
+    return steps.flatMap(({ id, told }) => {
+      if (told?.stones?.isCold !== isCold) return [];
+      firstContactC = asked.get(id) ?? firstContactC;
+      return [{ id, isCold, firstContactC, places: told.places }];
+    });
+  });
+  return stoneViolations(checked, tray.judgement);
 }
