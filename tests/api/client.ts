@@ -1,6 +1,7 @@
 import { inject } from 'vitest';
 import { signInDemo } from '../../scripts/served.mjs';
 import { screeningBook } from '../../src/catalogue/screening/screening';
+import { houseDay } from '../clock/test-day';
 import { allNo } from './answers';
 
 export interface Answer {
@@ -64,9 +65,12 @@ export async function call(
 
 export const post = (path: string, body: unknown, base?: string) => call('POST', path, body, base);
 
-/** The id of a demo client's visit of today. */
+/** The day page of the day on which the house begins. */
+export const dayPath = () => `/?day=${houseDay(process.env)}`;
+
+/** The id of a demo client's visit of that day. */
 export async function visitOf(name: string, base?: string): Promise<number> {
-  const day = await call('GET', '/', undefined, base);
+  const day = await call('GET', dayPath(), undefined, base);
   const match = new RegExp(`href="/visits/(\\d+)/\\w+"[^>]*>${name}`).exec(String(day.body));
   if (!match) throw new Error(`no visit of ${name} today`);
   return Number(match[1]);

@@ -4,7 +4,7 @@ import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { type Served, signInDemo, startServer } from '../../scripts/served.mjs';
 import { mayUse, policy } from '../../src/server/auth/policy';
-import { bookAnyTime, call, people, type Person, post } from './client';
+import { bookAnyTime, call, dayPath, people, type Person, post } from './client';
 
 const everybody: readonly (Person | 'nobody')[] = ['nobody', 'assistant', 'therapist', 'owner'];
 /** Of nothing that there is, so that what is allowed changes nothing. */
@@ -55,10 +55,10 @@ describe('every role at every endpoint', () => {
 
 describe('the front desk', () => {
   it('sees on the day who comes, and nothing of what was found or measured', async () => {
-    const day = String((await call('GET', '/', undefined, undefined, 'assistant')).body);
+    const day = String((await call('GET', dayPath(), undefined, undefined, 'assistant')).body);
     expect(day).toContain('Marit Olsvang');
     for (const secret of ['nodes removed', 'mL over', 'Loose ends', '/visits/']) expect(day).not.toContain(secret);
-    expect(String((await call('GET', '/')).body)).toContain('nodes removed');
+    expect(String((await call('GET', dayPath())).body)).toContain('nodes removed');
   });
 
   it('reads and changes how to reach a client, and nothing of the treatment', async () => {

@@ -1,6 +1,12 @@
 /** The moment at which tests begin when nobody asks for another: a working day, before its visits. */
 const usualStart = '2026-11-25T09:30:00';
 
+/** The day on which the house of the tests begins, `2026-11-25`: its visits stand there also when midnight has passed. */
+export function houseDay(env: NodeJS.ProcessEnv): string {
+  const start = env['VELVET_STONE_TEST_START'] ?? usualStart;
+  return (start === 'now' ? new Date().toISOString() : start).slice(0, 10);
+}
+
 /**
  * Gives the tests, their servers and their pages one clock, so that they hold on any day and at any hour.
  * `VELVET_STONE_TEST_START` (local time, `2026-12-31T09:30:00`) asks for another day; `now` for that of the machine.

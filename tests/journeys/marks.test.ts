@@ -146,4 +146,46 @@ describe('marks at the table', () => {
         .map(({ mark, side }: { mark: string; side?: string }) => `${mark} ${side ?? 'not said'}`);
     await expect.poll(sides).toEqual(['tighter not said', 'tighter right', 'redness not said']);
   });
+
+  it('are asked for their side at closing, where it was not said, and keep what is said there', async () => {
+    await go(page, `${house.url}/visits/${visit}/close`);
+    await words(page, 'side not said');
+    await (await control(page, 'button', 'both')).click();
+    await gone(page, 'side not said');
+    await expect
+      .poll(async () => (await events()).filter(({ mark }: { mark?: string }) => mark === 'redness'))
+      .toMatchObject([{ kind: 'mark' }, { kind: 'mark', side: 'both' }]);
+    await go(page, `${house.url}/visits/${visit}/close`);
+    await words(page, 'both sides');
+    await gone(page, 'side not said');
+  });
+
+  it('asks again before gloved work, keeps the answer, and goes on only with it', async () => {
+    const client = (await post('/api/clients', { name: 'Nochmals Gefragt', bornOn: '1980-01-01' }, house.url)).body.id;
+    visit = await bookAnyTime({ clientId: client, focus: ['face'], therapistId: 2 }, house.url);
+    await admit(visit, house.url);
+    const choices = [
+      { id: 'c1', protocol: 'mouth-gloved' },
+      { id: 'c2', protocol: 'relaxing-face' },
+    ];
+    const wish = { choices, minutes: 60, basedOn: 0 };
+    expect((await post(`/api/visits/${visit}/treatment`, wish, house.url)).status).toBe(200);
+    const { plan } = (await call('GET', `/api/visits/${visit}`, undefined, house.url)).body;
+    const asking = plan.steps.findIndex(({ asksAgain }: { asksAgain?: string[] }) => asksAgain);
+    const part = plan.steps[asking].told.block;
+    await go(page, `${house.url}/visits/${visit}/table`);
+    await tread(page, 'PageDown', asking + 1);
+    await words(page, 'Ask again before this');
+    const here = await textOf(page);
+    await page.keyboard.press('Space');
+    expect(await textOf(page)).toContain(here.slice(0, 40));
+    await page.keyboard.press('n');
+    await gone(page, 'Ask again before this');
+    await expect
+      .poll(async () => (await events()).find(({ mark }: { mark?: string }) => mark === 'declined')?.stepId)
+      .toBe(plan.steps[asking].id);
+    const { leftOut } = (await events()).find(({ kind }: { kind: string }) => kind === 'refit').change;
+    const rest = plan.steps.slice(asking + 1).filter(({ told }: { told?: { block: string } }) => told?.block === part);
+    expect(leftOut).toEqual(rest.map(({ id }: { id: string }) => id));
+  });
 });

@@ -1,7 +1,7 @@
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { admit, bookAnyTime, post } from '../api/client';
-import { choose, control, follow, gone, launch, open, settled, words } from './browser';
+import { choose, control, follow, gone, launch, open, settled, until, words } from './browser';
 
 async function preparedVisit(name: string, therapistId: number): Promise<number> {
   const client = (await post('/api/clients', { name })).body.id;
@@ -51,6 +51,32 @@ describe('the plan', () => {
     await control(page, 'button', 'Back to the planner’s choice').click();
     await gone(page, 'Back to the planner’s choice');
     await words(page, '42 %');
+    await page.close();
+  }, 60_000);
+
+  it('lets a way be pressed on the body, with what it costs, and used or left', async () => {
+    const id = await preparedVisit('Weg Gedrückt', 1);
+    const page = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
+    await words(page, 'Ways out');
+    const press = (name: string) =>
+      until(
+        page,
+        (wanted) => {
+          const node = [...document.querySelectorAll('[data-node]')].find((one) =>
+            one.closest('[aria-label]')?.getAttribute('aria-label')?.startsWith(wanted),
+          );
+          node?.closest('[aria-label]')?.dispatchEvent(new MouseEvent('click', { bubbles: true }));
+          return node !== undefined;
+        },
+        name,
+      );
+    await press('right groin nodes');
+    await words(page, 'no scar on the way');
+    await control(page, 'button', 'Do without it').click();
+    await words(page, 'not in use');
+    await words(page, '100 %');
+    await control(page, 'button', 'Use it, too').click();
+    await words(page, '58 %');
     await page.close();
   }, 60_000);
 

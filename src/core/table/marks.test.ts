@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { givenOf } from './given';
 import {
+  askedBefore,
   asksForSide,
   isTimeToAsk,
   markedPlace,
@@ -10,6 +11,7 @@ import {
   marksInWords,
   marksOf,
   markWords,
+  withoutPart,
   withoutTechnique,
 } from './marks';
 import { noChange, replay, type TableEvent } from './progress';
@@ -79,6 +81,18 @@ describe('marks', () => {
     expect(stepsAfter(steps, change).map(({ id }) => id)).toEqual(['a', 'b', 'd']);
     const drainage = [step('a', null), step('b', null, 'calf-lower.left'), step('c', null)];
     expect(withoutTechnique(drainage, 0, noChange).out.map(({ id }) => id)).toEqual(['c']);
+  });
+
+  it('what is asked again stands until it is answered, and a no takes the whole part out', () => {
+    const mouth = { ...step('a', 'Press'), asksAgain: ['Any sore in the mouth?'] };
+    const other = step('x', 'Glide');
+    const apart = { ...other, told: other.told && { ...other.told, block: 'next' } };
+    expect(askedBefore(mouth, [])).toEqual(['Any sore in the mouth?']);
+    expect(askedBefore(step('b', 'Press'), [])).toEqual([]);
+    for (const kind of ['asked-again', 'declined'] as const)
+      expect(askedBefore(mouth, [{ kind, stepId: 'a', at: at(1), side: null }])).toEqual([]);
+    expect(askedBefore(mouth, [{ kind: 'asked', stepId: 'a', at: at(1), side: null }])).toHaveLength(1);
+    expect(withoutPart([mouth, step('b', 'Glide'), apart], 0, noChange).change.leftOut).toEqual(['b']);
   });
 
   it('pain never brings back what was left out before', () => {

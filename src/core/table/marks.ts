@@ -13,6 +13,8 @@ export const markKinds = [
   'deeper',
   'pain',
   'asked',
+  'asked-again',
+  'declined',
 ] as const;
 export type MarkKind = (typeof markKinds)[number];
 
@@ -34,6 +36,8 @@ export const markWords: Readonly<Record<MarkKind, MarkWords>> = {
   deeper: { key: '7', name: 'deeper', note: 'Asked for a deeper hand' },
   pain: { key: 'X', name: 'pain: stop this', note: 'Pain, so this was stopped' },
   asked: { key: 'A', name: 'asked', note: 'Pressure was asked about and is right' },
+  'asked-again': { key: 'Y', name: 'asked again: nothing', note: 'Asked again before it, and nothing was against it' },
+  declined: { key: 'N', name: 'asked again: not today', note: 'Asked again before it, and left out' },
 };
 
 export type MarkSide = 'left' | 'right' | 'both';
@@ -74,7 +78,9 @@ export function sideOfStep({ told, place }: Pick<TableStep, 'told' | 'place'>): 
 
 /** Marks that ask for the side: pain stops the work at once, and a question about pressure has none. */
 export const asksForSide = (kind: MarkKind, step: Pick<TableStep, 'told' | 'place'>): boolean =>
-  kind !== 'pain' && kind !== 'asked' && sideOfStep(step) === null;
+  !hasNoSide.has(kind) && sideOfStep(step) === null;
+
+const hasNoSide: ReadonlySet<MarkKind> = new Set(['pain', 'asked', 'asked-again', 'declined']);
 
 /** Where a mark was made, in words: the side that was said, and what is open said to be so. */
 export function markedPlace(
@@ -117,6 +123,25 @@ export function withoutTechnique(
   return { change: { ...change, leftOut }, out };
 }
 
+/** What is asked again before a step, as long as nobody has answered it. */
+export const askedBefore = (step: TableStep | undefined, marks: readonly Mark[]): readonly string[] =>
+  step?.asksAgain && !marks.some(({ kind, stepId }) => stepId === step.id && answersToAsking.has(kind))
+    ? step.asksAgain
+    : [];
+
+const answersToAsking: ReadonlySet<MarkKind> = new Set(['asked-again', 'declined']);
+
+/** What changes when what was asked again speaks against it: the whole part goes out of what is still to come. */
+export function withoutPart(
+  steps: readonly TableStep[],
+  index: number,
+  change: TableChange,
+): { readonly change: TableChange; readonly out: readonly TableStep[] } {
+  const part = steps[index]?.told?.block;
+  const out = steps.slice(index + 1).filter(({ told }) => part !== undefined && told?.block === part);
+  return { change: { ...change, leftOut: [...new Set([...change.leftOut, ...out.map(({ id }) => id)])] }, out };
+}
+
 /** Half as many repetitions again for the step at hand, at least one: a longer stay where it is tight. */
 export function longerStay(step: TableStep, usual: number, change: TableChange): TableChange {
   const repetitions = step.repetitions + Math.max(1, Math.round(usual / 2));
@@ -148,6 +173,8 @@ export function marksInWords(
     const { kind, at } = mark;
     const where = placeOf(mark);
     if (kind === 'asked') return [`${markWords.asked.note} (${timeOf(at)}).`];
+    if (answersToAsking.has(kind))
+      return where ? [`${markWords[kind].note} (${where.title.toLowerCase()}, ${timeOf(at)}).`] : [];
     return where ? [`${markWords[kind].note} at ${where.place} (${where.title.toLowerCase()}, ${timeOf(at)}).`] : [];
   });
 }

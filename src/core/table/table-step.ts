@@ -32,6 +32,8 @@ export interface ToldStep {
 /** A step as the table view, the print and the record take it. */
 export interface TableStep extends Step {
   readonly told?: ToldStep | undefined;
+  /** Questions that are asked again before it, whatever was answered before. */
+  readonly asksAgain?: readonly string[] | undefined;
   /** What changes before it: turning, draping, washing hands, walking round. */
   readonly changes?: readonly string[] | undefined;
   /** What those changes take (s), before the step itself. */

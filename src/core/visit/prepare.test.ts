@@ -10,6 +10,7 @@ const facts = (given: Partial<VisitFacts> = {}): VisitFacts => ({
   isDrained: true,
   hasRoomList: false,
   isTaped: true,
+  checkOpen: 0,
   ...given,
 });
 const texts = (given: Partial<VisitFacts> = {}, reader: 'therapist' | 'desk' = 'therapist') =>
@@ -29,6 +30,12 @@ describe('what to see to before a visit', () => {
   it('does not speak of last time when nothing was taped, nor tape a face', () => {
     expect(texts({ isTaped: false })).toContain('Tape both legs');
     expect(texts({ focus: ['face'] }).join()).not.toContain('Tape');
+  });
+
+  it('says how much of the check of the day is open', () => {
+    expect(texts({ checkOpen: 15 })).toContain('The check of today: 15 questions open');
+    expect(texts({ checkOpen: 1 })).toContain('The check of today: 1 question open');
+    expect(texts().join()).not.toContain('check of today');
   });
 
   it('puts a missing note before everything else', () => {

@@ -20,6 +20,8 @@ export interface VisitFacts {
   readonly hasRoomList: boolean;
   /** The limb has been taped at an earlier visit, so the same points are used again. */
   readonly isTaped: boolean;
+  /** Questions of the check of the day that have no answer yet; without them the table does not begin. */
+  readonly checkOpen: number;
 }
 
 export interface Preparation {
@@ -55,6 +57,10 @@ export function preparationFor(facts: VisitFacts): readonly Preparation[] {
           ...pressing('therapist', 'ask', 'at the door'),
           text: `Full intake (${facts.intakeDue}): allow ten minutes more`,
         },
+    facts.checkOpen > 0 && {
+      ...usual('therapist', 'ask', 'before the table'),
+      text: `The check of today: ${facts.checkOpen} ${facts.checkOpen === 1 ? 'question' : 'questions'} open`,
+    },
     facts.isConsentDue && { ...pressing('both', 'ask', 'at the door'), text: 'Consent to read and sign' },
     facts.isDrained &&
       limb !== undefined && {

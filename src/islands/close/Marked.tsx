@@ -14,6 +14,8 @@ import {
 } from '../../core/table/marks';
 import { titleOf } from '../../core/table/table-step';
 import { Button } from '../../ui/button/Button';
+import { send, sentenceOf } from '../api';
+import { deviceId } from '../table/device';
 import styles from './CloseView.module.css';
 
 interface Props {
@@ -34,6 +36,7 @@ const timeOf = (at: string) =>
 export function Marked({ visit, note, onTake }: Props) {
   const marks = marksOf(visit.events);
   const [said, setSaid] = useState<ReadonlyMap<string, MarkSide>>(new Map());
+  const [trouble, setTrouble] = useState('');
   if (marks.length === 0) return null;
   const stepOf = (id: string) => (visit.plan?.steps ?? []).find((step) => step.id === id);
   const keyOf = ({ kind, stepId }: Mark) => `${kind} ${stepId}`;
@@ -42,6 +45,19 @@ export function Marked({ visit, note, onTake }: Props) {
     const step = stepOf(mark.stepId);
     return mark.side === null && step !== undefined && asksForSide(mark.kind, step);
   });
+  const sayIt = async (mark: Mark, side: MarkSide) => {
+    const event = { id: crypto.randomUUID(), kind: 'mark', stepId: mark.stepId, mark: mark.kind, side };
+    try {
+      await send('POST', `/api/visits/${visit.id}/events`, {
+        deviceId: deviceId(),
+        events: [{ ...event, at: new Date().toISOString(), planVersion: visit.plan?.version ?? 1 }],
+      });
+      setSaid(new Map([...said, [keyOf(mark), side]]));
+      setTrouble('');
+    } catch (error) {
+      setTrouble(sentenceOf(error));
+    }
+  };
   const placeOf = (mark: Mark) => {
     const step = stepOf(mark.stepId);
     return step && { place: markedPlace(mark, step, labels), title: titleOf(anatomy, step) };
@@ -60,12 +76,13 @@ export function Marked({ visit, note, onTake }: Props) {
         <p key={keyOf(mark)} role="group" aria-label={`Side of “${markWords[mark.kind].name}”`}>
           On which side was “{markWords[mark.kind].name}”, {timeOf(mark.at)}?{' '}
           {(['left', 'right', 'both'] as const).map((side) => (
-            <Button key={side} onClick={() => setSaid(new Map([...said, [keyOf(mark), side]]))}>
+            <Button key={side} onClick={() => void sayIt(mark, side)}>
               {side}
             </Button>
           ))}
         </p>
       ))}
+      {trouble !== '' && <p role="alert">{trouble}</p>}
       {fresh.length > 0 && <Button onClick={() => onTake(fresh)}>Take into the note</Button>}
     </>
   );

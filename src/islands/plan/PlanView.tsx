@@ -2,6 +2,7 @@ import { lazy, Suspense, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TherapistView } from '../../contracts/people-views';
 import type { PlanView as Plan, VisitView } from '../../contracts/visit-views';
+import type { PlaceId } from '../../core/anatomy/place';
 import { phasesOf, stepTitle } from '../../core/drainage/step-words';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { bestDrawing } from '../../ui/body-map/views';
@@ -20,6 +21,8 @@ import styles from './PlanView.module.css';
 import { ReasonDialog } from './ReasonDialog';
 import { usePlan, wishOf } from './usePlan';
 import { usePlanKeys } from './usePlanKeys';
+import { WayCard } from './WayCard';
+import { waysOf } from './ways';
 
 const Chooser = lazy(async () => ({ default: (await import('../treatment/Chooser')).Chooser }));
 
@@ -35,6 +38,8 @@ export function PlanView({ visit, first, therapists }: Props) {
   const [selectedId, setSelectedId] = useState<string>();
   const [isReasonAsked, setIsReasonAsked] = useState(false);
   const [isChoosing, setIsChoosing] = useState(false);
+  const [wayTo, setWayTo] = useState<PlaceId>();
+  const ways = waysOf(plan);
   const { say, toasts } = useToasts();
   const selected = plan.steps.find((step) => step.id === selectedId);
   const errors = plan.violations.filter((v) => v.severity === 'error');
@@ -77,15 +82,19 @@ export function PlanView({ visit, first, therapists }: Props) {
             signs={marks.signs}
             routes={marks.routes}
             pebbles={marks.pebbles}
-            selected={selected?.place}
+            selected={wayTo ?? selected?.place}
             areNodesPickable
             onPick={(place) => {
+              const isWay = ways.at(place) !== undefined;
+              setWayTo(isWay ? place : undefined);
+              if (isWay) return;
               const at = plan.steps.filter((step) => step.place === place);
               select((at.find((step) => step.kind === 'drain') ?? at[0])?.id);
               if (at.length === 0) say('No step of this plan is there.');
             }}
             onPickPebble={select}
           />
+          {wayTo && <WayCard to={wayTo} ways={ways} onClose={() => setWayTo(undefined)} />}
         </section>
         <main id="main" className={styles['main']}>
           <div className={styles['heading']}>

@@ -1,29 +1,18 @@
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlaceId } from '../../core/anatomy/place';
-import type { Candidate } from '../../core/drainage/candidates';
 import { capitalise, formatCost, shortLabel } from '../../core/drainage/wording';
 import { Button } from '../../ui/button/Button';
 import type { PlanHandle } from './usePlan';
-import { wishOf } from './usePlan';
+import { waysOf } from './ways';
 import styles from './WaysOut.module.css';
 
 /** Where fluid is led, compared by how much of it and how far; where else it could be led, to be chosen; and where not. */
 export function WaysOut({ plan }: { readonly plan: PlanHandle }) {
   const { exits, rejected, candidates = [] } = plan.view.plan;
-  const wish = wishOf(plan.view.drainageCase);
-  const { use = [], refuse = [] } = wish;
+  const ways = waysOf(plan);
   const others = candidates.filter(({ chosen }) => !chosen);
   const shown = new Set(others.map(({ to }) => to));
   const candidateOf = (to: PlaceId) => candidates.find((one) => one.to === to);
-  const isChosenByHand = use.length > 0 || refuse.length > 0;
-  const without = (list: readonly PlaceId[], to: PlaceId) => list.filter((id) => id !== to);
-  const take = ({ to }: Candidate) =>
-    plan.replan({
-      ...wish,
-      use: [...new Set([...(use.length > 0 ? use : candidates.filter((c) => c.chosen).map((c) => c.to)), to])],
-      refuse: without(refuse, to),
-    });
-  const leave = (to: PlaceId) => plan.replan({ ...wish, use: without(use, to), refuse: [...new Set([...refuse, to])] });
   return (
     <section>
       <h2>Ways out</h2>
@@ -44,7 +33,7 @@ export function WaysOut({ plan }: { readonly plan: PlanHandle }) {
               <i style={{ width: `${exit.share * 100}%` }} />
             </div>
             {candidate && exits.filter(({ to }) => candidateOf(to)).length > 1 && (
-              <Button look="link" onClick={() => leave(exit.to)}>
+              <Button look="link" onClick={() => ways.leave(exit.to)}>
                 Do without the {shortLabel(anatomy, exit.to)}
               </Button>
             )}
@@ -57,14 +46,12 @@ export function WaysOut({ plan }: { readonly plan: PlanHandle }) {
           <p>
             {candidate.why} About {candidate.minutes} min.
           </p>
-          <Button look="link" onClick={() => take(candidate)}>
+          <Button look="link" onClick={() => ways.use(candidate.to)}>
             Use the {shortLabel(anatomy, candidate.to)}, too
           </Button>
         </div>
       ))}
-      {isChosenByHand && (
-        <Button onClick={() => plan.replan({ ...wish, use: [], refuse: [] })}>Back to the planner’s choice</Button>
-      )}
+      {ways.isChosenByHand && <Button onClick={ways.back}>Back to the planner’s choice</Button>}
       {rejected
         .filter(({ to }) => !shown.has(to))
         .map(({ to, why }) => (

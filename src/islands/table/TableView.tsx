@@ -11,6 +11,7 @@ import { howOf, spanOf, type TableStep, titleOf } from '../../core/table/table-s
 import { cueAt } from '../../core/stones/cues';
 import { formatClock } from '../../core/units';
 import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
+import { AskAgain } from './AskAgain';
 import { Bands } from './Bands';
 import { CatchUpBar } from './CatchUpBar';
 import { Finished } from './Finished';
@@ -57,7 +58,7 @@ export function TableView({ visit, plan, stones = noStones, isOfToday = true }: 
   const makeMark = useCallback(
     (kind: MarkKind) => {
       const out = mark(kind);
-      if (kind === 'pain' && out.length > 0) setStopped(out);
+      if ((kind === 'pain' || kind === 'declined') && out.length > 0) setStopped(out);
     },
     [mark],
   );
@@ -83,7 +84,8 @@ export function TableView({ visit, plan, stones = noStones, isOfToday = true }: 
   const isAtItsEnd = state.status === 'finished';
   const offline = useOffline(visit.id, isAtItsEnd && table.keeping.kind === 'kept');
   const foot = useFootSwitch((press) => {
-    if (table.asked) table.answerSide(press === 'next' ? 'right' : 'left');
+    if (table.again.length > 0) makeMark(press === 'next' ? 'asked-again' : 'declined');
+    else if (table.asked) table.answerSide(press === 'next' ? 'right' : 'left');
     else if (press === 'next') goOn('end');
     else goBack();
   });
@@ -95,6 +97,7 @@ export function TableView({ visit, plan, stones = noStones, isOfToday = true }: 
     {
       ...{ goOn, goBack, pause, stay, mark: makeMark },
       side: table.asked ? table.answerSide : undefined,
+      again: table.again.length > 0 ? makeMark : undefined,
       takeWay: ({ change }) => refit(change),
       undo: () => refit(noChange),
       toggleSound: () => setIsSoundOn((on) => !on),
@@ -156,7 +159,7 @@ export function TableView({ visit, plan, stones = noStones, isOfToday = true }: 
         )}
       </div>
       <div className={styles['middle']}>
-        <div className={styles['body']}>
+        <div className={styles['body']} data-asking={table.asked ? true : undefined}>
           <StepMap visit={visit} step={step} lines={plan.treatment?.lines} />
         </div>
         <Words
@@ -170,9 +173,21 @@ export function TableView({ visit, plan, stones = noStones, isOfToday = true }: 
           oilName={oilOf(step)}
         />
         <Zones
-          onNext={() => (table.asked ? table.answerSide('right') : goOn('end'))}
-          onBack={() => (table.asked ? table.answerSide('left') : goBack())}
-          nextName={table.asked ? 'the client’s right' : isReady ? 'begin' : 'next step'}
+          onNext={() =>
+            table.again.length > 0 ? makeMark('asked-again') : table.asked ? table.answerSide('right') : goOn('end')
+          }
+          onBack={() =>
+            table.again.length > 0 ? makeMark('declined') : table.asked ? table.answerSide('left') : goBack()
+          }
+          nextName={
+            table.again.length > 0
+              ? 'nothing speaks against it'
+              : table.asked
+                ? 'the client’s right'
+                : isReady
+                  ? 'begin'
+                  : 'next step'
+          }
         />
       </div>
       <CatchUpBar
@@ -210,6 +225,7 @@ export function TableView({ visit, plan, stones = noStones, isOfToday = true }: 
           {reach.length > 0 ? <em>{reach.join(' ')}</em> : <span>{next && howOf(anatomy, next)}</span>}
         </div>
       </section>
+      {table.again.length > 0 && <AskAgain questions={table.again} onAnswer={makeMark} />}
       {table.asked && <SideAsk kind={table.asked.kind} onSide={table.answerSide} />}
       {!isReady && <MarkBar marks={marks.filter(({ stepId }) => stepId === step.id)} onMark={makeMark} onStay={stay} />}
       <footer className={styles['foot']}>

@@ -1,11 +1,13 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { VisitView } from '../../contracts/visit-views';
 import {
+  askedBefore,
   asksForSide,
   longerStay,
   type MarkKind,
   type MarkSide,
   marksOf,
+  withoutPart,
   withoutTechnique,
 } from '../../core/table/marks';
 import { clocksAt, noChange, replay, type TableChange, type TableEvent } from '../../core/table/progress';
@@ -81,13 +83,14 @@ export function useTable(
     (kind: MarkKind): readonly TableStep[] => {
       const here = steps[index];
       if (!here || (state.status !== 'running' && state.status !== 'paused')) return [];
-      if (kind !== 'pain') {
+      if (kind !== 'pain' && kind !== 'declined') {
         // Kept at once, whatever is said of the side afterwards.
         emit(['mark', here.id, { mark: kind }]);
         if (asksForSide(kind, here)) setAsked({ kind, stepId: here.id });
         return [];
       }
-      const { change, out } = withoutTechnique(steps, index, state.change);
+      const leave = kind === 'pain' ? withoutTechnique : withoutPart;
+      const { change, out } = leave(steps, index, state.change);
       const next = steps.slice(index + 1).find((step) => !out.includes(step));
       const resume = state.status === 'paused' ? ([['resume', here.id]] as const) : [];
       emit(
@@ -101,6 +104,8 @@ export function useTable(
     },
     [emit, index, state.change, state.status, steps],
   );
+  const here = state.status === 'running' || state.status === 'paused' ? steps[index] : undefined;
+  const again = askedBefore(here, marks);
   const answerSide = useCallback(
     (side: MarkSide) => {
       if (asked) emit(['mark', asked.stepId, { mark: asked.kind, side }]);
@@ -150,7 +155,7 @@ export function useTable(
     : undefined;
   return {
     ...{ state, steps, overSeconds, index, keeping, goOn, goBack, pause, ways, refit, isChanged },
-    ...{ marks, mark, asked, answerSide, stay, role, takeOver, storeKind },
+    ...{ marks, mark, asked, again, answerSide, stay, role, takeOver, storeKind },
     ...clocks,
   };
 }

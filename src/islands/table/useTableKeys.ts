@@ -28,6 +28,7 @@ export const tableShortcuts: readonly Shortcut[] = [
   [['←', '→', '↓'], 'on which side: left, right, both'],
   [['X'], 'pain: this technique goes out of the rest'],
   [['A'], 'pressure was asked about'],
+  [['Y', 'N'], 'asked again before a part: nothing against it, or leave it out'],
   [['+'], 'stay here half as long again'],
   [['C'], 'go on by the clock, or only by hand'],
   [['T'], 'take over, where this device only follows'],
@@ -41,6 +42,8 @@ export interface TableActs {
   readonly mark: (kind: MarkKind) => void;
   /** Only while the side of a mark is asked. */
   readonly side?: ((side: MarkSide) => void) | undefined;
+  /** Only while something has to be asked again before a part: `Y` nothing against it, `N` something is. */
+  readonly again?: ((kind: MarkKind) => void) | undefined;
   readonly takeWay: (way: CatchUp) => void;
   readonly undo: () => void;
   readonly toggleSound: () => void;
@@ -77,6 +80,16 @@ export function useTableKeys(acts: TableActs, ways: readonly CatchUp[]): void {
   }, []);
 }
 
+/** Marks that are made only where something is asked again. */
+const answersOnly: ReadonlySet<MarkKind> = new Set(['asked-again', 'declined']);
+
+/** Until what is asked again has its answer nothing goes on; the pedals of a foot switch answer it, too. */
+function againAct(letter: string, answer: (kind: MarkKind) => void, goBack: () => void): (() => void) | undefined {
+  if (letter === markWords['asked-again'].key || letter === 'PAGEDOWN') return () => answer('asked-again');
+  if (letter === markWords.declined.key || letter === 'PAGEUP') return () => answer('declined');
+  return letter === 'BACKSPACE' ? goBack : undefined;
+}
+
 /** The side by arrow, and by the two pedals of a foot switch while it is asked. */
 const sideKeys: Readonly<Record<string, MarkSide>> = {
   ARROWLEFT: 'left',
@@ -88,11 +101,12 @@ const sideKeys: Readonly<Record<string, MarkSide>> = {
 
 function actOf(key: string, acts: TableActs, ways: readonly CatchUp[]): (() => void) | undefined {
   const letter = key.toUpperCase();
+  if (acts.again) return againAct(letter, acts.again, acts.goBack);
   const side = acts.side && sideKeys[letter];
   if (side) return () => acts.side?.(side);
   const way = ways.find(({ kind }) => catchUpKeys[kind] === letter);
   if (way) return () => acts.takeWay(way);
-  const marked = markKinds.find((kind) => markWords[kind].key === letter);
+  const marked = markKinds.find((kind) => markWords[kind].key === letter && !answersOnly.has(kind));
   if (marked) return () => acts.mark(marked);
   switch (letter) {
     case ' ':

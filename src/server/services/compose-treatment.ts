@@ -175,10 +175,7 @@ function tellBlocks(
       block.modality,
       block.steps.map(({ technique }) => technique.id),
     );
-    const words = [
-      ...changeWords(block.changes, block),
-      ...(again.length > 0 ? [`Ask again before this: ${again.join(' ')}`] : []),
-    ];
+    const words = changeWords(block.changes, block);
     const setupSeconds = block.changes.reduce((sum, { seconds }) => sum + seconds, 0);
     const own =
       block.steps.some(isDrainageCourse) && course
@@ -194,7 +191,7 @@ function tellBlocks(
               stepWords,
             ),
           );
-    steps.push(...own);
+    steps.push(...own.map((step, i) => (i === 0 && again.length > 0 ? { ...step, asksAgain: again } : step)));
     return {
       id: block.id,
       choice: block.choice,

@@ -48,6 +48,8 @@ export async function prepareVisit(
     readonly focus: readonly string[];
     readonly isFirst: boolean;
     readonly isTaped: boolean;
+    /** Questions of the check of the day without an answer. */
+    readonly checkOpen?: number | undefined;
   } & Person,
 ): Promise<readonly Preparation[]> {
   const day = isoDay(visit.startsAt);
@@ -67,5 +69,6 @@ export async function prepareVisit(
     isDrained: (visit.modalities ?? drainageWork).includes('lymph-drainage'),
     hasRoomList: visit.modalities !== undefined,
     isTaped: visit.isTaped,
+    checkOpen: visit.checkOpen ?? 0,
   });
 }

@@ -10,13 +10,15 @@ import { listFindingsOf, type StoredFinding } from '../repositories/findings';
 import { findHouse, listBookable, listTherapists } from '../repositories/people';
 import { latestClosingsOf } from '../repositories/closings';
 import { findEndsOf } from '../repositories/table-events';
-import { countEarlierOf, countVisits, listVisits } from '../repositories/visits';
+import { countEarlierOf, countVisits, latestAnswers, listVisits } from '../repositories/visits';
 import { lastTapingBefore } from '../repositories/tapings';
 import { clockTime, dayBounds, isoDay, longDay, weekOf } from './house-clock';
+import { judgeVisitCheck } from '../../core/visit/visit-check';
 import { lookAgainAt } from '../../core/skin/look-again';
 import { holdsOf, workOf } from './visit-holds';
 import { prepareVisit } from './prepare-visit';
 import { briefOf, therapistOf } from './read-visit';
+import { visitCheckFor } from './visit-check';
 import { patchTestsDue } from './patch-tests';
 import { bottlesTurning } from './read-oils';
 import { countOutbox } from './reminders';
@@ -125,6 +127,7 @@ async function dayVisit(
           isTaped: last !== undefined,
           bornOn: row.born_on,
           findings,
+          checkOpen: mayTreat ? await openChecks(db, row, findings, earlier === 0) : 0,
           modalities: holdsOf(row)?.modalities,
         });
   return {
@@ -153,6 +156,17 @@ async function dayVisit(
   };
 }
 
+/** Questions of the check of the day that nobody has answered yet. */
+async function openChecks(
+  db: Db,
+  row: VisitOfDay,
+  stored: readonly StoredFinding[],
+  isFirst: boolean,
+): Promise<number> {
+  const check = visitCheckFor({ startsAt: row.starts_at, stored, isFirst });
+  return judgeVisitCheck(check, await latestAnswers(db, row.id)).unanswered.length;
+}
+
 /** Ten minutes after a treatment the skin wants another look, until it is written down how it was. */
 function skinTasks(visitId: number, stage: StageOrEnd, { ends, closings }: Known): DayVisit['tasks'] {
   if (reached[stage] < reached.close || stage === 'stopped') return [];
@@ -172,12 +186,12 @@ function roomTasks(row: VisitOfDay, isOver: boolean): DayVisit['tasks'] {
   const room = holdsOf(row)?.room ?? [];
   return room
     .filter(({ kind }) => kind !== 'hands' && kind !== 'water')
-    .map(({ what, minutesBefore, kind }) => ({
+    .map(({ id, what, minutesBefore, kind }) => ({
       text: what,
       when: `at ${clockTime(subMinutes(new Date(row.starts_at), minutesBefore).toISOString())}`,
       stage: 'plan',
       isPressing: kind === 'heat',
-      done: isOver || ready.has(what),
+      done: isOver || ready.has(id ?? what) || ready.has(what),
     }));
 }
 
@@ -220,6 +234,9 @@ async function bottleEnds(db: Db, now: Date): Promise<DayView['looseEnds']> {
   return [{ text: `${first.name}${more}`, what: first.words, href: '/bench/bottles' }];
 }
 
+/** As many as a full day leaves open. */
+const mostLooseEnds = 12;
+
 async function looseEndsOf(db: Db, now: Date): Promise<DayView['looseEnds']> {
   const [today] = dayBounds(now);
   const rows = await db
@@ -231,7 +248,7 @@ async function looseEndsOf(db: Db, now: Date): Promise<DayView['looseEnds']> {
     // Written out, so that SQLite can use the index over visits that were left open.
     .where(sql<boolean>`stage not in ('done', 'stopped')`)
     .orderBy('starts_at', 'desc')
-    .limit(6)
+    .limit(mostLooseEnds)
     .execute();
   return rows.map((row) => ({
     text: `${row.name}: record to finish`,

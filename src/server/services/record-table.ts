@@ -94,7 +94,7 @@ export async function recordEvents(
   const now = actor.now.toISOString();
   return db.transaction().execute(async (trx) => {
     const lead = (await findLead(trx, visitId)) ?? { deviceId, takenAt: now };
-    const isAside = lead.deviceId !== deviceId;
+    const isAside = lead.deviceId !== deviceId && !events.every(isSideSaidLater);
     if (!known && !isAside) await setLead(trx, visitId, deviceId, now);
     const stored = await insertEvents(trx, visitId, events, now, { deviceId, isAside });
     const isAtItsEnd = !isAside && events.some(({ kind }) => kind === 'finish');
@@ -102,6 +102,9 @@ export async function recordEvents(
     return { kind: 'saved', stored, isAside, lead } as const;
   });
 }
+
+/** The side of a mark that is said at closing: it belongs to what was marked, whichever device says it. */
+const isSideSaidLater = ({ kind, side }: TableEvent) => kind === 'mark' && side !== undefined;
 
 /** Another device leads from now on; what the one before still sends is kept aside. */
 export async function takeLead(

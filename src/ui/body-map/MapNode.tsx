@@ -1,8 +1,8 @@
 import styles from './BodyMap.module.css';
 import type { Figure } from '../../core/figure/figure';
 
-/** Open: a ring. To be cleared: a half-filled ring. Cleared: a ring in a ring. Closed: a crossed ring. */
-export type NodeState = 'quiet' | 'open' | 'to clear' | 'cleared' | 'closed';
+/** Offered: a broken ring. Open: a ring. To be cleared: a half-filled ring. Cleared: a ring in a ring. Closed: a crossed ring. */
+export type NodeState = 'quiet' | 'offered' | 'open' | 'to clear' | 'cleared' | 'closed';
 
 interface Props {
   readonly node: Figure['nodes'][number];

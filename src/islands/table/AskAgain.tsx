@@ -1,0 +1,35 @@
+import { type MarkKind, markWords } from '../../core/table/marks';
+import { Kbd } from '../../ui/kbd/Kbd';
+import styles from './SideAsk.module.css';
+
+const answers = [
+  { kind: 'declined', words: 'something speaks against it: leave this part out' },
+  { kind: 'asked-again', words: 'nothing speaks against it' },
+] as const satisfies readonly { kind: MarkKind; words: string }[];
+
+/** What has to be asked again before a part begins; the answer is kept, and until it is there nothing goes on. */
+export function AskAgain({
+  questions,
+  onAnswer,
+}: {
+  readonly questions: readonly string[];
+  readonly onAnswer: (kind: MarkKind) => void;
+}) {
+  return (
+    <div className={styles['ask']} data-two role="group" aria-label="Ask again before this">
+      <p role="status">Ask again before this: {questions.join(' ')}</p>
+      {answers.map(({ kind, words }) => (
+        <button
+          key={kind}
+          type="button"
+          onClick={(event) => {
+            onAnswer(kind);
+            event.currentTarget.blur();
+          }}
+        >
+          <Kbd>{markWords[kind].key}</Kbd> {words}
+        </button>
+      ))}
+    </div>
+  );
+}
