@@ -172,7 +172,7 @@ describe('marks at the table', () => {
     expect((await post(`/api/visits/${visit}/treatment`, wish, house.url)).status).toBe(200);
     const { plan } = (await call('GET', `/api/visits/${visit}`, undefined, house.url)).body;
     const asking = plan.steps.findIndex(({ asksAgain }: { asksAgain?: string[] }) => asksAgain);
-    const part = plan.steps[asking].told.block;
+    const work = plan.steps[asking].told.modality;
     await go(page, `${house.url}/visits/${visit}/table`);
     await tread(page, 'PageDown', asking + 1);
     await words(page, 'Ask again before this');
@@ -185,7 +185,9 @@ describe('marks at the table', () => {
       .poll(async () => (await events()).find(({ mark }: { mark?: string }) => mark === 'declined')?.stepId)
       .toBe(plan.steps[asking].id);
     const { leftOut } = (await events()).find(({ kind }: { kind: string }) => kind === 'refit').change;
-    const rest = plan.steps.slice(asking + 1).filter(({ told }: { told?: { block: string } }) => told?.block === part);
+    const rest = plan.steps
+      .slice(asking + 1)
+      .filter(({ told }: { told?: { modality: string } }) => told?.modality === work);
     expect(leftOut).toEqual(rest.map(({ id }: { id: string }) => id));
   });
 });

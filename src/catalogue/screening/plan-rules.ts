@@ -46,11 +46,16 @@ export const frequencyRules: readonly FrequencyRule[] = planRules.flatMap(({ id,
     : [],
 );
 
+/** Of the mouth, moments before it is touched. */
+const beforeGlovedWork = ['food-or-gum', 'cold-sore'];
+
 /** Questions that are asked again at the table before such work begins, whatever was answered before. */
 export function asksAgain(modality: string, techniques: readonly string[]): readonly string[] {
   const asked = planRules.flatMap(({ check }): readonly string[] => {
     if (check.type === 'askEachTime' && check.modality === modality)
       return check.conditions.map((id) => screeningBook.conditions.get(id)?.ask ?? id);
+    if (check.type === 'handsState' && check['state'] === 'gloved' && check['modality'] === modality)
+      return beforeGlovedWork.map((id) => screeningBook.conditions.get(id)?.ask ?? id);
     const isAfterMeal =
       check.type === 'sinceMeal' &&
       (check.modalities.includes(modality) || check.techniques.some((id) => techniques.includes(id)));

@@ -11,7 +11,7 @@ import {
   marksInWords,
   marksOf,
   markWords,
-  withoutPart,
+  withoutWork,
   withoutTechnique,
 } from './marks';
 import { noChange, replay, type TableEvent } from './progress';
@@ -83,16 +83,18 @@ describe('marks', () => {
     expect(withoutTechnique(drainage, 0, noChange).out.map(({ id }) => id)).toEqual(['c']);
   });
 
-  it('what is asked again stands until it is answered, and a no takes the whole part out', () => {
-    const mouth = { ...step('a', 'Press'), asksAgain: ['Any sore in the mouth?'] };
-    const other = step('x', 'Glide');
-    const apart = { ...other, told: other.told && { ...other.told, block: 'next' } };
+  it('what is asked again stands until it is answered, and a no takes that work out', () => {
+    const of = (modality: string, one: TableStep) => ({ ...one, told: one.told && { ...one.told, modality } });
+    const mouth = { ...of('gloved', step('a', 'Press')), asksAgain: ['Any sore in the mouth?'] };
     expect(askedBefore(mouth, [])).toEqual(['Any sore in the mouth?']);
     expect(askedBefore(step('b', 'Press'), [])).toEqual([]);
     for (const kind of ['asked-again', 'declined'] as const)
       expect(askedBefore(mouth, [{ kind, stepId: 'a', at: at(1), side: null }])).toEqual([]);
     expect(askedBefore(mouth, [{ kind: 'asked', stepId: 'a', at: at(1), side: null }])).toHaveLength(1);
-    expect(withoutPart([mouth, step('b', 'Glide'), apart], 0, noChange).change.leftOut).toEqual(['b']);
+    expect(
+      withoutWork([mouth, of('gloved', step('b', 'Glide')), of('face', step('x', 'Glide'))], 0, noChange).change
+        .leftOut,
+    ).toEqual(['b']);
   });
 
   it('pain never brings back what was left out before', () => {

@@ -131,14 +131,16 @@ export const askedBefore = (step: TableStep | undefined, marks: readonly Mark[])
 
 const answersToAsking: ReadonlySet<MarkKind> = new Set(['asked-again', 'declined']);
 
-/** What changes when what was asked again speaks against it: the whole part goes out of what is still to come. */
-export function withoutPart(
+/** What changes when what was asked again speaks against it: this work goes out, up to where other work begins. */
+export function withoutWork(
   steps: readonly TableStep[],
   index: number,
   change: TableChange,
 ): { readonly change: TableChange; readonly out: readonly TableStep[] } {
-  const part = steps[index]?.told?.block;
-  const out = steps.slice(index + 1).filter(({ told }) => part !== undefined && told?.block === part);
+  const modality = steps[index]?.told?.modality;
+  const ahead = steps.slice(index + 1);
+  const end = ahead.findIndex(({ told }) => modality === undefined || told?.modality !== modality);
+  const out = end < 0 ? ahead : ahead.slice(0, end);
   return { change: { ...change, leftOut: [...new Set([...change.leftOut, ...out.map(({ id }) => id)])] }, out };
 }
 

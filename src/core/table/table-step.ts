@@ -13,6 +13,8 @@ export interface ToldStep {
   readonly cue: string;
   readonly note: string;
   readonly block: string;
+  /** The kind of work of its part; absent in plans of before it was kept. */
+  readonly modality?: string | undefined;
   /** Shared by the steps of parts that are the same work on either side. */
   readonly twin?: string | undefined;
   readonly count: 'repetitions' | 'breaths' | 'hold';

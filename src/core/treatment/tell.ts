@@ -97,6 +97,7 @@ export function tellStep(
     cue: technique.cues[0] ?? '',
     note: step.note,
     block: block.name,
+    modality: block.modality,
     twin: block.twin === undefined ? undefined : `${block.choice} ${block.twin}`,
     count: technique.family === 'breath' ? 'breaths' : isHeld(technique) ? 'hold' : 'repetitions',
     places: step.places,

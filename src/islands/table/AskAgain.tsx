@@ -3,7 +3,7 @@ import { Kbd } from '../../ui/kbd/Kbd';
 import styles from './SideAsk.module.css';
 
 const answers = [
-  { kind: 'declined', words: 'something speaks against it: leave this part out' },
+  { kind: 'declined', words: 'something speaks against it: leave this work out' },
   { kind: 'asked-again', words: 'nothing speaks against it' },
 ] as const satisfies readonly { kind: MarkKind; words: string }[];
 

@@ -7,7 +7,7 @@ import {
   type MarkKind,
   type MarkSide,
   marksOf,
-  withoutPart,
+  withoutWork,
   withoutTechnique,
 } from '../../core/table/marks';
 import { clocksAt, noChange, replay, type TableChange, type TableEvent } from '../../core/table/progress';
@@ -89,7 +89,7 @@ export function useTable(
         if (asksForSide(kind, here)) setAsked({ kind, stepId: here.id });
         return [];
       }
-      const leave = kind === 'pain' ? withoutTechnique : withoutPart;
+      const leave = kind === 'pain' ? withoutTechnique : withoutWork;
       const { change, out } = leave(steps, index, state.change);
       const next = steps.slice(index + 1).find((step) => !out.includes(step));
       const resume = state.status === 'paused' ? ([['resume', here.id]] as const) : [];

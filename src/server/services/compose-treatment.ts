@@ -170,11 +170,15 @@ function tellBlocks(
   nameOfChoice: (id: string) => string,
 ) {
   const steps: TableStep[] = [];
-  const blocks = plan.blocks.map((block): BlockView => {
-    const again = asksAgain(
-      block.modality,
-      block.steps.map(({ technique }) => technique.id),
-    );
+  const blocks = plan.blocks.map((block, at): BlockView => {
+    // Asked once where parts of the same kind follow each other.
+    const isBegun = plan.blocks[at - 1]?.modality === block.modality;
+    const again = isBegun
+      ? []
+      : asksAgain(
+          block.modality,
+          block.steps.map(({ technique }) => technique.id),
+        );
     const words = changeWords(block.changes, block);
     const setupSeconds = block.changes.reduce((sum, { seconds }) => sum + seconds, 0);
     const own =
