@@ -11,6 +11,12 @@ describe('aftercare', () => {
     expect(aftercareFor(facts({}))).toEqual(['rest', 'water', 'normal', 'not-normal', 'call']);
   });
 
+  it('keeps to what was decided for this client, whatever was done', () => {
+    expect(aftercareFor(facts({ limits: { noHeat: true, slowRise: true } }))).toEqual(
+      expect.arrayContaining(['no-heat', 'get-up-slowly']),
+    );
+  });
+
   it('leaves oil on, unless it would burn in the sun', () => {
     const stays = aftercareFor(facts({ modalities: ['aromatherapy'], oil: { staysOn: true, hoursOutOfSun: 0 } }));
     expect(stays).toContain('oil-stays');

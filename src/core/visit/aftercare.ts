@@ -1,5 +1,6 @@
 import { facialModalities } from '../library/protocol';
 import type { Purpose } from '../drainage/case';
+import type { Limits } from '../screening/tables';
 
 /** What a client may be told to mind after a visit, in the order in which it is read. */
 export const aftercareIds = [
@@ -33,13 +34,15 @@ export interface AftercareFacts {
   /** Oil on the body: how it is to be left; null where none was used. */
   readonly oil: { readonly staysOn: boolean; readonly hoursOutOfSun: number } | null;
   readonly reddened: boolean;
+  /** What binds this client, whatever was done. */
+  readonly limits?: Pick<Limits, 'noHeat' | 'slowRise'> | undefined;
 }
 
 const warm = ['hot-stone', 'aromatherapy', 'body-massage'];
 
 /** What to mind, chosen by what was done; what is normal, what is not and whom to call are always said. */
 export function aftercareFor(facts: AftercareFacts): readonly AftercareId[] {
-  const { modalities, purpose, isAtRisk, oil, reddened } = facts;
+  const { modalities, purpose, isAtRisk, oil, reddened, limits } = facts;
   const has = (...ids: readonly string[]) => ids.some((id) => modalities.includes(id));
   const chosen = new Set<AftercareId>(['rest', 'water', 'normal', 'not-normal', 'call']);
   if (oil) {
@@ -52,7 +55,8 @@ export function aftercareFor(facts: AftercareFacts): readonly AftercareId[] {
     chosen.add('garment');
     chosen.add('no-heat');
   }
-  if (has('hot-stone')) chosen.add('no-heat');
+  if (has('hot-stone') || limits?.noHeat) chosen.add('no-heat');
+  if (limits?.slowRise) chosen.add('get-up-slowly');
   if (has('lymph-drainage', 'hot-stone', 'body-massage', 'aromatherapy')) chosen.add('no-sport');
   if (modalities.some((modality) => facialModalities.has(modality)) || reddened) chosen.add('skin-alone');
   if (has('facial-scraping-tool', 'dry-brush') || reddened) chosen.add('flush-normal');

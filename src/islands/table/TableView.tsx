@@ -35,6 +35,8 @@ interface Props {
   readonly visit: VisitView;
   readonly plan: PlanView;
   readonly stones?: TableStones;
+  /** Kinds of work in which every step is said and asked about first. */
+  readonly askedWork?: readonly string[];
   /** The plan was made today. */
   readonly isOfToday?: boolean;
 }
@@ -47,7 +49,7 @@ const byClockMs = 1500;
 const noStones: TableStones = { cues: [], hotBathC: null };
 
 /** The treatment as it runs: one step, readable at arm’s length and more, by foot switch, space bar or a touch. */
-export function TableView({ visit, plan, stones = noStones, isOfToday = true }: Props) {
+export function TableView({ visit, plan, stones = noStones, askedWork = [], isOfToday = true }: Props) {
   const availableSeconds = plan.treatment?.availableSeconds ?? plan.drainageCase.minutes * 60;
   const table = useTable(visit, plan.steps, plan.version, availableSeconds);
   const { state, steps, index, goOn, goBack, pause, ways, refit, marks, mark, stay, role } = table;
@@ -167,6 +169,7 @@ export function TableView({ visit, plan, stones = noStones, isOfToday = true }: 
           place={{ number: Math.max(0, index) + 1, of: steps.length }}
           isReady={isReady}
           stopped={stopped}
+          isSaidFirst={askedWork.includes(step.told?.modality ?? 'lymph-drainage')}
           isAsking={isTimeToAsk(isReady ? undefined : step, table.visitMs / 1000, marks)}
           stones={stones}
           cue={cueAt(stones.cues, isReady ? 0 : planSeconds(plan.steps, step, table.stepMs / 1000))}

@@ -19,6 +19,8 @@ interface Props {
   readonly isReady: boolean;
   /** A technique that was just stopped for pain, with all that went with it. */
   readonly stopped: readonly TableStep[];
+  /** Every step is said, and asked about, before it is done. */
+  readonly isSaidFirst?: boolean;
   readonly isAsking: boolean;
   readonly stones: TableStones;
   readonly cue: (StoneCue & { readonly inS: number }) | undefined;
@@ -26,7 +28,7 @@ interface Props {
 }
 
 /** What to do now, in words: before it what changes, what was stopped, what to ask, which stone. */
-export function Words({ step, place, isReady, stopped, isAsking, stones, cue, oilName }: Props) {
+export function Words({ step, place, isReady, stopped, isSaidFirst, isAsking, stones, cue, oilName }: Props) {
   const title = titleOf(anatomy, step);
   const how = howOf(anatomy, step);
   const [first] = stopped;
@@ -46,6 +48,11 @@ export function Words({ step, place, isReady, stopped, isAsking, stones, cue, oi
           <strong>Stopped.</strong> {titleOf(anatomy, first)}{' '}
           {stopped.length > 1 ? `is out of ${stopped.length - 1} more of the rest` : 'does not come again'}. Ask the
           client; U puts it back.
+        </p>
+      )}
+      {isSaidFirst && (
+        <p className={styles['ask']} role="status">
+          Say what comes now, and ask, before your hands do it.
         </p>
       )}
       {isAsking && (

@@ -1,5 +1,6 @@
 import { oilBook } from '../../catalogue/oils/oils';
 import { screeningBook } from '../../catalogue/screening/screening';
+import { limitsOver } from '../../core/judgement/visit-limits';
 import { checkBlend } from '../../core/oils/check';
 import { adult } from '../../core/oils/client';
 import { hoursOutOfSun } from '../../core/oils/limits';
@@ -11,6 +12,7 @@ import type { CloseView, VisitView } from '../../contracts/visit-views';
 import type { Db } from '../db/connection';
 import { proposeNext } from './propose-next';
 import { type HouseLibrary, readHouseLibrary } from './read-library';
+import { judgeVisit } from './judge-visit';
 import { completeVisit, readVisitFrame, type VisitRecord } from './read-visit';
 import { readTray, rotationsOf } from './rotate-stones';
 
@@ -30,6 +32,10 @@ export async function readClose(db: Db, visitId: number, now: Date): Promise<Clo
       purpose: visit.purpose,
       isAtRisk: record.stored.some(({ id }) => screeningBook.conditions.get(id)?.tags.includes('limb-at-risk')),
       oil: oilFacts(visit),
+      limits: limitsOver(
+        judgeVisit(record),
+        given.map((modality) => ({ modality, places: steps.flatMap(({ told, place }) => told?.places ?? [place]) })),
+      ),
       reddened: (visit.closing?.redness ?? 0) > (visit.closing?.rednessBefore ?? 0),
     }),
     stones: rotations.flatMap(({ isCold, rotation }) =>
