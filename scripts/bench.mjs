@@ -8,6 +8,7 @@ import path from 'node:path';
 import { benchDrainage } from './bench/drainage.mjs';
 import { benchImport } from './bench/girth-import.mjs';
 import { callerOf } from './bench/caller.mjs';
+import { benchJudgement } from './bench/judgement.mjs';
 import { fillHouse } from './bench/large-house.mjs';
 import { benchBlends } from './bench/oils.mjs';
 import { benchServer, benchViews } from './bench/pages.mjs';
@@ -26,6 +27,7 @@ ensureBuilt();
 const core = {
   drainage: benchDrainage,
   screening: benchScreening,
+  judgement: benchJudgement,
   swelling: benchTrend,
   sequencing: benchSequencing,
   refit: benchRefit,
