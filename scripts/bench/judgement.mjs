@@ -24,5 +24,8 @@ export async function benchJudgement(load) {
     const run = () => judgeBlocks(shippedLibrary, judgement, blocks, wayRound);
     report(`judgement, 6 findings: ${protocols.join(', ')}`, timed(run, 100, 300), 'under 5 ms');
   }
-  report('the same from the intake on', timed(() => judged(['aroma-whole-body'], six), 50, 100));
+  report(
+    'the same from the intake on',
+    timed(() => judged(['aroma-whole-body'], six), 50, 100),
+  );
 }
