@@ -18,7 +18,7 @@ export async function withSource(run) {
 
 /** @returns the answers of a check that has nothing to say: a visit needs one before it is planned */
 export async function checkWithoutFindings(load) {
-  const { visitCheck } = await load('/src/server/services/visit-check.ts');
+  const { visitCheck } = await load('/src/server/visits/visit-check.ts');
   const questions = [...visitCheck.flags, ...visitCheck.today, ...visitCheck.others];
   return Object.fromEntries(questions.map(({ id }) => [id, 'no']));
 }

@@ -11,6 +11,6 @@ declare namespace App {
     readonly therapist: import('./contracts/people-views').TherapistView | undefined;
     readonly therapists: readonly import('./contracts/people-views').TherapistView[];
     readonly isDemo: boolean;
-    readonly actor: import('./server/services/saving').Actor;
+    readonly actor: import('./server/shared/saving').Actor;
   }
 }

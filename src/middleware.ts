@@ -5,11 +5,11 @@ import { ensureDemoHouse } from './demo/demo-house';
 import { mayUse, type Verdict } from './server/auth/policy';
 import { readSession, type Session, sessionCookie } from './server/auth/sessions';
 import { type Db, openDatabase } from './server/db/connection';
-import { isHouseOpen } from './server/services/set-up-house';
+import { isHouseOpen } from './server/people/set-up-house';
 import { secureHeaders } from './server/http/headers';
 import { problem } from './server/http/problem';
 import { isTooFast } from './server/http/rate';
-import { listTherapists } from './server/repositories/people';
+import { listTherapists } from './server/people/people.repository';
 
 /** The one place that wires the database into requests. Opened on the first one, so that a build opens none. */
 let opening: Promise<Db> | undefined;

@@ -23,7 +23,7 @@ export async function benchEvents({ ask, post }, load, data, visit) {
   );
   report('  of which an empty request', await timedLater(() => ask('/api/health'), 200, 20));
   const { openDatabase } = await load('/src/server/db/connection.ts');
-  const { recordEvents } = await load('/src/server/services/record-table.ts');
+  const { recordEvents } = await load('/src/server/table/record-table.ts');
   const db = openDatabase(data);
   const direct = pressOf('direct');
   const save = async (i) => {

@@ -2,7 +2,7 @@ import type { BlendInput } from '../contracts/oil-house';
 import type { LikesInput } from '../contracts/record';
 import type { Purpose } from '../core/drainage/case';
 import type { LineKind } from '../core/facial/line';
-import type { NewFinding } from '../server/repositories/findings';
+import type { NewFinding } from '../server/screening/findings.repository';
 
 export interface DemoFinding extends NewFinding {
   /** The event lies so many days before today; instead of a date. */

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { anatomy } from '../catalogue/anatomy';
 import { openDatabase } from '../server/db/connection';
-import { readClient } from '../server/services/read-client';
-import { readDay } from '../server/services/read-day';
+import { readClient } from '../server/clients/read-client';
+import { readDay } from '../server/visits/read-day';
 import { ensureDemoHouse } from './demo-house';
 import { demoClients } from './clients.data';
 

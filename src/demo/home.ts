@@ -1,11 +1,11 @@
 import { addDays } from 'date-fns';
 import type { HomeWish } from '../contracts/home';
 import type { Db } from '../server/db/connection';
-import { type HomeTick, insertSheet, insertTicks } from '../server/repositories/home';
-import { composeHome } from '../server/services/compose-home';
-import { isoDay } from '../server/services/house-clock';
-import { readHouseLibrary } from '../server/services/read-library';
-import { readVisitFrame } from '../server/services/read-visit';
+import { type HomeTick, insertSheet, insertTicks } from '../server/home/home.repository';
+import { composeHome } from '../server/home/compose-home';
+import { isoDay } from '../server/shared/house-clock';
+import { readHouseLibrary } from '../server/library/read-library';
+import { readVisitFrame } from '../server/visits/read-visit';
 
 const weeksAgo = 5;
 /** She does it most days, and less at the weekend. */

@@ -1,5 +1,5 @@
 import type { TherapistView } from '../contracts/people-views';
-import type { Role } from '../server/repositories/people';
+import type { Role } from '../server/people/people.repository';
 
 /** A made-up house; nobody in it exists. */
 export const demoHouse = {

@@ -2,10 +2,10 @@ import { addDays } from 'date-fns';
 import { oilBook } from '../catalogue/oils/oils';
 import type { BlendInput, BottleInput } from '../contracts/oil-house';
 import type { Db } from '../server/db/connection';
-import { insertBlend, insertMix, setMixed, setVisitBlend } from '../server/repositories/blends';
-import { insertBottle, insertDraw } from '../server/repositories/oils';
-import { insertPatchTest } from '../server/repositories/patch-tests';
-import { isoDay } from '../server/services/house-clock';
+import { insertBlend, insertMix, setMixed, setVisitBlend } from '../server/oils/blends.repository';
+import { insertBottle, insertDraw } from '../server/oils/oils.repository';
+import { insertPatchTest } from '../server/oils/patch-tests.repository';
+import { isoDay } from '../server/shared/house-clock';
 import { eveningBlend, faceBlend, warmBlend } from './blends.data';
 import { seededRandom } from './random';
 

@@ -3,7 +3,7 @@ import type { StoneInput } from '../contracts/stones';
 import type { SizeId } from '../core/stones/book';
 import { stoneBook } from '../catalogue/stones/stones';
 import { usualHabits } from '../core/stones/from-plan';
-import { insertCare, insertStones, storeHabits } from '../server/repositories/stones';
+import { insertCare, insertStones, storeHabits } from '../server/stones/stones.repository';
 import type { Db } from '../server/db/connection';
 
 /** Four and twenty stones, enough for back and legs; cleaned yesterday. */

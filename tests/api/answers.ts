@@ -1,4 +1,4 @@
-import { visitCheck } from '../../src/server/services/visit-check';
+import { visitCheck } from '../../src/server/visits/visit-check';
 
 const questions = [...visitCheck.flags, ...visitCheck.today, ...visitCheck.others];
 

@@ -1,10 +1,10 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { AskState, AskView as View } from '../../contracts/ask-views';
-import { answerIntake } from '../../server/services/answer-intake';
-import { addFinding } from '../../server/services/findings';
-import { actor, finding, openHouse, type TestHouse } from '../../server/services/fixtures';
-import { readAsk } from '../../server/services/read-ask';
+import { answerIntake } from '../../server/screening/answer-intake';
+import { addFinding } from '../../server/screening/save-finding';
+import { actor, finding, openHouse, type TestHouse } from '../../server/shared/test-house';
+import { readAsk } from '../../server/screening/read-ask';
 import { Check } from './Check';
 import { Decisions } from './Decisions';
 import { FindingDetail } from './FindingDetail';

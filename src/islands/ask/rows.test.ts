@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { gateRows } from '../../catalogue/screening/intake.data';
-import { listConditions } from '../../server/services/describe-finding';
+import { listConditions } from '../../server/screening/describe-finding';
 import { gateId, intakeGroups, nextRow, progressOf, visibleRows } from './rows';
 
 const view = {

@@ -1,10 +1,10 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { saveClosing, finishVisit } from '../../server/services/close-visit';
-import { actor, book, closing, now, openHouse, taping, type TestHouse } from '../../server/services/fixtures';
-import { readClient, readContact } from '../../server/services/read-client';
-import { correctClient } from '../../server/services/save-client';
-import { saveTaping } from '../../server/services/save-taping';
+import { saveClosing, finishVisit } from '../../server/visits/close-visit';
+import { actor, book, closing, now, openHouse, taping, type TestHouse } from '../../server/shared/test-house';
+import { readClient, readContact } from '../../server/clients/read-client';
+import { correctClient } from '../../server/clients/save-client';
+import { saveTaping } from '../../server/measures/save-taping';
 import { ClientPage } from './ClientPage';
 import { ContactPage } from './ContactPage';
 import { EditClient } from './EditClient';

@@ -1,9 +1,9 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { ReminderView } from '../../contracts/house-views';
-import { now, openHouse, type TestHouse } from '../../server/services/fixtures';
-import { readHouse } from '../../server/services/read-house';
-import { listReminders } from '../../server/services/reminders';
+import { now, openHouse, type TestHouse } from '../../server/shared/test-house';
+import { readHouse } from '../../server/house/read-house';
+import { listReminders } from '../../server/booking/reminders';
 import { Outbox } from '../outbox/Outbox';
 import { House } from './House';
 

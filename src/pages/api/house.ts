@@ -4,8 +4,8 @@ import { openSession } from '../../server/auth/sessions';
 import { answer } from '../../server/http/answer';
 import { setSessionCookie } from '../../server/http/cookie';
 import { endpoint, readBody } from '../../server/http/endpoint';
-import { saveHousePhone } from '../../server/repositories/people';
-import { setUpHouse } from '../../server/services/set-up-house';
+import { saveHousePhone } from '../../server/people/people.repository';
+import { setUpHouse } from '../../server/people/set-up-house';
 
 export const POST = endpoint(async (context) => {
   const { db, actor } = context.locals;

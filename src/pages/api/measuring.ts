@@ -1,7 +1,7 @@
 import { MeasuringInput } from '../../contracts/measures';
 import { answer } from '../../server/http/answer';
 import { endpoint, readBody } from '../../server/http/endpoint';
-import { saveMeasuring } from '../../server/services/save-measuring';
+import { saveMeasuring } from '../../server/measures/save-measuring';
 
 /** What the house has decided about measuring. */
 export const POST = endpoint(async ({ request, locals }) =>

@@ -1,6 +1,6 @@
 import { ReminderInput } from '../../contracts/record';
 import { endpoint, readBody } from '../../server/http/endpoint';
-import { listReminders, settleReminders } from '../../server/services/reminders';
+import { listReminders, settleReminders } from '../../server/booking/reminders';
 
 /** The panel of the simulated outbox: sends, or lets a message fail. */
 export const POST = endpoint(async ({ request, locals }) => {

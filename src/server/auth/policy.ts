@@ -1,4 +1,4 @@
-import type { Role } from '../repositories/people';
+import type { Role } from '../people/people.repository';
 
 /** Who may use an address: everybody, the roles named, or a client to whom the tablet was handed. */
 export type Access = 'everybody' | 'first-run' | 'signed-in' | Role;

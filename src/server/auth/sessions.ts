@@ -1,7 +1,7 @@
 import type { Db } from '../db/connection';
 import type { SessionRow } from '../db/schema';
-import { type StaffMember, findStaff } from '../repositories/people';
-import { changeSession, deleteSession, findSession, insertSession } from '../repositories/sessions';
+import { type StaffMember, findStaff } from '../people/people.repository';
+import { changeSession, deleteSession, findSession, insertSession } from '../people/sessions.repository';
 import { hashToken, makeToken } from './secrets';
 
 export const sessionCookie = 'velvet-stone';

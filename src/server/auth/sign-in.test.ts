@@ -1,8 +1,8 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { mostWrongPins } from '../../core/sign-in/lockout';
 import type { Db } from '../db/connection';
-import { now, openHouse, ownerPassword } from '../services/fixtures';
-import { saveStaff } from '../services/save-staff';
+import { now, openHouse, ownerPassword } from '../shared/test-house';
+import { saveStaff } from '../people/save-staff';
 import { readSession } from './sessions';
 import { signIn, signOut, unlock } from './sign-in';
 

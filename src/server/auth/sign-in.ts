@@ -1,8 +1,8 @@
 import { mostWrongPins, waitAfterFailures } from '../../core/sign-in/lockout';
 import type { Db } from '../db/connection';
-import type { StaffMember } from '../repositories/people';
-import { changeSession, deleteSession, deleteSessionsOf, findSession } from '../repositories/sessions';
-import { insertAudit } from '../repositories/audit';
+import type { StaffMember } from '../people/people.repository';
+import { changeSession, deleteSession, deleteSessionsOf, findSession } from '../people/sessions.repository';
+import { insertAudit } from '../house/audit.repository';
 import { isSecret } from './secrets';
 import { openSession, type Session } from './sessions';
 

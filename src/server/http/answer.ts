@@ -1,4 +1,4 @@
-import type { SaveRefusal } from '../services/saving';
+import type { SaveRefusal } from '../shared/saving';
 import { conflict, invalidFields, notFound } from './problem';
 
 /** A saved result as it is, a refusal as the problem that it is. */

@@ -1,7 +1,7 @@
 import { isValid, parseISO } from 'date-fns';
 import { endpoint } from '../../../server/http/endpoint';
 import { invalidFields } from '../../../server/http/problem';
-import { proposeTimes } from '../../../server/services/booking';
+import { proposeTimes } from '../../../server/booking/booking';
 
 export const GET = endpoint(async ({ url, locals }) => {
   const text = (name: string) => url.searchParams.get(name) ?? '';

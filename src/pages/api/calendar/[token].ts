@@ -1,6 +1,6 @@
 import { endpoint } from '../../../server/http/endpoint';
 import { notFound } from '../../../server/http/problem';
-import { staffOfFeed, writeCalendar } from '../../../server/services/calendar';
+import { staffOfFeed, writeCalendar } from '../../../server/booking/calendar';
 
 /** A feed that calendars follow: they cannot sign in, so the address itself is the secret. */
 export const GET = endpoint(async ({ params, locals }) => {

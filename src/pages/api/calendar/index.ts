@@ -1,5 +1,5 @@
 import { endpoint } from '../../../server/http/endpoint';
-import { feedToken, writeCalendar } from '../../../server/services/calendar';
+import { feedToken, writeCalendar } from '../../../server/booking/calendar';
 
 /** Download of one's own visits. */
 export const GET = endpoint(async ({ locals }) => {

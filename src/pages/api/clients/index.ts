@@ -1,7 +1,7 @@
 import { ClientInput } from '../../../contracts/record';
 import { endpoint, readBody } from '../../../server/http/endpoint';
-import { findClients } from '../../../server/services/read-client';
-import { addClient } from '../../../server/services/save-client';
+import { findClients } from '../../../server/clients/read-client';
+import { addClient } from '../../../server/clients/save-client';
 
 export const GET = endpoint(async ({ url, locals }) =>
   Response.json(await findClients(locals.db, url.searchParams.get('q') ?? '', locals.actor.now)),

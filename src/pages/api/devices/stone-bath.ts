@@ -1,8 +1,8 @@
 import { BathDeviceInput } from '../../../contracts/stones';
 import { houseBath } from '../../../server/devices/stone-bath';
 import { endpoint, readBody } from '../../../server/http/endpoint';
-import { findHabits } from '../../../server/repositories/stones';
-import { readBath } from '../../../server/services/read-stones';
+import { findHabits } from '../../../server/stones/stones.repository';
+import { readBath } from '../../../server/stones/read-stones';
 
 /** With `set`, judged against what a visit asks for instead of the house's own setting. */
 export const GET = endpoint(async ({ locals, url }) =>

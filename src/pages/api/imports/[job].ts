@@ -2,8 +2,8 @@ import { ImportStep } from '../../../contracts/imports';
 import { answer } from '../../../server/http/answer';
 import { endpoint, readBody } from '../../../server/http/endpoint';
 import { notFound } from '../../../server/http/problem';
-import { cancelImport, readImport } from '../../../server/services/import-jobs';
-import { storeImport } from '../../../server/services/import-measures';
+import { cancelImport, readImport } from '../../../server/measures/import-jobs';
+import { storeImport } from '../../../server/measures/import-measures';
 
 export const GET = endpoint(({ params, locals }) => {
   const view = readImport(params['job'] ?? '', locals.actor);

@@ -2,7 +2,7 @@ import { ImportPlan } from '../../../contracts/imports';
 import { answer } from '../../../server/http/answer';
 import { endpoint, readUpTo } from '../../../server/http/endpoint';
 import { invalidFields, invalidInput } from '../../../server/http/problem';
-import { startImport } from '../../../server/services/import-measures';
+import { startImport } from '../../../server/measures/import-measures';
 
 const largestTableBytes = 40_000_000;
 

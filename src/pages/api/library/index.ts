@@ -1,8 +1,8 @@
 import { LibraryFile } from '../../../contracts/library';
 import { answer } from '../../../server/http/answer';
 import { endpoint, readBody } from '../../../server/http/endpoint';
-import { exportLibrary } from '../../../server/services/read-library';
-import { importLibrary } from '../../../server/services/save-library';
+import { exportLibrary } from '../../../server/library/read-library';
+import { importLibrary } from '../../../server/library/save-library';
 
 export const GET = endpoint(async ({ locals, url }) => {
   const file = await exportLibrary(locals.db, url.searchParams.get('all') !== null);

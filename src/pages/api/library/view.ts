@@ -1,5 +1,5 @@
 import { endpoint } from '../../../server/http/endpoint';
-import { readLibrary } from '../../../server/services/read-library';
+import { readLibrary } from '../../../server/library/read-library';
 
 /** What the Library view shows, read anew. */
 export const GET = endpoint(async ({ locals }) =>

@@ -1,8 +1,8 @@
 import { BottleInput, ShelfImportInput } from '../../../contracts/oil-house';
 import type { ShelfImportView } from '../../../contracts/oil-views';
 import { endpoint, readBody } from '../../../server/http/endpoint';
-import { isoDay } from '../../../server/services/house-clock';
-import { addShelf, readShelf } from '../../../server/services/save-oils';
+import { isoDay } from '../../../server/shared/house-clock';
+import { addShelf, readShelf } from '../../../server/oils/save-oils';
 
 /** Reads a shelf; nothing is stored while a row is in trouble, or before it is sure. */
 export const POST = endpoint(async ({ request, locals }) => {

@@ -1,5 +1,5 @@
 import { endpoint } from '../../../server/http/endpoint';
-import { readOilBench } from '../../../server/services/read-oils';
+import { readOilBench } from '../../../server/oils/read-oils';
 
 export const GET = endpoint(async ({ locals, url }) => {
   const idIn = (name: string) => {

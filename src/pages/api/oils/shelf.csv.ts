@@ -1,5 +1,5 @@
 import { endpoint } from '../../../server/http/endpoint';
-import { exportShelf } from '../../../server/services/save-oils';
+import { exportShelf } from '../../../server/oils/save-oils';
 
 export const GET = endpoint(
   async ({ locals }) =>

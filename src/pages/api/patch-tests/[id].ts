@@ -1,7 +1,7 @@
 import { PatchReadingInput } from '../../../contracts/oil-house';
 import { answer } from '../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../server/http/endpoint';
-import { readPatchTest } from '../../../server/services/patch-tests';
+import { readPatchTest } from '../../../server/oils/patch-tests';
 
 export const POST = endpoint(async (context) => {
   const input = await readBody(context.request, PatchReadingInput);

@@ -1,7 +1,7 @@
 import { ProtocolInput } from '../../../contracts/measures';
 import { answer } from '../../../server/http/answer';
 import { endpoint, readBody } from '../../../server/http/endpoint';
-import { removeProtocol, saveProtocol } from '../../../server/services/save-measuring';
+import { removeProtocol, saveProtocol } from '../../../server/measures/save-measuring';
 
 export const PUT = endpoint(async ({ request, locals, params }) =>
   answer(

@@ -3,7 +3,7 @@ import { signInAs } from '../../../server/auth/sign-in';
 import { setSessionCookie } from '../../../server/http/cookie';
 import { endpoint, readBody } from '../../../server/http/endpoint';
 import { notFound, problem } from '../../../server/http/problem';
-import { findStaff } from '../../../server/repositories/people';
+import { findStaff } from '../../../server/people/people.repository';
 
 /** One click in the demo house; anywhere else there is no such door. */
 export const POST = endpoint(async (context) => {

@@ -1,8 +1,8 @@
 import { HandInput } from '../../../contracts/sign-in';
 import { endpoint, readBody } from '../../../server/http/endpoint';
 import { notFound, problem } from '../../../server/http/problem';
-import { changeSession } from '../../../server/repositories/sessions';
-import { findVisit } from '../../../server/repositories/visits';
+import { changeSession } from '../../../server/people/sessions.repository';
+import { findVisit } from '../../../server/visits/visits.repository';
 
 /** From here until the PIN, this session may do nothing but answer the questions of one visit. */
 export const POST = endpoint(async ({ request, locals }) => {

@@ -1,6 +1,6 @@
 import { endpoint } from '../../../server/http/endpoint';
 import { problem } from '../../../server/http/problem';
-import { changeSession } from '../../../server/repositories/sessions';
+import { changeSession } from '../../../server/people/sessions.repository';
 
 export const POST = endpoint(async ({ locals }) => {
   const { db, session, actor } = locals;

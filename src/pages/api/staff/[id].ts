@@ -1,7 +1,7 @@
 import { StaffInput } from '../../../contracts/sign-in';
 import { answer } from '../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../server/http/endpoint';
-import { saveStaff } from '../../../server/services/save-staff';
+import { saveStaff } from '../../../server/people/save-staff';
 
 export const PUT = endpoint(async (context) => {
   const input = await readBody(context.request, StaffInput);

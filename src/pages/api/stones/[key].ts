@@ -1,7 +1,7 @@
 import { StoneInput } from '../../../contracts/stones';
 import { answer } from '../../../server/http/answer';
 import { endpoint, keyOf, readBody } from '../../../server/http/endpoint';
-import { changeStone } from '../../../server/services/save-stones';
+import { changeStone } from '../../../server/stones/save-stones';
 
 export const PUT = endpoint(async (context) =>
   answer(

@@ -1,8 +1,8 @@
 import { StoneInput } from '../../../contracts/stones';
 import { answer } from '../../../server/http/answer';
 import { endpoint, readBody } from '../../../server/http/endpoint';
-import { readStoneBench } from '../../../server/services/read-stones';
-import { addStones } from '../../../server/services/save-stones';
+import { readStoneBench } from '../../../server/stones/read-stones';
+import { addStones } from '../../../server/stones/save-stones';
 
 export const GET = endpoint(async ({ locals, url }) => {
   const visit = Number(url.searchParams.get('visit') ?? '');

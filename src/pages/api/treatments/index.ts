@@ -1,7 +1,7 @@
 import { TemplateInput } from '../../../contracts/treatment';
 import { answer } from '../../../server/http/answer';
 import { endpoint, readBody } from '../../../server/http/endpoint';
-import { offerTreatments, saveTemplate } from '../../../server/services/offer-treatments';
+import { offerTreatments, saveTemplate } from '../../../server/treatments/offer-treatments';
 
 export const GET = endpoint(async ({ locals, url }) => {
   // The front desk books by kind; what was given to a client is for those who treat.

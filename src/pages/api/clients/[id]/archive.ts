@@ -1,6 +1,6 @@
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf } from '../../../../server/http/endpoint';
-import { archiveClient } from '../../../../server/services/save-client';
+import { archiveClient } from '../../../../server/clients/save-client';
 
 export const POST = endpoint(async (context) =>
   answer(await archiveClient(context.locals.db, idOf(context, 'client'), true, context.locals.actor), 'client'),

@@ -1,6 +1,6 @@
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf } from '../../../../server/http/endpoint';
-import { exportClient } from '../../../../server/services/erase-client';
+import { exportClient } from '../../../../server/clients/erase-client';
 
 export const GET = endpoint(async (context) => {
   const id = idOf(context, 'client');

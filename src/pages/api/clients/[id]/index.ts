@@ -2,9 +2,9 @@ import { ClientChangeInput, type ClientInput } from '../../../../contracts/recor
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
 import { notFound, problem } from '../../../../server/http/problem';
-import { contactOnly, findClient, toClientData } from '../../../../server/repositories/clients';
-import { eraseClient } from '../../../../server/services/erase-client';
-import { correctClient } from '../../../../server/services/save-client';
+import { contactOnly, findClient, toClientData } from '../../../../server/clients/clients.repository';
+import { eraseClient } from '../../../../server/clients/erase-client';
+import { correctClient } from '../../../../server/clients/save-client';
 
 export const PUT = endpoint(async (context) => {
   const { db, actor, session } = context.locals;

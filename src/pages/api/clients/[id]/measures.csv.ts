@@ -1,6 +1,6 @@
 import { endpoint, idOf } from '../../../../server/http/endpoint';
 import { notFound } from '../../../../server/http/problem';
-import { exportMeasures } from '../../../../server/services/export-measures';
+import { exportMeasures } from '../../../../server/measures/export-measures';
 
 /** All girths of a client as CSV; `unit=in` for inches. */
 export const GET = endpoint(async (context) => {

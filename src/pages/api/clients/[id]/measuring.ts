@@ -1,7 +1,7 @@
 import { ClientMeasuringInput } from '../../../../contracts/measures';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
-import { saveClientMeasuring } from '../../../../server/services/save-measuring';
+import { saveClientMeasuring } from '../../../../server/measures/save-measuring';
 
 export const PUT = endpoint(async (context) => {
   const input = await readBody(context.request, ClientMeasuringInput);

@@ -2,7 +2,7 @@ import { MergeInput } from '../../../../contracts/record';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
 import { notFound } from '../../../../server/http/problem';
-import { mergeClients, previewMerge } from '../../../../server/services/merge-clients';
+import { mergeClients, previewMerge } from '../../../../server/clients/merge-clients';
 
 export const GET = endpoint(async (context) => {
   const other = Number(context.url.searchParams.get('with'));

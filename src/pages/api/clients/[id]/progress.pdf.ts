@@ -1,8 +1,8 @@
 import { endpoint, idOf } from '../../../../server/http/endpoint';
 import { invalidFields, notFound } from '../../../../server/http/problem';
-import { findClient } from '../../../../server/repositories/clients';
-import { printProgress } from '../../../../server/services/progress-report';
-import { readProgress } from '../../../../server/services/read-progress';
+import { findClient } from '../../../../server/clients/clients.repository';
+import { printProgress } from '../../../../server/measures/progress-report';
+import { readProgress } from '../../../../server/measures/read-progress';
 
 /** The course of one limb as a PDF; `limb` as in “left leg”, else the one taped last. */
 export const GET = endpoint(async (context) => {

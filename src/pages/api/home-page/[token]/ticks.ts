@@ -1,7 +1,7 @@
 import { HomeTickInput } from '../../../../contracts/home';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, readBody } from '../../../../server/http/endpoint';
-import { tickHome } from '../../../../server/services/home-link';
+import { tickHome } from '../../../../server/home/home-link';
 
 /** From the page behind a link: the address is the secret. */
 export const POST = endpoint(async (context) => {

@@ -1,7 +1,7 @@
 import { HomeLinkInput } from '../../../../contracts/home';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
-import { makeHomeLink, takeBackLink } from '../../../../server/services/home-link';
+import { makeHomeLink, takeBackLink } from '../../../../server/home/home-link';
 
 export const POST = endpoint(async (context) => {
   const { days } = await readBody(context.request, HomeLinkInput);

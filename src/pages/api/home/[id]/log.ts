@@ -1,7 +1,7 @@
 import { HomeLogInput } from '../../../../contracts/home';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
-import { logHome } from '../../../../server/services/home-log';
+import { logHome } from '../../../../server/home/home-log';
 
 /** Days of the paper log. */
 export const POST = endpoint(async (context) => {

@@ -1,7 +1,7 @@
 import { printHome } from '../../../../server/exchange/home-pdf';
 import { endpoint, idOf } from '../../../../server/http/endpoint';
 import { invalidFields, notFound } from '../../../../server/http/problem';
-import { readPrintedHome } from '../../../../server/services/home-sheets';
+import { readPrintedHome } from '../../../../server/home/home-sheets';
 
 const papers = { a4: 'A4', letter: 'LETTER' } as const;
 

@@ -2,7 +2,7 @@ import { ProtocolEntryInput } from '../../../../contracts/library';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, readBody } from '../../../../server/http/endpoint';
 import { invalidFields } from '../../../../server/http/problem';
-import { restoreEntry, saveProtocol } from '../../../../server/services/save-library';
+import { restoreEntry, saveProtocol } from '../../../../server/library/save-library';
 
 export const PUT = endpoint(async ({ request, locals, params }) => {
   const { value, basedOn } = await readBody(request, ProtocolEntryInput);

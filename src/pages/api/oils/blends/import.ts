@@ -1,7 +1,7 @@
 import { BlendFile } from '../../../../contracts/oil-house';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, readBody } from '../../../../server/http/endpoint';
-import { importBlends } from '../../../../server/services/choose-blend';
+import { importBlends } from '../../../../server/oils/choose-blend';
 
 export const POST = endpoint(async ({ request, locals }) => {
   const { blends } = await readBody(request, BlendFile);

@@ -1,8 +1,8 @@
 import { type BlendFile, BlendInput } from '../../../../contracts/oil-house';
-import { listBlends } from '../../../../server/repositories/blends';
+import { listBlends } from '../../../../server/oils/blends.repository';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, readBody } from '../../../../server/http/endpoint';
-import { keepBlend } from '../../../../server/services/choose-blend';
+import { keepBlend } from '../../../../server/oils/choose-blend';
 
 /** The blends of the house as a file, to be brought in elsewhere. */
 export const GET = endpoint(async ({ locals }) => {

@@ -1,7 +1,7 @@
 import { BottleInput } from '../../../../contracts/oil-house';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, keyOf, readBody } from '../../../../server/http/endpoint';
-import { changeBottle } from '../../../../server/services/save-oils';
+import { changeBottle } from '../../../../server/oils/save-oils';
 
 export const PUT = endpoint(async (context) => {
   const input = await readBody(context.request, BottleInput);

@@ -1,8 +1,8 @@
 import { BottleInput } from '../../../../contracts/oil-house';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, readBody } from '../../../../server/http/endpoint';
-import { readStock } from '../../../../server/services/read-oils';
-import { addBottle } from '../../../../server/services/save-oils';
+import { readStock } from '../../../../server/oils/read-oils';
+import { addBottle } from '../../../../server/oils/save-oils';
 
 export const GET = endpoint(async ({ locals }) => Response.json(await readStock(locals.db, locals.actor.now)));
 

@@ -1,7 +1,7 @@
 import { ConsentInput } from '../../../../contracts/record';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, readBody, visitOf } from '../../../../server/http/endpoint';
-import { signConsent } from '../../../../server/services/answer-intake';
+import { signConsent } from '../../../../server/screening/answer-intake';
 
 export const POST = endpoint(async (context) => {
   const { db, actor } = context.locals;

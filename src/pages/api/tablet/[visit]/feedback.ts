@@ -1,7 +1,7 @@
 import { FeedbackInput } from '../../../../contracts/closing';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, readBody, visitOf } from '../../../../server/http/endpoint';
-import { saveFeedback } from '../../../../server/services/close-visit';
+import { saveFeedback } from '../../../../server/visits/close-visit';
 
 /** How it was, answered by the client on the turned-round tablet; nothing comes back. */
 export const POST = endpoint(async (context) => {

@@ -1,7 +1,7 @@
 import { IntakeInput } from '../../../../contracts/record';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, readBody, visitOf } from '../../../../server/http/endpoint';
-import { answerIntake } from '../../../../server/services/answer-intake';
+import { answerIntake } from '../../../../server/screening/answer-intake';
 
 /** Answers given by the client on the tablet; nothing but their own answers comes back. */
 export const POST = endpoint(async (context) => {

@@ -2,8 +2,8 @@ import { homeWordsOf } from '../../../../catalogue/homecare/homecare';
 import { printVisitCare } from '../../../../server/exchange/aftercare-pdf';
 import { endpoint, idOf } from '../../../../server/http/endpoint';
 import { notFound } from '../../../../server/http/problem';
-import { findHouse } from '../../../../server/repositories/people';
-import { readClose } from '../../../../server/services/read-close';
+import { findHouse } from '../../../../server/people/people.repository';
+import { readClose } from '../../../../server/visits/read-close';
 
 export const GET = endpoint(async (context) => {
   const { db, actor } = context.locals;

@@ -1,7 +1,7 @@
 import { VisitBlendInput } from '../../../../contracts/oil-house';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
-import { chooseBlend } from '../../../../server/services/choose-blend';
+import { chooseBlend } from '../../../../server/oils/choose-blend';
 
 export const PUT = endpoint(async (context) => {
   const { db, actor, session } = context.locals;

@@ -1,7 +1,7 @@
 import { BookingChangeInput } from '../../../../contracts/record';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
-import { cancelVisit, moveVisit } from '../../../../server/services/booking';
+import { cancelVisit, moveVisit } from '../../../../server/booking/booking';
 
 export const PUT = endpoint(async (context) => {
   const input = await readBody(context.request, BookingChangeInput);

@@ -1,7 +1,7 @@
 import { ClosingInput } from '../../../../contracts/closing';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
-import { saveClosing } from '../../../../server/services/close-visit';
+import { saveClosing } from '../../../../server/visits/close-visit';
 
 export const POST = endpoint(async (context) => {
   const input = await readBody(context.request, ClosingInput);

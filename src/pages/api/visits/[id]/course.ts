@@ -1,7 +1,7 @@
 import { CourseInput } from '../../../../contracts/record';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
-import { rearrangeCourse } from '../../../../server/services/make-plan';
+import { rearrangeCourse } from '../../../../server/drainage/make-plan';
 
 export const POST = endpoint(async (context) => {
   const input = await readBody(context.request, CourseInput);

@@ -1,7 +1,7 @@
 import { TableEventsInput } from '../../../../contracts/table';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
-import { readTableNow, recordEvents } from '../../../../server/services/record-table';
+import { readTableNow, recordEvents } from '../../../../server/table/record-table';
 
 export const GET = endpoint(async (context) =>
   Response.json(await readTableNow(context.locals.db, idOf(context, 'visit'))),

@@ -1,7 +1,7 @@
 import { HandOverInput } from '../../../../contracts/record';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
-import { handOver } from '../../../../server/services/hand-over';
+import { handOver } from '../../../../server/visits/hand-over';
 
 export const POST = endpoint(async (context) => {
   const input = await readBody(context.request, HandOverInput);

@@ -2,7 +2,7 @@ import { HomeSheetInput } from '../../../../contracts/home';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
 import { notFound } from '../../../../server/http/problem';
-import { makeHomeSheet, readHome } from '../../../../server/services/home-sheets';
+import { makeHomeSheet, readHome } from '../../../../server/home/home-sheets';
 
 export const GET = endpoint(async (context) => {
   const home = await readHome(context.locals.db, idOf(context, 'visit'), context.locals.actor.now);

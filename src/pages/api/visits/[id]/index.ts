@@ -1,6 +1,6 @@
 import { endpoint, idOf } from '../../../../server/http/endpoint';
 import { notFound } from '../../../../server/http/problem';
-import { readVisit } from '../../../../server/services/read-visit';
+import { readVisit } from '../../../../server/visits/read-visit';
 
 export const GET = endpoint(async (context) => {
   const visit = await readVisit(context.locals.db, idOf(context, 'visit'));

@@ -1,7 +1,7 @@
 import { IntakeInput } from '../../../../contracts/record';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
-import { answerIntake } from '../../../../server/services/answer-intake';
+import { answerIntake } from '../../../../server/screening/answer-intake';
 
 export const POST = endpoint(async (context) => {
   const input = await readBody(context.request, IntakeInput);

@@ -1,7 +1,7 @@
 import { TableLeadInput } from '../../../../contracts/table';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
-import { takeLead } from '../../../../server/services/record-table';
+import { takeLead } from '../../../../server/table/record-table';
 
 export const POST = endpoint(async (context) => {
   const { deviceId } = await readBody(context.request, TableLeadInput);

@@ -2,8 +2,8 @@ import { z } from 'zod';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readUpTo } from '../../../../server/http/endpoint';
 import { invalidInput } from '../../../../server/http/problem';
-import { largestFileBytes } from '../../../../server/services/attach-file';
-import { poses, savePhoto } from '../../../../server/services/save-photo';
+import { largestFileBytes } from '../../../../server/clients/attach-file';
+import { poses, savePhoto } from '../../../../server/clients/save-photo';
 
 const Wish = z.object({ pose: z.enum(poses), phase: z.enum(['before', 'after']) });
 

@@ -1,7 +1,7 @@
 import { PlanWishInput } from '../../../../contracts/record';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
-import { makePlan } from '../../../../server/services/make-plan';
+import { makePlan } from '../../../../server/drainage/make-plan';
 
 export const POST = endpoint(async (context) => {
   const input = await readBody(context.request, PlanWishInput);

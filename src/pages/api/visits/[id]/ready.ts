@@ -1,7 +1,7 @@
 import { ReadyInput } from '../../../../contracts/treatment';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
-import { saveReady } from '../../../../server/services/read-room';
+import { saveReady } from '../../../../server/treatments/read-room';
 
 export const PUT = endpoint(async (context) =>
   answer(

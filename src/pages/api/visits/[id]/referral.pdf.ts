@@ -1,7 +1,7 @@
 import { endpoint, idOf } from '../../../../server/http/endpoint';
 import { notFound } from '../../../../server/http/problem';
-import { insertAudit } from '../../../../server/repositories/audit';
-import { printReferral, readReferral } from '../../../../server/services/referral';
+import { insertAudit } from '../../../../server/house/audit.repository';
+import { printReferral, readReferral } from '../../../../server/screening/referral';
 
 export const GET = endpoint(async (context) => {
   const { db, actor } = context.locals;

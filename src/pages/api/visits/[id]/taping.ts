@@ -1,7 +1,7 @@
 import { TapingInput } from '../../../../contracts/record';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
-import { saveTaping } from '../../../../server/services/save-taping';
+import { saveTaping } from '../../../../server/measures/save-taping';
 
 export const POST = endpoint(async (context) => {
   const input = await readBody(context.request, TapingInput);

@@ -1,7 +1,7 @@
 import { TreatmentInput } from '../../../../contracts/treatment';
 import { answer } from '../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../server/http/endpoint';
-import { makeTreatment } from '../../../../server/services/make-treatment';
+import { makeTreatment } from '../../../../server/treatments/make-treatment';
 
 export const POST = endpoint(async (context) =>
   answer(

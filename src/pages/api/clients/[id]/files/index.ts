@@ -1,6 +1,6 @@
 import { answer } from '../../../../../server/http/answer';
 import { endpoint, idOf, readUpTo } from '../../../../../server/http/endpoint';
-import { attachFile, largestFileBytes } from '../../../../../server/services/attach-file';
+import { attachFile, largestFileBytes } from '../../../../../server/clients/attach-file';
 
 /** The body is the file itself; its name stands in the address. */
 export const POST = endpoint(async (context) => {

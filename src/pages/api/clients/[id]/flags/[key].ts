@@ -1,7 +1,7 @@
 import { FlagNoteInput } from '../../../../../contracts/measures';
 import { answer } from '../../../../../server/http/answer';
 import { endpoint, idOf, keyOf, readBody } from '../../../../../server/http/endpoint';
-import { settleFlag } from '../../../../../server/services/raise-flags';
+import { settleFlag } from '../../../../../server/screening/raise-flags';
 
 /** Closes a flag with what was done. */
 export const POST = endpoint(async (context) => {

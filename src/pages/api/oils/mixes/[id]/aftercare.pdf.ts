@@ -1,8 +1,8 @@
 import { printAftercare } from '../../../../../server/exchange/aftercare-pdf';
 import { endpoint, idOf } from '../../../../../server/http/endpoint';
 import { notFound } from '../../../../../server/http/problem';
-import { findHouse } from '../../../../../server/repositories/people';
-import { readMix } from '../../../../../server/services/mix-oils';
+import { findHouse } from '../../../../../server/people/people.repository';
+import { readMix } from '../../../../../server/oils/mix-oils';
 
 export const GET = endpoint(async (context) => {
   const { db, actor } = context.locals;

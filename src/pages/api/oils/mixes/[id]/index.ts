@@ -2,7 +2,7 @@ import { MixCountInput } from '../../../../../contracts/oil-house';
 import { answer } from '../../../../../server/http/answer';
 import { endpoint, idOf, readBody } from '../../../../../server/http/endpoint';
 import { notFound } from '../../../../../server/http/problem';
-import { abandonMix, countMix, finishMix, readMix } from '../../../../../server/services/mix-oils';
+import { abandonMix, countMix, finishMix, readMix } from '../../../../../server/oils/mix-oils';
 
 export const GET = endpoint(async (context) => {
   const mix = await readMix(context.locals.db, idOf(context, 'bottle'), context.locals.actor.now);

@@ -2,7 +2,7 @@ import { labelSizes } from '../../../../../core/oils/label';
 import { printLabel } from '../../../../../server/exchange/label-pdf';
 import { endpoint, idOf } from '../../../../../server/http/endpoint';
 import { invalidFields, notFound, unfeasible } from '../../../../../server/http/problem';
-import { readMix } from '../../../../../server/services/mix-oils';
+import { readMix } from '../../../../../server/oils/mix-oils';
 
 export const GET = endpoint(async (context) => {
   const { locals, url } = context;

@@ -1,6 +1,6 @@
 import { answer } from '../../../../../server/http/answer';
 import { endpoint, idOf, keyOf } from '../../../../../server/http/endpoint';
-import { removeObservation } from '../../../../../server/services/save-observation';
+import { removeObservation } from '../../../../../server/measures/save-observation';
 
 export const DELETE = endpoint(async (context) => {
   const { db, actor } = context.locals;

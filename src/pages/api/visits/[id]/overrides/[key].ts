@@ -1,6 +1,6 @@
 import { answer } from '../../../../../server/http/answer';
 import { endpoint, idOf, keyOf } from '../../../../../server/http/endpoint';
-import { takeBackOverride } from '../../../../../server/services/answer-intake';
+import { takeBackOverride } from '../../../../../server/screening/answer-intake';
 
 export const DELETE = endpoint(async (context) => {
   const { db, actor } = context.locals;

@@ -1,7 +1,7 @@
 import { ClearanceInput } from '../../../../../../contracts/record';
 import { answer } from '../../../../../../server/http/answer';
 import { endpoint, idOf, keyOf, readBody } from '../../../../../../server/http/endpoint';
-import { addClearance } from '../../../../../../server/services/findings';
+import { addClearance } from '../../../../../../server/screening/save-finding';
 
 export const POST = endpoint(async (context) => {
   const input = await readBody(context.request, ClearanceInput);

@@ -1,7 +1,7 @@
 import { FindingChangeInput } from '../../../../../../contracts/record';
 import { answer } from '../../../../../../server/http/answer';
 import { endpoint, idOf, keyOf, readBody } from '../../../../../../server/http/endpoint';
-import { correctFinding, removeFinding } from '../../../../../../server/services/findings';
+import { correctFinding, removeFinding } from '../../../../../../server/screening/save-finding';
 
 export const PUT = endpoint(async (context) => {
   const input = await readBody(context.request, FindingChangeInput);

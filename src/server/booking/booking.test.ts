@@ -1,0 +1,132 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import type { VisitInput } from '../../contracts/record';
+import { bookVisit, cancelVisit, moveVisit, proposeTimes } from './booking';
+import { actor, now, openHouse, type TestHouse } from '../shared/test-house';
+import { countOutbox, listReminders, settleReminders } from './reminders';
+
+let house: TestHouse;
+beforeEach(async () => {
+  house = await openHouse();
+});
+
+const at = (day: number, hour: number, minute = 0) => new Date(2026, 10, day, hour, minute).toISOString();
+const wish = (change: Partial<VisitInput> = {}): VisitInput => ({
+  clientId: house.client,
+  therapistId: 1,
+  startsAt: at(26, 10),
+  minutes: 60,
+  focus: ['leg.left'],
+  purpose: 'swelling',
+  ...change,
+});
+const times = async (change: { withStones?: boolean; minutes?: number } = {}) =>
+  (await proposeTimes(house.db, { from: now, minutes: 60, withStones: false, therapistIds: [1], ...change }, now)).map(
+    ({ day, time, warmUpFrom }) => `${day} ${time}${warmUpFrom ? ` from ${warmUpFrom}` : ''}`,
+  );
+
+describe('proposals', () => {
+  it('leave a quarter of an hour after the visit of nine o’clock, and close the day whole', async () => {
+    // 9:00–9:45 is taken and tidied until 10:00; the end of the day is the other place without a gap.
+    expect((await times()).slice(0, 2)).toEqual(['Wed 25 Nov 10:00', 'Wed 25 Nov 17:00']);
+  });
+
+  it('say when stones go into the bath, never before the hours begin', async () => {
+    const proposals = await times({ withStones: true });
+    expect(proposals[0]).toBe('Wed 25 Nov 10:00 from 9:20');
+    expect(proposals.every((text) => !/ 9:[0-3]/.test(text.split(' from ')[0] ?? ''))).toBe(true);
+  });
+
+  it('are none for a visit that is longer than a day', async () => {
+    expect(await times({ minutes: 600 })).toEqual([]);
+  });
+});
+
+describe('booking', () => {
+  it('refuses a time that is taken, an area and a person that are not there, and changes nothing', async () => {
+    const refused = async (change: Partial<VisitInput>) => {
+      const result = await bookVisit(house.db, wish(change), actor);
+      return result.kind === 'refused' ? result.errors.map(({ path }) => path) : result.kind;
+    };
+    expect(await refused({ startsAt: at(25, 9, 30) })).toEqual(['startsAt']);
+    expect(await refused({ focus: ['tail'] })).toEqual(['focus.0']);
+    expect(await refused({ clientId: 99 })).toEqual(['clientId']);
+    expect(await refused({ therapistId: 99 })).toEqual(['therapistId']);
+    expect(await house.db.selectFrom('visit').select('id').execute()).toHaveLength(1);
+  });
+
+  it('books a row all or none', async () => {
+    const taken = await bookVisit(house.db, wish({ startsAt: at(18, 9), repeat: { everyWeeks: 1, times: 3 } }), actor);
+    expect(taken).toMatchObject({ kind: 'refused', errors: [{ path: 'startsAt' }] });
+    const row = await bookVisit(house.db, wish({ repeat: { everyWeeks: 2, times: 3 } }), actor);
+    if (row.kind !== 'saved') throw new Error(row.kind);
+    const starts = await house.db
+      .selectFrom('visit')
+      .select(['starts_at', 'series'])
+      .where('id', 'in', [...row.ids])
+      .orderBy('starts_at')
+      .execute();
+    expect(starts.map((v) => v.starts_at)).toEqual([at(26, 10), at(40, 10), at(54, 10)]);
+    expect(new Set(starts.map((v) => v.series)).size).toBe(1);
+  });
+
+  it('keeps the hour of the house when the clocks change between two visits of a row', async () => {
+    const row = await bookVisit(
+      house.db,
+      wish({ startsAt: new Date(2027, 2, 24, 10).toISOString(), repeat: { everyWeeks: 1, times: 2 } }),
+      actor,
+    );
+    if (row.kind !== 'saved') throw new Error(row.kind);
+    const visits = await house.db
+      .selectFrom('visit')
+      .select('starts_at')
+      .where('id', 'in', [...row.ids])
+      .execute();
+    expect(visits.map((v) => new Date(v.starts_at).getHours())).toEqual([10, 10]);
+  });
+});
+
+describe('moving and cancelling', () => {
+  it('moves the reminder along and counts the change for calendars', async () => {
+    const booked = await bookVisit(house.db, wish(), actor);
+    if (booked.kind !== 'saved') throw new Error(booked.kind);
+    await moveVisit(house.db, booked.id, { startsAt: at(27, 11), therapistId: 2 }, actor);
+    const row = await house.db.selectFrom('visit').selectAll().where('id', '=', booked.id).executeTakeFirstOrThrow();
+    expect(row).toMatchObject({ starts_at: at(27, 11), therapist_id: 2, sequence: 1, moved_from: at(26, 10) });
+    const reminders = (await listReminders(house.db, now)).filter(({ visitId }) => visitId === booked.id);
+    expect(reminders.map(({ state }) => state).sort()).toEqual(['cancelled', 'waiting']);
+    expect(reminders.find(({ state }) => state === 'waiting')?.words).toContain('Friday 27 November at 11:00');
+  });
+
+  it('cancels one of a row, or it and all later ones; never one that has begun', async () => {
+    const row = await bookVisit(house.db, wish({ repeat: { everyWeeks: 1, times: 4 } }), actor);
+    if (row.kind !== 'saved') throw new Error(row.kind);
+    expect(await cancelVisit(house.db, row.ids[0] ?? 0, '', false, actor)).toMatchObject({ cancelled: 1 });
+    expect(await cancelVisit(house.db, row.ids[2] ?? 0, 'ill', true, actor)).toMatchObject({ cancelled: 2 });
+    expect((await cancelVisit(house.db, row.ids[2] ?? 0, '', false, actor)).kind).toBe('not-found');
+    await house.db.updateTable('visit').set({ stage: 'table' }).where('id', '=', house.visit).execute();
+    expect((await cancelVisit(house.db, house.visit, '', false, actor)).kind).toBe('refused');
+    expect((await moveVisit(house.db, house.visit, { startsAt: at(27, 9), therapistId: 1 }, actor)).kind).toBe(
+      'refused',
+    );
+  });
+});
+
+describe('the outbox', () => {
+  it('sends what is due and keeps what went wrong until it is tried again', async () => {
+    await bookVisit(house.db, wish({ startsAt: at(30, 9) }), actor);
+    expect(await countOutbox(house.db, now)).toEqual({ due: 1, failed: 0 });
+    const [first] = await listReminders(house.db, now);
+    await settleReminders(house.db, { kind: 'fail', id: first?.id ?? 0 }, now);
+    expect(await countOutbox(house.db, now)).toEqual({ due: 0, failed: 1 });
+    expect(await settleReminders(house.db, { kind: 'send-due' }, now)).toBe(0);
+    expect(await settleReminders(house.db, { kind: 'send', id: first?.id ?? 0 }, now)).toBe(1);
+    expect((await listReminders(house.db, now)).map(({ state }) => state)).toEqual(['waiting', 'sent']);
+  });
+
+  it('has nothing for a client who can be reached neither way', async () => {
+    await house.db.updateTable('client').set({ phone: '', email: '' }).execute();
+    const before = (await listReminders(house.db, now)).length;
+    await bookVisit(house.db, wish(), actor);
+    expect(await listReminders(house.db, now)).toHaveLength(before);
+  });
+});

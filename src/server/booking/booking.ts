@@ -1,0 +1,251 @@
+import { randomUUID } from 'node:crypto';
+import { addDays, addWeeks, differenceInMinutes, format, parseISO, set, startOfDay } from 'date-fns';
+import { anatomy } from '../../catalogue/anatomy';
+import type { BookingChangeInput, VisitInput } from '../../contracts/record';
+import type { ProposalView } from '../../contracts/client-views';
+import { expandArea } from '../../core/anatomy/areas';
+import { isFree, type Proposal, proposeStarts, type Span } from '../../core/booking/propose';
+import type { FieldError } from '../../core/result';
+import type { Db } from '../db/connection';
+import { findClient } from '../clients/clients.repository';
+import { type StaffMember, findStaff } from '../people/people.repository';
+import { insertAudit } from '../house/audit.repository';
+import { findVisit, insertVisit, listVisits } from '../visits/visits.repository';
+import { foreseeTreatment, unknownChoices } from '../treatments/make-treatment';
+import { readHouseLibrary } from '../library/read-library';
+import { stoneWarmUpMinutes } from '../treatments/room-habits';
+import { dayBounds, isoDay, longDay } from '../shared/house-clock';
+import { cancelReminders, queueReminder } from './reminders';
+import type { Actor, SaveRefusal } from '../shared/saving';
+
+export const tidyMinutes = 15;
+
+const workday: readonly [string, string] = ['9:00', '18:00'];
+
+/** The hours of somebody on a day; undefined when they do not work then. */
+export const hoursOn = (staff: StaffMember, day: Date): Span | undefined => hoursOf(staff, day.getDay() || 7);
+
+/** Days of the week on which somebody does not work: 1 Monday … 7 Sunday. */
+export const daysOffOf = (staff: StaffMember): readonly number[] =>
+  [1, 2, 3, 4, 5, 6, 7].filter((weekday) => !hoursOf(staff, weekday));
+
+function hoursOf(staff: StaffMember, weekday: number): Span | undefined {
+  const isUsual = Object.keys(staff.hours).length === 0;
+  const hours = isUsual ? (weekday === 7 ? undefined : workday) : staff.hours[String(weekday)];
+  return hours && { fromMinute: minuteOf(hours[0]), toMinute: minuteOf(hours[1]) };
+}
+
+function minuteOf(time: string): number {
+  const [hours = 0, minutes = 0] = time.split(':').map(Number);
+  return hours * 60 + minutes;
+}
+
+const timeOf = (minute: number) => `${Math.floor(minute / 60)}:${String(minute % 60).padStart(2, '0')}`;
+
+/** What is taken of a therapist's day, in minutes from midnight of the house's clock. */
+async function takenOn(db: Db, therapistId: number, day: Date, butVisit?: number): Promise<readonly Span[]> {
+  const midnight = startOfDay(day);
+  return (await listVisits(db, ...dayBounds(day)))
+    .filter((visit) => visit.therapist_id === therapistId && visit.id !== butVisit)
+    .map((visit) => {
+      const fromMinute = differenceInMinutes(parseISO(visit.starts_at), midnight);
+      return { fromMinute, toMinute: fromMinute + visit.minutes };
+    });
+}
+
+/** The best free times from a day on: at most two a day and person, over two weeks, until there are enough. */
+export async function proposeTimes(
+  db: Db,
+  wish: {
+    readonly from: Date;
+    readonly minutes: number;
+    readonly withStones: boolean;
+    readonly therapistIds: readonly number[];
+    readonly butVisit?: number;
+  },
+  now: Date,
+  enough = 6,
+): Promise<readonly ProposalView[]> {
+  const found: ProposalView[] = [];
+  for (let ahead = 0; ahead < 14 && found.length < enough; ahead += 1) {
+    const day = addDays(startOfDay(wish.from), ahead);
+    for (const id of wish.therapistIds) {
+      const staff = await findStaff(db, id);
+      const hours = staff && !staff.leftAt ? hoursOn(staff, day) : undefined;
+      if (!staff || !hours) continue;
+      const proposals = proposeStarts(hours, await takenOn(db, id, day, wish.butVisit), {
+        minutes: wish.minutes,
+        tidyMinutes,
+        warmUpMinutes: wish.withStones ? stoneWarmUpMinutes : 0,
+        notBeforeMinute: Math.max(0, differenceInMinutes(now, day) + 1),
+      });
+      found.push(...proposals.slice(0, 2).map((proposal) => viewOf(proposal, day, staff)));
+    }
+  }
+  return found.slice(0, enough).sort((a, b) => (a.startsAt < b.startsAt ? -1 : 1));
+}
+
+function viewOf(proposal: Proposal, day: Date, staff: StaffMember): ProposalView {
+  const at = (minute: number) => set(day, { hours: Math.floor(minute / 60), minutes: minute % 60 });
+  const startsAt = at(proposal.startMinute).toISOString();
+  return {
+    startsAt,
+    date: isoDay(startsAt),
+    day: format(parseISO(startsAt), 'EEE d MMM'),
+    time: timeOf(proposal.startMinute),
+    warmUpFrom: proposal.warmUpFromMinute < proposal.startMinute ? timeOf(proposal.warmUpFromMinute) : null,
+    therapistId: staff.id,
+    therapist: staff.name,
+    why:
+      proposal.gapMinutes === 0
+        ? 'right beside another visit or the end of the day, with time to tidy'
+        : `leaves ${proposal.gapMinutes} free minutes beside it`,
+  };
+}
+
+/** Books a visit, or a row of them. Refused for an unknown client, therapist or area, or when the time is taken. */
+export async function bookVisit(
+  db: Db,
+  input: VisitInput,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved'; readonly id: number; readonly ids: readonly number[] } | SaveRefusal> {
+  const errors: FieldError[] = input.focus.flatMap((id, i) =>
+    expandArea(anatomy, id) ? [] : [{ path: `focus.${i}`, message: `There is no area “${id}”.` }],
+  );
+  const client = await findClient(db, input.clientId);
+  if (!client || client.merged_into !== null) errors.push({ path: 'clientId', message: 'There is no such client.' });
+  const staff = await findStaff(db, input.therapistId);
+  if (!staff || staff.role === 'assistant' || staff.leftAt)
+    errors.push({ path: 'therapistId', message: 'There is no such therapist.' });
+  if (input.holds) errors.push(...unknownChoices(await readHouseLibrary(db), input.holds).map(underHolds));
+  if (errors.length > 0) return { kind: 'refused', errors };
+  const repeats = input.repeat ?? { everyWeeks: 1, times: 1 };
+  const starts = Array.from({ length: repeats.times }, (_, k) =>
+    addWeeks(parseISO(input.startsAt), k * repeats.everyWeeks).toISOString(),
+  );
+  const series = starts.length > 1 ? randomUUID() : null;
+  const { holds, ...booked } = input;
+  const result = await db.transaction().execute(async (trx) => {
+    for (const startsAt of starts) {
+      const taken = await collision(trx, input.therapistId, startsAt, input.minutes);
+      if (taken) return { kind: 'refused', errors: [{ path: 'startsAt', message: taken }] } as const;
+    }
+    const ids: number[] = [];
+    for (const startsAt of starts) {
+      const id = await insertVisit(trx, { ...booked, startsAt }, series);
+      ids.push(id);
+      await queueReminder(trx, id, actor.now);
+      await insertAudit(trx, {
+        at: actor.now.toISOString(),
+        by: actor.therapistId,
+        action: 'visit booked',
+        subject: `visit ${id}`,
+      });
+    }
+    return { kind: 'saved', id: ids[0] ?? 0, ids } as const;
+  });
+  if (result.kind === 'saved' && holds)
+    for (const id of result.ids) await foreseeTreatment(db, id, { ...holds, minutes: input.minutes });
+  return result;
+}
+
+const underHolds = ({ path, message }: FieldError): FieldError => ({ path: `holds.${path}`, message });
+
+/** Why a time cannot be had; undefined when it is free. Only being there twice at once is refused, a short pause is not. */
+async function collision(
+  db: Db,
+  therapistId: number,
+  startsAt: string,
+  minutes: number,
+  butVisit?: number,
+): Promise<string | undefined> {
+  const day = parseISO(startsAt);
+  const start = differenceInMinutes(day, startOfDay(day));
+  const taken = await takenOn(db, therapistId, day, butVisit);
+  return isFree(taken, start, start + minutes, 0)
+    ? undefined
+    : `${longDay(startsAt)}, ${timeOf(start)} is taken: choose another time.`;
+}
+
+/** Moves a visit to another time or therapist; the reminder moves along. */
+export async function moveVisit(
+  db: Db,
+  visitId: number,
+  input: BookingChangeInput,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
+  return db.transaction().execute(async (trx) => {
+    const visit = await findVisit(trx, visitId);
+    if (!visit || visit.cancelled_at !== null) return { kind: 'not-found' } as const;
+    if (visit.stage !== 'ask')
+      return {
+        kind: 'refused',
+        errors: [{ path: 'startsAt', message: 'This visit has begun; it stays where it is.' }],
+      } as const;
+    const staff = await findStaff(trx, input.therapistId);
+    if (!staff || staff.role === 'assistant' || staff.leftAt)
+      return { kind: 'refused', errors: [{ path: 'therapistId', message: 'There is no such therapist.' }] } as const;
+    const taken = await collision(trx, input.therapistId, input.startsAt, visit.minutes, visitId);
+    if (taken) return { kind: 'refused', errors: [{ path: 'startsAt', message: taken }] } as const;
+    const now = actor.now.toISOString();
+    await trx
+      .updateTable('visit')
+      .set({
+        starts_at: input.startsAt,
+        therapist_id: input.therapistId,
+        moved_from: visit.starts_at,
+        sequence: visit.sequence + 1,
+      })
+      .where('id', '=', visitId)
+      .execute();
+    await cancelReminders(trx, visitId, now);
+    await queueReminder(trx, visitId, actor.now);
+    await insertAudit(trx, {
+      at: now,
+      by: actor.therapistId,
+      action: 'visit moved',
+      subject: `visit ${visitId}`,
+      detail: `from ${visit.starts_at}`,
+    });
+    return { kind: 'saved' } as const;
+  });
+}
+
+/** Cancels a visit, or it and all later ones of its row. They stay on record as cancelled. */
+export async function cancelVisit(
+  db: Db,
+  visitId: number,
+  reason: string,
+  withFollowing: boolean,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved'; readonly cancelled: number } | SaveRefusal> {
+  return db.transaction().execute(async (trx) => {
+    const visit = await findVisit(trx, visitId);
+    if (!visit || visit.cancelled_at !== null) return { kind: 'not-found' } as const;
+    if (visit.stage !== 'ask' && visit.stage !== 'stopped')
+      return { kind: 'refused', errors: [{ path: '', message: 'This visit has begun; close it instead.' }] } as const;
+    const now = actor.now.toISOString();
+    let query = trx.selectFrom('visit').select('id').where('cancelled_at', 'is', null).where('stage', '=', 'ask');
+    query =
+      withFollowing && visit.series
+        ? query.where('series', '=', visit.series).where('starts_at', '>=', visit.starts_at)
+        : query.where('id', '=', visitId);
+    const ids = visit.stage === 'stopped' ? [visitId] : (await query.execute()).map(({ id }) => id);
+    for (const id of ids) {
+      await trx
+        .updateTable('visit')
+        .set((eb) => ({ cancelled_at: now, cancel_reason: reason, sequence: eb('sequence', '+', 1) }))
+        .where('id', '=', id)
+        .execute();
+      await cancelReminders(trx, id, now);
+      await insertAudit(trx, {
+        at: now,
+        by: actor.therapistId,
+        action: 'visit cancelled',
+        subject: `visit ${id}`,
+        detail: reason,
+      });
+    }
+    return { kind: 'saved', cancelled: ids.length } as const;
+  });
+}

@@ -1,0 +1,78 @@
+import { randomBytes } from 'node:crypto';
+import ical, { ICalCalendarMethod, ICalEventClass, ICalEventStatus } from 'ical-generator';
+import { addDays } from 'date-fns';
+import type { Db } from '../db/connection';
+import { initialsOf } from '../people/save-staff';
+
+interface Settings {
+  readonly feeds?: Readonly<Record<string, number>>;
+}
+
+async function readSettings(db: Db): Promise<Settings> {
+  const row = await db.selectFrom('house').select('settings_json').executeTakeFirst();
+  return row ? (JSON.parse(row.settings_json) as Settings) : {};
+}
+
+/** The secret address of somebody's calendar; a new one makes the old one useless. */
+export async function feedToken(db: Db, staffId: number, isRenewed: boolean): Promise<string> {
+  const settings = await readSettings(db);
+  const feeds = Object.entries(settings.feeds ?? {});
+  const known = feeds.find(([, id]) => id === staffId)?.[0];
+  if (known && !isRenewed) return known;
+  const token = randomBytes(18).toString('base64url');
+  const kept = feeds.filter(([, id]) => id !== staffId);
+  const next: Settings = { ...settings, feeds: Object.fromEntries([...kept, [token, staffId]]) };
+  await db
+    .updateTable('house')
+    .set({ settings_json: JSON.stringify(next) })
+    .execute();
+  return token;
+}
+
+/** @returns the person whose feed has that token */
+export async function staffOfFeed(db: Db, token: string): Promise<number | undefined> {
+  const { feeds = {} } = await readSettings(db);
+  return Object.hasOwn(feeds, token) ? feeds[token] : undefined;
+}
+
+/**
+ * A therapist's visits as a calendar (RFC 5545), from a month ago on; cancelled ones stay in it as cancelled, so that
+ * programs that follow the feed take them away. Clients are given by initials: calendars travel to many devices.
+ */
+export async function writeCalendar(db: Db, staffId: number, now: Date): Promise<string> {
+  const [house, person] = await Promise.all([
+    db.selectFrom('house').select('name').executeTakeFirst(),
+    db.selectFrom('therapist').select(['name', 'room']).where('id', '=', staffId).executeTakeFirst(),
+  ]);
+  const visits = await db
+    .selectFrom('visit')
+    .innerJoin('client', 'client.id', 'visit.client_id')
+    .selectAll('visit')
+    .select('client.name as client')
+    .where('visit.therapist_id', '=', staffId)
+    .where('visit.starts_at', '>=', addDays(now, -31).toISOString())
+    .orderBy('visit.starts_at')
+    .limit(2000)
+    .execute();
+  const calendar = ical({
+    name: `${house?.name ?? 'Visits'}, ${person?.name ?? ''}`,
+    prodId: { company: 'Velvet Stone', product: 'Visits', language: 'EN' },
+    method: ICalCalendarMethod.PUBLISH,
+    ttl: 900,
+  });
+  for (const visit of visits) {
+    const start = new Date(visit.starts_at);
+    calendar.createEvent({
+      id: `visit-${visit.id}@velvet-stone`,
+      sequence: visit.sequence,
+      start,
+      end: new Date(start.getTime() + visit.minutes * 60_000),
+      stamp: now,
+      summary: `${initialsOf(visit.client)}, ${visit.minutes} min`,
+      location: person?.room ?? '',
+      status: visit.cancelled_at ? ICalEventStatus.CANCELLED : ICalEventStatus.CONFIRMED,
+      class: ICalEventClass.PRIVATE,
+    });
+  }
+  return calendar.toString();
+}

@@ -1,0 +1,45 @@
+import { sql } from 'kysely';
+import type { Db } from '../db/connection';
+import { findClient } from './clients.repository';
+import { insertAudit } from '../house/audit.repository';
+import { eraseRows, rowsOfClient } from './whole-client.repository';
+import type { Actor, SaveRefusal } from '../shared/saving';
+
+/** Everything on record of one client as one JSON document, for the client to take along. */
+export async function exportClient(
+  db: Db,
+  clientId: number,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved'; readonly document: object } | SaveRefusal> {
+  if (!(await findClient(db, clientId))) return { kind: 'not-found' };
+  const now = actor.now.toISOString();
+  const record = await rowsOfClient(db, clientId);
+  await insertAudit(db, {
+    at: now,
+    by: actor.therapistId,
+    action: 'client data handed out',
+    subject: `client ${clientId}`,
+  });
+  return { kind: 'saved', document: { format: 'velvet-stone/client', version: 1, madeAt: now, record } };
+}
+
+/** Erases a client for good. Refused unless the name was typed as it stands on the record. */
+export async function eraseClient(
+  db: Db,
+  clientId: number,
+  typedName: string,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
+  const client = await findClient(db, clientId);
+  if (!client) return { kind: 'not-found' };
+  if (typedName.trim() !== client.name)
+    return { kind: 'refused', errors: [{ path: 'name', message: 'Type the name as it stands on the record.' }] };
+  const now = actor.now.toISOString();
+  await db.transaction().execute(async (trx) => {
+    await eraseRows(trx, clientId);
+    await insertAudit(trx, { at: now, by: actor.therapistId, action: 'client erased', subject: `client ${clientId}` });
+  });
+  // The log beside the data file still holds what was written last; it is emptied as well.
+  await sql`pragma wal_checkpoint(truncate)`.execute(db);
+  return { kind: 'saved' };
+}

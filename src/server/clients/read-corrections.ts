@@ -1,0 +1,139 @@
+import type { ClientInput } from '../../contracts/record';
+import type { CorrectionView } from '../../contracts/client-views';
+import type { Db } from '../db/connection';
+import { listClientVersions } from './clients.repository';
+import { listPastFindings } from '../screening/findings.repository';
+import { listStaff } from '../people/people.repository';
+import { describeFinding } from '../screening/describe-finding';
+import { clockTime, isoDay, shortDay } from '../shared/house-clock';
+
+const fieldNames: Readonly<Partial<Record<keyof ClientInput, string>>> = {
+  name: 'name',
+  bornOn: 'birthday',
+  phone: 'phone',
+  email: 'e-mail',
+  address: 'address',
+  emergencyContact: 'in an emergency',
+  dueOn: 'due date',
+  heightCm: 'height',
+  medicines: 'medicines',
+  note: 'note',
+  likes: 'likes',
+};
+
+/** Everything on a client's record that was changed after it was written, newest first: what it was, who and when. */
+export async function readCorrections(db: Db, clientId: number): Promise<readonly CorrectionView[]> {
+  const [staff, findings, versions, records] = await Promise.all([
+    listStaff(db),
+    listPastFindings(db, clientId),
+    listClientVersions(db, clientId),
+    versionedRecords(db, clientId),
+  ]);
+  const nameOf = (id: number | null) => staff.find((member) => member.id === id)?.name ?? 'the client';
+  const entry = (at: string, by: number | null, what: string, was: string, why = ''): CorrectionView => ({
+    at,
+    when: `${shortDay(at)}, ${clockTime(at)}`,
+    by: nameOf(by),
+    what,
+    was,
+    why,
+  });
+  const ofFindings = findings.map((finding) => {
+    const { words } = describeFinding(finding, isoDay(finding.endedAt));
+    const since = finding.sinceOn ? `, since ${finding.sinceOn}` : '';
+    const note = finding.note ? `, “${finding.note}”` : '';
+    const what = finding.replacedBy === null ? 'finding ended' : 'finding corrected';
+    return entry(finding.endedAt, finding.endedBy, what, `${words}${since}${note}`, finding.endReason);
+  });
+  const ofData = versions.map((row, index) => {
+    const before = JSON.parse(row.before_json) as ClientInput;
+    const after = index === 0 ? undefined : (JSON.parse(versions[index - 1]?.before_json ?? '{}') as ClientInput);
+    return entry(row.changed_at, row.changed_by, 'client data changed', changedFields(before, after));
+  });
+  return [...ofFindings, ...ofData, ...records.map((r) => entry(r.at, r.by, r.what, r.was))].sort((a, b) =>
+    a.at < b.at ? 1 : -1,
+  );
+}
+
+/** The fields that a change touched, with what stood there; all that were filled when it is the newest. */
+function changedFields(before: ClientInput, after: ClientInput | undefined): string {
+  const keys = Object.keys(fieldNames) as (keyof ClientInput)[];
+  return keys
+    .filter((key) => !after || JSON.stringify(before[key]) !== JSON.stringify(after[key]))
+    .map((key) => [fieldNames[key], before[key]] as const)
+    .filter(([, value]) => typeof value === 'string' && value !== '')
+    .map(([label, value]) => `${label}: ${String(value).slice(0, 80)}`)
+    .join('; ');
+}
+
+/** Older versions of measurements and closing notes that a newer one has replaced. */
+async function versionedRecords(
+  db: Db,
+  clientId: number,
+): Promise<
+  readonly { readonly at: string; readonly by: number | null; readonly what: string; readonly was: string }[]
+> {
+  const tapings = await db
+    .selectFrom('taping')
+    .innerJoin('taping as next', (join) =>
+      join
+        .onRef('next.visit_id', '=', 'taping.visit_id')
+        .onRef('next.phase', '=', 'taping.phase')
+        .onRef('next.limb', '=', 'taping.limb')
+        .on((eb) => eb('next.version', '=', eb('taping.version', '+', 1))),
+    )
+    .select([
+      'next.recorded_at as at',
+      'next.recorded_by as by',
+      'taping.phase',
+      'taping.affected_json',
+      'taping.reference_json',
+    ])
+    .select('next.affected_json as next_affected')
+    .select('next.reference_json as next_reference')
+    .where('taping.client_id', '=', clientId)
+    .execute();
+  const closings = await db
+    .selectFrom('closing')
+    .innerJoin('visit', 'visit.id', 'closing.visit_id')
+    .innerJoin('closing as next', (join) =>
+      join
+        .onRef('next.visit_id', '=', 'closing.visit_id')
+        .on((eb) => eb('next.version', '=', eb('closing.version', '+', 1))),
+    )
+    .select(['next.recorded_at as at', 'next.recorded_by as by', 'closing.comfort', 'closing.redness', 'closing.note'])
+    .where('visit.client_id', '=', clientId)
+    .where((eb) => eb.or([eb('closing.note', '!=', ''), eb('closing.comfort', 'is not', null)]))
+    .execute();
+  return [
+    // Typing a run saves after each number; only numbers that were there and changed are corrections.
+    ...tapings.flatMap((row) => {
+      const changed = [
+        ...changedNumbers(row.affected_json, row.next_affected),
+        ...changedNumbers(row.reference_json, row.next_reference),
+      ];
+      return changed.length > 0
+        ? [{ at: row.at, by: row.by, what: `tape number changed, ${row.phase}`, was: changed.join(', ') }]
+        : [];
+    }),
+    ...closings.map((row) => ({
+      at: row.at,
+      by: row.by,
+      what: 'closing changed',
+      was: [
+        row.comfort === null ? '' : `comfort ${row.comfort}`,
+        row.redness === null ? '' : `redness ${row.redness}`,
+        row.note.slice(0, 80),
+      ]
+        .filter(Boolean)
+        .join(', '),
+    })),
+  ];
+}
+
+function changedNumbers(before: string, after: string): readonly string[] {
+  const [old, next] = [JSON.parse(before) as (number | null)[], JSON.parse(after) as (number | null)[]];
+  return old.flatMap((value, i) =>
+    value !== null && next[i] !== undefined && next[i] !== value ? [String(value)] : [],
+  );
+}

@@ -1,0 +1,89 @@
+import type { ClientChangeInput, ClientInput } from '../../contracts/record';
+import type { Db } from '../db/connection';
+import { changeClient, findClient, insertClient, setArchived, toClientData } from './clients.repository';
+import { listFindings } from '../screening/findings.repository';
+import { insertAudit } from '../house/audit.repository';
+import type { Actor, SaveRefusal } from '../shared/saving';
+
+export async function addClient(
+  db: Db,
+  input: Pick<ClientInput, 'name'> & Partial<ClientInput>,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved'; readonly id: number }> {
+  const now = actor.now.toISOString();
+  return db.transaction().execute(async (trx) => {
+    const id = await insertClient(trx, input, now);
+    await insertAudit(trx, { at: now, by: actor.therapistId, action: 'client added', subject: `client ${id}` });
+    return { kind: 'saved', id };
+  });
+}
+
+export type ClientChanged =
+  | { readonly kind: 'saved'; readonly version: number; readonly data: ClientInput }
+  /** Somebody else was quicker: theirs is shown beside ours, and the person decides. */
+  | {
+      readonly kind: 'overtaken';
+      readonly version: number;
+      readonly theirs: ClientInput;
+      readonly by: number | null;
+    }
+  | SaveRefusal;
+
+/** Changes a client's own data; what was there before stays as a version with who and when. */
+export async function correctClient(
+  db: Db,
+  clientId: number,
+  input: ClientChangeInput,
+  actor: Actor,
+): Promise<ClientChanged> {
+  const now = actor.now.toISOString();
+  return db.transaction().execute(async (trx): Promise<ClientChanged> => {
+    const before = await findClient(trx, clientId);
+    if (!before) return { kind: 'not-found' };
+    const { basedOn, ...data } = input;
+    if (before.version !== basedOn)
+      return { kind: 'overtaken', version: before.version, theirs: toClientData(before), by: before.changed_by };
+    const early = await findingBefore(trx, clientId, data.bornOn);
+    if (early)
+      return {
+        kind: 'refused',
+        errors: [{ path: 'bornOn', message: bornTooLate(early) }],
+      };
+    await changeClient(trx, before, data, actor.therapistId, now);
+    await insertAudit(trx, {
+      at: now,
+      by: actor.therapistId,
+      action: 'client data changed',
+      subject: `client ${clientId}`,
+    });
+    return { kind: 'saved', version: basedOn + 1, data };
+  });
+}
+
+export const bornTooLate = (early: string) => `Something on the record happened in ${early}, before this birthday.`;
+
+/** The date of a finding that lies before a birthday, whole years compared with whole years. */
+export async function findingBefore(db: Db, clientId: number, bornOn: string | null): Promise<string | undefined> {
+  if (bornOn === null) return undefined;
+  const findings = await listFindings(db, clientId);
+  return findings
+    .map((finding) => finding.sinceOn)
+    .find((since): since is string => since !== null && since < bornOn.slice(0, since.length));
+}
+
+/** Puts a client aside, or takes them back; everything stays. */
+export async function archiveClient(
+  db: Db,
+  clientId: number,
+  isArchived: boolean,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
+  const now = actor.now.toISOString();
+  return db.transaction().execute(async (trx) => {
+    if (!(await findClient(trx, clientId))) return { kind: 'not-found' } as const;
+    await setArchived(trx, clientId, isArchived ? now : null);
+    const action = isArchived ? 'client archived' : 'client taken back from the archive';
+    await insertAudit(trx, { at: now, by: actor.therapistId, action, subject: `client ${clientId}` });
+    return { kind: 'saved' } as const;
+  });
+}

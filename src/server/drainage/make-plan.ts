@@ -1,0 +1,97 @@
+import { anatomy } from '../../catalogue/anatomy';
+import type { CourseInput, PlanWishInput } from '../../contracts/record';
+import type { PlanView } from '../../contracts/visit-views';
+import { planDrainage, readChosen } from '../../core/drainage/plan';
+import type { FieldError } from '../../core/result';
+import type { Db } from '../db/connection';
+import { listEvents } from '../table/table-events.repository';
+import { insertPlan, latestPlan, setHolds } from '../visits/visits.repository';
+import { caseOf, readVisitFrame, toPlanView } from '../visits/read-visit';
+import { type Actor, type SaveRefusal, advance } from '../shared/saving';
+
+const begun: FieldError = {
+  path: 'plan',
+  message: 'The treatment has begun: the plan stays as it is, so that the record matches what was done.',
+};
+
+/** Plans the visit anew from what is known now; a version that was edited elsewhere is not overwritten. */
+export async function makePlan(
+  db: Db,
+  visitId: number,
+  wish: Omit<PlanWishInput, 'use' | 'refuse'> & Partial<Pick<PlanWishInput, 'use' | 'refuse'>>,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved'; readonly plan: PlanView } | SaveRefusal> {
+  const visit = await readVisitFrame(db, visitId);
+  if (!visit) return { kind: 'not-found' };
+  if (visit.stage === 'stopped')
+    return { kind: 'refused', errors: [{ path: '', message: 'The check stopped this visit: nothing is planned.' }] };
+  if ((await listEvents(db, visitId)).length > 0) return { kind: 'refused', errors: [begun] };
+  const given = caseOf(visit, wish);
+  const read = readChosen(anatomy, given);
+  if (!read.ok) return { kind: 'refused', errors: read.errors };
+  const plan = planDrainage(anatomy, read.value);
+  return db.transaction().execute(async (trx) => {
+    const known = await latestPlan(trx, visitId);
+    if ((known?.version ?? 0) !== wish.basedOn) return { kind: 'edited-elsewhere' } as const;
+    await insertPlan(trx, {
+      visit_id: visitId,
+      version: wish.basedOn + 1,
+      case_json: JSON.stringify(given),
+      plan_json: JSON.stringify(plan),
+      steps_json: JSON.stringify(plan.steps),
+      is_rearranged: 0,
+      reason: '',
+      recorded_at: actor.now.toISOString(),
+      recorded_by: actor.therapistId,
+    });
+    await setHolds(trx, visitId, null);
+    await advance(trx, visitId, visit.stage, 'plan');
+    const saved = await latestPlan(trx, visitId);
+    if (!saved) throw new Error('a plan vanished inside its own transaction');
+    return { kind: 'saved', plan: toPlanView(saved, visit) } as const;
+  });
+}
+
+/** Stores a rearranged course as a new version of the plan. */
+export async function rearrangeCourse(
+  db: Db,
+  visitId: number,
+  input: CourseInput,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved'; readonly plan: PlanView } | SaveRefusal> {
+  const visit = await readVisitFrame(db, visitId);
+  if (!visit) return { kind: 'not-found' };
+  if ((await listEvents(db, visitId)).length > 0) return { kind: 'refused', errors: [begun] };
+  return db.transaction().execute(async (trx) => {
+    const known = await latestPlan(trx, visitId);
+    if (!known || known.version !== input.basedOn) return { kind: 'edited-elsewhere' } as const;
+    const view = toPlanView(known, visit);
+    if (view.treatment)
+      return {
+        kind: 'refused',
+        errors: [{ path: 'order', message: 'This plan is a treatment of several parts: rearrange its parts.' }],
+      } as const;
+    const byId = new Map(view.plan.steps.map((step) => [step.id, step]));
+    const steps = input.order.flatMap((id) => byId.get(id) ?? []);
+    if (steps.length !== input.order.length || new Set(input.order).size !== input.order.length) {
+      return {
+        kind: 'refused',
+        errors: [{ path: 'order', message: 'The course names a step that is not in the plan, or one step twice.' }],
+      } as const;
+    }
+    await insertPlan(trx, {
+      visit_id: visitId,
+      case_json: known.case_json,
+      plan_json: known.plan_json,
+      recorded_by: actor.therapistId,
+      version: known.version + 1,
+      steps_json: JSON.stringify(steps),
+      is_rearranged: 1,
+      reason: input.reason,
+      recorded_at: actor.now.toISOString(),
+    });
+    const saved = await latestPlan(trx, visitId);
+    if (!saved) throw new Error('a plan vanished inside its own transaction');
+    return { kind: 'saved', plan: toPlanView(saved, visit) } as const;
+  });
+}

@@ -1,0 +1,35 @@
+import { screeningBook } from '../../catalogue/screening/screening';
+import type { HouseView } from '../../contracts/house-views';
+import type { Db } from '../db/connection';
+import { findMeasuring } from '../measures/measures.repository';
+import { findHouse, listStaff } from '../people/people.repository';
+import { shortDay } from '../shared/house-clock';
+import { readAudit, type AuditWish } from './read-audit';
+import { readWording } from '../screening/read-ask';
+
+/** What the owner sees to: people, the wording of the consent, and who did what. */
+export async function readHouse(db: Db, wish: AuditWish): Promise<HouseView> {
+  const [house, staff, wording, audit, made, measuring] = await Promise.all([
+    findHouse(db),
+    listStaff(db),
+    readWording(db),
+    readAudit(db, wish),
+    db.selectFrom('consent_wording').select('made_at').orderBy('version', 'desc').executeTakeFirst(),
+    findMeasuring(db),
+  ]);
+  return {
+    name: house?.name ?? '',
+    phone: house?.phone ?? '',
+    people: staff.map(({ hasPassword, hasPin, leftAt, login, ...member }) => ({
+      ...member,
+      login: login ?? '',
+      canSignIn: hasPassword,
+      hasPin,
+      leftOn: leftAt === null ? null : shortDay(leftAt),
+    })),
+    qualifications: screeningBook.qualifications.map(({ id, label }) => ({ id, label })),
+    wording: { ...wording, since: made ? shortDay(made.made_at) : '' },
+    audit,
+    measuring,
+  };
+}

@@ -1,0 +1,177 @@
+import type { ImportPlan, ImportTrouble, ImportView } from '../../contracts/imports';
+import { decodeText } from '../../core/exchange/decode-text';
+import { type GatheredTaping, TapingHeap } from '../../core/exchange/gather-tapings';
+import { missingInPlan, readRow } from '../../core/exchange/measure-rows';
+import { plainContext } from '../../core/swelling/taping-context';
+import type { Db } from '../db/connection';
+import { readTable } from '../exchange/read-table';
+import { insertTapings, type NewTaping } from './tapings.repository';
+import { insertAudit } from '../house/audit.repository';
+import { isoDay } from '../shared/house-clock';
+import { findJob, type Job, openJob, pause, run } from './import-jobs';
+import { type Owner, Owners, troubleWith } from './import-owners';
+import type { Actor, SaveRefusal } from '../shared/saving';
+import { volumeOf } from './taping-volume';
+
+const mostTroubles = 200;
+const breathRows = 2000;
+
+/** Reads and checks a table in the background; nothing is stored yet. */
+export async function startImport(
+  db: Db,
+  bytes: Uint8Array,
+  plan: ImportPlan,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved'; readonly import: ImportView } | SaveRefusal> {
+  const refuse = (path: string, message: string) => ({ kind: 'refused', errors: [{ path, message }] }) as const;
+  if (bytes.length === 0) return refuse('file', 'That file is empty: choose the table that was saved as CSV.');
+  const missing = missingInPlan(plan, plan.clientId !== null);
+  if (missing.length > 0) return refuse('plan', `Say ${missing.join(', ')}.`);
+  const job = openJob(actor);
+  void run(job, () => check(db, job, decodeText(bytes), plan, actor));
+  return { kind: 'saved', import: job.view };
+}
+
+/** Stores what was checked, all of it in one transaction or nothing. */
+export function storeImport(
+  db: Db,
+  id: string,
+  leaveOutTroubled: boolean,
+  actor: Actor,
+): { readonly kind: 'saved'; readonly import: ImportView } | SaveRefusal {
+  const job = findJob(id, actor);
+  if (!job) return { kind: 'not-found' };
+  const refuse = (path: string, message: string) => ({ kind: 'refused', errors: [{ path, message }] }) as const;
+  if (job.view.state !== 'checked') return refuse('', 'This import is not waiting to be stored.');
+  if (job.view.troubleCount > 0 && !leaveOutTroubled)
+    return refuse('leaveOutTroubled', 'Mend the rows in trouble, or say that they are to be left out.');
+  if (job.ready.length === 0) return refuse('', 'There is nothing to bring in.');
+  job.view = { ...job.view, state: 'storing', share: 0 };
+  void run(job, () => store(db, job, actor));
+  return { kind: 'saved', import: job.view };
+}
+
+async function check(db: Db, job: Job, text: string, plan: ImportPlan, actor: Actor): Promise<void> {
+  const troubles: ImportTrouble[] = [];
+  let [troubleCount, row, girths, characters] = [0, 0, 0, 0];
+  let head: readonly string[] = [];
+  const heap = new TapingHeap();
+  const note = (trouble: ImportTrouble) => {
+    troubleCount += 1;
+    if (troubles.length < mostTroubles) troubles.push(trouble);
+  };
+  const today = isoDay(actor.now.toISOString());
+  for (const cells of readTable(text, plan.delimiter)) {
+    row += 1;
+    characters += cells.reduce((sum, cell) => sum + cell.length + 1, 0);
+    if (row === 1 && plan.hasHead) {
+      head = cells;
+      continue;
+    }
+    // An empty line counts as a row, as the spreadsheet counts it, and is left aside.
+    if (cells.every((cell) => cell.trim() === '')) continue;
+    const read = readRow(cells, plan, head);
+    if (!read.ok) note({ row, ...read.trouble });
+    else
+      for (const reading of read.readings) {
+        const trouble =
+          reading.date > today
+            ? { column: 'date', message: `${reading.date} lies in the future.` }
+            : heap.add(reading, row);
+        if (trouble) note({ row, ...trouble });
+        else girths += 1;
+      }
+    if (row % breathRows === 0) await pause(job, { share: Math.min(0.6, (0.6 * characters) / text.length), rows: row });
+  }
+  const gathered = heap.tapings();
+  gathered.troubles.forEach(note);
+  const owners = new Owners(db, plan);
+  const ready: NewTaping[] = [];
+  const sample: ImportView['sample'][number][] = [];
+  const now = actor.now.toISOString();
+  for (const [i, taping] of gathered.tapings.entries()) {
+    const owner = await owners.of(taping);
+    const trouble = 'message' in owner ? owner : troubleWith(taping, owner);
+    if (trouble) note({ row: Math.min(...taping.rows), ...trouble });
+    else if (!('message' in owner)) {
+      const made = toNewTaping(taping, owner, plan, actor.therapistId, now);
+      ready.push(made);
+      if (sample.length < 6)
+        sample.push({
+          client: owner.name,
+          date: taping.date,
+          limb: `${made.taping.side} ${taping.limb}`,
+          points: taping.positionsCm.length,
+          excessMl: made.volume?.excessMl ?? null,
+        });
+    }
+    if (i % 200 === 0) await pause(job, { share: 0.6 + (0.4 * i) / gathered.tapings.length, rows: row });
+  }
+  job.ready = ready;
+  job.view = {
+    ...job.view,
+    state: 'checked',
+    share: 1,
+    rows: row - (plan.hasHead ? 1 : 0),
+    girths,
+    tapings: ready.length,
+    clients: new Set(ready.map(({ clientId }) => clientId)).size,
+    troubles: troubles.sort((a, b) => a.row - b.row),
+    troubleCount,
+    sample,
+  };
+}
+
+function toNewTaping(
+  gathered: GatheredTaping,
+  owner: Owner,
+  plan: ImportPlan,
+  by: number | null,
+  now: string,
+): NewTaping {
+  const sum = (girths: readonly (number | null)[]) => girths.reduce<number>((total, girth) => total + (girth ?? 0), 0);
+  const larger = sum(gathered.left) >= sum(gathered.right) ? 'left' : 'right';
+  const side = plan.swollen === 'larger' ? (owner.side ?? larger) : plan.swollen;
+  const [affected, reference] = side === 'left' ? [gathered.left, gathered.right] : [gathered.right, gathered.left];
+  const taping = {
+    phase: gathered.phase,
+    limb: gathered.limb,
+    side,
+    unit: 'cm' as const,
+    method: owner.settings.method,
+    protocol: '',
+    positions: [...gathered.positionsCm],
+    affected: [...affected],
+    reference: [...reference],
+    second: null,
+    third: null,
+    context: { ...plainContext, ticks: [], confirmed: [] },
+  };
+  return {
+    clientId: owner.id,
+    visitId: null,
+    takenAt: new Date(`${gathered.date}T12:00:00`).toISOString(),
+    version: 1,
+    taping,
+    source: 'import',
+    volume: volumeOf(taping, owner.settings),
+    by,
+    now,
+  };
+}
+
+async function store(db: Db, job: Job, actor: Actor): Promise<void> {
+  const all = job.ready;
+  await db.transaction().execute(async (trx) => {
+    await insertTapings(trx, all, async (done) => pause(job, { share: done / all.length }));
+    await insertAudit(trx, {
+      at: actor.now.toISOString(),
+      by: actor.therapistId,
+      action: 'measures brought in',
+      subject: 'house',
+      detail: `${all.length} tapings of ${job.view.clients} clients`,
+    });
+  });
+  job.ready = [];
+  job.view = { ...job.view, state: 'done', share: 1 };
+}

@@ -1,0 +1,113 @@
+import { shippedProtocols } from '../../catalogue/swelling/protocols.data';
+import type { MeasureView, ObservationView, PhotoView } from '../../contracts/measure-views';
+import type { TapingView } from '../../contracts/visit-views';
+import { judgeRedness } from '../../core/skin/redness';
+import { volumeSettings } from '../../core/swelling/settings';
+import type { Db } from '../db/connection';
+import {
+  findClientMeasuring,
+  findMeasuring,
+  listObservationsOfClient,
+  listOwnProtocols,
+  listPhotos,
+} from './measures.repository';
+import { listTapingsOfClient } from './tapings.repository';
+import { readOwnErrors } from './change-limits';
+import { isoDay, shortDay } from '../shared/house-clock';
+import { readFlags } from '../screening/raise-flags';
+import { readVisit } from '../visits/read-visit';
+import { withVolume } from './taping-volume';
+
+/** All that the Measure view opens with. @returns undefined when there is no such visit */
+export async function readMeasure(db: Db, visitId: number): Promise<MeasureView | undefined> {
+  const visit = await readVisit(db, visitId);
+  if (!visit) return undefined;
+  const clientId = visit.client.id;
+  const [house, client, own, rows, observations, photos, flags] = await Promise.all([
+    findMeasuring(db),
+    findClientMeasuring(db, clientId),
+    listOwnProtocols(db),
+    listTapingsOfClient(db, clientId),
+    listObservationsOfClient(db, clientId),
+    listPhotos(db, clientId),
+    readFlags(db, clientId, visitId),
+  ]);
+  const settings = volumeSettings(house, client);
+  const tapings = rows.map((row) => withVolume(row, settings));
+  const isHere = ({ visitId: of }: { readonly visitId: number | null }) => of === visitId;
+  const past = observations.filter((one) => !isHere(one) && one.takenAt < visit.startsAt);
+  const earlier = tapings.filter((one) => !isHere(one) && one.phase !== 'after' && one.takenAt < visit.startsAt);
+  return {
+    visit,
+    house,
+    client,
+    protocols: [...shippedProtocols, ...own],
+    tapings: tapings.filter(isHere),
+    lastTapings: oneALimb([...earlier].reverse()).map(dated),
+    baselines: baselinesOf(earlier, client.baselineOn).map(dated),
+    observations: observations.filter(isHere),
+    lastObservations: lastOfEach(past),
+    firstObservations: lastOfEach([...past].reverse()),
+    photos: photos.map((photo): PhotoView => ({
+      id: photo.id,
+      fileId: photo.attachmentId,
+      pose: photo.pose,
+      phase: photo.phase,
+      takenAt: photo.takenAt,
+      date: shortDay(photo.takenAt),
+      isOfThisVisit: photo.visitId === visitId,
+    })),
+    flags,
+    ownErrors: await readOwnErrors(db, visit.therapist.id, settings),
+    lastWeight: lastWeightOf(earlier),
+    lastReaction: await readLastReaction(db, clientId, visit.startsAt),
+  };
+}
+
+const dated = (taping: TapingView) => ({ ...taping, date: shortDay(taping.takenAt) });
+
+/** The first of each limb in the order given. */
+function oneALimb(tapings: readonly TapingView[]): readonly TapingView[] {
+  return (['arm', 'leg'] as const).flatMap((limb) => tapings.find((one) => one.limb === limb) ?? []);
+}
+
+/** The starting points: of the day that was chosen, else marked as baseline, else the first of each limb. */
+export function baselinesOf(tapings: readonly TapingView[], chosenOn: string | null): readonly TapingView[] {
+  const rank = (one: TapingView) => (isoDay(one.takenAt) === chosenOn ? 0 : one.phase === 'baseline' ? 1 : 2);
+  return oneALimb([...tapings].sort((a, b) => rank(a) - rank(b) || (a.takenAt < b.takenAt ? -1 : 1)));
+}
+
+/** The last in the list of each kind and place. */
+function lastOfEach(observations: readonly ObservationView[]): readonly ObservationView[] {
+  return [...new Map(observations.map((one) => [`${one.kind} ${one.place ?? ''}`, one])).values()];
+}
+
+function lastWeightOf(tapings: readonly TapingView[]): MeasureView['lastWeight'] {
+  const last = tapings.findLast((one) => one.context.weightKg !== null);
+  return last?.context.weightKg == null ? null : { kg: last.context.weightKg, date: isoDay(last.takenAt) };
+}
+
+const notYet = -1;
+
+/** What the skin did after the last visit, when it was more than expected; null: nothing to say. */
+async function readLastReaction(db: Db, clientId: number, before: string): Promise<string | null> {
+  const row = await db
+    .selectFrom('closing')
+    .innerJoin('visit', 'visit.id', 'closing.visit_id')
+    .select(['closing.redness', 'closing.redness_before', 'closing.fade_minutes', 'visit.starts_at'])
+    .where('visit.client_id', '=', clientId)
+    .where('visit.starts_at', '<', before)
+    .orderBy('visit.starts_at', 'desc')
+    .orderBy('closing.version', 'desc')
+    .limit(1)
+    .executeTakeFirst();
+  if (!row) return null;
+  const verdict = judgeRedness({
+    before: row.redness_before,
+    after: row.redness,
+    fadedAfterMinutes: row.fade_minutes === notYet ? 'not-yet' : row.fade_minutes,
+  });
+  if (verdict !== 'reaction' && verdict !== 'watch') return null;
+  const how = verdict === 'reaction' ? 'The skin reacted strongly' : 'Redness lasted longer than half an hour';
+  return `${how} after the visit of ${shortDay(row.starts_at)}: lighter, cooler, and look again early.`;
+}

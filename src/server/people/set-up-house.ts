@@ -1,0 +1,64 @@
+import type { HouseInput } from '../../contracts/record';
+import { defaultSchool } from '../../core/drainage/case';
+import type { FieldError } from '../../core/result';
+import { passwordTrouble, pinTrouble } from '../../core/sign-in/lockout';
+import { hashSecret } from '../auth/secrets';
+import type { Db } from '../db/connection';
+import { findHouse, insertHouse, insertTherapist, listStaff } from './people.repository';
+import { initialsOf } from './save-staff';
+import type { Actor, SaveRefusal } from '../shared/saving';
+
+/** Whether there is a house, and somebody who can sign in to it; a house of an older version has nobody yet. */
+export async function isHouseOpen(db: Db): Promise<boolean> {
+  return (await findHouse(db)) !== undefined && (await listStaff(db)).some(({ hasPassword }) => hasPassword);
+}
+
+/**
+ * First run on an empty data folder: the house and its owner, who signs in from then on. On a house of an older
+ * version, which knew no sign-in, the owner on record gets name and secrets; everything else stays.
+ */
+export async function setUpHouse(
+  db: Db,
+  input: HouseInput,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved'; readonly ownerId: number } | SaveRefusal> {
+  if (await isHouseOpen(db)) return { kind: 'edited-elsewhere' };
+  const errors: FieldError[] = [];
+  const trouble = passwordTrouble(input.password, input.therapistName);
+  if (trouble) errors.push({ path: 'password', message: trouble });
+  const pin = pinTrouble(input.pin);
+  if (pin) errors.push({ path: 'pin', message: pin });
+  if (errors.length > 0) return { kind: 'refused', errors };
+  const [passwordHash, pinHash] = await Promise.all([hashSecret(input.password), hashSecret(input.pin)]);
+  const secrets = { login: input.login, password_hash: passwordHash, pin_hash: pinHash };
+  const known = (await listStaff(db)).find(({ role, leftAt }) => role === 'owner' && leftAt === null);
+  if (known && (await findHouse(db))) {
+    const qualifications = JSON.stringify([...new Set([...known.qualifications, ...input.qualifications])]);
+    await db
+      .updateTable('therapist')
+      .set({
+        ...secrets,
+        name: input.therapistName,
+        initials: initialsOf(input.therapistName),
+        qualifications_json: qualifications,
+      })
+      .where('id', '=', known.id)
+      .execute();
+    return { kind: 'saved', ownerId: known.id };
+  }
+  return db.transaction().execute(async (trx) => {
+    await insertHouse(trx, { name: input.name, scenario: '', school: defaultSchool }, actor.now.toISOString());
+    const ownerId = await insertTherapist(trx, {
+      name: input.therapistName,
+      initials: initialsOf(input.therapistName),
+      title: 'Owner',
+      room: 'Room 1',
+      qualifications: input.qualifications,
+      role: 'owner',
+      login: input.login,
+      passwordHash,
+      pinHash,
+    });
+    return { kind: 'saved', ownerId } as const;
+  });
+}

@@ -1,0 +1,266 @@
+import { anatomy } from '../../catalogue/anatomy';
+import { spreadTable } from '../../catalogue/oils/spread';
+import { asksAgain } from '../../catalogue/screening/plan-rules';
+import { screeningBook } from '../../catalogue/screening/screening';
+import type { TreatmentInput } from '../../contracts/treatment';
+import type { BlockView, LeftOutView, TreatmentView } from '../../contracts/treatment-views';
+import { sideOf } from '../../core/anatomy/place';
+import { readCase } from '../../core/drainage/case';
+import { type DrainagePlan, planDrainage } from '../../core/drainage/plan';
+import { shortLabel } from '../../core/drainage/wording';
+import type { FaceLine } from '../../core/facial/line';
+import { lineBlocks, linesOfStep, lineWorkId, openLines } from '../../core/facial/line-work';
+import type { Ledger } from '../../core/judgement/judgement';
+import { limitsOver } from '../../core/judgement/visit-limits';
+import { oilNeeds } from '../../core/room/oil-needs';
+import { type RoomHabits, roomList } from '../../core/room/room-list';
+import type { TableStep } from '../../core/table/table-step';
+import { differencesFrom, type GivenTreatment } from '../../core/treatment/compare';
+import { courseViolations } from '../../core/judgement/course-violations';
+import { violationsOf } from '../../core/judgement/violations';
+import { toChecked } from '../../core/treatment/checked';
+import { isDrainageCourse } from '../../core/treatment/drainage-block';
+import type { LeftOut } from '../../core/treatment/left-out';
+import type { Library } from '../../core/library/protocol';
+import { loadOf } from '../../core/treatment/load';
+import type { TreatmentPlan } from '../../core/treatment/plan-treatment';
+import { waysToShorten } from '../../core/treatment/shorten';
+import { treat } from '../../core/treatment/treat';
+import { changeWords, type StepWords, tellStep } from '../../core/treatment/tell';
+import { cautionInWords, placesInWords, reasonInWords } from '../../core/wording/judgement-words';
+import { givenOf } from './given-treatment';
+import { judgementNames, judgeVisit } from '../screening/judge-visit';
+import { type HouseLibrary, labelOfRegion } from '../library/read-library';
+import { caseOf, screenedOf, type VisitRecord } from '../visits/read-visit';
+import { roomHabits } from './room-habits';
+import { rotationsOf, type StoneTray, warmUpOf } from '../stones/rotate-stones';
+
+/** What a treatment is composed from besides the wish: all that is known of the client that matters to it. */
+export interface TreatmentFacts {
+  readonly visit: VisitRecord;
+  readonly lines: readonly FaceLine[];
+  /** What was given before, by kind of work. */
+  readonly ledger: Ledger;
+  /** The last treatment that was given, to compare with. */
+  readonly last: { readonly date: string; readonly given: GivenTreatment } | null;
+  /** The house's stones, how warm it works, and what of the client bears on that. */
+  readonly tray: StoneTray;
+  /** Skin of the client (m²), where height and weight are known. */
+  readonly surfaceM2: number | undefined;
+}
+
+type Wish = Omit<TreatmentInput, 'basedOn' | 'reason'>;
+
+/** Puts all that was chosen into the best order, or the therapist's own, and into the time. */
+export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, wish: Wish) {
+  const { visit, lines } = facts;
+  const judgement = judgeVisit(visit, facts.ledger);
+  const treated = treat(
+    {
+      ...{ anatomy, library, judgement, affected: affectedSide(visit), focus: visit.focus },
+      planFor: (focus, minutes) => planFor(visit, wish, focus, minutes),
+      ownBlocks: ({ id, protocol }) => (protocol === lineWorkId ? lineBlocks(anatomy, library, id, lines) : undefined),
+    },
+    wish,
+  );
+  const { plan, drainage, course } = treated;
+  const isRefused = drainage.blocks.length === 0;
+  const nameOfChoice = (id: string) => {
+    const protocol = wish.choices.find((one) => one.id === id)?.protocol ?? '';
+    return protocol === lineWorkId ? 'The client’s own lines' : (library.protocols.get(protocol)?.name ?? id);
+  };
+  const { blocks, steps } = tellBlocks(plan, course, lines, nameOfChoice);
+  const treatment: TreatmentView = {
+    wish: {
+      choices: wish.choices,
+      minutes: wish.minutes,
+      isShort: wish.isShort,
+      fill: wish.fill,
+      bothSides: wish.bothSides,
+      ...(wish.school ? { school: wish.school } : {}),
+      ...(wish.order ? { order: wish.order } : {}),
+    },
+    blocks,
+    choices: wish.choices.map(({ id, protocol }) => ({
+      id,
+      protocol,
+      name: nameOfChoice(id),
+      isGiven: blocks.some(({ choice }) => choice === id),
+    })),
+    setupSeconds: plan.setupSeconds,
+    lowerBoundSeconds: plan.lowerBoundSeconds,
+    isBestOrder: plan.isBestOrder,
+    totalSeconds: plan.totalSeconds,
+    usualSeconds: plan.usualSeconds,
+    availableSeconds: plan.availableSeconds,
+    fits: plan.fits,
+    shortBySeconds: plan.shortBySeconds,
+    leftOut: [
+      ...(isRefused && drainage.full && drainage.choice !== undefined
+        ? refusedDrainage(drainage.choice, drainage.full)
+        : []),
+      ...leftOutInWords(library, plan.leftOut),
+    ],
+    faults: plan.faults,
+    stepFaults: plan.stepFaults,
+    conflicts: plan.conflicts,
+    rules: plan.rules,
+    proposals: plan.totalSeconds < plan.usualSeconds || !plan.fits ? waysToShorten(treated.judged.blocks) : [],
+    load: loadOf(plan.blocks),
+    room: roomList(
+      anatomy.groups,
+      plan.blocks,
+      plan.start.position,
+      { ...habitsFor(facts.tray, steps), surfaceM2: facts.surfaceM2 },
+      limitsOver(judgement, givenWork(plan.blocks)),
+    ),
+    oil: oilNeeds(anatomy.groups, plan.blocks, spreadTable, facts.surfaceM2),
+    lines,
+    openLines: hasFacial(plan) ? openLines(plan.blocks, lines).map(({ id }) => id) : [],
+    sinceLast: facts.last
+      ? { date: facts.last.date, words: differencesFrom(facts.last.given, givenOf(wish.minutes, blocks, steps)) }
+      : null,
+    screened: screenedOf(visit),
+  };
+  return {
+    /** What the check finds that was written apart from the planner; nothing with any of it is stored. */
+    violations: [
+      ...violationsOf(toChecked(plan.blocks), judgement),
+      ...courseViolations(
+        (course?.steps ?? []).map(({ id, place, toward }) => ({ id, toward, places: place === null ? [] : [place] })),
+        judgement,
+      ),
+    ],
+    treatment,
+    steps,
+    modalities: [...new Set(plan.blocks.map(({ modality }) => modality))],
+    drainage: course ?? drainage.full ?? drainage.planOf(wish.minutes),
+  };
+}
+
+/** The room's habits with what the rotation of this plan takes from the bath, and how long that needs to be warm. */
+function habitsFor(tray: StoneTray, steps: readonly TableStep[]): RoomHabits {
+  const hot = rotationsOf(steps, tray).find(({ isCold }) => !isCold);
+  const warmUp = warmUpOf(tray);
+  if (!hot) return roomHabits;
+  const inPlay = Object.entries(hot.rotation.stonesInPlay).map(([name, count]) => `${count} ${name.replace('-', ' ')}`);
+  return {
+    ...roomHabits,
+    stoneWarmUpMinutes: warmUp ?? roomHabits.stoneWarmUpMinutes,
+    stones: `set it to ${hot.bathC}°: ${inPlay.join(', ')}`,
+  };
+}
+
+/** What is given, as the judgement is asked about it. */
+const givenWork = (blocks: TreatmentPlan['blocks']) =>
+  blocks.map(({ modality, steps }) => ({ modality, places: steps.flatMap(({ places }) => places) }));
+
+const hasFacial = ({ blocks }: TreatmentPlan) => blocks.some(({ modality }) => modality === 'facial-massage');
+
+const stepWords: StepWords = {
+  caution: (reason) => cautionInWords(judgementNames, reason),
+  place: (place) => shortLabel(anatomy, place),
+};
+
+/** Blocks and steps in the words of the table. */
+function tellBlocks(
+  plan: TreatmentPlan,
+  course: DrainagePlan | undefined,
+  lines: readonly FaceLine[],
+  nameOfChoice: (id: string) => string,
+) {
+  const steps: TableStep[] = [];
+  const blocks = plan.blocks.map((block, at): BlockView => {
+    // Asked once where parts of the same kind follow each other.
+    const isBegun = plan.blocks[at - 1]?.modality === block.modality;
+    const again = isBegun
+      ? []
+      : asksAgain(
+          block.modality,
+          block.steps.map(({ technique }) => technique.id),
+        );
+    const words = changeWords(block.changes, block);
+    const setupSeconds = block.changes.reduce((sum, { seconds }) => sum + seconds, 0);
+    const own =
+      block.steps.some(isDrainageCourse) && course
+        ? course.steps.map((step, i): TableStep => ({ ...step, ...(i === 0 ? { changes: words, setupSeconds } : {}) }))
+        : block.steps.map((step, i) =>
+            tellStep(
+              anatomy.groups,
+              block,
+              step,
+              i === 0 ? words : [],
+              labelOfRegion,
+              linesOfStep(step, lines),
+              stepWords,
+            ),
+          );
+    steps.push(...own.map((step, i) => (i === 0 && again.length > 0 ? { ...step, asksAgain: again } : step)));
+    return {
+      id: block.id,
+      choice: block.choice,
+      protocol: block.protocol,
+      name: block.name,
+      of: nameOfChoice(block.choice),
+      position: block.position,
+      hands: block.hands,
+      therapist: block.therapist,
+      side: block.side,
+      changes: block.changes,
+      changeWords: words,
+      startsAt: block.startsAt,
+      seconds: block.seconds,
+      why: block.why,
+      ...(block.hands === 'oiled' ? { oil: block.modality.startsWith('facial') ? 'face' : 'body' } : {}),
+      steps: own.map(({ id }) => id),
+    };
+  });
+  return { blocks, steps };
+}
+
+/** The planner's answer for some of the client's body, in so many minutes. */
+function planFor(visit: VisitRecord, wish: Wish, focus: readonly string[], minutes: number): DrainagePlan {
+  const given = caseOf({ ...visit, focus }, { minutes, fill: false, ...(wish.school ? { school: wish.school } : {}) });
+  const read = readCase(anatomy, given);
+  if (!read.ok) throw new Error(read.errors[0]?.message ?? 'the case cannot be read');
+  return planDrainage(anatomy, read.value);
+}
+
+/** Why the planner's part is not given: the first of its reasons, in its own words. */
+const refusedDrainage = (choice: string, plan: DrainagePlan): readonly LeftOutView[] => [
+  {
+    ...{ choice, block: null, technique: null, places: [], instead: null, rule: plan.reasons[0]?.rule ?? 'no-focus' },
+    what: screeningBook.modalities.get('lymph-drainage')?.label ?? 'lymph drainage',
+    why: plan.reasons[0]?.text ?? reasonInWords(judgementNames, { kind: 'nothing-to-drain', rule: 'no-focus' }),
+  },
+];
+
+/** What is left out, with its name, side and place, its reason, and what is done instead. */
+export const leftOutInWords = (library: Library, list: readonly LeftOut[]): readonly LeftOutView[] =>
+  list.map((one): LeftOutView => {
+    const technique = one.technique === null ? undefined : library.techniques.get(one.technique);
+    const name =
+      technique?.name ?? (one.block === null ? screeningBook.modalities.get(one.modality)?.label : undefined);
+    const isAnywhere = one.technique === null || one.places.length === 0;
+    return {
+      choice: one.choice,
+      block: one.block,
+      technique: one.technique,
+      places: one.places,
+      rule: one.reason.rule,
+      what: isAnywhere ? (name ?? one.blockName) : `${name}: ${placesInWords(anatomy, one.places)}`,
+      why: reasonInWords(judgementNames, one.reason),
+      instead: one.instead === null ? null : (library.techniques.get(one.instead)?.name ?? one.instead),
+    };
+  });
+
+/** The side that was operated on or is swollen, when it is one. */
+function affectedSide(visit: VisitRecord): 'left' | 'right' | null {
+  const sides = new Set(
+    [...visit.findings.flatMap(({ side }) => side ?? []), ...visit.focus.map(sideOf)].filter(
+      (side): side is 'left' | 'right' => side === 'left' || side === 'right',
+    ),
+  );
+  const [only] = sides;
+  return sides.size === 1 && only ? only : null;
+}

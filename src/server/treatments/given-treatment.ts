@@ -1,0 +1,80 @@
+import type { BlockView } from '../../contracts/treatment-views';
+import { anatomy } from '../../catalogue/anatomy';
+import { replay } from '../../core/table/progress';
+import { stepsAfter } from '../../core/table/refit';
+import { type TableStep, titleOf } from '../../core/table/table-step';
+import type { GivenTreatment } from '../../core/treatment/compare';
+import type { Db } from '../db/connection';
+import type { TreatmentHolds } from '../../contracts/treatment';
+import type { TreatmentView } from '../../contracts/treatment-views';
+import { listEvents } from '../table/table-events.repository';
+import { latestPlan } from '../visits/visits.repository';
+import { shortDay } from '../shared/house-clock';
+
+/** The part of an id of block or step that does not depend on which choice it belongs to. */
+const withoutChoice = (id: string) => id.slice(id.indexOf('/') + 1);
+
+/** A treatment as it is compared with another. */
+export function givenOf(minutes: number, blocks: readonly BlockView[], steps: readonly TableStep[]): GivenTreatment {
+  const byId = new Map(steps.map((step) => [step.id, step]));
+  return {
+    minutes,
+    blocks: blocks.map((block) => ({
+      key: `${block.protocol}/${withoutChoice(block.id)}`,
+      name: block.name,
+      steps: block.steps.flatMap((id) => {
+        const step = byId.get(id);
+        // What the planner worked out is another course each time; only that it was given is compared.
+        return step?.told
+          ? [{ key: withoutChoice(id), title: titleOf(anatomy, step), repetitions: step.repetitions }]
+          : [];
+      }),
+    })),
+  };
+}
+
+export interface LastTreatment {
+  readonly visitId: number;
+  readonly date: string;
+  readonly name: string;
+  readonly minutes: number;
+  readonly holds: TreatmentHolds;
+  readonly given: GivenTreatment;
+}
+
+/** The last treatment of several parts that a client had before a time, as it was given: without what was skipped. */
+export async function lastTreatment(db: Db, clientId: number, before: string): Promise<LastTreatment | null> {
+  const visit = await db
+    .selectFrom('visit')
+    .select(['id', 'starts_at', 'holds_json'])
+    .where('client_id', '=', clientId)
+    .where('starts_at', '<', before)
+    .where('holds_json', '<>', '')
+    .where('stage', 'in', ['close', 'done'])
+    .where('cancelled_at', 'is', null)
+    .orderBy('starts_at', 'desc')
+    .executeTakeFirst();
+  const row = visit && (await latestPlan(db, visit.id));
+  if (!visit || !row) return null;
+  const { treatment } = JSON.parse(row.plan_json) as { treatment?: TreatmentView };
+  if (!treatment) return null;
+  const state = replay(await listEvents(db, visit.id));
+  const planned = stepsAfter(JSON.parse(row.steps_json) as TableStep[], state.change);
+  const given = planned.filter(({ id }) => state.outcomes.get(id)?.state === 'done');
+  const ids = new Set(given.map(({ id }) => id));
+  const { choices, isShort, fill, bothSides, school, minutes } = treatment.wish;
+  return {
+    visitId: visit.id,
+    date: shortDay(visit.starts_at),
+    name: (JSON.parse(visit.holds_json) as { name: string }).name,
+    minutes,
+    holds: { choices, isShort, fill, bothSides, ...(school ? { school } : {}) },
+    given: givenOf(
+      minutes,
+      treatment.blocks
+        .map((block) => ({ ...block, steps: block.steps.filter((id) => ids.has(id)) }))
+        .filter(({ steps }) => steps.length > 0),
+      given,
+    ),
+  };
+}

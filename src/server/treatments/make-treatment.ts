@@ -1,0 +1,129 @@
+import { anatomy } from '../../catalogue/anatomy';
+import type { TreatmentInput } from '../../contracts/treatment';
+import type { PlanView } from '../../contracts/visit-views';
+import { readCase } from '../../core/drainage/case';
+import { lineWorkId } from '../../core/facial/line-work';
+import type { FieldError } from '../../core/result';
+import { titleOf } from '../../core/table/table-step';
+import { workInWords } from '../../core/visit/words';
+import type { Db } from '../db/connection';
+import { listEvents } from '../table/table-events.repository';
+import { insertPlan, latestPlan, setHolds } from '../visits/visits.repository';
+import { AgainstJudgement, violationErrors } from './against-judgement';
+import { composeTreatment } from './compose-treatment';
+import { type HouseLibrary, readHouseLibrary } from '../library/read-library';
+import { caseOf, readVisitFrame, toPlanView, type VisitRecord } from '../visits/read-visit';
+import { type Actor, advance, type SaveRefusal } from '../shared/saving';
+import { stonesAgainst } from '../stones/rotate-stones';
+import { readTreatmentFacts } from './treatment-facts';
+import { nameOfHolds, type VisitHolds } from '../visits/visit-holds';
+
+type Saved = { readonly kind: 'saved'; readonly plan: PlanView } | SaveRefusal;
+type Wish = Omit<TreatmentInput, 'basedOn' | 'reason'>;
+
+/** Plans all that was chosen for a visit, or takes the therapist's order of it, as a new version of the plan. */
+export async function makeTreatment(db: Db, visitId: number, input: TreatmentInput, actor: Actor): Promise<Saved> {
+  const visit = await readVisitFrame(db, visitId);
+  if (!visit) return { kind: 'not-found' };
+  if (visit.stage === 'stopped')
+    return { kind: 'refused', errors: [{ path: '', message: 'The check stopped this visit: nothing is planned.' }] };
+  if ((await listEvents(db, visitId)).length > 0)
+    return {
+      kind: 'refused',
+      errors: [{ path: 'plan', message: 'The treatment has begun: the plan stays as it is.' }],
+    };
+  const library = await readHouseLibrary(db);
+  const unknown = unknownChoices(library, input);
+  if (unknown.length > 0) return { kind: 'refused', errors: unknown };
+  const read = readCase(anatomy, drainageCaseOf(visit, input));
+  if (!read.ok) return { kind: 'refused', errors: read.errors };
+  try {
+    return await db.transaction().execute(async (trx) => {
+      const known = await latestPlan(trx, visitId);
+      if ((known?.version ?? 0) !== input.basedOn) return { kind: 'edited-elsewhere' } as const;
+      return { kind: 'saved', plan: await storeTreatment(trx, library, visit, input, actor) } as const;
+    });
+  } catch (error) {
+    if (error instanceof AgainstJudgement) return { kind: 'refused', errors: error.errors };
+    throw error;
+  }
+}
+
+/**
+ * Composes a treatment and stores it as the next version of the visit's plan, inside a transaction of the caller.
+ * @throws AgainstJudgement when the check apart finds anything in it
+ */
+export async function storeTreatment(
+  trx: Db,
+  library: HouseLibrary,
+  visit: VisitRecord,
+  input: TreatmentInput,
+  actor: Actor,
+): Promise<PlanView> {
+  const facts = await readTreatmentFacts(trx, visit);
+  const { treatment, steps, drainage, modalities, violations } = composeTreatment(library, facts, input);
+  const titles = new Map(steps.map((step) => [step.id, titleOf(anatomy, step)]));
+  const against = violationErrors(
+    [...violations, ...stonesAgainst(steps, facts.tray)],
+    'choices',
+    (id) => titles.get(id) ?? id,
+  );
+  if (against.length > 0) throw new AgainstJudgement(against);
+  await insertPlan(trx, {
+    visit_id: visit.id,
+    version: input.basedOn + 1,
+    case_json: JSON.stringify(drainageCaseOf(visit, input)),
+    plan_json: JSON.stringify({ ...drainage, treatment }),
+    steps_json: JSON.stringify(steps),
+    is_rearranged: input.order ? 1 : 0,
+    reason: input.reason,
+    recorded_at: actor.now.toISOString(),
+    recorded_by: actor.therapistId,
+  });
+  await setHolds(trx, visit.id, heldBy(library, visit, input, modalities, treatment));
+  await advance(trx, visit.id, visit.stage, 'plan');
+  const saved = await latestPlan(trx, visit.id);
+  if (!saved) throw new Error('a plan vanished inside its own transaction');
+  return toPlanView(saved, visit);
+}
+
+const drainageCaseOf = (visit: VisitRecord, { minutes, school }: Wish) =>
+  caseOf(visit, { minutes, ...(school ? { school } : {}) });
+
+/** What a visit that has been booked for a treatment will hold, as far as is known before anybody is asked. */
+export async function foreseeTreatment(db: Db, visitId: number, wish: Wish): Promise<void> {
+  const visit = await readVisitFrame(db, visitId);
+  if (!visit) return;
+  const library = await readHouseLibrary(db);
+  const { treatment, modalities } = composeTreatment(library, await readTreatmentFacts(db, visit), wish);
+  await setHolds(db, visitId, heldBy(library, visit, wish, modalities, treatment));
+}
+
+/** Choices of what the house does not have, each with its place; parts that a protocol does not have among them. */
+export function unknownChoices(
+  library: HouseLibrary,
+  { choices }: Pick<TreatmentInput, 'choices'>,
+): readonly FieldError[] {
+  return choices.flatMap(({ protocol, blocks = [] }, i): FieldError[] => {
+    if (protocol === lineWorkId) return [];
+    const known = library.protocols.get(protocol);
+    if (!known)
+      return [{ path: `choices.${i}.protocol`, message: `There is no protocol “${protocol}” in this house.` }];
+    return blocks.flatMap((id, k) =>
+      known.blocks.some((block) => block.id === id)
+        ? []
+        : [{ path: `choices.${i}.blocks.${k}`, message: `“${known.name}” has no part “${id}”.` }],
+    );
+  });
+}
+
+function heldBy(
+  library: HouseLibrary,
+  { focus, purpose }: VisitRecord,
+  { choices, isShort, fill, bothSides, school }: Wish,
+  modalities: readonly string[],
+  { room, oil }: Pick<VisitHolds, 'room' | 'oil'>,
+): VisitHolds {
+  const holds = { choices, isShort, fill, bothSides, ...(school ? { school } : {}) };
+  return { holds, name: nameOfHolds(library, holds, workInWords(anatomy, focus, purpose)), modalities, room, oil };
+}

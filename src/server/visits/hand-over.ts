@@ -1,0 +1,30 @@
+import type { Db } from '../db/connection';
+import { insertAudit } from '../house/audit.repository';
+import { setTherapist } from './visits.repository';
+import { readVisitFrame } from './read-visit';
+import type { Actor, SaveRefusal } from '../shared/saving';
+
+/** Hands a visit over to a colleague, for instance one who holds the qualification that it needs. */
+export async function handOver(
+  db: Db,
+  visitId: number,
+  therapistId: number,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
+  const visit = await readVisitFrame(db, visitId);
+  if (!visit) return { kind: 'not-found' };
+  const exists = await db.selectFrom('therapist').select('id').where('id', '=', therapistId).executeTakeFirst();
+  if (!exists)
+    return { kind: 'refused', errors: [{ path: 'therapistId', message: 'There is no such therapist in this house.' }] };
+  await db.transaction().execute(async (trx) => {
+    await setTherapist(trx, visitId, therapistId);
+    await insertAudit(trx, {
+      at: actor.now.toISOString(),
+      by: actor.therapistId,
+      action: 'visit handed over',
+      subject: `visit ${visitId}`,
+      detail: `therapist ${therapistId}`,
+    });
+  });
+  return { kind: 'saved' };
+}

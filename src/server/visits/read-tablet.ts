@@ -1,0 +1,53 @@
+import { gateRows } from '../../catalogue/screening/intake.data';
+import type { AskView, FeedbackTabletView, TabletView } from '../../contracts/ask-views';
+import type { StageOrEnd } from '../../contracts/people-views';
+import type { Db } from '../db/connection';
+import { findHouse } from '../people/people.repository';
+import { listIntakeAnswers } from '../screening/screening.repository';
+import { listConditions } from '../screening/describe-finding';
+import { readWording } from '../screening/read-ask';
+import { readVisitFrame } from './read-visit';
+import { readVisitBlends } from '../oils/visit-blends';
+
+/** What a client sees on the tablet: plain questions and their own answers. @returns undefined when there is no such visit */
+export async function readTablet(db: Db, visitId: number): Promise<TabletView | undefined> {
+  const [visit, house] = await Promise.all([readVisitFrame(db, visitId), findHouse(db)]);
+  if (!visit) return undefined;
+  const asked = listConditions().filter((condition) => condition.atIntake);
+  const answers = await listIntakeAnswers(db, visit.client.id);
+  const intake: AskView['state']['intake'] = Object.fromEntries([...answers].map(([id, { answer }]) => [id, answer]));
+  return {
+    visitId,
+    firstName: visit.client.name.split(' ')[0] ?? visit.client.name,
+    name: visit.client.name,
+    house: house?.name ?? '',
+    isMinor: visit.client.age !== null && visit.client.age < 18,
+    groups: gateRows.map(([group, ask, suchAs]) => ({
+      group,
+      ask,
+      suchAs,
+      questions: asked.filter((c) => c.group === group).map(({ id, ask: text }) => ({ id, ask: text })),
+    })),
+    intake,
+    wording: await readWording(db),
+  };
+}
+
+/** Stages at which the tablet asks how it was, instead of what is to be known before. */
+const after: readonly StageOrEnd[] = ['table', 'close', 'done'];
+
+/** @returns undefined when the visit has not come to its end, or is not there */
+export async function readFeedbackTablet(db: Db, visitId: number): Promise<FeedbackTabletView | undefined> {
+  const [visit, house, blends] = await Promise.all([
+    readVisitFrame(db, visitId),
+    findHouse(db),
+    readVisitBlends(db, visitId),
+  ]);
+  if (!visit || !after.includes(visit.stage)) return undefined;
+  return {
+    visitId,
+    firstName: visit.client.name.split(' ')[0] ?? visit.client.name,
+    house: house?.name ?? '',
+    isScented: Object.values(blends).some(({ blend }) => blend.parts.length > 0),
+  };
+}
