@@ -75,6 +75,21 @@ export default tseslint.config(
       ],
     },
   },
+  {
+    // Rows are read and written in repositories; everything else asks them.
+    files: ['src/server/**/*.ts', 'src/pages/**/*.ts', 'src/middleware.ts'],
+    ignores: ['**/*.repository.ts', 'src/server/db/**', '**/*.test.ts', '**/*-fixtures.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'CallExpression[callee.property.name=/^(selectFrom|insertInto|updateTable|deleteFrom)$/]',
+          message: 'Queries stand in the repository of their domain.',
+        },
+      ],
+      'no-restricted-imports': ['error', { paths: [{ name: 'kysely', importNames: ['sql'], message: 'As above.' }] }],
+    },
+  },
   { files: ['public/theme.js'], languageOptions: { globals: { document: 'readonly', localStorage: 'readonly' } } },
   {
     files: ['public/offline.js'],

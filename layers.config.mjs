@@ -28,6 +28,25 @@ export function layerOf(path) {
 }
 
 /**
+ * The arrows inside the server: routes → commands and queries of a domain → repositories → database. A repository knows
+ * other repositories, the database and what all domains share; the database knows nothing of the domains.
+ */
+function forbiddenInServer(fromFile, specifier, resolved) {
+  const [from, to] = [kindInServer(fromFile), kindInServer(resolved)];
+  if (from === 'repository' && to === 'domain')
+    return `A repository reads and writes rows, it asks nobody else (“${specifier}”).`;
+  if (from === 'db' && to !== 'db') return `The database knows nothing of the domains (“${specifier}”).`;
+  return undefined;
+}
+
+const kindInServer = (file) => {
+  const path = file.replaceAll('\\', '/');
+  if (/\.repository(\.ts)?$/.test(path)) return 'repository';
+  const folder = /\/src\/server\/([^/]+)/.exec(path)?.[1];
+  return folder === 'db' ? 'db' : folder === 'shared' ? 'shared' : 'domain';
+};
+
+/**
  * The sentence to show when `fromFile` may not import `specifier`, or undefined when it may.
  * `resolved` is the absolute path of a relative import, undefined for a package.
  */
@@ -40,6 +59,7 @@ export function forbiddenArrow(fromFile, specifier, resolved, isTest = /\.(test|
       : `src/${from} may import nothing from outside it, not even “${specifier}”.`;
   }
   const to = layerOf(resolved);
+  if (to === 'server' && from === 'server') return forbiddenInServer(fromFile, specifier, resolved);
   if (to === from) return undefined;
   if (to !== undefined && (arrows[from] ?? []).includes(to)) return undefined;
   return `src/${from} may not import ${to === undefined ? 'from outside src' : `src/${to}`} (“${specifier}”).`;

@@ -39,6 +39,25 @@ describe('the direction of imports', () => {
     expect(layerOf('/x/src/middleware.ts')).toBe('root');
   });
 
+  it('would catch a repository that asks a domain, and a database that knows one', () => {
+    const from = (name: string, to: string) =>
+      forbiddenArrow(path.join(root, 'src/server', name), 'x', path.join(root, 'src/server', to));
+    expect(from('visits/visits.repository.ts', 'visits/read-visit')).toContain('asks nobody else');
+    expect(from('visits/visits.repository.ts', 'people/people.repository')).toBeUndefined();
+    expect(from('visits/visits.repository.ts', 'shared/house-clock')).toBeUndefined();
+    expect(from('db/connection.ts', 'visits/read-visit')).toContain('knows nothing');
+    expect(from('visits/read-day.ts', 'visits/visits.repository')).toBeUndefined();
+  });
+
+  it('keeps queries in repositories, in pages too', () => {
+    const asks = files.filter(
+      (file) =>
+        /\.(selectFrom|insertInto|updateTable|deleteFrom)\(/.test(readFileSync(file, 'utf8')) &&
+        !/repository\.ts$|\.test\.tsx?$|-fixtures\.ts$|src\/server\/db\/|src\/demo\//.test(file),
+    );
+    expect(asks).toEqual([]);
+  });
+
   it('keeps registry hosts and paths of one machine out of what is committed', () => {
     const lock = readFileSync(path.join(root, 'package-lock.json'), 'utf8');
     expect(lock).not.toMatch(/"resolved":/);

@@ -1,6 +1,6 @@
 import { mostWrongPins, waitAfterFailures } from '../../core/sign-in/lockout';
 import type { Db } from '../db/connection';
-import type { StaffMember } from '../people/people.repository';
+import { findLogin, findPinHash, setSignInFailures, type StaffMember } from '../people/people.repository';
 import { changeSession, deleteSession, deleteSessionsOf, findSession } from '../people/sessions.repository';
 import { insertAudit } from '../house/audit.repository';
 import { isSecret } from './secrets';
@@ -13,11 +13,7 @@ export type SignedIn =
 
 /** Login and password against what is stored; after some failures each try has to wait longer, right or wrong. */
 export async function signIn(db: Db, login: string, password: string, now: Date): Promise<SignedIn> {
-  const row = await db
-    .selectFrom('therapist')
-    .select(['id', 'password_hash', 'failed_sign_ins', 'locked_until', 'left_at'])
-    .where('login', '=', login.trim().toLowerCase())
-    .executeTakeFirst();
+  const row = await findLogin(db, login.trim().toLowerCase());
   if (row?.locked_until && row.locked_until > now.toISOString())
     return { kind: 'wait', seconds: Math.ceil((Date.parse(row.locked_until) - now.getTime()) / 1000) };
   const isRight = await isSecret(row?.password_hash ?? null, password);
@@ -25,15 +21,11 @@ export async function signIn(db: Db, login: string, password: string, now: Date)
   if (!isRight) {
     const failures = row.failed_sign_ins + 1;
     const seconds = waitAfterFailures(failures);
-    await db
-      .updateTable('therapist')
-      .set({ failed_sign_ins: failures, locked_until: seconds > 0 ? later(now, seconds) : null })
-      .where('id', '=', row.id)
-      .execute();
+    await setSignInFailures(db, row.id, failures, seconds > 0 ? later(now, seconds) : null);
     await note(db, row.id, 'sign-in refused', now);
     return seconds > 0 ? { kind: 'wait', seconds } : { kind: 'wrong' };
   }
-  await db.updateTable('therapist').set({ failed_sign_ins: 0, locked_until: null }).where('id', '=', row.id).execute();
+  await setSignInFailures(db, row.id, 0, null);
   await deleteSessionsOf(db, null, now.toISOString());
   await note(db, row.id, 'signed in', now);
   return { kind: 'signed-in', token: await openSession(db, row.id, now) };
@@ -55,11 +47,8 @@ export type Unlocked =
 
 /** Opens a locked or handed-over session with the PIN of its person; too many wrong ones end it. */
 export async function unlock(db: Db, session: Session, pin: string): Promise<Unlocked> {
-  const [person, row] = await Promise.all([
-    db.selectFrom('therapist').select('pin_hash').where('id', '=', session.staff.id).executeTakeFirstOrThrow(),
-    findSession(db, session.tokenHash),
-  ]);
-  if (await isSecret(person.pin_hash, pin)) {
+  const [pinHash, row] = await Promise.all([findPinHash(db, session.staff.id), findSession(db, session.tokenHash)]);
+  if (await isSecret(pinHash, pin)) {
     await changeSession(db, session.tokenHash, { locked_at: null, handed_visit_id: null, failed_pins: 0 });
     return { kind: 'open' };
   }

@@ -10,12 +10,13 @@ import type { Db } from '../db/connection';
 import { findClient } from '../clients/clients.repository';
 import { type StaffMember, findStaff } from '../people/people.repository';
 import { insertAudit } from '../house/audit.repository';
-import { findVisit, insertVisit, listVisits } from '../visits/visits.repository';
+import { findVisit, insertVisit, listFollowing, listVisits, moveTo, setCancelled } from '../visits/visits.repository';
 import { foreseeTreatment, unknownChoices } from '../treatments/make-treatment';
 import { readHouseLibrary } from '../library/read-library';
 import { stoneWarmUpMinutes } from '../treatments/room-habits';
 import { dayBounds, isoDay, longDay } from '../shared/house-clock';
-import { cancelReminders, queueReminder } from './reminders';
+import { queueReminder } from './reminders';
+import { cancelReminders } from './reminders.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
 
 export const tidyMinutes = 15;
@@ -188,16 +189,7 @@ export async function moveVisit(
     const taken = await collision(trx, input.therapistId, input.startsAt, visit.minutes, visitId);
     if (taken) return { kind: 'refused', errors: [{ path: 'startsAt', message: taken }] } as const;
     const now = actor.now.toISOString();
-    await trx
-      .updateTable('visit')
-      .set({
-        starts_at: input.startsAt,
-        therapist_id: input.therapistId,
-        moved_from: visit.starts_at,
-        sequence: visit.sequence + 1,
-      })
-      .where('id', '=', visitId)
-      .execute();
+    await moveTo(trx, visit, input);
     await cancelReminders(trx, visitId, now);
     await queueReminder(trx, visitId, actor.now);
     await insertAudit(trx, {
@@ -225,18 +217,9 @@ export async function cancelVisit(
     if (visit.stage !== 'ask' && visit.stage !== 'stopped')
       return { kind: 'refused', errors: [{ path: '', message: 'This visit has begun; close it instead.' }] } as const;
     const now = actor.now.toISOString();
-    let query = trx.selectFrom('visit').select('id').where('cancelled_at', 'is', null).where('stage', '=', 'ask');
-    query =
-      withFollowing && visit.series
-        ? query.where('series', '=', visit.series).where('starts_at', '>=', visit.starts_at)
-        : query.where('id', '=', visitId);
-    const ids = visit.stage === 'stopped' ? [visitId] : (await query.execute()).map(({ id }) => id);
+    const ids = visit.stage === 'stopped' || !withFollowing ? [visitId] : await listFollowing(trx, visit);
     for (const id of ids) {
-      await trx
-        .updateTable('visit')
-        .set((eb) => ({ cancelled_at: now, cancel_reason: reason, sequence: eb('sequence', '+', 1) }))
-        .where('id', '=', id)
-        .execute();
+      await setCancelled(trx, id, reason, now);
       await cancelReminders(trx, id, now);
       await insertAudit(trx, {
         at: now,

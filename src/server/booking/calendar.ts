@@ -2,15 +2,16 @@ import { randomBytes } from 'node:crypto';
 import ical, { ICalCalendarMethod, ICalEventClass, ICalEventStatus } from 'ical-generator';
 import { addDays } from 'date-fns';
 import type { Db } from '../db/connection';
+import { findHouse, findSettings, findStaff, storeSettings } from '../people/people.repository';
 import { initialsOf } from '../people/save-staff';
+import { listForCalendar } from '../visits/visits.repository';
 
 interface Settings {
   readonly feeds?: Readonly<Record<string, number>>;
 }
 
 async function readSettings(db: Db): Promise<Settings> {
-  const row = await db.selectFrom('house').select('settings_json').executeTakeFirst();
-  return row ? (JSON.parse(row.settings_json) as Settings) : {};
+  return JSON.parse(await findSettings(db)) as Settings;
 }
 
 /** The secret address of somebody's calendar; a new one makes the old one useless. */
@@ -22,10 +23,7 @@ export async function feedToken(db: Db, staffId: number, isRenewed: boolean): Pr
   const token = randomBytes(18).toString('base64url');
   const kept = feeds.filter(([, id]) => id !== staffId);
   const next: Settings = { ...settings, feeds: Object.fromEntries([...kept, [token, staffId]]) };
-  await db
-    .updateTable('house')
-    .set({ settings_json: JSON.stringify(next) })
-    .execute();
+  await storeSettings(db, next);
   return token;
 }
 
@@ -40,20 +38,11 @@ export async function staffOfFeed(db: Db, token: string): Promise<number | undef
  * programs that follow the feed take them away. Clients are given by initials: calendars travel to many devices.
  */
 export async function writeCalendar(db: Db, staffId: number, now: Date): Promise<string> {
-  const [house, person] = await Promise.all([
-    db.selectFrom('house').select('name').executeTakeFirst(),
-    db.selectFrom('therapist').select(['name', 'room']).where('id', '=', staffId).executeTakeFirst(),
+  const [house, person, visits] = await Promise.all([
+    findHouse(db),
+    findStaff(db, staffId),
+    listForCalendar(db, staffId, addDays(now, -31).toISOString()),
   ]);
-  const visits = await db
-    .selectFrom('visit')
-    .innerJoin('client', 'client.id', 'visit.client_id')
-    .selectAll('visit')
-    .select('client.name as client')
-    .where('visit.therapist_id', '=', staffId)
-    .where('visit.starts_at', '>=', addDays(now, -31).toISOString())
-    .orderBy('visit.starts_at')
-    .limit(2000)
-    .execute();
   const calendar = ical({
     name: `${house?.name ?? 'Visits'}, ${person?.name ?? ''}`,
     prodId: { company: 'Velvet Stone', product: 'Visits', language: 'EN' },

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { fileTypeFromBuffer } from 'file-type';
 import type { Db } from '../db/connection';
+import { type AttachmentView, deleteAttachment, insertAttachment } from './attachments.repository';
 import { findClient } from './clients.repository';
 import { insertAudit } from '../house/audit.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
@@ -9,14 +10,6 @@ export const largestFileBytes = 10_000_000;
 
 /** What may be kept: pictures and PDF, told by their content, whatever their name says. */
 export const keptTypes: ReadonlySet<string> = new Set(['image/jpeg', 'image/png', 'image/webp', 'application/pdf']);
-
-export interface AttachmentView {
-  readonly id: number;
-  readonly name: string;
-  readonly mediaType: string;
-  readonly bytes: number;
-  readonly addedAt: string;
-}
 
 type Attached = { readonly kind: 'saved'; readonly attachment: AttachmentView } | SaveRefusal;
 
@@ -55,24 +48,20 @@ export async function attachWithin(
   const now = actor.now.toISOString();
   const name = safeName(file.name, type.ext);
   const content = Buffer.from(file.content);
-  const row = await db
-    .insertInto('attachment')
-    .values({
-      client_id: clientId,
-      name,
-      media_type: type.mime,
-      bytes: content.length,
-      sha256: createHash('sha256').update(content).digest('hex'),
-      content,
-      added_at: now,
-      added_by: actor.therapistId,
-    })
-    .returning('id')
-    .executeTakeFirstOrThrow();
+  const id = await insertAttachment(db, {
+    client_id: clientId,
+    name,
+    media_type: type.mime,
+    bytes: content.length,
+    sha256: createHash('sha256').update(content).digest('hex'),
+    content,
+    added_at: now,
+    added_by: actor.therapistId,
+  });
   await insertAudit(db, { at: now, by: actor.therapistId, action: 'file added', subject: `client ${clientId}` });
   return {
     kind: 'saved',
-    attachment: { id: row.id, name, mediaType: type.mime, bytes: content.length, addedAt: now },
+    attachment: { id, name, mediaType: type.mime, bytes: content.length, addedAt: now },
   };
 }
 
@@ -85,49 +74,13 @@ export function safeName(name: string, extension: string): string {
   return `${plain.slice(0, 80) || 'file'}.${extension}`;
 }
 
-export async function listAttachments(db: Db, clientId: number): Promise<readonly AttachmentView[]> {
-  const rows = await db
-    .selectFrom('attachment')
-    .select(['id', 'name', 'media_type', 'bytes', 'added_at'])
-    .where('client_id', '=', clientId)
-    .orderBy('id', 'desc')
-    .execute();
-  return rows.map((row) => ({
-    id: row.id,
-    name: row.name,
-    mediaType: row.media_type,
-    bytes: row.bytes,
-    addedAt: row.added_at,
-  }));
-}
-
-export async function findAttachment(
-  db: Db,
-  clientId: number,
-  id: number,
-): Promise<{ readonly name: string; readonly mediaType: string; readonly content: Buffer } | undefined> {
-  const row = await db
-    .selectFrom('attachment')
-    .selectAll()
-    .where('id', '=', id)
-    .where('client_id', '=', clientId)
-    .executeTakeFirst();
-  return row && { name: row.name, mediaType: row.media_type, content: row.content };
-}
-
 export async function removeAttachment(
   db: Db,
   clientId: number,
   id: number,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
-  await db.deleteFrom('photo').where('attachment_id', '=', id).where('client_id', '=', clientId).execute();
-  const result = await db
-    .deleteFrom('attachment')
-    .where('id', '=', id)
-    .where('client_id', '=', clientId)
-    .executeTakeFirst();
-  if (result.numDeletedRows === 0n) return { kind: 'not-found' };
+  if (!(await deleteAttachment(db, clientId, id))) return { kind: 'not-found' };
   const at = actor.now.toISOString();
   await insertAudit(db, { at, by: actor.therapistId, action: 'file removed', subject: `client ${clientId}` });
   return { kind: 'saved' };

@@ -269,3 +269,17 @@ async function rowsOf(db: Db, ids: readonly number[] | undefined, limit: number)
   const rows = await query.execute();
   return ids ? rows.toSorted((a, b) => ids.indexOf(a.id) - ids.indexOf(b.id)) : rows;
 }
+
+/** Leaves a record as a signpost to the one that it was merged into. */
+export async function setMerged(db: Db, id: number, into: number, now: string): Promise<void> {
+  await db.updateTable('client').set({ merged_into: into, changed_at: now }).where('id', '=', id).execute();
+}
+
+/** The client of that number, or all who are called so; records that were merged into others are none. */
+export const listOwners = (db: Db, which: { readonly id: number } | { readonly name: string }) =>
+  db
+    .selectFrom('client')
+    .select(['id', 'name', 'born_on'])
+    .where((eb) => ('id' in which ? eb('id', '=', which.id) : eb('search_name', '=', plainLetters(which.name))))
+    .where('merged_into', 'is', null)
+    .execute();

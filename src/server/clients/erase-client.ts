@@ -1,5 +1,4 @@
-import { sql } from 'kysely';
-import type { Db } from '../db/connection';
+import { type Db, emptyLog } from '../db/connection';
 import { findClient } from './clients.repository';
 import { insertAudit } from '../house/audit.repository';
 import { eraseRows, rowsOfClient } from './whole-client.repository';
@@ -40,6 +39,6 @@ export async function eraseClient(
     await insertAudit(trx, { at: now, by: actor.therapistId, action: 'client erased', subject: `client ${clientId}` });
   });
   // The log beside the data file still holds what was written last; it is emptied as well.
-  await sql`pragma wal_checkpoint(truncate)`.execute(db);
+  await emptyLog(db);
   return { kind: 'saved' };
 }

@@ -2,7 +2,7 @@ import type { ClientInput } from '../../contracts/record';
 import { nearness } from '../../core/search/nearness';
 import type { Db } from '../db/connection';
 import type { ClientRow } from '../db/schema';
-import { changeClient, findClient, listAlike, toClientData } from './clients.repository';
+import { changeClient, findClient, listAlike, toClientData, setMerged } from './clients.repository';
 import { listFindings } from '../screening/findings.repository';
 import { insertAudit } from '../house/audit.repository';
 import { type Counts, countOf, moveRows } from './whole-client.repository';
@@ -114,7 +114,7 @@ export async function mergeClients(
       return { kind: 'edited-elsewhere' } as const;
     await changeClient(trx, keep, preview.merged, actor.therapistId, now);
     await moveRows(trx, dropId, keepId);
-    await trx.updateTable('client').set({ merged_into: keepId, changed_at: now }).where('id', '=', dropId).execute();
+    await setMerged(trx, dropId, keepId, now);
     await insertAudit(trx, {
       at: now,
       by: actor.therapistId,

@@ -27,7 +27,7 @@ import { listClosingsOfClient } from '../visits/closings.repository';
 import { countStepsOfClient, listVisitsOfClient } from '../visits/visits.repository';
 import { type HomeTick, listTicks } from '../home/home.repository';
 import { listTapingsOfClient } from '../measures/tapings.repository';
-import { listAttachments } from './attach-file';
+import { listAttachments } from './attachments.repository';
 import { describeFinding, listConditions, oilGroupLabel, placeNames } from '../screening/describe-finding';
 import { type ChangeLimits, limitsBy, readChangeLimits } from '../measures/change-limits';
 import { clockTime, isoDay, longDay, shortDay } from '../shared/house-clock';

@@ -1,6 +1,7 @@
 import type { ClientInput } from '../../contracts/record';
 import type { CorrectionView } from '../../contracts/client-views';
 import type { Db } from '../db/connection';
+import { listReplacedClosings, listReplacedTapings } from './corrections.repository';
 import { listClientVersions } from './clients.repository';
 import { listPastFindings } from '../screening/findings.repository';
 import { listStaff } from '../people/people.repository';
@@ -73,38 +74,10 @@ async function versionedRecords(
 ): Promise<
   readonly { readonly at: string; readonly by: number | null; readonly what: string; readonly was: string }[]
 > {
-  const tapings = await db
-    .selectFrom('taping')
-    .innerJoin('taping as next', (join) =>
-      join
-        .onRef('next.visit_id', '=', 'taping.visit_id')
-        .onRef('next.phase', '=', 'taping.phase')
-        .onRef('next.limb', '=', 'taping.limb')
-        .on((eb) => eb('next.version', '=', eb('taping.version', '+', 1))),
-    )
-    .select([
-      'next.recorded_at as at',
-      'next.recorded_by as by',
-      'taping.phase',
-      'taping.affected_json',
-      'taping.reference_json',
-    ])
-    .select('next.affected_json as next_affected')
-    .select('next.reference_json as next_reference')
-    .where('taping.client_id', '=', clientId)
-    .execute();
-  const closings = await db
-    .selectFrom('closing')
-    .innerJoin('visit', 'visit.id', 'closing.visit_id')
-    .innerJoin('closing as next', (join) =>
-      join
-        .onRef('next.visit_id', '=', 'closing.visit_id')
-        .on((eb) => eb('next.version', '=', eb('closing.version', '+', 1))),
-    )
-    .select(['next.recorded_at as at', 'next.recorded_by as by', 'closing.comfort', 'closing.redness', 'closing.note'])
-    .where('visit.client_id', '=', clientId)
-    .where((eb) => eb.or([eb('closing.note', '!=', ''), eb('closing.comfort', 'is not', null)]))
-    .execute();
+  const [tapings, closings] = await Promise.all([
+    listReplacedTapings(db, clientId),
+    listReplacedClosings(db, clientId),
+  ]);
   return [
     // Typing a run saves after each number; only numbers that were there and changed are corrections.
     ...tapings.flatMap((row) => {

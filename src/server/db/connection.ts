@@ -1,7 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import SQLite from 'better-sqlite3';
-import { Kysely, SqliteDialect } from 'kysely';
+import { Kysely, SqliteDialect, sql } from 'kysely';
 import { migrate } from './migrate';
 import type { Database } from './schema';
 
@@ -38,4 +38,9 @@ function rememberStatements(sqlite: SQLite.Database): void {
     known.set(source, statement);
     return statement;
   }) as typeof sqlite.prepare;
+}
+
+/** Empties the log beside the data file into it. */
+export async function emptyLog(db: Db): Promise<void> {
+  await sql`pragma wal_checkpoint(truncate)`.execute(db);
 }

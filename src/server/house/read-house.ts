@@ -4,7 +4,9 @@ import type { Db } from '../db/connection';
 import { findMeasuring } from '../measures/measures.repository';
 import { findHouse, listStaff } from '../people/people.repository';
 import { shortDay } from '../shared/house-clock';
-import { readAudit, type AuditWish } from './read-audit';
+import type { AuditWish } from './audit.repository';
+import { readAudit } from './read-audit';
+import { wordingMadeAt } from '../screening/screening.repository';
 import { readWording } from '../screening/read-ask';
 
 /** What the owner sees to: people, the wording of the consent, and who did what. */
@@ -14,7 +16,7 @@ export async function readHouse(db: Db, wish: AuditWish): Promise<HouseView> {
     listStaff(db),
     readWording(db),
     readAudit(db, wish),
-    db.selectFrom('consent_wording').select('made_at').orderBy('version', 'desc').executeTakeFirst(),
+    wordingMadeAt(db),
     findMeasuring(db),
   ]);
   return {
@@ -28,7 +30,7 @@ export async function readHouse(db: Db, wish: AuditWish): Promise<HouseView> {
       leftOn: leftAt === null ? null : shortDay(leftAt),
     })),
     qualifications: screeningBook.qualifications.map(({ id, label }) => ({ id, label })),
-    wording: { ...wording, since: made ? shortDay(made.made_at) : '' },
+    wording: { ...wording, since: made ? shortDay(made) : '' },
     audit,
     measuring,
   };

@@ -1,10 +1,11 @@
-import { sql } from 'kysely';
 import type { ImportPlan, ImportTrouble } from '../../contracts/imports';
 import type { GatheredTaping } from '../../core/exchange/gather-tapings';
 import { plainLetters } from '../../core/search/nearness';
 import { type VolumeSettings, volumeSettings } from '../../core/swelling/settings';
 import type { Db } from '../db/connection';
+import { listOwners } from '../clients/clients.repository';
 import { findClientMeasuring, findMeasuring } from './measures.repository';
+import { listTapedDays } from './tapings.repository';
 import { isoDay } from '../shared/house-clock';
 
 /** Whose a taping is, and what of theirs it is measured and compared with. */
@@ -38,13 +39,7 @@ export class Owners {
 
   async #find(taping: GatheredTaping): Promise<Owner | Refused> {
     const { clientId } = this.plan;
-    const rows = await this.db
-      .selectFrom('client')
-      .select(['id', 'name', 'born_on'])
-      .$if(clientId !== null, (query) => query.where('id', '=', clientId ?? 0))
-      .$if(clientId === null, (query) => query.where('search_name', '=', plainLetters(taping.client)))
-      .where('merged_into', 'is', null)
-      .execute();
+    const rows = await listOwners(this.db, clientId === null ? { name: taping.client } : { id: clientId });
     const fitting = taping.born === null ? rows : rows.filter((row) => row.born_on === taping.born);
     const [client] = fitting;
     if (!client)
@@ -54,12 +49,7 @@ export class Owners {
     const [house, own, apart] = await Promise.all([
       findMeasuring(this.db),
       findClientMeasuring(this.db, client.id),
-      this.db
-        .selectFrom('taping')
-        .select(['taken_at', 'phase', 'limb'])
-        .where('client_id', '=', client.id)
-        .where('is_latest', '=', sql.lit(1))
-        .execute(),
+      listTapedDays(this.db, client.id),
     ]);
     return {
       id: client.id,

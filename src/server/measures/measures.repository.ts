@@ -287,3 +287,15 @@ export async function insertPhoto(
     .executeTakeFirstOrThrow();
   return row.id;
 }
+
+/** Redness and bruises as they were found at a visit before the work. */
+export const listSkinBefore = (db: Db, visitId: number) =>
+  db
+    .selectFrom('observation')
+    .select(['kind', 'place', 'value_json'])
+    .where('visit_id', '=', visitId)
+    .where('ended_at', 'is', null)
+    .where('phase', '=', 'before')
+    .where('kind', 'in', ['redness', 'bruising'])
+    .orderBy('id')
+    .execute();

@@ -4,6 +4,7 @@ import type { TapingView } from '../../contracts/visit-views';
 import { judgeRedness } from '../../core/skin/redness';
 import { volumeSettings } from '../../core/swelling/settings';
 import type { Db } from '../db/connection';
+import { lastReactionBefore } from '../visits/closings.repository';
 import {
   findClientMeasuring,
   findMeasuring,
@@ -91,16 +92,7 @@ const notYet = -1;
 
 /** What the skin did after the last visit, when it was more than expected; null: nothing to say. */
 async function readLastReaction(db: Db, clientId: number, before: string): Promise<string | null> {
-  const row = await db
-    .selectFrom('closing')
-    .innerJoin('visit', 'visit.id', 'closing.visit_id')
-    .select(['closing.redness', 'closing.redness_before', 'closing.fade_minutes', 'visit.starts_at'])
-    .where('visit.client_id', '=', clientId)
-    .where('visit.starts_at', '<', before)
-    .orderBy('visit.starts_at', 'desc')
-    .orderBy('closing.version', 'desc')
-    .limit(1)
-    .executeTakeFirst();
+  const row = await lastReactionBefore(db, clientId, before);
   if (!row) return null;
   const verdict = judgeRedness({
     before: row.redness_before,

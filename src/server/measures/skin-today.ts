@@ -1,20 +1,13 @@
 import type { ObservationValue } from '../../contracts/measures';
 import type { Irritation } from '../../core/judgement/judgement';
 import type { Db } from '../db/connection';
+import { listSkinBefore } from './measures.repository';
 
 const redEnough = 2;
 
 /** Places found red or bruised at a visit before the work: nothing that stimulates the skin goes there. */
 export async function readIrritated(db: Db, visitId: number): Promise<ReadonlyMap<string, Irritation>> {
-  const rows = await db
-    .selectFrom('observation')
-    .select(['kind', 'place', 'value_json'])
-    .where('visit_id', '=', visitId)
-    .where('ended_at', 'is', null)
-    .where('phase', '=', 'before')
-    .where('kind', 'in', ['redness', 'bruising'])
-    .orderBy('id')
-    .execute();
+  const rows = await listSkinBefore(db, visitId);
   const places = new Map<string, Irritation>();
   for (const { kind, place, value_json } of rows) {
     const { grade } = JSON.parse(value_json) as ObservationValue<'redness'> | ObservationValue<'bruising'>;

@@ -195,3 +195,12 @@ export async function insertTapings(
     await after(Math.min(all.length, from + pack));
   }
 }
+
+/** When, in which phase and on which limb a client was taped. */
+export const listTapedDays = (db: Db, clientId: number) =>
+  db
+    .selectFrom('taping')
+    .select(['taken_at', 'phase', 'limb'])
+    .where('client_id', '=', clientId)
+    .where('is_latest', '=', sql.lit(1))
+    .execute();

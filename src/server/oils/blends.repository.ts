@@ -197,3 +197,35 @@ export async function pourFrom(db: Db, mixId: number, ml: number): Promise<void>
     .where('id', '=', mixId)
     .execute();
 }
+
+/** What a client's nose chose, with the strips in their order. */
+export async function insertSmell(
+  db: Db,
+  {
+    clientId,
+    visitId,
+    strips,
+    chosen,
+  }: {
+    readonly clientId: number;
+    readonly visitId: number;
+    readonly strips: readonly object[];
+    readonly chosen: number | null;
+  },
+  by: number | null,
+  now: string,
+): Promise<number> {
+  const row = await db
+    .insertInto('smell_choice')
+    .values({
+      client_id: clientId,
+      visit_id: visitId,
+      strips_json: JSON.stringify(strips),
+      chosen,
+      done_at: now,
+      done_by: by,
+    })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  return row.id;
+}

@@ -10,7 +10,15 @@ import { adult, reasonsAgainstCarrier } from '../../core/oils/client';
 import { unknownNames } from '../../core/oils/known';
 import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
-import { findMix, insertBlend, listBlends, listVisitBlends, removeBlend, setVisitBlend } from './blends.repository';
+import {
+  findMix,
+  insertBlend,
+  insertSmell,
+  listBlends,
+  listVisitBlends,
+  removeBlend,
+  setVisitBlend,
+} from './blends.repository';
 import { changeClient, findClient, toClientData } from '../clients/clients.repository';
 import { insertAudit } from '../house/audit.repository';
 import { violationErrors } from '../treatments/against-judgement';
@@ -216,18 +224,7 @@ export async function recordSmell(
   const now = actor.now.toISOString();
   const taken = chosen === null ? undefined : strips[chosen];
   return db.transaction().execute(async (trx) => {
-    const row = await trx
-      .insertInto('smell_choice')
-      .values({
-        client_id: record.client.id,
-        visit_id: visitId,
-        strips_json: JSON.stringify(strips),
-        chosen,
-        done_at: now,
-        done_by: actor.therapistId,
-      })
-      .returning('id')
-      .executeTakeFirstOrThrow();
+    const id = await insertSmell(trx, { clientId: record.client.id, visitId, strips, chosen }, actor.therapistId, now);
     if (taken) {
       const area = taken.blend.area === 'face' ? 'face' : 'body';
       await setVisitBlend(
@@ -239,7 +236,7 @@ export async function recordSmell(
       );
       if ((taken.liking ?? 0) >= likedFrom) await addLiked(trx, record.client.id, taken.blend, actor);
     }
-    return { kind: 'saved', id: row.id } as const;
+    return { kind: 'saved', id } as const;
   });
 }
 

@@ -1,6 +1,8 @@
 import type { QualificationId, School } from '../../core/drainage/case';
 import type { TherapistView } from '../../contracts/people-views';
+import type { Updateable } from 'kysely';
 import type { Db } from '../db/connection';
+import type { TherapistTable } from '../db/schema/house';
 import type { TherapistRow } from '../db/schema';
 
 export interface House {
@@ -134,4 +136,53 @@ export async function insertTherapist(
     .returning('id')
     .executeTakeFirstOrThrow();
   return row.id;
+}
+
+/** What a try to sign in is held against. */
+export const findLogin = (db: Db, login: string) =>
+  db
+    .selectFrom('therapist')
+    .select(['id', 'password_hash', 'failed_sign_ins', 'locked_until', 'left_at'])
+    .where('login', '=', login)
+    .executeTakeFirst();
+
+/** How often signing in has failed in a row, and until when nothing more is tried. */
+export async function setSignInFailures(
+  db: Db,
+  id: number,
+  failures: number,
+  lockedUntil: string | null,
+): Promise<void> {
+  await db
+    .updateTable('therapist')
+    .set({ failed_sign_ins: failures, locked_until: lockedUntil })
+    .where('id', '=', id)
+    .execute();
+}
+
+export async function findPinHash(db: Db, id: number): Promise<string | null> {
+  const row = await db.selectFrom('therapist').select('pin_hash').where('id', '=', id).executeTakeFirstOrThrow();
+  return row.pin_hash;
+}
+
+export async function findPasswordHash(db: Db, id: number): Promise<string | null> {
+  const row = await db.selectFrom('therapist').select('password_hash').where('id', '=', id).executeTakeFirst();
+  return row?.password_hash ?? null;
+}
+
+export async function updateTherapist(db: Db, id: number, change: Updateable<TherapistTable>): Promise<void> {
+  await db.updateTable('therapist').set(change).where('id', '=', id).execute();
+}
+
+/** Settings of the house that have no column of their own, as they are stored. */
+export async function findSettings(db: Db): Promise<string> {
+  const row = await db.selectFrom('house').select('settings_json').executeTakeFirst();
+  return row?.settings_json ?? '{}';
+}
+
+export async function storeSettings(db: Db, settings: object): Promise<void> {
+  await db
+    .updateTable('house')
+    .set({ settings_json: JSON.stringify(settings) })
+    .execute();
 }

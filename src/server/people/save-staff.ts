@@ -3,7 +3,7 @@ import { passwordTrouble, pinTrouble } from '../../core/sign-in/lockout';
 import type { FieldError } from '../../core/result';
 import { hashSecret } from '../auth/secrets';
 import type { Db } from '../db/connection';
-import { insertTherapist, listStaff } from './people.repository';
+import { insertTherapist, listStaff, updateTherapist } from './people.repository';
 import { deleteSessionsOf } from './sessions.repository';
 import { insertAudit } from '../house/audit.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
@@ -50,18 +50,14 @@ export async function saveStaff(
     const shared = { name: input.name, title: input.title, room: input.room, role: input.role, login: input.login };
     const initials = initialsOf(input.name);
     const savedId = id ?? (await insertTherapist(trx, { ...shared, initials, qualifications: input.qualifications }));
-    await trx
-      .updateTable('therapist')
-      .set({
-        ...shared,
-        ...secrets,
-        initials,
-        qualifications_json: JSON.stringify(input.qualifications),
-        hours_json: JSON.stringify(input.hours),
-        left_at: input.hasLeft ? (before?.leftAt ?? now) : null,
-      })
-      .where('id', '=', savedId)
-      .execute();
+    await updateTherapist(trx, savedId, {
+      ...shared,
+      ...secrets,
+      initials,
+      qualifications_json: JSON.stringify(input.qualifications),
+      hours_json: JSON.stringify(input.hours),
+      left_at: input.hasLeft ? (before?.leftAt ?? now) : null,
+    });
     // Somebody who has left, or whose password was changed by the owner, is signed out everywhere.
     if (input.hasLeft || (input.password !== '' && savedId !== actor.therapistId))
       await deleteSessionsOf(trx, savedId, now);

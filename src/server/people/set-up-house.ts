@@ -4,7 +4,7 @@ import type { FieldError } from '../../core/result';
 import { passwordTrouble, pinTrouble } from '../../core/sign-in/lockout';
 import { hashSecret } from '../auth/secrets';
 import type { Db } from '../db/connection';
-import { findHouse, insertHouse, insertTherapist, listStaff } from './people.repository';
+import { findHouse, insertHouse, insertTherapist, listStaff, updateTherapist } from './people.repository';
 import { initialsOf } from './save-staff';
 import type { Actor, SaveRefusal } from '../shared/saving';
 
@@ -34,16 +34,12 @@ export async function setUpHouse(
   const known = (await listStaff(db)).find(({ role, leftAt }) => role === 'owner' && leftAt === null);
   if (known && (await findHouse(db))) {
     const qualifications = JSON.stringify([...new Set([...known.qualifications, ...input.qualifications])]);
-    await db
-      .updateTable('therapist')
-      .set({
-        ...secrets,
-        name: input.therapistName,
-        initials: initialsOf(input.therapistName),
-        qualifications_json: qualifications,
-      })
-      .where('id', '=', known.id)
-      .execute();
+    await updateTherapist(db, known.id, {
+      ...secrets,
+      name: input.therapistName,
+      initials: initialsOf(input.therapistName),
+      qualifications_json: qualifications,
+    });
     return { kind: 'saved', ownerId: known.id };
   }
   return db.transaction().execute(async (trx) => {

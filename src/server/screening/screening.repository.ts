@@ -165,3 +165,9 @@ export async function insertConsent(
 export async function listConsents(db: Db, clientId: number): Promise<readonly ConsentRow[]> {
   return db.selectFrom('consent').selectAll().where('client_id', '=', clientId).orderBy('id', 'desc').execute();
 }
+
+/** When the wording of the consent was last changed; null where it is the one that ships. */
+export async function wordingMadeAt(db: Db): Promise<string | null> {
+  const row = await db.selectFrom('consent_wording').select('made_at').orderBy('version', 'desc').executeTakeFirst();
+  return row?.made_at ?? null;
+}

@@ -39,11 +39,7 @@ export async function changeStone(db: Db, id: number, input: StoneInput, actor: 
   const now = actor.now.toISOString();
   return db.transaction().execute(async (trx) => {
     if (!(await updateStone(trx, id, input, now))) return { kind: 'not-found' } as const;
-    if (input.state === 'retired')
-      await trx
-        .insertInto('stone_care')
-        .values({ stone_id: id, what: 'retired', done_at: now, done_by: actor.therapistId })
-        .execute();
+    if (input.state === 'retired') await insertCare(trx, { what: 'retired', stones: [id] }, actor.therapistId, now);
     return { kind: 'saved' } as const;
   });
 }

@@ -77,7 +77,7 @@ export async function updateStone(
 
 export async function insertCare(
   db: Db,
-  { what, stones }: StoneCareInput,
+  { what, stones }: { readonly what: StoneCareInput['what'] | 'retired'; readonly stones: readonly number[] },
   by: number | null,
   now: string,
 ): Promise<void> {

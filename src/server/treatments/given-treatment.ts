@@ -8,7 +8,7 @@ import type { Db } from '../db/connection';
 import type { TreatmentHolds } from '../../contracts/treatment';
 import type { TreatmentView } from '../../contracts/treatment-views';
 import { listEvents } from '../table/table-events.repository';
-import { latestPlan } from '../visits/visits.repository';
+import { lastGivenTreatment, latestPlan } from '../visits/visits.repository';
 import { shortDay } from '../shared/house-clock';
 
 /** The part of an id of block or step that does not depend on which choice it belongs to. */
@@ -44,16 +44,7 @@ export interface LastTreatment {
 
 /** The last treatment of several parts that a client had before a time, as it was given: without what was skipped. */
 export async function lastTreatment(db: Db, clientId: number, before: string): Promise<LastTreatment | null> {
-  const visit = await db
-    .selectFrom('visit')
-    .select(['id', 'starts_at', 'holds_json'])
-    .where('client_id', '=', clientId)
-    .where('starts_at', '<', before)
-    .where('holds_json', '<>', '')
-    .where('stage', 'in', ['close', 'done'])
-    .where('cancelled_at', 'is', null)
-    .orderBy('starts_at', 'desc')
-    .executeTakeFirst();
+  const visit = await lastGivenTreatment(db, clientId, before);
   const row = visit && (await latestPlan(db, visit.id));
   if (!visit || !row) return null;
   const { treatment } = JSON.parse(row.plan_json) as { treatment?: TreatmentView };

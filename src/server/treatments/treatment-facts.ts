@@ -5,6 +5,7 @@ import type { Ledger } from '../../core/judgement/judgement';
 import type { Db } from '../db/connection';
 import { listTicks } from '../home/home.repository';
 import { listObservationsOfClient } from '../measures/measures.repository';
+import { listLedgerVisits } from '../visits/visits.repository';
 import type { TreatmentFacts } from './compose-treatment';
 import { lastTreatment } from './given-treatment';
 import { isoDay } from '../shared/house-clock';
@@ -50,16 +51,8 @@ const hourMs = 3_600_000;
  */
 export async function readLedger(db: Db, visit: Pick<VisitRecord, 'id' | 'client' | 'startsAt'>): Promise<Ledger> {
   const start = new Date(visit.startsAt);
-  const rows = await db
-    .selectFrom('visit')
-    .select(['holds_json', 'starts_at', 'stage'])
-    .where('client_id', '=', visit.client.id)
-    .where('id', '!=', visit.id)
-    .where('starts_at', '<=', visit.startsAt)
-    .where('starts_at', '>', subDays(start, daysOfLedger).toISOString())
-    .where('stage', '!=', 'stopped')
-    .where('cancelled_at', 'is', null)
-    .execute();
+  const asked = { id: visit.id, clientId: visit.client.id, startsAt: visit.startsAt };
+  const rows = await listLedgerVisits(db, asked, subDays(start, daysOfLedger).toISOString());
   const today = isoDay(visit.startsAt);
   const given = rows
     .filter(({ stage, starts_at }) => wasGiven.has(stage) || isoDay(starts_at) === today)

@@ -116,3 +116,16 @@ export async function listClosingsOfClient(db: Db, clientId: number): Promise<Re
     .execute();
   return new Map(rows.map((row) => [row.visit_id, toClosing(row)]));
 }
+
+/** How red the skin was at the last visit before a time, and how long. */
+export const lastReactionBefore = (db: Db, clientId: number, before: string) =>
+  db
+    .selectFrom('closing')
+    .innerJoin('visit', 'visit.id', 'closing.visit_id')
+    .select(['closing.redness', 'closing.redness_before', 'closing.fade_minutes', 'visit.starts_at'])
+    .where('visit.client_id', '=', clientId)
+    .where('visit.starts_at', '<', before)
+    .orderBy('visit.starts_at', 'desc')
+    .orderBy('closing.version', 'desc')
+    .limit(1)
+    .executeTakeFirst();

@@ -1,4 +1,5 @@
 import type { Db } from '../db/connection';
+import { findStaff } from '../people/people.repository';
 import { insertAudit } from '../house/audit.repository';
 import { setTherapist } from './visits.repository';
 import { readVisitFrame } from './read-visit';
@@ -13,8 +14,7 @@ export async function handOver(
 ): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
-  const exists = await db.selectFrom('therapist').select('id').where('id', '=', therapistId).executeTakeFirst();
-  if (!exists)
+  if (!(await findStaff(db, therapistId)))
     return { kind: 'refused', errors: [{ path: 'therapistId', message: 'There is no such therapist in this house.' }] };
   await db.transaction().execute(async (trx) => {
     await setTherapist(trx, visitId, therapistId);

@@ -1,5 +1,4 @@
 import { addDays, format, isSameDay, subMinutes } from 'date-fns';
-import { sql } from 'kysely';
 import type { DayView, DayVisit } from '../../contracts/day-views';
 import type { ClosingView } from '../../contracts/visit-views';
 import type { StageOrEnd, TherapistView } from '../../contracts/people-views';
@@ -10,7 +9,7 @@ import { listFindingsOf, type StoredFinding } from '../screening/findings.reposi
 import { findHouse, listBookable, listTherapists } from '../people/people.repository';
 import { latestClosingsOf } from './closings.repository';
 import { findEndsOf } from '../table/table-events.repository';
-import { countEarlierOf, countVisits, latestAnswers, listVisits } from './visits.repository';
+import { countEarlierOf, countVisits, latestAnswers, listOpenBefore, listVisits } from './visits.repository';
 import { lastTapingBefore } from '../measures/tapings.repository';
 import { clockTime, dayBounds, isoDay, longDay, weekOf } from '../shared/house-clock';
 import { judgeVisitCheck } from '../../core/visit/visit-check';
@@ -239,17 +238,7 @@ const mostLooseEnds = 12;
 
 async function looseEndsOf(db: Db, now: Date): Promise<DayView['looseEnds']> {
   const [today] = dayBounds(now);
-  const rows = await db
-    .selectFrom('visit')
-    .innerJoin('client', 'client.id', 'visit.client_id')
-    .select(['visit.id', 'visit.stage', 'client.name', 'visit.starts_at'])
-    .where('starts_at', '<', today)
-    .where('cancelled_at', 'is', null)
-    // Written out, so that SQLite can use the index over visits that were left open.
-    .where(sql<boolean>`stage not in ('done', 'stopped')`)
-    .orderBy('starts_at', 'desc')
-    .limit(mostLooseEnds)
-    .execute();
+  const rows = await listOpenBefore(db, today, mostLooseEnds);
   return rows.map((row) => ({
     text: `${row.name}: record to finish`,
     what: format(new Date(row.starts_at), 'EEE d MMM'),

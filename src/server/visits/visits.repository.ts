@@ -195,3 +195,102 @@ export async function countStepsOfClient(db: Db, clientId: number): Promise<Read
 export async function insertPlan(db: Db, row: Omit<PlanRow, 'id'>): Promise<void> {
   await db.insertInto('plan').values(row).execute();
 }
+
+/** Moves a visit that has not begun, and counts the change for calendars that follow. */
+export async function moveTo(
+  db: Db,
+  visit: VisitRow,
+  { startsAt, therapistId }: { readonly startsAt: string; readonly therapistId: number },
+): Promise<void> {
+  await db
+    .updateTable('visit')
+    .set({
+      starts_at: startsAt,
+      therapist_id: therapistId,
+      moved_from: visit.starts_at,
+      sequence: visit.sequence + 1,
+    })
+    .where('id', '=', visit.id)
+    .execute();
+}
+
+export async function setCancelled(db: Db, id: number, reason: string, now: string): Promise<void> {
+  await db
+    .updateTable('visit')
+    .set((eb) => ({ cancelled_at: now, cancel_reason: reason, sequence: eb('sequence', '+', 1) }))
+    .where('id', '=', id)
+    .execute();
+}
+
+/** A visit and all later ones of its row that have not begun. */
+export async function listFollowing(db: Db, visit: VisitRow): Promise<readonly number[]> {
+  const rows = await db
+    .selectFrom('visit')
+    .select('id')
+    .where('cancelled_at', 'is', null)
+    .where('stage', '=', 'ask')
+    .where((eb) =>
+      visit.series
+        ? eb.and([eb('series', '=', visit.series), eb('starts_at', '>=', visit.starts_at)])
+        : eb('id', '=', visit.id),
+    )
+    .execute();
+  return rows.map(({ id }) => id);
+}
+
+/** A therapist's visits from a day on, cancelled ones too, with whom they are for. */
+export const listForCalendar = (db: Db, therapistId: number, from: string) =>
+  db
+    .selectFrom('visit')
+    .innerJoin('client', 'client.id', 'visit.client_id')
+    .selectAll('visit')
+    .select('client.name as client')
+    .where('visit.therapist_id', '=', therapistId)
+    .where('visit.starts_at', '>=', from)
+    .orderBy('visit.starts_at')
+    .limit(2000)
+    .execute();
+
+/** The last visit of a client before a time that held a treatment and was given. */
+export const lastGivenTreatment = (db: Db, clientId: number, before: string) =>
+  db
+    .selectFrom('visit')
+    .select(['id', 'starts_at', 'holds_json'])
+    .where('client_id', '=', clientId)
+    .where('starts_at', '<', before)
+    .where('holds_json', '<>', '')
+    .where('stage', 'in', ['close', 'done'])
+    .where('cancelled_at', 'is', null)
+    .orderBy('starts_at', 'desc')
+    .executeTakeFirst();
+
+/** Visits of the same client up to the beginning of this one, as far as they count for how often work is given. */
+export const listLedgerVisits = (
+  db: Db,
+  visit: { readonly id: number; readonly clientId: number; readonly startsAt: string },
+  since: string,
+) =>
+  db
+    .selectFrom('visit')
+    .select(['holds_json', 'starts_at', 'stage'])
+    .where('client_id', '=', visit.clientId)
+    .where('id', '!=', visit.id)
+    .where('starts_at', '<=', visit.startsAt)
+    .where('starts_at', '>', since)
+    .where('stage', '!=', 'stopped')
+    .where('cancelled_at', 'is', null)
+    .execute();
+
+/** Visits before a time whose record is not closed, the latest first. */
+export const listOpenBefore = (db: Db, before: string, limit: number) =>
+  db
+    .selectFrom('visit')
+    .innerJoin('client', 'client.id', 'visit.client_id')
+    .select(['visit.id', 'visit.stage', 'client.name', 'visit.starts_at'])
+    .where('starts_at', '<', before)
+    .where('cancelled_at', 'is', null)
+    // Written out, so that SQLite can use the index over visits that were left open.
+    .where(sql<boolean>`stage not in ('done', 'stopped')`)
+    .orderBy('starts_at', 'desc')
+    .limit(limit)
+    .execute();

@@ -338,7 +338,8 @@ describe('the day', () => {
     expect(day.visits).toMatchObject([
       { id: visit, time: '9:00', stage: 'ask', client: { name: 'Zoë Ahorn', about: 'Left groin nodes removed' } },
     ]);
-    expect(day.visits[0]?.tasks.map((task) => task.done)).toEqual([false, false, false, false]);
+    expect(day.visits[0]?.tasks.map((task) => task.done)).toEqual([false, false, false, false, false]);
+    expect(day.visits[0]?.tasks.map(({ text }) => text).join()).toContain('The check of today:');
     expect(day.looseEnds).toMatchObject([{ text: 'Zoë Ahorn: record to finish' }]);
     expect(day.week.map((d) => d.visits)).toEqual([0, 0, 1, 0, 0, 0, 0]);
     await db.updateTable('visit').set({ cancelled_at: now.toISOString() }).where('id', '!=', visit).execute();

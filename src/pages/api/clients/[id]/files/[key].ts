@@ -1,7 +1,8 @@
 import { answer } from '../../../../../server/http/answer';
 import { endpoint, idOf, keyOf } from '../../../../../server/http/endpoint';
 import { notFound } from '../../../../../server/http/problem';
-import { findAttachment, removeAttachment } from '../../../../../server/clients/attach-file';
+import { removeAttachment } from '../../../../../server/clients/attach-file';
+import { findAttachment } from '../../../../../server/clients/attachments.repository';
 
 /** Served as what it was found to be, with nothing in it allowed to run. */
 export const GET = endpoint(async (context) => {
