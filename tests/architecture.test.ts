@@ -17,6 +17,29 @@ function importsOf(file: string): string[] {
   return ts.preProcessFile(source).importedFiles.map(({ fileName }) => fileName);
 }
 
+/** Ways through a graph that come back to where they began, each once. */
+function circlesIn(ahead: ReadonlyMap<string, readonly string[]>): string[] {
+  const found: string[] = [];
+  const done = new Set<string>();
+  const way: string[] = [];
+  const walk = (at: string): void => {
+    const since = way.indexOf(at);
+    if (since >= 0) {
+      found.push(
+        [...way.slice(since), at].map((file) => (path.isAbsolute(file) ? path.relative(root, file) : file)).join(' → '),
+      );
+      return;
+    }
+    if (done.has(at)) return;
+    way.push(at);
+    for (const next of ahead.get(at) ?? []) walk(next);
+    way.pop();
+    done.add(at);
+  };
+  for (const file of ahead.keys()) walk(file);
+  return found;
+}
+
 describe('the direction of imports', () => {
   it('follows the arrows, in every file, Astro pages too', () => {
     const broken = files.flatMap((file) =>
@@ -26,6 +49,29 @@ describe('the direction of imports', () => {
       }),
     );
     expect(broken).toEqual([]);
+  });
+
+  it('goes in no circle, types included', () => {
+    const known = new Set(files);
+    const ahead = new Map(
+      files.map((file) => [
+        file,
+        importsOf(file).flatMap((specifier) => {
+          const at = path.resolve(path.dirname(file), specifier);
+          return specifier.startsWith('.')
+            ? ['', '.ts', '.tsx'].map((end) => at + end).filter((one) => known.has(one))
+            : [];
+        }),
+      ]),
+    );
+    expect(circlesIn(ahead)).toEqual([]);
+    const circle = new Map([
+      ['a', ['b']],
+      ['b', ['c']],
+      ['c', ['a']],
+      ['d', ['a']],
+    ]);
+    expect(circlesIn(circle)).toEqual(['a → b → c → a']);
   });
 
   it('would catch the core reaching out, be it to a package, another layer or from a nested folder', () => {

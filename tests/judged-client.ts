@@ -9,7 +9,8 @@ import { drainageFindings, type RecordedCondition, screenedDrainage } from '../s
 import { type PresentCondition, type ReadScreening, readScreening } from '../src/core/screening/read-request';
 import { screen } from '../src/core/screening/screen';
 import { type Choice, expandChoices } from '../src/core/treatment/expand';
-import { type Judged, judgeBlocks, type WayRound } from '../src/core/treatment/judge-blocks';
+import { type Judged, judgeBlocks } from '../src/core/treatment/judge-blocks';
+import type { WayRound } from '../src/core/treatment/way-round';
 import { judgementOf } from '../src/core/judgement/from-screening';
 import type { Judgement } from '../src/core/judgement/judgement';
 

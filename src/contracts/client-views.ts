@@ -1,12 +1,10 @@
-import type { PlaceId } from '../core/anatomy/place';
-import type { Purpose } from '../core/drainage/case';
+import type { LastWork } from './last-work';
 import type { Caution } from '../core/screening/cautions';
 import type { VolumeUnit } from '../core/volume-units';
 import type { ClientInput } from './record';
 import type { ClientBrief, PlacedFinding, StageOrEnd, TherapistView } from './people-views';
 import type { ConditionView } from './screening-views';
-import type { TreatmentHolds } from './treatment';
-import type { ClosingView } from './visit-views';
+import type { ClosingView } from './closing-view';
 import type { ConsentView } from './ask-views';
 
 export interface HistoryEntry {
@@ -79,15 +77,6 @@ export interface BookedView {
   readonly therapist: string;
   readonly therapistId: number;
   readonly isSeries: boolean;
-}
-
-export interface LastWork {
-  readonly words: string;
-  readonly focus: readonly PlaceId[];
-  readonly purpose: Purpose;
-  readonly minutes: number;
-  /** What it held beside or instead of drainage. */
-  readonly holds: TreatmentHolds | null;
 }
 
 /** What the front desk may see and change. */

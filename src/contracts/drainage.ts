@@ -2,11 +2,11 @@ import { z } from 'zod';
 import {
   defaultSchool,
   type DrainageCase,
-  findingIds,
   longestVisitMinutes,
   purposes,
   qualificationIds,
 } from '../core/drainage/case';
+import { findingIds } from '../core/drainage/finding';
 import { lyings, stepKinds, turnPlace } from '../core/drainage/step';
 import { decisions, pressures } from '../core/screening/tables';
 

@@ -1,5 +1,6 @@
 import type { PlaceId } from '../core/anatomy/place';
-import type { Finding, QualificationId } from '../core/drainage/case';
+import type { QualificationId } from '../core/drainage/case';
+import type { Finding } from '../core/drainage/finding';
 import type { Locatable } from '../core/screening/tables';
 import type { ClearanceView } from './screening-views';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { markKinds } from '../core/table/marks';
+import { markKinds } from '../core/table/mark-kinds';
 
 export const tableEventKinds = ['start', 'end', 'skip', 'back', 'pause', 'resume', 'refit', 'mark', 'finish'] as const;
 const stepName = z.string().min(1).max(120);

@@ -8,7 +8,6 @@ import type { OrderFault } from '../core/treatment/order';
 import type { BlockRule } from '../core/treatment/rules';
 import type { Proposal } from '../core/treatment/shorten';
 import type { StepFault } from '../core/treatment/within-block';
-import type { VisitView } from './visit-views';
 import type { TreatmentHolds, TreatmentInput } from './treatment';
 
 /** A stretch of the treatment as the plan shows it. */
@@ -116,17 +115,4 @@ export interface OfferedProtocol {
   /** Stones have to be warmed for it. */
   readonly hasHeat: boolean;
   readonly parts: readonly { readonly id: string; readonly name: string; readonly minutes: number }[];
-}
-
-/** What has to be ready before a client comes, with the time of day for each. */
-export interface RoomView {
-  readonly visit: VisitView;
-  readonly items: readonly (RoomItem & {
-    readonly at: string;
-    /** Its id, or its words where a list was stored before ids were kept. */
-    readonly key: string;
-    readonly isReady: boolean;
-    /** Of oil: what is in it, and where it is blended, mixed or poured. */
-    readonly oil?: { readonly words: string; readonly href: string; readonly act: string };
-  })[];
 }

@@ -1,6 +1,7 @@
+import type { ClosingView } from './closing-view';
 import type { MissingGate } from '../core/visit/gates';
 import type { AftercareId } from '../core/visit/aftercare';
-import type { LastWork } from './client-views';
+import type { LastWork } from './last-work';
 import type { VisitBlends } from './oil-views';
 import type { PlaceId } from '../core/anatomy/place';
 import type { DrainageCase, Purpose, School } from '../core/drainage/case';
@@ -14,8 +15,7 @@ import type { TapingContext, TapingPhase } from '../core/swelling/taping-context
 import type { VolumeSettings } from '../core/swelling/settings';
 import type { VolumeMethod } from '../core/swelling/volume';
 import type { VolumeUnit } from '../core/volume-units';
-import type { TableEvent } from '../core/table/progress';
-import type { ClosingInput } from './closing';
+import type { TableEvent } from '../core/table/table-event';
 import type { CheckAnswers } from '../core/visit/visit-check';
 import type { ClientBrief, PlacedFinding, StageOrEnd, TherapistView } from './people-views';
 
@@ -32,10 +32,6 @@ export interface TapingView extends RawTaping, SettledTaping {
   readonly therapistId: number | null;
   /** Computed from the girths; null while too few have been taken. */
   readonly volume: LimbVolume | null;
-}
-
-export interface ClosingView extends Omit<ClosingInput, 'basedOn'> {
-  readonly version: number;
 }
 
 export interface PlanView {

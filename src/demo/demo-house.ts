@@ -1,7 +1,7 @@
 import { addDays, addHours, addYears, set, startOfDay } from 'date-fns';
 import { defaultSchool } from '../core/drainage/case';
 import type { CheckAnswers } from '../core/visit/visit-check';
-import type { TableEvent } from '../core/table/progress';
+import type { TableEvent } from '../core/table/table-event';
 import { spanOf, type TableStep } from '../core/table/table-step';
 import { foreseeTreatment } from '../server/treatments/make-treatment';
 import type { Db } from '../server/db/connection';

@@ -2,7 +2,7 @@ import type { PlacedFinding } from '../contracts/people-views';
 import { anatomy } from '../catalogue/anatomy';
 import type { PlaceId } from '../core/anatomy/place';
 import { findHindrances } from '../core/drainage/hindrance';
-import type { RegionMark, SignMark } from '../ui/body-map/BodyMap';
+import type { RegionMark, SignMark } from '../ui/body-map/map-marks';
 import type { NodeState } from '../ui/body-map/MapNode';
 import type { SignKind } from '../ui/body-map/MapSign';
 

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import type { TableChange } from '../core/table/progress';
+import type { TableChange } from '../core/table/table-event';
 import { type CatchUp, type TableClock, waysToCatchUp } from '../core/table/refit';
 import type { TableStep } from '../core/table/table-step';
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { anatomy } from '../../catalogue/anatomy';
-import { type Finding, readCase } from './case';
+import { readCase } from './case';
+import type { Finding } from './finding';
 import { makeCase, type Wish } from './fixtures';
 
 const read = (focus: readonly string[], wish: Wish = {}) => readCase(anatomy, makeCase(focus, wish));

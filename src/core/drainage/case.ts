@@ -1,3 +1,4 @@
+import type { FindingId, Finding } from './finding';
 import { expandArea } from '../anatomy/areas';
 import { type Anatomy, type PlaceId } from '../anatomy/place';
 import { type FieldError, type Result } from '../result';
@@ -7,21 +8,6 @@ import type { ScreenedDrainage } from './screened';
 
 export const purposes = ['swelling', 'wellness', 'after-procedure', 'sinus', 'puffy-face'] as const;
 export type Purpose = (typeof purposes)[number];
-
-export const regionFindingIds = ['irradiated', 'open-wound', 'port', 'thickened'] as const;
-export const findingIds = [...nodeFindingIds, ...regionFindingIds, 'scar', 'cancer-history'] as const;
-export type FindingId = (typeof findingIds)[number];
-
-/** Something found on this body that changes where fluid may go. */
-export interface Finding {
-  readonly id: FindingId;
-  /** For findings about nodes. */
-  readonly side?: 'left' | 'right' | 'both' | undefined;
-  /** For findings that lie somewhere: territories, and node groups where they are irradiated. */
-  readonly regions?: readonly PlaceId[] | undefined;
-  /** For a scar: pairs of neighbours that it runs between. */
-  readonly crosses?: readonly (readonly PlaceId[])[] | undefined;
-}
 
 /** What a house does where practitioners disagree. */
 export interface School {

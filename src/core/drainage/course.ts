@@ -1,3 +1,4 @@
+import type { DraftStep } from './draft-step';
 import { type Anatomy, getTerritory, limbOf, mirrorOf, nameOf, type PlaceId, sideOf } from '../anatomy/place';
 import type { Pressure } from '../screening/tables';
 import type { ReadCase } from './case';
@@ -12,22 +13,12 @@ import {
   kneeWayRange,
   type Range,
   repetitionRanges,
-  type Step,
   type StepKind,
   thickenedDrainRange,
 } from './step';
 import { type PlacedStep, withTurns } from './turns';
 import { affectedSides, neededGroups, type ReroutedLimb, type Survey } from './survey';
 import { pressureFor, type Why } from './why';
-
-/** A step before its repetitions are fixed. */
-export interface DraftStep extends Omit<Step, 'id' | 'repetitions' | 'seconds' | 'why' | 'cautions'> {
-  /** Put into words only once the course is settled: fitting the time writes many that are thrown away. */
-  readonly because: Why;
-  readonly range: Range;
-  /** Places that a long stroke runs over, its end not counted. */
-  readonly stretches: number;
-}
 
 export interface CourseOptions {
   readonly withReturn: boolean;

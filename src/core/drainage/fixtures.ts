@@ -1,5 +1,6 @@
 import type { Anatomy } from '../anatomy/place';
-import { defaultSchool, type DrainageCase, type Finding, type ReadCase, readCase, type School } from './case';
+import { defaultSchool, type DrainageCase, type ReadCase, readCase, type School } from './case';
+import type { Finding } from './finding';
 import { type DrainagePlan, planDrainage } from './plan';
 
 export interface Wish {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { anatomy } from '../../catalogue/anatomy';
-import type { Finding } from './case';
+import type { Finding } from './finding';
 import { findHindrances, isBoundDown, isNeckExcluded, isPassable, isUnscarred } from './hindrance';
 
 const hinder = (...findings: readonly Finding[]) => findHindrances(anatomy, findings);

@@ -1,5 +1,5 @@
 import { type Anatomy, type Edge, nameOf, type PlaceId, sideOf } from '../anatomy/place';
-import type { Finding } from './case';
+import type { Finding } from './finding';
 import { groupsOfNodes, nodeFindingOf, sidesOfFinding } from './node-findings';
 
 /** Why a node group takes no fluid. */

@@ -1,3 +1,4 @@
+import type { Fitted } from './fitted';
 import { type Anatomy, type PlaceId } from '../anatomy/place';
 import type { FieldError, Result } from '../result';
 import { type Candidate, candidatesOf, whyNotUsed } from './candidates';
@@ -9,7 +10,6 @@ import { type Decision } from '../screening/tables';
 import { decide, type Reason, timeReasons } from './reasons';
 import type { Step } from './step';
 import { type Exit, type Survey, surveyCase } from './survey';
-import type { PlacedStep } from './turns';
 import { rejectionInWords, shortLabel, wayInWords } from './wording';
 
 /** A way out of the body, as it is answered. */
@@ -109,21 +109,6 @@ export function largestRemainders(parts: readonly number[], whole: number): read
     .sort((a, b) => (Math.abs(b.remainder - a.remainder) < 1e-9 ? a.i - b.i : b.remainder - a.remainder));
   const raised = new Set(byRemainder.slice(0, parts.length === 0 ? 0 : left).map(({ i }) => i));
   return floors.map((part, i) => part + (raised.has(i) ? 1 : 0));
-}
-
-export interface Fitted {
-  /** The case as a whole, whatever has to wait. */
-  readonly full: Survey;
-  /** What is done at this visit. */
-  readonly survey: Survey;
-  readonly steps: readonly PlacedStep[];
-  readonly repetitions: readonly number[];
-  readonly isShortened: boolean;
-  readonly withoutReturn: boolean;
-  readonly withoutSecondExit: boolean;
-  /** By how much the whole focus would be too long at the least repetitions; 0 when everything fits. */
-  readonly shortBySeconds: number;
-  readonly leftOut: readonly PlaceId[];
 }
 
 const leastOf = ({ min }: { readonly min: number }) => min;

@@ -1,7 +1,7 @@
 import { type Anatomy, getTerritory, limbOf, type PlaceId } from '../anatomy/place';
 import { type Decision, worseOf } from '../screening/tables';
 import type { ReadCase } from './case';
-import type { Fitted } from './plan';
+import type { Fitted } from './fitted';
 import type { PlanRuleId } from './rules';
 import { screenedDecision } from './screened';
 import type { Survey } from './survey';

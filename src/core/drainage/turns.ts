@@ -1,6 +1,6 @@
 import { type Anatomy, getTerritory, isIn, limbOf, type PlaceId } from '../anatomy/place';
 import type { ReadCase } from './case';
-import type { DraftStep } from './course';
+import type { DraftStep } from './draft-step';
 import { type Lying, repetitionRanges, turnPlace } from './step';
 import type { Survey } from './survey';
 

@@ -1,5 +1,5 @@
 import type { Anatomy, PlaceId } from '../anatomy/place';
-import type { Finding } from '../drainage/case';
+import type { Finding } from '../drainage/finding';
 import { findHindrances } from '../drainage/hindrance';
 import { shortLabel } from '../drainage/wording';
 import type { Library } from '../library/protocol';

@@ -5,7 +5,7 @@ import { homeLanguages, homeRoutine } from '../../catalogue/homecare/homecare';
 import { homeRoutines } from '../../catalogue/homecare/routines.data';
 import { tellHomeStep } from '../../catalogue/homecare/tell';
 import { shippedLibrary as library } from '../../catalogue/library/library';
-import type { Finding } from '../drainage/case';
+import type { Finding } from '../drainage/finding';
 import { makeCase, type Wish } from '../drainage/fixtures';
 import { findHindrances } from '../drainage/hindrance';
 import { type Brought, judge } from '../../../tests/judged-client';

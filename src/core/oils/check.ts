@@ -1,8 +1,11 @@
+import type { FindingCode } from './blend-case';
+import type { BlendJudgement, BlendFinding } from './blend-case';
+import type { BlendCase, BlendFacts, CheckedPart } from './blend-case';
 import { exceeds, reaches } from '../statistics';
 import { mlOf, totalMlOf } from './amounts';
-import type { Area, Basis, BlendPart, OilBook } from './book';
+import type { BlendPart, OilBook } from './book';
 import { oilOf } from './book';
-import { type Guide, guideOf, judgedArea, type OilClient, reasonsToAvoid } from './client';
+import { guideOf, judgedArea, reasonsToAvoid } from './client';
 import {
   constituentsOf,
   type Dose,
@@ -15,50 +18,6 @@ import {
   shareOf,
 } from './limits';
 import { wordsOf } from './finding-words';
-
-export interface BlendCase {
-  readonly volumeMl: number;
-  readonly area: Area;
-  readonly client: OilClient;
-  readonly parts: readonly BlendPart[];
-  readonly basis: Basis;
-}
-
-export const findingCodes = [
-  'over-oil-limit',
-  'over-constituent-limit',
-  'over-phototoxic-sum',
-  'avoid',
-  'near-limit',
-  'above-guide',
-] as const;
-export type FindingCode = (typeof findingCodes)[number];
-
-export interface BlendFinding {
-  readonly code: FindingCode;
-  readonly severity: 'over' | 'caution';
-  readonly oil: string | null;
-  readonly constituent: string | null;
-  /** What is wrong, and what would mend it. */
-  readonly text: string;
-}
-
-export interface CheckedPart extends Share {
-  readonly oil: string;
-  readonly drops: number;
-  readonly ml: number;
-}
-
-export interface BlendJudgement {
-  readonly parts: readonly CheckedPart[];
-  readonly constituents: readonly (Share & { readonly id: string })[];
-  readonly phototoxic: { readonly sumOfFractions: number; readonly hoursOutOfSun: number };
-  readonly totalPercent: number;
-  readonly verdict: 'ok' | 'caution' | 'over';
-  readonly findings: readonly BlendFinding[];
-  readonly withinGuide: boolean;
-  readonly guide: Guide;
-}
 
 export interface BlendCheck extends BlendJudgement {
   readonly carrierMl: number;
@@ -101,8 +60,6 @@ export function judge(book: OilBook, asked: BlendCase): BlendJudgement {
       : 'ok';
   return { ...facts, verdict, findings };
 }
-
-export type BlendFacts = Omit<BlendJudgement, 'verdict' | 'findings'>;
 
 const used = (parts: readonly BlendPart[]) => parts.filter(({ drops }) => drops > 0);
 

@@ -3,7 +3,7 @@ import { formatNumber, roundTo } from '../units';
 import { dropsPerMlOf } from './amounts';
 import type { BlendPart, OilBook } from './book';
 import { oilOf } from './book';
-import type { BlendCase, BlendFacts, CheckedPart } from './check';
+import type { BlendCase, BlendFacts, CheckedPart } from './blend-case';
 import { hoursOutOfSun, type Share } from './limits';
 
 /** `0.5 %`, `12 %`: no more figures than help. */

@@ -1,7 +1,8 @@
 import { totalMlOf } from './amounts';
 import type { Area, BlendPart, OilBook } from './book';
 import { oilOf } from './book';
-import { type BlendJudgement, judge } from './check';
+import { judge } from './check';
+import type { BlendJudgement } from './blend-case';
 import { guideOf, judgedArea, type OilClient } from './client';
 import { constituentLimit, oilLimit } from './limits';
 import { dropsPerMlOf, mlOf } from './amounts';

@@ -1,7 +1,8 @@
 import { dropsPerMlOf, mlOf } from './amounts';
 import type { BlendPart, EssentialOil, OilBook } from './book';
 import { oilOf } from './book';
-import { type BlendCase, judge } from './check';
+import { judge } from './check';
+import type { BlendCase } from './blend-case';
 import type { Candidate } from './best/blend-problem';
 
 export interface Substitute {

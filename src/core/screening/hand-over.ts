@@ -1,5 +1,5 @@
 import { type PlaceId, sideOf } from '../anatomy/place';
-import type { Finding, FindingId } from '../drainage/case';
+import type { Finding, FindingId } from '../drainage/finding';
 import { nodeFindingOf } from '../drainage/node-findings';
 import type { ScreenedDecision, ScreenedDrainage } from '../drainage/screened';
 import type { ScreeningBook } from './book';

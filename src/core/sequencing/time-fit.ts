@@ -1,3 +1,4 @@
+import type { Option } from './option';
 import { cheapestWay, fullestWay } from './ways';
 
 /** A step whose repetitions may grow or shrink; seconds at any repetitions above none are overhead plus r times one. */
@@ -36,12 +37,6 @@ export function penaltyOf({ usual, weight }: Pick<FitStep, 'usual' | 'weight'>, 
 
 export function secondsAt(step: FitStep, repetitions: number): number {
   return repetitions === 0 ? 0 : step.overheadSeconds + repetitions * step.secondsPerRepetition;
-}
-
-export interface Option {
-  readonly repetitions: number;
-  readonly seconds: number;
-  readonly penalty: number;
 }
 
 /**

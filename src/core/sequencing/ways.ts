@@ -1,4 +1,4 @@
-import type { Option } from './time-fit';
+import type { Option } from './option';
 
 /** One option is to be taken of each list. */
 export type Choices = readonly (readonly Option[])[];

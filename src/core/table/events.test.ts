@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { mergeEvents, onceEach } from './events';
-import { markKinds } from './marks';
-import { afterEvent, beforeTheFirstStep, clocksAt, noChange, replay, type TableEvent } from './progress';
+import { markKinds } from './mark-kinds';
+import { afterEvent, beforeTheFirstStep, clocksAt, replay } from './progress';
+import { noChange, type TableEvent } from './table-event';
 
 const kinds = ['start', 'end', 'skip', 'back', 'pause', 'resume', 'refit', 'mark', 'finish'] as const;
 const begin = Date.UTC(2026, 0, 1, 9);

@@ -1,4 +1,4 @@
-import type { TableEvent } from './progress';
+import type { TableEvent } from './table-event';
 
 /** Each event once, where it stands first. */
 export function onceEach(events: readonly TableEvent[]): readonly TableEvent[] {

@@ -1,4 +1,5 @@
-import { beforeTheFirstStep, type TableEvent, type TableState } from './progress';
+import { beforeTheFirstStep, type TableState } from './progress';
+import type { TableEvent } from './table-event';
 import { spanOf, type TableStep } from './table-step';
 
 /** What was really done, beside what was planned. */

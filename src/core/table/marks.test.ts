@@ -7,14 +7,15 @@ import {
   isTimeToAsk,
   markedPlace,
   longerStay,
-  markKinds,
   marksInWords,
   marksOf,
   markWords,
   withoutWork,
   withoutTechnique,
 } from './marks';
-import { noChange, replay, type TableEvent } from './progress';
+import { markKinds } from './mark-kinds';
+import { replay } from './progress';
+import { noChange, type TableEvent } from './table-event';
 import { stepsAfter } from './refit';
 import type { TableStep } from './table-step';
 

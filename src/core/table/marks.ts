@@ -1,22 +1,7 @@
+import type { MarkKind, MarkSide } from './mark-kinds';
 import { nameOf, type PlaceId, sideOf } from '../anatomy/place';
-import type { TableChange, TableEvent } from './progress';
+import type { TableChange, TableEvent } from './table-event';
 import type { TableStep } from './table-step';
-
-/** What may be noted with one key while the hands are busy. */
-export const markKinds = [
-  'tighter',
-  'redness',
-  'tender',
-  'warmer',
-  'cooler',
-  'lighter',
-  'deeper',
-  'pain',
-  'asked',
-  'asked-again',
-  'declined',
-] as const;
-export type MarkKind = (typeof markKinds)[number];
 
 export interface MarkWords {
   readonly key: string;
@@ -39,8 +24,6 @@ export const markWords: Readonly<Record<MarkKind, MarkWords>> = {
   'asked-again': { key: 'Y', name: 'asked again: nothing', note: 'Asked again before it, and nothing was against it' },
   declined: { key: 'N', name: 'asked again: not today', note: 'Asked again before it, and left out' },
 };
-
-export type MarkSide = 'left' | 'right' | 'both';
 
 /** Something that was marked: what, in which step, when, and on which side; null: the side was not said. */
 export interface Mark {

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { beatAt, clocksAt, replay, type TableEvent } from './progress';
+import { beatAt, clocksAt, replay } from './progress';
+import type { TableEvent } from './table-event';
 
 const at = (seconds: number) => new Date(Date.UTC(2026, 0, 1, 9) + seconds * 1000).toISOString();
 let count = 0;

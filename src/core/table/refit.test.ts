@@ -4,7 +4,8 @@ import { anatomy } from '../../catalogue/anatomy';
 import { readCase } from '../drainage/case';
 import { makeCase } from '../drainage/fixtures';
 import { planDrainage } from '../drainage/plan';
-import { noChange, replay, type TableChange } from './progress';
+import { replay } from './progress';
+import { noChange, type TableChange } from './table-event';
 import { overrunSeconds, stepsAfter, waysToCatchUp } from './refit';
 import { spanOf, type TableStep } from './table-step';
 

@@ -1,6 +1,6 @@
 import { repetitionRanges, secondsPerRepetition, thickenedDrainRange } from '../drainage/step';
 import { type FitStep, fitTime, secondsAt, type TimeFit } from '../sequencing/time-fit';
-import { type TableChange, noChange } from './progress';
+import { type TableChange, noChange } from './table-event';
 import { spanOf, type TableStep } from './table-step';
 
 /** Something that can be done when clock and plan have drifted apart; it is offered, never done unasked. */

@@ -1,7 +1,7 @@
-import { type Anatomy, nameOf, type PlaceId, sideOf } from '../anatomy/place';
-import type { DrainagePlan } from '../drainage/plan';
+import type { WayRound } from './way-round';
+import { type Anatomy, nameOf, sideOf } from '../anatomy/place';
 import { judgeKindOfWork, judgeSetting } from '../judgement/judge-kind';
-import { judgeStep, leadsToNode, type PlaceVerdict } from '../judgement/judge-step';
+import { judgeStep, type PlaceVerdict } from '../judgement/judge-step';
 import type { Judgement } from '../judgement/judgement';
 import type { JudgementReason } from '../judgement/reasons';
 import type { Library } from '../library/protocol';
@@ -17,12 +17,6 @@ export interface Judged {
   /** Seconds that a kind of work may take at most. */
   readonly mostSeconds: ReadonlyMap<string, number>;
 }
-
-/**
- * Plans the way round for skin whose node group is closed, by the rules of drainage; undefined when the therapist may
- * not lead it, or there is none.
- */
-export type WayRound = (territories: readonly PlaceId[]) => DrainagePlan | undefined;
 
 /**
  * Takes out of a treatment what the judgement does not allow, changes what it limits, and leads round what is closed:
@@ -192,9 +186,3 @@ function bySide(
 export const uniqueReasons = (reasons: readonly JudgementReason[]): readonly JudgementReason[] => [
   ...new Map(reasons.map((reason) => [JSON.stringify(reason), reason])).values(),
 ];
-
-/** Whether something that is left out waits for the planner to lead it round: strokes of drainage on skin without its group. */
-export const isForPlanner = (technique: TreatmentStep['technique'], { reason }: LeftOut): boolean =>
-  reason.kind === 'closed-group' &&
-  leadsToNode(technique) &&
-  (technique.family === 'lymph-stretch' || technique.family === 'lymph-sweep');

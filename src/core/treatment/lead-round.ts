@@ -7,7 +7,7 @@ import { type Technique, touches } from '../library/technique';
 import { rankOf } from '../screening/tables';
 import type { TreatmentBlock, TreatmentStep } from './block';
 import { sideOfSteps } from './expand';
-import { isForPlanner, type WayRound } from './judge-blocks';
+import { isForPlanner, type WayRound } from './way-round';
 import type { LeftOut } from './left-out';
 
 /** What a step of the planner's course is done with. */

@@ -1,5 +1,6 @@
 import { type Anatomy, nameOf, type PlaceId, type Territory } from '../anatomy/place';
-import type { Finding, Purpose } from '../drainage/case';
+import type { Purpose } from '../drainage/case';
+import type { Finding } from '../drainage/finding';
 import { nodeFindingOf, type NodeRegion } from '../drainage/node-findings';
 import { bareLabel, capitalise, list, shortLabel } from '../drainage/wording';
 import { assertNever } from '../result';

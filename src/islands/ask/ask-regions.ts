@@ -1,5 +1,5 @@
 import type { AskState } from '../../contracts/ask-views';
-import type { RegionMark } from '../../ui/body-map/BodyMap';
+import type { RegionMark } from '../../ui/body-map/map-marks';
 import type { marksOf } from '../body-marks';
 
 /**

@@ -1,5 +1,6 @@
 import { type FormEvent, useEffect, useState } from 'react';
-import type { LastWork, ProposalView } from '../../contracts/client-views';
+import type { ProposalView } from '../../contracts/client-views';
+import type { LastWork } from '../../contracts/last-work';
 import type { TreatmentOffers } from '../../contracts/treatment-views';
 import type { TherapistView } from '../../contracts/people-views';
 import { Button } from '../../ui/button/Button';

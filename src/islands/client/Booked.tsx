@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import type { BookedView, LastWork } from '../../contracts/client-views';
+import type { BookedView } from '../../contracts/client-views';
+import type { LastWork } from '../../contracts/last-work';
 import type { TherapistView } from '../../contracts/people-views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';

@@ -4,7 +4,7 @@ import type { CloseView as View } from '../../contracts/visit-views';
 import { expandArea } from '../../core/anatomy/areas';
 import { replay } from '../../core/table/progress';
 import { noteFrom, type NoteDoc, plainNote, withSentences } from '../../core/visit/note-doc';
-import type { RegionMark } from '../../ui/body-map/BodyMap';
+import type { RegionMark } from '../../ui/body-map/map-marks';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { bestDrawing } from '../../ui/body-map/views';
 import { Button, ButtonLink } from '../../ui/button/Button';

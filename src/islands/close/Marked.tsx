@@ -3,15 +3,8 @@ import { anatomy } from '../../catalogue/anatomy';
 import type { VisitView } from '../../contracts/visit-views';
 import { shortLabel } from '../../core/drainage/wording';
 import { regionLabel } from '../../core/anatomy/place';
-import {
-  asksForSide,
-  type Mark,
-  markedPlace,
-  type MarkSide,
-  marksInWords,
-  marksOf,
-  markWords,
-} from '../../core/table/marks';
+import { asksForSide, type Mark, markedPlace, marksInWords, marksOf, markWords } from '../../core/table/marks';
+import type { MarkSide } from '../../core/table/mark-kinds';
 import { titleOf } from '../../core/table/table-step';
 import { Button } from '../../ui/button/Button';
 import { send, sentenceOf } from '../api';

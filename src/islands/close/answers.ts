@@ -1,5 +1,5 @@
 import type { ClosingInput, FeedbackField } from '../../contracts/closing';
-import type { ClosingView } from '../../contracts/visit-views';
+import type { ClosingView } from '../../contracts/closing-view';
 
 /** What is asked and looked at in the end; null: not asked. */
 export type Answers = Omit<ClosingInput, 'basedOn'>;

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { ClosingView, VisitView } from '../../contracts/visit-views';
+import type { VisitView } from '../../contracts/visit-views';
+import type { ClosingView } from '../../contracts/closing-view';
 import { RequestError, send, sentenceOf } from '../api';
 import { type Answers, answersFrom, changedBy } from './answers';
 

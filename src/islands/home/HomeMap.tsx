@@ -1,6 +1,7 @@
 import { anatomy } from '../../catalogue/anatomy';
 import type { HomeStep } from '../../core/homecare/sheet';
-import { BodyMap, type RegionMark } from '../../ui/body-map/BodyMap';
+import { BodyMap } from '../../ui/body-map/BodyMap';
+import type { RegionMark } from '../../ui/body-map/map-marks';
 import { bestDrawing } from '../../ui/body-map/views';
 
 /** Where the hand lies, and which way it goes. */

@@ -5,7 +5,7 @@ import { Dialog } from '../../ui/dialog/Dialog';
 import { Field, Select } from '../../ui/field/Field';
 import { RequestError, send } from '../api';
 import styles from './House.module.css';
-import { roleWords } from './People';
+import { roleWords } from './role-words';
 
 const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 

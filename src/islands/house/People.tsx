@@ -1,14 +1,9 @@
+import { roleWords } from './role-words';
 import { useState } from 'react';
 import type { HouseView, PersonView } from '../../contracts/house-views';
 import { Button } from '../../ui/button/Button';
 import { EditPerson } from './EditPerson';
 import styles from './House.module.css';
-
-export const roleWords: Readonly<Record<PersonView['role'], string>> = {
-  owner: 'Owner: everything, and the house itself',
-  therapist: 'Therapist: all records',
-  assistant: 'Assistant: the day and contact data only',
-};
 
 /** Who works here, what they may and when. */
 export function People({ people, qualifications }: Pick<HouseView, 'people' | 'qualifications'>) {

@@ -2,7 +2,7 @@ import { anatomy } from '../../catalogue/anatomy';
 import { nameOf, type PlaceId } from '../../core/anatomy/place';
 import type { ProtocolStep } from '../../core/library/protocol';
 import type { Direction } from '../../core/library/technique';
-import type { RegionMark, RouteMark } from '../../ui/body-map/BodyMap';
+import type { RegionMark, RouteMark } from '../../ui/body-map/map-marks';
 
 /** Places of a region on the sides that a step is done on; both for what depends on the client. */
 export function placesOfStep({ regions, side }: Pick<ProtocolStep, 'regions' | 'side'>): readonly PlaceId[] {

@@ -3,7 +3,7 @@ import type { PhotoView } from '../../contracts/measure-views';
 import { Button } from '../../ui/button/Button';
 import { sentenceOf } from '../api';
 import { upload } from '../upload';
-import type { Pose } from './PictureSheet';
+import type { Pose } from './pose';
 import styles from './PictureSheet.module.css';
 
 interface Props {

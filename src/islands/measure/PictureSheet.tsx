@@ -1,3 +1,5 @@
+import { poses } from './pose';
+import type { Pose } from './pose';
 import { useState } from 'react';
 import type { PhotoView } from '../../contracts/measure-views';
 import { Choice } from '../../ui/choice/Choice';
@@ -6,9 +8,6 @@ import { Frame } from './Frame';
 import { PictureIntake } from './PictureIntake';
 import styles from './PictureSheet.module.css';
 import type { SheetProps } from './sheet';
-
-export const poses = ['front', 'back', 'left side', 'right side', 'hand or foot', 'face', 'other'] as const;
-export type Pose = (typeof poses)[number];
 
 /** Photographs, if the client wants them: the same crop each time, two of them held against each other. */
 export default function PictureSheet({ view, phase, head, onward }: SheetProps) {

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { ObservationView } from '../../contracts/measure-views';
 import { getPlace, type PlaceId } from '../../core/anatomy/place';
-import type { RegionMark } from '../../ui/body-map/BodyMap';
+import type { RegionMark } from '../../ui/body-map/map-marks';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { Choice } from '../../ui/choice/Choice';
 import { Frame } from './Frame';

@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 import { X } from 'lucide-react';
 import { oilBook } from '../../catalogue/oils/oils';
 import { oilOf } from '../../core/oils/book';
-import type { CheckedPart } from '../../core/oils/check';
+import type { CheckedPart } from '../../core/oils/blend-case';
 import { percentText } from '../../core/oils/finding-words';
 import { Button } from '../../ui/button/Button';
 import { DropShape } from './BottleShape';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlacedFinding } from '../../contracts/people-views';
-import type { Finding } from '../../core/drainage/case';
+import type { Finding } from '../../core/drainage/finding';
 import { planOf } from '../../core/drainage/fixtures';
 import { marksOf } from '../body-marks';
 import { planMarks } from './plan-marks';

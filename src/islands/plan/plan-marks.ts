@@ -4,7 +4,7 @@ import type { PlaceId } from '../../core/anatomy/place';
 import type { DrainagePlan } from '../../core/drainage/plan';
 import type { Step } from '../../core/drainage/step';
 import type { TableStep } from '../../core/table/table-step';
-import type { PebbleMark, RegionMark, RouteMark } from '../../ui/body-map/BodyMap';
+import type { PebbleMark, RegionMark, RouteMark } from '../../ui/body-map/map-marks';
 import type { NodeState } from '../../ui/body-map/MapNode';
 import { type FindingMarks, marksOf } from '../body-marks';
 

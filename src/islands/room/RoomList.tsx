@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { RoomView } from '../../contracts/treatment-views';
+import type { RoomView } from '../../contracts/room-view';
 import { formatClock } from '../../core/units';
 import { Button, ButtonLink } from '../../ui/button/Button';
 import { send, sentenceOf } from '../api';

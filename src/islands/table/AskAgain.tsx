@@ -1,4 +1,5 @@
-import { type MarkKind, markWords } from '../../core/table/marks';
+import { markWords } from '../../core/table/marks';
+import type { MarkKind } from '../../core/table/mark-kinds';
 import { Kbd } from '../../ui/kbd/Kbd';
 import styles from './SideAsk.module.css';
 

@@ -1,4 +1,5 @@
-import { markWords, type Mark, type MarkKind } from '../../core/table/marks';
+import { markWords, type Mark } from '../../core/table/marks';
+import type { MarkKind } from '../../core/table/mark-kinds';
 import { Kbd } from '../../ui/kbd/Kbd';
 import styles from './MarkBar.module.css';
 

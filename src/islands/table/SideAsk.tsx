@@ -1,4 +1,5 @@
-import { markWords, type MarkKind, type MarkSide } from '../../core/table/marks';
+import { markWords } from '../../core/table/marks';
+import type { MarkKind, MarkSide } from '../../core/table/mark-kinds';
 import { Kbd } from '../../ui/kbd/Kbd';
 import styles from './SideAsk.module.css';
 

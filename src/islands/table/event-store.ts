@@ -1,5 +1,5 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
-import type { TableEvent } from '../../core/table/progress';
+import type { TableEvent } from '../../core/table/table-event';
 
 /** An event as a device keeps it: with its number, and whether the house has answered for it. */
 export interface OwnEvent extends TableEvent {

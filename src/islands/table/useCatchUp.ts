@@ -1,6 +1,6 @@
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import type { TableChange } from '../../core/table/progress';
+import type { TableChange } from '../../core/table/table-event';
 import type { CatchUp, TableClock } from '../../core/table/refit';
 import type { TableStep } from '../../core/table/table-step';
 import type { TableApi } from '../../workers/table.worker';

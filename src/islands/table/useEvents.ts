@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { TableLead, TableNow, VisitView } from '../../contracts/visit-views';
 import { mergeEvents } from '../../core/table/events';
-import type { TableEvent } from '../../core/table/progress';
+import type { TableEvent } from '../../core/table/table-event';
 import { RequestError, send } from '../api';
 import { deviceId, holdTable } from './device';
 import { type EventStore, memoryStore, openEventStore, type OwnEvent } from './event-store';

@@ -1,16 +1,9 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { VisitView } from '../../contracts/visit-views';
-import {
-  askedBefore,
-  asksForSide,
-  longerStay,
-  type MarkKind,
-  type MarkSide,
-  marksOf,
-  withoutWork,
-  withoutTechnique,
-} from '../../core/table/marks';
-import { clocksAt, noChange, replay, type TableChange, type TableEvent } from '../../core/table/progress';
+import { askedBefore, asksForSide, longerStay, marksOf, withoutWork, withoutTechnique } from '../../core/table/marks';
+import type { MarkKind, MarkSide } from '../../core/table/mark-kinds';
+import { clocksAt, replay } from '../../core/table/progress';
+import { noChange, type TableChange, type TableEvent } from '../../core/table/table-event';
 import { overrunSeconds, stepsAfter } from '../../core/table/refit';
 import { spanOf, type TableStep } from '../../core/table/table-step';
 import { useCatchUp } from './useCatchUp';

@@ -1,5 +1,6 @@
 import { useEffect, useLayoutEffect, useRef } from 'react';
-import { type MarkKind, markKinds, type MarkSide, markWords } from '../../core/table/marks';
+import { markWords } from '../../core/table/marks';
+import { type MarkKind, markKinds, type MarkSide } from '../../core/table/mark-kinds';
 import type { CatchUp } from '../../core/table/refit';
 import type { Shortcut } from '../../ui/shortcuts/Shortcuts';
 

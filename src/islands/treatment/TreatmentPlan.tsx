@@ -5,7 +5,7 @@ import type { PlanView, VisitView } from '../../contracts/visit-views';
 import { regionLabel } from '../../core/anatomy/place';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { MapLines } from '../../ui/body-map/MapLines';
-import type { RegionMark } from '../../ui/body-map/BodyMap';
+import type { RegionMark } from '../../ui/body-map/map-marks';
 import { bestDrawing } from '../../ui/body-map/views';
 import { Button } from '../../ui/button/Button';
 import { Kbd } from '../../ui/kbd/Kbd';

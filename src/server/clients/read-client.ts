@@ -1,16 +1,11 @@
 import { subDays } from 'date-fns';
 import { pressureAnswers, scentAnswers, warmthAnswers } from '../../catalogue/swelling/scales.data';
 import { screeningBook } from '../../catalogue/screening/screening';
-import type {
-  ClientContactView,
-  ClientView,
-  FoundClient,
-  HistoryEntry,
-  LastWork,
-  LedgerRow,
-} from '../../contracts/client-views';
+import type { ClientContactView, ClientView, FoundClient, HistoryEntry, LedgerRow } from '../../contracts/client-views';
+import type { LastWork } from '../../contracts/last-work';
 import type { StageOrEnd, TherapistView } from '../../contracts/people-views';
-import type { ClosingView, TapingView } from '../../contracts/visit-views';
+import type { TapingView } from '../../contracts/visit-views';
+import type { ClosingView } from '../../contracts/closing-view';
 import { type Purpose, qualificationIds } from '../../core/drainage/case';
 import { cautionsOf } from '../../core/screening/cautions';
 import type { Screening } from '../../core/screening/screen';

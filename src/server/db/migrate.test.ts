@@ -10,7 +10,8 @@ import { signIn } from '../auth/sign-in';
 import { setUpHouse } from '../people/set-up-house';
 import { readVisit } from '../visits/read-visit';
 import { openDatabase } from './connection';
-import { migrate, type Migration } from './migrate';
+import { migrate } from './migrate';
+import type { Migration } from './migration';
 import { createTheHouse } from './migrations/0001_create_the_house';
 
 const first: Migration = { name: '0001_make_jar', sql: 'create table jar (id integer primary key) strict' };

@@ -1,3 +1,4 @@
+import type { Migration } from './migration';
 import { createHash } from 'node:crypto';
 import type SQLite from 'better-sqlite3';
 import { createTheHouse } from './migrations/0001_create_the_house';
@@ -13,12 +14,6 @@ import { leadTheTable } from './migrations/0010_lead_the_table';
 import { sendHome } from './migrations/0011_send_home';
 import { signTheClose } from './migrations/0012_sign_the_close';
 import { sayTheSide } from './migrations/0013_say_the_side';
-
-export interface Migration {
-  /** `NNNN_verb_noun`: applied in this order. */
-  readonly name: string;
-  readonly sql: string;
-}
 
 /** Listed by hand: a bundle carries no folder. */
 const migrations: readonly Migration[] = [

@@ -21,7 +21,8 @@ import { insertAudit } from '../house/audit.repository';
 import { composeHome, mostPerWeekOf } from './compose-home';
 import { isoDay, shortDay } from '../shared/house-clock';
 import { readHouseLibrary } from '../library/read-library';
-import { completeVisit, readVisitFrame, type VisitRecord } from '../visits/read-visit';
+import { completeVisit, readVisitFrame } from '../visits/read-visit';
+import type { VisitRecord } from '../visits/visit-record';
 import type { Actor, SaveRefusal } from '../shared/saving';
 
 const takesSide = (id: HomeRoutineId) => homeRoutine(id).from === 'planner';

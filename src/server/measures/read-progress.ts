@@ -1,6 +1,6 @@
 import type { CourseVisit, FeedbackLine, ProgressView } from '../../contracts/progress-views';
 import type { ObservationView } from '../../contracts/measure-views';
-import type { ClosingView } from '../../contracts/visit-views';
+import type { ClosingView } from '../../contracts/closing-view';
 import { relaxationGain, summariseFeedback } from '../../core/skin/feedback';
 import { judgeRedness } from '../../core/skin/redness';
 import { volumeSettings } from '../../core/swelling/settings';

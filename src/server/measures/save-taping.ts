@@ -8,7 +8,8 @@ import type { Db } from '../db/connection';
 import { insertTaping, latestTaping } from './tapings.repository';
 import { isoDay } from '../shared/house-clock';
 import { raiseFlags } from '../screening/raise-flags';
-import { readVisitFrame, type VisitRecord } from '../visits/read-visit';
+import { readVisitFrame } from '../visits/read-visit';
+import type { VisitRecord } from '../visits/visit-record';
 import { type Actor, type SaveRefusal, advance } from '../shared/saving';
 import { readVolumeSettings, volumeOf, withVolume } from './taping-volume';
 

@@ -13,7 +13,7 @@ import { trendOf } from '../../core/swelling/trend';
 import { toCm } from '../../core/units';
 import type { ChangeLimits } from './change-limits';
 import { isoDay } from '../shared/house-clock';
-import type { VisitRecord } from '../visits/read-visit';
+import type { VisitRecord } from '../visits/visit-record';
 
 /** What is on record of a client's measures, oldest first. */
 export interface MeasuredClient {

@@ -24,7 +24,8 @@ import { insertAudit } from '../house/audit.repository';
 import { violationErrors } from '../treatments/against-judgement';
 import { judgeVisit } from '../screening/judge-visit';
 import { mayNotSmell, type OilWork, oilScopeOf, oilWorkOf, readOilClient } from './oil-client';
-import { readVisitFrame, type VisitRecord } from '../visits/read-visit';
+import { readVisitFrame } from '../visits/read-visit';
+import type { VisitRecord } from '../visits/visit-record';
 import type { Actor, SaveRefusal } from '../shared/saving';
 
 type Saved = { readonly kind: 'saved'; readonly id: number } | SaveRefusal;

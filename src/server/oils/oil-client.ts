@@ -20,7 +20,8 @@ import { isoDay } from '../shared/house-clock';
 import { oilTouches } from '../../core/room/oil-touches';
 import { readPatch } from './patch-tests';
 import { readHouseLibrary } from '../library/read-library';
-import { screeningCaseOf, type VisitRecord } from '../visits/read-visit';
+import { screeningCaseOf } from '../visits/read-visit';
+import type { VisitRecord } from '../visits/visit-record';
 import { type ScreeningCase, screenCase } from '../screening/screen-visit';
 
 const everything = [...screeningBook.qualifications].map(({ id }) => id);

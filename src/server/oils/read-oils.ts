@@ -20,7 +20,8 @@ import { listClosingsOfClient } from '../visits/closings.repository';
 import { findVisit, listVisits } from '../visits/visits.repository';
 import { clockTime, dayBounds, isoDay, shortDay } from '../shared/house-clock';
 import { oilScopeOf, oilWorkOf, readOilClient } from './oil-client';
-import { completeVisit, readVisitFrame, type VisitRecord } from '../visits/read-visit';
+import { completeVisit, readVisitFrame } from '../visits/read-visit';
+import type { VisitRecord } from '../visits/visit-record';
 import { readVisitBlends } from './visit-blends';
 import { holdsOf } from '../visits/visit-holds';
 

@@ -3,7 +3,7 @@ import { screeningBook, vocabulary } from '../../catalogue/screening/screening';
 import type { PlacedFinding } from '../../contracts/people-views';
 import type { ClearanceView, ConditionView } from '../../contracts/screening-views';
 import type { PlaceId } from '../../core/anatomy/place';
-import type { Finding } from '../../core/drainage/case';
+import type { Finding } from '../../core/drainage/finding';
 import { drainageFindings, type RecordedCondition } from '../../core/screening/hand-over';
 import type { NoteLimits } from '../../core/screening/notes';
 import { addDays, doesNoteCount, eventDay, usualNoteDays } from '../../core/screening/time';

@@ -14,7 +14,7 @@ import { listTapingsOfClient } from '../measures/tapings.repository';
 import { insertAudit } from '../house/audit.repository';
 import { readChangeLimits } from '../measures/change-limits';
 import { shortDay } from '../shared/house-clock';
-import type { VisitRecord } from '../visits/read-visit';
+import type { VisitRecord } from '../visits/visit-record';
 import type { Actor, SaveRefusal } from '../shared/saving';
 import { readVolumeSettings, withVolume } from '../measures/taping-volume';
 import { signsOf } from '../measures/visit-signs';

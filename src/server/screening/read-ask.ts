@@ -23,7 +23,8 @@ import {
 import { lastTreatedBefore } from '../visits/visits.repository';
 import { listConditions, oilGroupLabel, practiceLabel } from './describe-finding';
 import { isoDay, shortDay } from '../shared/house-clock';
-import { completeVisit, readVisitFrame, screeningCaseOf, type VisitRecord } from '../visits/read-visit';
+import { completeVisit, readVisitFrame, screeningCaseOf } from '../visits/read-visit';
+import type { VisitRecord } from '../visits/visit-record';
 import { screenCase, viewScreening } from './screen-visit';
 import { visitCheckFor } from '../visits/visit-check';
 

@@ -8,7 +8,8 @@ import { houseBath } from '../devices/stone-bath';
 import { findHabits, lastCare, listStones } from './stones.repository';
 import { listVisits } from '../visits/visits.repository';
 import { clockTime, dayBounds, shortDay } from '../shared/house-clock';
-import { completeVisit, readVisitFrame, type VisitRecord } from '../visits/read-visit';
+import { completeVisit, readVisitFrame } from '../visits/read-visit';
+import type { VisitRecord } from '../visits/visit-record';
 import { type DayPart, readTray, rotateDay, rotationsOf, warmUpOf } from './rotate-stones';
 import { holdsOf } from '../visits/visit-holds';
 

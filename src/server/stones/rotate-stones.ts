@@ -24,7 +24,7 @@ import { findClient } from '../clients/clients.repository';
 import { findHabits, listStones, type StoredStone } from './stones.repository';
 import { listClosingsOfClient } from '../visits/closings.repository';
 import { judgeVisit } from '../screening/judge-visit';
-import type { VisitRecord } from '../visits/read-visit';
+import type { VisitRecord } from '../visits/visit-record';
 
 /** What a rotation is made from besides the plan. */
 export interface StoneTray {

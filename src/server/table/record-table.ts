@@ -9,7 +9,7 @@ import type { FieldError } from '../../core/result';
 import { rankOf } from '../../core/screening/tables';
 import { gatesInWords } from '../../core/visit/gates';
 import { stopsTreatment } from '../../core/swelling/referral';
-import type { TableEvent } from '../../core/table/progress';
+import type { TableEvent } from '../../core/table/table-event';
 import type { Db } from '../db/connection';
 import { insertAudit } from '../house/audit.repository';
 import { findLead, insertEvents, listEvents, setLead } from './table-events.repository';

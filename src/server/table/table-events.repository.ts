@@ -1,6 +1,6 @@
 import type { TableLead } from '../../contracts/visit-views';
-import type { MarkKind } from '../../core/table/marks';
-import type { TableChange, TableEvent } from '../../core/table/progress';
+import type { MarkKind } from '../../core/table/mark-kinds';
+import type { TableChange, TableEvent } from '../../core/table/table-event';
 import type { Db } from '../db/connection';
 
 export interface EventOrigin {

@@ -31,7 +31,8 @@ import { cautionInWords, placesInWords, reasonInWords } from '../../core/wording
 import { givenOf } from './given-treatment';
 import { judgementNames, judgeVisit } from '../screening/judge-visit';
 import { type HouseLibrary, labelOfRegion } from '../library/read-library';
-import { caseOf, screenedOf, type VisitRecord } from '../visits/read-visit';
+import { caseOf, screenedOf } from '../visits/read-visit';
+import type { VisitRecord } from '../visits/visit-record';
 import { roomHabits } from './room-habits';
 import { rotationsOf, type StoneTray, warmUpOf } from '../stones/rotate-stones';
 

@@ -1,7 +1,7 @@
 import { subMinutes } from 'date-fns';
 import { anatomy } from '../../catalogue/anatomy';
 import type { ReadyInput } from '../../contracts/treatment';
-import type { RoomView } from '../../contracts/treatment-views';
+import type { RoomView } from '../../contracts/room-view';
 import type { VisitView } from '../../contracts/visit-views';
 import { drainageBlock } from '../../core/treatment/drainage-block';
 import { planTreatment } from '../../core/treatment/plan-treatment';

@@ -10,7 +10,7 @@ import type { TreatmentFacts } from './compose-treatment';
 import { lastTreatment } from './given-treatment';
 import { isoDay } from '../shared/house-clock';
 import { readBody } from '../oils/oil-client';
-import type { VisitRecord } from '../visits/read-visit';
+import type { VisitRecord } from '../visits/visit-record';
 import { readTray } from '../stones/rotate-stones';
 import { modalitiesOf } from '../visits/visit-holds';
 

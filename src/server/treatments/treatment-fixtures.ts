@@ -2,7 +2,7 @@ import { screeningBook } from '../../catalogue/screening/screening';
 import { ObservationInput } from '../../contracts/measures';
 import { TreatmentHolds, TreatmentInput } from '../../contracts/treatment';
 import type { TreatmentView } from '../../contracts/treatment-views';
-import type { TableEvent } from '../../core/table/progress';
+import type { TableEvent } from '../../core/table/table-event';
 import type { TableStep } from '../../core/table/table-step';
 import { bookVisit } from '../booking/booking';
 import { actor, admit, type TestHouse } from '../shared/test-house';

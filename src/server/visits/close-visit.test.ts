@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { defaultSchool } from '../../core/drainage/case';
 import { ClosingInput } from '../../contracts/closing';
-import type { TableEvent } from '../../core/table/progress';
+import type { TableEvent } from '../../core/table/table-event';
 import { noteFrom } from '../../core/visit/note-doc';
 import { finishVisit, saveClosing, saveFeedback } from './close-visit';
 import { actor, closing, now, openHouse, type TestHouse, admit } from '../shared/test-house';

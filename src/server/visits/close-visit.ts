@@ -1,5 +1,5 @@
 import { type ClosingInput, type FeedbackField, type FeedbackInput, feedbackFields } from '../../contracts/closing';
-import type { ClosingView } from '../../contracts/visit-views';
+import type { ClosingView } from '../../contracts/closing-view';
 import { plainNote } from '../../core/visit/note-doc';
 import type { Db } from '../db/connection';
 import { insertAudit } from '../house/audit.repository';

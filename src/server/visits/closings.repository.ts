@@ -1,5 +1,5 @@
 import type { ClosingInput } from '../../contracts/closing';
-import type { ClosingView } from '../../contracts/visit-views';
+import type { ClosingView } from '../../contracts/closing-view';
 import type { Db } from '../db/connection';
 import type { ClosingRow } from '../db/schema';
 

@@ -13,7 +13,8 @@ import type { Db } from '../db/connection';
 import { proposeNext } from './propose-next';
 import { type HouseLibrary, readHouseLibrary } from '../library/read-library';
 import { judgeVisit } from '../screening/judge-visit';
-import { completeVisit, readVisitFrame, type VisitRecord } from './read-visit';
+import { completeVisit, readVisitFrame } from './read-visit';
+import type { VisitRecord } from './visit-record';
 import { readTray, rotationsOf } from '../stones/rotate-stones';
 
 /** What the end of a visit shows: what was used, what the client should mind, when to come again. @returns undefined for no visit */

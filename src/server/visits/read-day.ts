@@ -1,6 +1,6 @@
 import { addDays, format, isSameDay, subMinutes } from 'date-fns';
 import type { DayView, DayVisit } from '../../contracts/day-views';
-import type { ClosingView } from '../../contracts/visit-views';
+import type { ClosingView } from '../../contracts/closing-view';
 import type { StageOrEnd, TherapistView } from '../../contracts/people-views';
 import { volumesIn } from '../../core/volume-units';
 import type { Db } from '../db/connection';

@@ -1,15 +1,14 @@
+import type { VisitRecord } from './visit-record';
 import { createHash } from 'node:crypto';
 import { anatomy } from '../../catalogue/anatomy';
 import { screeningBook } from '../../catalogue/screening/screening';
 import type { ClientBrief, StageOrEnd, TherapistView } from '../../contracts/people-views';
 import type { TreatmentView } from '../../contracts/treatment-views';
-import type { PlanView, VisitFrame, VisitView } from '../../contracts/visit-views';
+import type { PlanView, VisitView } from '../../contracts/visit-views';
 import { defaultSchool, type DrainageCase, type Purpose } from '../../core/drainage/case';
 import type { DrainagePlan } from '../../core/drainage/plan';
-import type { Irritation } from '../../core/judgement/judgement';
 import type { TableStep } from '../../core/table/table-step';
 import { pregnancyOn, trimesters } from '../../core/screening/pregnancy';
-import type { CheckAnswers } from '../../core/visit/visit-check';
 import { ageOn, findingsInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
 import type { PlanRow, VisitRow } from '../db/schema';
@@ -17,7 +16,7 @@ import { findClient } from '../clients/clients.repository';
 import { listFindings, type StoredFinding } from '../screening/findings.repository';
 import { findMeasuring } from '../measures/measures.repository';
 import { findHouse, listTherapists } from '../people/people.repository';
-import { listOverrides, type StoredOverride } from '../screening/screening.repository';
+import { listOverrides } from '../screening/screening.repository';
 import { latestClosing, listSignatures } from './closings.repository';
 import { countAside, findLead, listEvents } from '../table/table-events.repository';
 import { countEarlierVisits, findVisit, latestAnswers, latestPlan } from './visits.repository';
@@ -138,19 +137,6 @@ export function screenedOf(visit: VisitRecord): string {
     [...visit.irritated],
   ]);
   return createHash('sha256').update(text).digest('base64url').slice(0, 22);
-}
-
-/** A visit with what screening needs of it; findings as stored, not only as shown. */
-export interface VisitRecord extends VisitFrame {
-  readonly stored: readonly StoredFinding[];
-  readonly answers: CheckAnswers;
-  readonly overrides: readonly StoredOverride[];
-  /** Kinds of work that it is for. */
-  readonly modalities: readonly string[];
-  readonly medicines: string;
-  /** Places found red or bruised today, with why they are spared. */
-  readonly irritated: ReadonlyMap<string, Irritation>;
-  readonly dueOn: string | null;
 }
 
 async function frameOf(db: Db, row: VisitRow): Promise<VisitRecord> {

@@ -3,7 +3,7 @@ import { type MissingGate, missingGates } from '../../core/visit/gates';
 import { judgeVisitCheck } from '../../core/visit/visit-check';
 import type { Db } from '../db/connection';
 import { listConsents, listIntakeAnswers } from '../screening/screening.repository';
-import type { VisitRecord } from './read-visit';
+import type { VisitRecord } from './visit-record';
 import { visitCheckFor } from './visit-check';
 
 const intakeQuestions = [...screeningBook.conditions.values()].filter(({ askAt }) => askAt.includes('intake'));

@@ -2,7 +2,7 @@ import { sql } from 'kysely';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { allNo } from '../../../tests/api/answers';
 import { defaultSchool } from '../../core/drainage/case';
-import type { TableEvent } from '../../core/table/progress';
+import type { TableEvent } from '../../core/table/table-event';
 import type { Db } from '../db/connection';
 import { answerCheck } from './answer-check';
 import { finishVisit, saveClosing } from './close-visit';

@@ -1,49 +1,16 @@
+import type { RegionMark, PebbleMark, RouteMark, SignMark } from './map-marks';
 import { type KeyboardEvent, type ReactNode, useEffect, useId, useMemo, useState } from 'react';
 import type { FigureView, PlaceId, Side } from '../../core/anatomy/place';
-import type { PebbleKind } from '../pebbles';
 import styles from './BodyMap.module.css';
 import { boxOf, type Figure, pointOf } from '../../core/figure/figure';
 import { loadFigure } from './figure';
 import { MapNode, type NodeState } from './MapNode';
 import { pebblePoint, pebbleScale } from '../../core/figure/pebble-place';
 import { MapPebble } from './MapPebble';
-import { MapRoute, type RouteTone } from './MapRoute';
-import { MapSign, type SignKind } from './MapSign';
+import { MapRoute } from './MapRoute';
+import { MapSign } from './MapSign';
 import { isArrowKey, neighbourOf } from './neighbour';
-import { RegionPatterns, type RegionTone, regionFill } from './RegionPatterns';
-
-export interface RegionMark {
-  readonly tone: RegionTone;
-  /** Said with the name, as in “left lower calf, to drain”. */
-  readonly words: string;
-  /** 0–1, for tints that mean an amount. */
-  readonly strength?: number;
-}
-
-export interface PebbleMark {
-  readonly key: string;
-  readonly place: PlaceId;
-  readonly number: number;
-  readonly kind: PebbleKind;
-  readonly state?: 'due' | 'done' | 'fault';
-  readonly isSelected?: boolean;
-}
-
-export interface RouteMark {
-  readonly key: string;
-  readonly path: readonly PlaceId[];
-  readonly tone: RouteTone;
-  /** Moves along the way, to show the direction. */
-  readonly isActive?: boolean;
-}
-
-export interface SignMark {
-  readonly key: string;
-  readonly kind: SignKind;
-  readonly place: PlaceId;
-  /** For a scar: the neighbour on its other side. */
-  readonly other?: PlaceId;
-}
+import { RegionPatterns, regionFill } from './RegionPatterns';
 
 export interface BodyMapProps {
   readonly view: FigureView;

@@ -1,7 +1,7 @@
 import type { Figure } from '../../core/figure/figure';
 import { pebblePoint, pebbleScale } from '../../core/figure/pebble-place';
 import { pebbleOutlines, pebbleTone } from '../pebbles';
-import type { PebbleMark } from './BodyMap';
+import type { PebbleMark } from './map-marks';
 import styles from './BodyMap.module.css';
 
 interface Props {

@@ -6,7 +6,7 @@ import { checkBlend } from '../check';
 import { adult } from '../client';
 import { bestBlend } from './best-blend';
 import { type BestBlendCase, blendProblem, brokenBy, meritOf } from './blend-problem';
-import { type Found, isBetter } from './search';
+import { type Found, isBetter } from './found';
 import { maximise } from './simplex';
 
 const wish = (change: Partial<BestBlendCase> = {}): BestBlendCase => ({

@@ -1,7 +1,7 @@
 import { slack } from '../../statistics';
 import { type BlendProblem, meritOf, merits, totalRange } from './blend-problem';
 import type { Box, Line } from './relax';
-import { type Found, isBetter, same } from './search';
+import { type Found, isBetter, same } from './found';
 
 /** Sums of many drops drift by rounding: a bound is trusted no closer. */
 export const drift = 1e-9;

@@ -1,4 +1,4 @@
-import type { Migration } from '../migrate';
+import type { Migration } from '../migration';
 
 /** People, visits and everything recorded on them. Clinical rows are never overwritten: a correction adds a version. */
 export const createTheHouse: Migration = {

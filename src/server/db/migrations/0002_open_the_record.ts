@@ -1,4 +1,4 @@
-import type { Migration } from '../migrate';
+import type { Migration } from '../migration';
 
 /**
  * The record as a house relies on it: conditions in the words of screening, intake and consent, contact data with

@@ -1,4 +1,4 @@
-import type { Migration } from '../migrate';
+import type { Migration } from '../migration';
 
 /**
  * Measures of a client, also those taken outside a visit: tapings with their second readings and what they were taken

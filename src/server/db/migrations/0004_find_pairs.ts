@@ -1,4 +1,4 @@
-import type { Migration } from '../migrate';
+import type { Migration } from '../migration';
 
 /** Tapings taken twice over, by whoever took them: what a therapist's own error is worked out from. */
 export const findPairs: Migration = {

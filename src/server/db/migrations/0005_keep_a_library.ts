@@ -1,4 +1,4 @@
-import type { Migration } from '../migrate';
+import type { Migration } from '../migration';
 
 /**
  * The house's own techniques and protocols: each save is a version of its own. One with the key of something that ships

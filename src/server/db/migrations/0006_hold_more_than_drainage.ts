@@ -1,4 +1,4 @@
-import type { Migration } from '../migrate';
+import type { Migration } from '../migration';
 
 /** What a visit is booked for beside drainage, treatments kept to be taken again, and what was changed while one runs. */
 export const holdMoreThanDrainage: Migration = {

@@ -1,4 +1,4 @@
-import type { Migration } from '../migrate';
+import type { Migration } from '../migration';
 
 /** The house's own stones and what is done to keep them. */
 export const keepStones: Migration = {

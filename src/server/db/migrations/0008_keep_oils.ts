@@ -1,4 +1,4 @@
-import type { Migration } from '../migrate';
+import type { Migration } from '../migration';
 
 /** Bottles and what goes out of them, blends of the house, what was mixed for whom, and how noses and skins answered. */
 export const keepOils: Migration = {

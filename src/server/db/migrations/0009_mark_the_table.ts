@@ -1,4 +1,4 @@
-import type { Migration } from '../migrate';
+import type { Migration } from '../migration';
 
 /** What is noted with one key while the hands are busy. */
 export const markTheTable: Migration = {

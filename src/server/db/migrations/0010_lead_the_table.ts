@@ -1,4 +1,4 @@
-import type { Migration } from '../migrate';
+import type { Migration } from '../migration';
 
 /**
  * One device leads a treatment. What another one still sends is kept aside: it is on record, but the treatment is not

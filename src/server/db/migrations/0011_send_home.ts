@@ -1,4 +1,4 @@
-import type { Migration } from '../migrate';
+import type { Migration } from '../migration';
 
 /**
  * Sheets that clients take home, links to them, and when they were done. Of a link only a hash is stored. A sheet is

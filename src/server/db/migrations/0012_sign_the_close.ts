@@ -1,4 +1,4 @@
-import type { Migration } from '../migrate';
+import type { Migration } from '../migration';
 
 /** What else is noted at the end, as one document a version; and who signed which version, when. */
 export const signTheClose: Migration = {

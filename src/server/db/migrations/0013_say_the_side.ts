@@ -1,4 +1,4 @@
-import type { Migration } from '../migrate';
+import type { Migration } from '../migration';
 
 /** On which side something was marked at the table; null where it was not said, and for marks of before. */
 export const sayTheSide: Migration = {

@@ -1,0 +1,50 @@
+import type { Area, Basis, BlendPart } from './book';
+import type { Guide, OilClient } from './client';
+import type { Share } from './limits';
+
+export interface BlendCase {
+  readonly volumeMl: number;
+  readonly area: Area;
+  readonly client: OilClient;
+  readonly parts: readonly BlendPart[];
+  readonly basis: Basis;
+}
+
+export interface CheckedPart extends Share {
+  readonly oil: string;
+  readonly drops: number;
+  readonly ml: number;
+}
+
+export type BlendFacts = Omit<BlendJudgement, 'verdict' | 'findings'>;
+
+export interface BlendFinding {
+  readonly code: FindingCode;
+  readonly severity: 'over' | 'caution';
+  readonly oil: string | null;
+  readonly constituent: string | null;
+  /** What is wrong, and what would mend it. */
+  readonly text: string;
+}
+
+export interface BlendJudgement {
+  readonly parts: readonly CheckedPart[];
+  readonly constituents: readonly (Share & { readonly id: string })[];
+  readonly phototoxic: { readonly sumOfFractions: number; readonly hoursOutOfSun: number };
+  readonly totalPercent: number;
+  readonly verdict: 'ok' | 'caution' | 'over';
+  readonly findings: readonly BlendFinding[];
+  readonly withinGuide: boolean;
+  readonly guide: Guide;
+}
+
+export const findingCodes = [
+  'over-oil-limit',
+  'over-constituent-limit',
+  'over-phototoxic-sum',
+  'avoid',
+  'near-limit',
+  'above-guide',
+] as const;
+
+export type FindingCode = (typeof findingCodes)[number];

@@ -1,0 +1,6 @@
+/** One way to spend time on some steps: what it comes to, and how far it is from what was wished. */
+export interface Option {
+  readonly repetitions: number;
+  readonly seconds: number;
+  readonly penalty: number;
+}
