@@ -61,6 +61,8 @@ export function forbiddenArrow(fromFile, specifier, resolved, isTest = /\.(test|
   const to = layerOf(resolved);
   if (to === 'server' && from === 'server') return forbiddenInServer(fromFile, specifier, resolved);
   if (to === from) return undefined;
+  if (from === 'pages' && to === 'server' && kindInServer(resolved) === 'repository')
+    return `A route asks a domain, not its rows (“${specifier}”).`;
   if (to !== undefined && (arrows[from] ?? []).includes(to)) return undefined;
   return `src/${from} may not import ${to === undefined ? 'from outside src' : `src/${to}`} (“${specifier}”).`;
 }

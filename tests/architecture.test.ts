@@ -93,6 +93,8 @@ describe('the direction of imports', () => {
     expect(from('visits/visits.repository.ts', 'shared/house-clock')).toBeUndefined();
     expect(from('db/connection.ts', 'visits/read-visit')).toContain('knows nothing');
     expect(from('visits/read-day.ts', 'visits/visits.repository')).toBeUndefined();
+    const rows = path.join(root, 'src/server/visits/visits.repository');
+    expect(forbiddenArrow(path.join(root, 'src/pages/index.astro'), 'x', rows)).toContain('asks a domain');
   });
 
   it('keeps queries in repositories, in pages too', () => {

@@ -1,6 +1,6 @@
 import { endpoint } from '../../server/http/endpoint';
-import { findHouse } from '../../server/people/people.repository';
+import { readHouseFacts } from '../../server/people/read-facts';
 
 export const GET = endpoint(async ({ locals }) =>
-  Response.json({ ok: true, isSetUp: (await findHouse(locals.db)) !== undefined }),
+  Response.json({ ok: true, isSetUp: (await readHouseFacts(locals.db)) !== undefined }),
 );

@@ -4,7 +4,7 @@ import { openSession } from '../../server/auth/sessions';
 import { answer } from '../../server/http/answer';
 import { setSessionCookie } from '../../server/http/cookie';
 import { endpoint, readBody } from '../../server/http/endpoint';
-import { saveHousePhone } from '../../server/people/people.repository';
+import { changeHousePhone } from '../../server/people/read-facts';
 import { setUpHouse } from '../../server/people/set-up-house';
 
 export const POST = endpoint(async (context) => {
@@ -17,6 +17,6 @@ export const POST = endpoint(async (context) => {
 /** Whom clients ring. */
 export const PUT = endpoint(async (context) => {
   const { phone } = await readBody(context.request, HousePhoneInput);
-  await saveHousePhone(context.locals.db, phone);
+  await changeHousePhone(context.locals.db, phone);
   return Response.json({ phone });
 });

@@ -1,9 +1,18 @@
-import { mostWrongPins, waitAfterFailures } from '../../core/sign-in/lockout';
+import type { FieldError } from '../../core/result';
+import { mostWrongPins, pinTrouble, waitAfterFailures } from '../../core/sign-in/lockout';
 import type { Db } from '../db/connection';
-import { findLogin, findPinHash, setSignInFailures, type StaffMember } from '../people/people.repository';
+import {
+  findLogin,
+  findPasswordHash,
+  findPinHash,
+  findStaff,
+  setSignInFailures,
+  updateTherapist,
+} from '../people/people.repository';
 import { changeSession, deleteSession, deleteSessionsOf, findSession } from '../people/sessions.repository';
 import { insertAudit } from '../house/audit.repository';
-import { isSecret } from './secrets';
+import { findVisit } from '../visits/visits.repository';
+import { hashSecret, isSecret } from './secrets';
 import { openSession, type Session } from './sessions';
 
 export type SignedIn =
@@ -31,8 +40,10 @@ export async function signIn(db: Db, login: string, password: string, now: Date)
   return { kind: 'signed-in', token: await openSession(db, row.id, now) };
 }
 
-/** Goes in as somebody without a password: the demo only. */
-export async function signInAs(db: Db, staff: StaffMember, now: Date): Promise<string> {
+/** Goes in as somebody without a password: the demo only. @returns undefined when there is no such person any more */
+export async function signInAs(db: Db, staffId: number, now: Date): Promise<string | undefined> {
+  const staff = await findStaff(db, staffId);
+  if (!staff || staff.leftAt) return undefined;
   await note(db, staff.id, 'signed in by one click (demo)', now);
   return openSession(db, staff.id, now);
 }
@@ -40,6 +51,32 @@ export async function signInAs(db: Db, staff: StaffMember, now: Date): Promise<s
 export async function signOut(db: Db, session: Session, now: Date): Promise<void> {
   await deleteSession(db, session.tokenHash);
   await note(db, session.staff.id, 'signed out', now);
+}
+
+/** Covers the screen until the PIN. */
+export const lockSession = (db: Db, session: Session, now: Date): Promise<void> =>
+  changeSession(db, session.tokenHash, { locked_at: now.toISOString(), failed_pins: 0 });
+
+/** From here until the PIN a session may do nothing but answer the questions of one visit. @returns false without one */
+export async function handTablet(db: Db, session: Session, visitId: number): Promise<boolean> {
+  if (!(await findVisit(db, visitId))) return false;
+  await changeSession(db, session.tokenHash, { handed_visit_id: visitId, failed_pins: 0 });
+  return true;
+}
+
+/** Sets one's own PIN; the password shows that it is oneself. In the demo house nobody has a password. */
+export async function changePin(
+  db: Db,
+  staffId: number,
+  { password, pin }: { readonly password: string; readonly pin: string },
+  isDemo: boolean,
+): Promise<readonly FieldError[]> {
+  if (!isDemo && !(await isSecret(await findPasswordHash(db, staffId), password)))
+    return [{ path: 'password', message: 'That is not your password.' }];
+  const trouble = pinTrouble(pin);
+  if (trouble) return [{ path: 'pin', message: trouble }];
+  await updateTherapist(db, staffId, { pin_hash: await hashSecret(pin) });
+  return [];
 }
 
 export type Unlocked =

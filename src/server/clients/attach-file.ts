@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { fileTypeFromBuffer } from 'file-type';
 import type { Db } from '../db/connection';
-import { type AttachmentView, deleteAttachment, insertAttachment } from './attachments.repository';
+import { type AttachmentView, deleteAttachment, findAttachment, insertAttachment } from './attachments.repository';
 import { findClient } from './clients.repository';
 import { insertAudit } from '../house/audit.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
@@ -73,6 +73,9 @@ export function safeName(name: string, extension: string): string {
     .trim();
   return `${plain.slice(0, 80) || 'file'}.${extension}`;
 }
+
+/** A file with its content. @returns undefined when the client has no such file */
+export const readAttachment = findAttachment;
 
 export async function removeAttachment(
   db: Db,

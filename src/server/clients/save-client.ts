@@ -1,6 +1,6 @@
 import type { ClientChangeInput, ClientInput } from '../../contracts/record';
 import type { Db } from '../db/connection';
-import { changeClient, findClient, insertClient, setArchived, toClientData } from './clients.repository';
+import { changeClient, contactOnly, findClient, insertClient, setArchived, toClientData } from './clients.repository';
 import { listFindings } from '../screening/findings.repository';
 import { insertAudit } from '../house/audit.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
@@ -28,6 +28,22 @@ export type ClientChanged =
       readonly by: number | null;
     }
   | SaveRefusal;
+
+/** The same from the front desk: what belongs to the treatment stays as it is, and unseen. */
+export async function correctContact(
+  db: Db,
+  clientId: number,
+  input: ClientChangeInput,
+  actor: Actor,
+): Promise<ClientChanged> {
+  const before = await findClient(db, clientId);
+  if (!before) return { kind: 'not-found' };
+  const { medicines, likes, note, dueOn, heightCm } = toClientData(before);
+  const kept = { ...input, medicines, likes, note, dueOn, heightCm };
+  const result = await correctClient(db, clientId, kept, actor);
+  if (result.kind === 'saved') return { ...result, data: contactOnly(result.data) };
+  return result.kind === 'overtaken' ? { ...result, theirs: contactOnly(result.theirs) } : result;
+}
 
 /** Changes a client's own data; what was there before stays as a version with who and when. */
 export async function correctClient(

@@ -1,4 +1,5 @@
 import { shippedProtocols } from '../../catalogue/swelling/protocols.data';
+import type { TapeProtocol } from '../../core/swelling/protocol';
 import type { MeasureView, ObservationView, PhotoView } from '../../contracts/measure-views';
 import type { TapingView } from '../../contracts/visit-views';
 import { judgeRedness } from '../../core/skin/redness';
@@ -89,6 +90,11 @@ function lastWeightOf(tapings: readonly TapingView[]): MeasureView['lastWeight']
 }
 
 const notYet = -1;
+
+/** Points of taping that ship, and the house's own. */
+export async function readProtocols(db: Db): Promise<readonly TapeProtocol[]> {
+  return [...shippedProtocols, ...(await listOwnProtocols(db))];
+}
 
 /** What the skin did after the last visit, when it was more than expected; null: nothing to say. */
 async function readLastReaction(db: Db, clientId: number, before: string): Promise<string | null> {

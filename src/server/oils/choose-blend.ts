@@ -1,7 +1,7 @@
 import { anatomy } from '../../catalogue/anatomy';
 import { oilBook } from '../../catalogue/oils/oils';
 import { vocabulary } from '../../catalogue/screening/screening';
-import type { BlendInput, SmellInput, VisitBlendInput } from '../../contracts/oil-house';
+import type { BlendFile, BlendInput, SmellInput, VisitBlendInput } from '../../contracts/oil-house';
 import type { OilClientView, OilScope } from '../../contracts/oil-views';
 import { blendViolations } from '../../core/judgement/product-violations';
 import { oilOf } from '../../core/oils/book';
@@ -170,6 +170,12 @@ export async function keepBlend(
     detail: blend.name,
   });
   return { kind: 'saved', id };
+}
+
+/** The blends of the house as a file, to be brought in elsewhere. */
+export async function writeBlends(db: Db): Promise<BlendFile> {
+  const blends = (await listBlends(db)).map(({ blend }) => blend);
+  return { kind: 'velvet-stone-blends', version: 1, blends };
 }
 
 /** Brings blends in from another house: all, or none with what is wrong in each. */

@@ -1,3 +1,5 @@
+import { insertAudit } from '../house/audit.repository';
+import type { Actor } from '../shared/saving';
 import type { Content } from 'pdfmake/interfaces';
 import { screeningBook } from '../../catalogue/screening/screening';
 import { formatNumber } from '../../core/units';
@@ -72,6 +74,16 @@ export async function readReferral(db: Db, visitId: number): Promise<Referral | 
 }
 
 const isoDayInWords = (at: string) => dayInWords(isoDay(at));
+
+/** Makes the note of a visit and keeps that it was made. @returns undefined when there is no such visit */
+export async function makeReferral(db: Db, visitId: number, actor: Actor): Promise<Buffer | undefined> {
+  const referral = await readReferral(db, visitId);
+  if (!referral) return undefined;
+  const pdf = await printReferral(referral);
+  const at = actor.now.toISOString();
+  await insertAudit(db, { at, by: actor.therapistId, action: 'referral note made', subject: `visit ${visitId}` });
+  return pdf;
+}
 
 /** The referral note as one printable page, in neutral words, with room for the answer. */
 export function printReferral(referral: Referral): Promise<Buffer> {

@@ -89,6 +89,15 @@ export function readBath(habits: StoneHabits, wantedC?: number): BathView {
   };
 }
 
+/** The bath with what the house usually sets it to. */
+export async function readHouseBath(
+  db: Db,
+  wantedC?: number,
+): Promise<{ readonly bath: BathView; readonly usualC: number }> {
+  const habits = await findHabits(db);
+  return { bath: readBath(habits, wantedC), usualC: habits.hotBathC };
+}
+
 async function stoneVisit(db: Db, record: VisitRecord): Promise<StoneVisitView> {
   const [tray, visit] = await Promise.all([readTray(db, record), completeVisit(db, record)]);
   const { client, noHeat } = tray;

@@ -1,8 +1,7 @@
 import { HandInput } from '../../../contracts/sign-in';
 import { endpoint, readBody } from '../../../server/http/endpoint';
 import { notFound, problem } from '../../../server/http/problem';
-import { changeSession } from '../../../server/people/sessions.repository';
-import { findVisit } from '../../../server/visits/visits.repository';
+import { handTablet } from '../../../server/auth/sign-in';
 
 /** From here until the PIN, this session may do nothing but answer the questions of one visit. */
 export const POST = endpoint(async ({ request, locals }) => {
@@ -14,7 +13,6 @@ export const POST = endpoint(async ({ request, locals }) => {
       title: 'Set a PIN first: it is how the tablet comes back to you',
       status: 409,
     });
-  if (!(await findVisit(db, visitId))) return notFound('visit');
-  await changeSession(db, session.tokenHash, { handed_visit_id: visitId, failed_pins: 0 });
+  if (!(await handTablet(db, session, visitId))) return notFound('visit');
   return Response.json({ kind: 'saved' });
 });

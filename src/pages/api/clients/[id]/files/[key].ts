@@ -1,12 +1,11 @@
 import { answer } from '../../../../../server/http/answer';
 import { endpoint, idOf, keyOf } from '../../../../../server/http/endpoint';
 import { notFound } from '../../../../../server/http/problem';
-import { removeAttachment } from '../../../../../server/clients/attach-file';
-import { findAttachment } from '../../../../../server/clients/attachments.repository';
+import { readAttachment, removeAttachment } from '../../../../../server/clients/attach-file';
 
 /** Served as what it was found to be, with nothing in it allowed to run. */
 export const GET = endpoint(async (context) => {
-  const file = await findAttachment(context.locals.db, idOf(context, 'client'), keyOf(context, 'file'));
+  const file = await readAttachment(context.locals.db, idOf(context, 'client'), keyOf(context, 'file'));
   if (!file) return notFound('file');
   const isPicture = file.mediaType.startsWith('image/');
   return new Response(new Uint8Array(file.content), {

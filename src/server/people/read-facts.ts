@@ -1,0 +1,16 @@
+import type { Db } from '../db/connection';
+import { findHouse, type House, listStaff, saveHousePhone } from './people.repository';
+
+/** What the house is called and where it is rung. @returns undefined before it was set up */
+export const readHouseFacts = (db: Db): Promise<House | undefined> => findHouse(db);
+
+/** Whom clients ring from now on. */
+export const changeHousePhone = (db: Db, phone: string): Promise<void> => saveHousePhone(db, phone);
+
+/** Who may be gone in as by one click, in the demo house. */
+export async function readDoor(
+  db: Db,
+): Promise<readonly { readonly id: number; readonly name: string; readonly title: string }[]> {
+  const staff = await listStaff(db);
+  return staff.filter(({ leftAt }) => !leftAt).map(({ id, name, title }) => ({ id, name, title }));
+}
