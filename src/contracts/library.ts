@@ -36,6 +36,7 @@ export const TechniqueSchema = z.strictObject({
   traits: z.array(z.enum(traits)).max(traits.length),
   judgedAs: z.array(z.string().max(60)).min(1, 'Say which kinds of work it is judged as.').max(6),
   cues: z.array(words(200).min(1)).min(1, 'Write one short sentence for the table.').max(6),
+  turnedCue: words(200).min(1).optional(),
   why: words(600),
   never: words(600),
   feel: words(600),

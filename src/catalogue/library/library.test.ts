@@ -66,4 +66,14 @@ describe('what clients come for', () => {
     expect([...named].filter((id) => !shippedLibrary.protocols.has(id))).toEqual([]);
     expect([...shippedLibrary.protocols.keys()].filter((id) => !named.has(id))).toEqual([]);
   });
+
+  it('says what strokes along the spine are told as when they run from the skull down', () => {
+    const alongSpine = [...shippedLibrary.techniques.values()].filter(
+      ({ traits }) => traits.includes('beside-spine') || traits.includes('on-spine'),
+    );
+    for (const { id, cues, turnedCue } of alongSpine) {
+      if (/\b(up|from the base|low to high|bottom)\b/i.test(cues[0] ?? '')) expect(turnedCue, id).toBeDefined();
+      expect(turnedCue ?? '', id).not.toMatch(/\bup\b/i);
+    }
+  });
 });

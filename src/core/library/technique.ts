@@ -134,6 +134,8 @@ export interface Technique {
   readonly judgedAs: readonly string[];
   /** Short sentences for the table. */
   readonly cues: readonly string[];
+  /** What is said instead where strokes along the spine run from the skull down. */
+  readonly turnedCue?: string | undefined;
   readonly why: string;
   /** What it is never done to, and never turned into. */
   readonly never: string;

@@ -94,7 +94,7 @@ export function tellStep(
     technique: technique.id,
     title: technique.name,
     how: [`${regions}, ${sideInWords(step)}`, wayOf(step, words)].filter(Boolean).join('; '),
-    cue: technique.cues[0] ?? '',
+    cue: (step.isReversed ? technique.turnedCue : undefined) ?? technique.cues[0] ?? '',
     note: step.note,
     block: block.name,
     modality: block.modality,

@@ -66,6 +66,15 @@ describe('a decision is obeyed by', () => {
     expect((await readStoneBench(house.db, null, actor.now)).habits).toBeDefined();
   });
 
+  it('the hands: where strokes run from the skull down, no cue says up', async () => {
+    await brings('multiple-sclerosis');
+    const visit = await bookFor(house, 1, ['spine-oil-layers']);
+    const { steps } = await planFor(house, visit, ['spine-oil-layers']);
+    const turned = steps.filter(({ told }) => told?.how.includes('from the skull down'));
+    expect(turned.length).toBeGreaterThan(5);
+    for (const { told } of turned) expect(`${told?.cue} ${told?.note}`).not.toMatch(/\b(base up|bottom to top|up)\b/i);
+  });
+
   it('the room: what is latex, warm or flat is laid out otherwise', async () => {
     await brings('latex-allergy');
     const visit = await bookFor(house, 1, ['mouth-gloved']);
