@@ -367,11 +367,6 @@ export const regionGroupRows = {
     ...['flank-upper', 'breast', 'back-upper'],
   ],
   ears: ['ear'],
-  /** The arm's skin that drains to the armpit, whose group is opened before it. */
-  'arm-skin': [
-    ...['shoulder-cap', 'upper-arm-inner', 'upper-arm-outer', 'elbow-crease', 'elbow-point', 'forearm-inner'],
-    ...['forearm-outer', 'wrist', 'hand-back', 'palm', 'fingers'],
-  ],
   /** Bare at all times: no cover is folded back for it. */
   'never-draped': [
     ...['scalp-front', 'scalp-crown', 'scalp-back', 'forehead', 'temple', 'eyelid-upper', 'eyelid-lower', 'nose'],

@@ -77,7 +77,6 @@ export const regionGroups = [
   'behind',
   'other-hand',
   'ears',
-  'arm-skin',
   'never-draped',
   'lines-frown',
   'lines-forehead',

@@ -9,6 +9,9 @@ export const facialModalities: ReadonlySet<string> = new Set([
   'facial-scraping-tool',
 ]);
 
+/** Kinds of work that take stones. */
+export const stoneModalities: ReadonlySet<string> = new Set(['hot-stone', 'cold-stone']);
+
 /** `each`: one side after the other; `sound` and `affected` come from the client's case. */
 export const stepSides = ['both', 'each', 'left', 'right', 'sound', 'affected'] as const;
 export type StepSide = (typeof stepSides)[number];

@@ -6,7 +6,7 @@ import type { BlockRule, RuleSeverity, TreatmentRuleId } from './rules';
 
 /** The group of a limb's root, opened before the limb's own skin. */
 const limbOutlets = [
-  { basin: 'axillary', limb: 'arm-skin' },
+  { basin: 'axillary', limb: 'arm' },
   { basin: 'inguinal', limb: 'leg' },
 ] as const satisfies readonly { basin: string; limb: RegionGroup }[];
 

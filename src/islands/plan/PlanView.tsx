@@ -2,6 +2,7 @@ import { lazy, Suspense, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TherapistView } from '../../contracts/people-views';
 import type { PlanView as Plan, VisitView } from '../../contracts/visit-views';
+import { limbOfArea } from '../../core/anatomy/areas';
 import type { PlaceId } from '../../core/anatomy/place';
 import { phasesOf, stepTitle } from '../../core/drainage/step-words';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
@@ -176,7 +177,7 @@ export function PlanView({ visit, first, therapists }: Props) {
 
 /** The drainage protocol that fits what the visit is about. */
 function drainageOf({ focus }: VisitView): string {
-  if (focus.some((id) => id.startsWith('leg'))) return 'leg-drainage';
-  if (focus.some((id) => id.startsWith('arm'))) return 'arm-drainage';
+  if (focus.some((id) => limbOfArea(id) === 'leg')) return 'leg-drainage';
+  if (focus.some((id) => limbOfArea(id) === 'arm')) return 'arm-drainage';
   return focus.includes('face') ? 'face-drainage' : 'breast-chest-after-surgery';
 }

@@ -87,11 +87,10 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
   useWakeLock(state.status === 'running' || state.status === 'paused');
   const isAtItsEnd = state.status === 'finished';
   const offline = useOffline(visit.id, isAtItsEnd && table.keeping.kind === 'kept');
+  const pressed = pressesOf(table, makeMark);
   const foot = useFootSwitch((press) => {
-    if (table.again.length > 0) makeMark(press === 'next' ? 'asked-again' : 'declined');
-    else if (table.asked) table.answerSide(press === 'next' ? 'right' : 'left');
-    else if (press === 'next') goOn('end');
-    else goBack();
+    if (press === 'next') pressed.onNext();
+    else pressed.onBack();
   });
   useBeatSound(
     isSoundOn && state.status === 'running' && beat !== undefined && beat.repetition > 0 && !beat.isOver,
@@ -177,23 +176,7 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
           cue={cueAt(stones.cues, isReady ? 0 : planSeconds(plan.steps, step, table.stepMs / 1000))}
           oilName={oilOf(step)}
         />
-        <Zones
-          onNext={() =>
-            table.again.length > 0 ? makeMark('asked-again') : table.asked ? table.answerSide('right') : goOn('end')
-          }
-          onBack={() =>
-            table.again.length > 0 ? makeMark('declined') : table.asked ? table.answerSide('left') : goBack()
-          }
-          nextName={
-            table.again.length > 0
-              ? 'nothing speaks against it'
-              : table.asked
-                ? 'the client’s right'
-                : isReady
-                  ? 'begin'
-                  : 'next step'
-          }
-        />
+        <Zones {...pressed} />
       </div>
       <CatchUpBar
         ways={role === 'leads' ? ways : []}
@@ -265,6 +248,29 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
       )}
     </div>
   );
+}
+
+/** What the two zones and the two pedals do now: answer what is asked, or go on and back. */
+function pressesOf(
+  { again, asked, answerSide, goOn, goBack, state }: ReturnType<typeof useTable>,
+  makeMark: (kind: MarkKind) => void,
+) {
+  if (again.length > 0)
+    return {
+      onNext: () => makeMark('asked-again'),
+      onBack: () => makeMark('declined'),
+      nextName: 'nothing speaks against it',
+      backName: 'leave this work out',
+    };
+  if (asked)
+    return {
+      onNext: () => answerSide('right'),
+      onBack: () => answerSide('left'),
+      nextName: 'the client’s right',
+      backName: 'the client’s left',
+    };
+  const nextName = state.status === 'ready' ? 'begin' : 'next step';
+  return { onNext: () => goOn('end'), onBack: goBack, nextName, backName: 'back' };
 }
 
 /** Where the plan stands: stones are swapped by it, also when the clock has run away from it. */

@@ -6,10 +6,11 @@ interface Props {
   readonly onNext: () => void;
   readonly onBack: () => void;
   readonly nextName: string;
+  readonly backName: string;
 }
 
 /** Two halves of the screen that an elbow or the back of a hand cannot miss: the words go on, the body goes back. */
-export function Zones({ onNext, onBack, nextName }: Props) {
+export function Zones({ onNext, onBack, nextName, backName }: Props) {
   const last = useRef(-Infinity);
   const press = ({ timeStamp, currentTarget }: MouseEvent<HTMLElement>, act: () => void) => {
     currentTarget.blur();
@@ -23,7 +24,7 @@ export function Zones({ onNext, onBack, nextName }: Props) {
         type="button"
         tabIndex={-1}
         className={styles['zoneBack']}
-        aria-label="Touch the body: back"
+        aria-label={`Touch the body: ${backName}`}
         onClick={(event) => press(event, onBack)}
       >
         <svg viewBox="0 0 24 24" aria-hidden="true">

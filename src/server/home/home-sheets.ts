@@ -2,6 +2,8 @@ import { homeLanguages, homeRoutine, homeWordsOf } from '../../catalogue/homecar
 import { homeRoutines } from '../../catalogue/homecare/routines.data';
 import type { HomeWish } from '../../contracts/home';
 import type { HomeView, KeptSheet } from '../../contracts/home-views';
+import { limbOfArea } from '../../core/anatomy/areas';
+import { nodeFindingOf } from '../../core/drainage/node-findings';
 import { keptTo } from '../../core/homecare/rhythm';
 import type { HomeRoutineId, HomeSheet } from '../../core/homecare/sheet';
 import type { Db } from '../db/connection';
@@ -51,8 +53,8 @@ export async function readHome(db: Db, visitId: number, now: Date): Promise<Home
 
 /** What suits this client most likely: by what was found, then by what the visit is about. */
 function firstWish(visit: VisitRecord): HomeWish {
-  const armpits = visit.stored.filter(({ id }) => /^nodes-\w+-axillary$/.test(id));
-  const legs = visit.focus.filter((id) => id.startsWith('leg'));
+  const armpits = visit.stored.filter(({ id }) => nodeFindingOf(id)?.of === 'axillary');
+  const legs = visit.focus.filter((id) => limbOfArea(id) === 'leg');
   const routine: HomeRoutineId =
     armpits.length > 0
       ? 'after-armpit'

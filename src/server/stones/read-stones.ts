@@ -1,3 +1,4 @@
+import { stoneModalities } from '../../core/library/protocol';
 import { stoneBook } from '../../catalogue/stones/stones';
 import type { BathView, StoneBenchView, StoneView, StoneVisitView, TableStones } from '../../contracts/stone-views';
 import { firstTouchOf, type StoneHabits } from '../../core/stones/from-plan';
@@ -44,7 +45,7 @@ export async function readStoneBench(db: Db, visitId: number | null, now: Date):
 
 type VisitOfDay = Awaited<ReturnType<typeof listVisits>>[number];
 
-const takesStones = (row: VisitOfDay) => holdsOf(row)?.modalities.some((one) => one.endsWith('-stone')) ?? false;
+const takesStones = (row: VisitOfDay) => holdsOf(row)?.modalities.some((one) => stoneModalities.has(one)) ?? false;
 
 /** The stones of a whole day; null where nothing that takes them is planned yet. */
 async function dayOfStones(db: Db, rows: readonly VisitOfDay[]): Promise<StoneBenchView['day']> {

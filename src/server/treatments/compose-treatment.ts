@@ -21,7 +21,7 @@ import { violationsOf } from '../../core/judgement/violations';
 import { toChecked } from '../../core/treatment/checked';
 import { isDrainageCourse } from '../../core/treatment/drainage-block';
 import type { LeftOut } from '../../core/treatment/left-out';
-import type { Library } from '../../core/library/protocol';
+import { facialModalities, type Library } from '../../core/library/protocol';
 import { loadOf } from '../../core/treatment/load';
 import type { TreatmentPlan } from '../../core/treatment/plan-treatment';
 import { waysToShorten } from '../../core/treatment/shorten';
@@ -212,7 +212,7 @@ function tellBlocks(
       startsAt: block.startsAt,
       seconds: block.seconds,
       why: block.why,
-      ...(block.hands === 'oiled' ? { oil: block.modality.startsWith('facial') ? 'face' : 'body' } : {}),
+      ...(block.hands === 'oiled' ? { oil: facialModalities.has(block.modality) ? 'face' : 'body' } : {}),
       steps: own.map(({ id }) => id),
     };
   });
