@@ -115,6 +115,14 @@ export function blendAgainst(
   return violationErrors(against, path, () => blend.name).slice(0, 1);
 }
 
+/** What the bottles of a visit are against by now: findings may have come after they were chosen. */
+export async function chosenAgainst(db: Db, record: VisitRecord): Promise<readonly FieldError[]> {
+  const chosen = (await listVisitBlends(db, record.id)).flatMap(({ blend }) => blend ?? []);
+  if (chosen.length === 0) return [];
+  const work = await oilWorkOf(db, record);
+  return chosen.flatMap((blend) => blendAgainst(blend, record, work, 'blend'));
+}
+
 /** The blend that a visit carries. What has been mixed for it stays mixed. */
 export async function chooseBlend(
   db: Db,

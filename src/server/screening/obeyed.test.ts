@@ -1,15 +1,16 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { BlendInput } from '../../contracts/oil-house';
 import { limitsOver, stonesAt } from '../../core/judgement/visit-limits';
-import { chooseBlend } from '../oils/choose-blend';
+import { chooseBlend, chosenAgainst } from '../oils/choose-blend';
 import { addFinding } from './save-finding';
-import { actor, finding, openHouse, type TestHouse } from '../shared/test-house';
+import { actor, admit, finding, openHouse, type TestHouse } from '../shared/test-house';
 import { judgeVisit } from './judge-visit';
 import { readClose } from '../visits/read-close';
 import { readRoom } from '../treatments/read-room';
 import { readVisitFrame } from '../visits/read-visit';
 import { readStoneBench } from '../stones/read-stones';
 import { countMix, finishMix, startMix } from '../oils/mix-oils';
+import { readyForTable } from '../table/record-table';
 import { readAskedWork } from '../table/table-asks';
 import { bookFor, mayAll, planFor } from '../treatments/treatment-fixtures';
 
@@ -47,6 +48,22 @@ describe('a decision is obeyed by', () => {
     await countMix(house.db, started.id, { counted: { lavender: 20 } });
     const finished = await finishMix(house.db, started.id, actor);
     expect(finished).toMatchObject({ kind: 'refused', errors: [{ path: 'counted' }] });
+  });
+
+  it('the bottle that was chosen before: a finding that came after keeps it from the table', async () => {
+    const visit = await bookFor(house, 1, ['spine-oil-layers']);
+    await planFor(house, visit, ['spine-oil-layers']);
+    expect((await choose(visit, 20)).kind).toBe('saved');
+    const record = async () => (await readVisitFrame(house.db, visit)) ?? expect.fail('no visit');
+    expect(await chosenAgainst(house.db, await record())).toEqual([]);
+    await brings('multiple-sclerosis');
+    const plan = await planFor(house, visit, ['spine-oil-layers'], { basedOn: 1 });
+    expect(plan.isStale).toBe(false);
+    expect(await chosenAgainst(house.db, await record())).toMatchObject([{ path: 'blend' }]);
+    await admit(house.db, visit);
+    expect(await readyForTable(house.db, visit)).toMatchObject([
+      { path: 'blend', message: expect.stringContaining('stronger than allowed') },
+    ]);
   });
 
   it('the bottle: skin that takes no scent, touched by the work, makes all of it unscented', async () => {

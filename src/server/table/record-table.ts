@@ -14,6 +14,7 @@ import type { Db } from '../db/connection';
 import { insertAudit } from '../house/audit.repository';
 import { findLead, insertEvents, listEvents, setLead } from './table-events.repository';
 import { findVisit, latestPlan } from '../visits/visits.repository';
+import { chosenAgainst } from '../oils/choose-blend';
 import { readFlags } from '../screening/raise-flags';
 import { readGates } from '../visits/visit-gates';
 import { readVisitFrame, toPlanView } from '../visits/read-visit';
@@ -40,6 +41,8 @@ export async function readyForTable(db: Db, visitId: number): Promise<readonly F
     return [{ path: missing[0]?.gate ?? 'check', message: `Before the table: ${gatesInWords(missing)}.` }];
   if (view.isStale)
     return [{ path: 'plan', message: 'Findings or therapist have changed since this plan was made: plan again.' }];
+  const bottles = await chosenAgainst(db, visit);
+  if (bottles.length > 0) return bottles;
   if (view.treatment) return readyTreatment(view.treatment, view.reason);
   if (rankOf(view.plan.decision) >= rankOf('clear-first'))
     return [{ path: 'plan', message: view.plan.reasons[0]?.text ?? 'This plan is not to be carried out.' }];

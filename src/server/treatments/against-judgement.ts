@@ -40,7 +40,7 @@ export const violationErrors = (
     const where = place === null ? '' : `, ${shortLabel(anatomy, place)}`;
     return {
       path,
-      message: `${what}${where}: ${limitWords[limit]}. It was not stored; choose something else or leave this part out.`,
+      message: `${what}${where}: ${limitWords[limit]}. Choose something else, or leave this part out.`,
     };
   });
 
