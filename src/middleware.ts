@@ -2,14 +2,16 @@ import type { APIContext } from 'astro';
 import { defineMiddleware } from 'astro:middleware';
 import { warmDemoBath } from './demo/demo-bath';
 import { ensureDemoHouse } from './demo/demo-house';
-import { mayUse, type Verdict } from './server/auth/policy';
+import type { Door } from './contracts/routes/route';
+import { mayEnter, type Verdict } from './server/auth/policy';
 import { readSession, type Session, sessionCookie } from './server/auth/sessions';
 import { type Db, openDatabase } from './server/db/connection';
 import { isHouseOpen } from './server/people/set-up-house';
 import { secureHeaders } from './server/http/headers';
+import { match } from './server/http/matching';
 import { problem } from './server/http/problem';
 import { isTooFast } from './server/http/rate';
-import { listTherapists } from './server/people/people.repository';
+import { readTherapists } from './server/people/read-facts';
 
 /** The one place that wires the database into requests. Opened on the first one, so that a build opens none. */
 let opening: Promise<Db> | undefined;
@@ -48,7 +50,11 @@ function hostOf(origin: string): string | undefined {
 export const onRequest = defineMiddleware(async (context, next) => {
   if (isForeign(context.request))
     return problem({ type: '/problems/foreign-origin', title: 'This request came from another site', status: 403 });
-  if (isStateless(context.url.pathname)) return secureHeaders(await next());
+  const found = match(context.request.method, context.url.pathname);
+  const isApi = context.url.pathname.startsWith('/api/');
+  const door = found.kind === 'route' ? found.route : found.kind === 'page' ? found.page : undefined;
+  // What is no endpoint says so itself, and what only computes needs no house.
+  if (isStateless(context.url.pathname) || (isApi && !door)) return secureHeaders(await next());
   opening ??= open();
   const db = await opening.catch((error: unknown) => {
     opening = undefined;
@@ -57,25 +63,33 @@ export const onRequest = defineMiddleware(async (context, next) => {
   const now = new Date();
   isHouseSetUp ||= isDemo || (await isHouseOpen(db));
   const session = await readSession(db, context.cookies.get(sessionCookie)?.value, now);
-  const verdict = mayUse(context.request.method, context.url.pathname, {
-    role: session?.staff.role,
-    isLocked: session?.isLocked ?? false,
-    handedVisitId: session?.handedVisitId ?? null,
-    isHouseSetUp,
-  });
-  if (verdict !== 'allowed') return secureHeaders(await refuse(context, verdict, session));
-  if (isTooFast(context.request.method, context.url.pathname, now.getTime()))
+  const verdict = door
+    ? mayEnter(door, 'params' in found ? found.params : {}, {
+        role: session?.staff.role,
+        isLocked: session?.isLocked ?? false,
+        handedVisitId: session?.handedVisitId ?? null,
+        isHouseSetUp,
+      })
+    : 'unknown';
+  if (verdict !== 'allowed') return kept(door, secureHeaders(await refuse(context, verdict, session)));
+  if (isTooFast(door?.mostPerMinute, now.getTime()))
     return problem({ type: '/problems/too-fast', title: 'Too many tries at once: wait a minute', status: 429 });
   Object.assign(context.locals, {
     db,
     session,
     isDemo,
-    therapists: await listTherapists(db),
+    therapists: await readTherapists(db),
     therapist: session?.staff,
     actor: { therapistId: session?.staff.id ?? null, now },
   });
-  return secureHeaders(await next());
+  return kept(door, secureHeaders(await next()));
 });
+
+/** Nothing of what the house knows stays in browsers and between, unless the door says so. */
+function kept(door: Door | undefined, response: Response): Response {
+  if (door?.cache === undefined) response.headers.set('cache-control', 'private, no-store');
+  return response;
+}
 
 const refusals = {
   'sign-in': { title: 'Sign in first; what you entered is still here', status: 401 },

@@ -1,44 +1,44 @@
-import { readdirSync, readFileSync } from 'node:fs';
+import { readdirSync } from 'node:fs';
 import path from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { operations } from '../src/contracts/operations';
-import { matches, mayUse, policy, type Visitor } from '../src/server/auth/policy';
+import { allRoutes } from '../src/contracts/routes';
+import { pages } from '../src/contracts/routes/pages';
+import type { Door, Method } from '../src/contracts/routes/route';
+import { mayUse, type Visitor } from '../src/server/auth/policy';
+import { endpointOf } from '../src/server/endpoints';
+import { match } from '../src/server/http/matching';
 
-const pages = path.join(import.meta.dirname, '../src/pages');
+const folder = path.join(import.meta.dirname, '../src/pages');
 
-/** The address of every file of the pages, and the methods that endpoints answer to. */
-const addresses = readdirSync(pages, { recursive: true, encoding: 'utf8' })
-  .filter((file) => /\.(ts|astro)$/.test(file))
-  .map((file) => {
-    const plain = file
-      .replace(/\.(ts|astro)$/, '')
-      .replace(/(^|\/)index$/, '')
-      .replace(/\[(\w+)\]/g, ':$1');
-    const methods = file.endsWith('.ts')
-      ? [...readFileSync(path.join(pages, file), 'utf8').matchAll(/export const (GET|POST|PUT|DELETE)/g)].map(
-          ([, m]) => m,
-        )
-      : ['GET'];
-    return { address: `/${plain}`, methods: methods as string[] };
-  });
+/** The address of every page. */
+const addresses = readdirSync(folder, { recursive: true, encoding: 'utf8' })
+  .filter((file) => file.endsWith('.astro'))
+  .map(
+    (file) =>
+      `/${file
+        .replace(/\.astro$/, '')
+        .replace(/(^|\/)index$/, '')
+        .replace(/\[(\w+)\]/g, '{$1}')}`,
+  );
+
+const doors: readonly (Door & { readonly method: Method })[] = [
+  ...pages.map((page): Door & { readonly method: Method } => ({ ...page, method: 'get' })),
+  ...allRoutes,
+];
 
 const house: Visitor = { role: undefined, isLocked: false, handedVisitId: null, isHouseSetUp: true };
-const sample = (pattern: string) => pattern.replace(/:\w+/g, '7');
+const sample = (pattern: string) => pattern.replace(/\{\w+\}/g, '7');
 
 describe('who may use what', () => {
-  it('is said of every page and endpoint, and of nothing that is not there', () => {
-    for (const { address, methods } of addresses) {
-      for (const method of methods) {
-        const rules = policy.filter(
-          (rule) => matches(rule.path, sample(address)) && (!rule.methods || rule.methods.includes(method)),
-        );
-        expect(rules, `${method} ${address}`).not.toHaveLength(0);
-      }
-    }
-    for (const rule of policy)
+  it('is said of every page, and of none that is not there', () => {
+    for (const address of addresses) expect(match('GET', sample(address)).kind, address).toBe('page');
+    for (const page of pages)
       expect(
-        addresses.some(({ address }) => matches(rule.path, sample(address))),
-        rule.path,
+        addresses.some((address) => {
+          const found = match('GET', sample(address));
+          return found.kind === 'page' && found.page === page;
+        }),
+        page.path,
       ).toBe(true);
   });
 
@@ -50,49 +50,46 @@ describe('who may use what', () => {
   });
 
   it('leaves next to nothing open to somebody who is not signed in', () => {
-    const open = policy.filter(
-      ({ path: at, methods }) => mayUse(methods?.[0] ?? 'GET', sample(at), house) === 'allowed',
-    );
-    expect(open.map(({ path: at }) => at)).toEqual([
+    const open = doors.filter((door) => mayUse(door.method, sample(door.path), house) === 'allowed');
+    const addressed = open.map((door) => door.path.replace(/^\/api\/compute\/.*/, '/api/compute/…'));
+    expect([...new Set(addressed)]).toEqual([
       '/sign-in',
       '/welcome',
-      '/problems/:name',
+      '/problems/{name}',
       '/404',
-      '/api/health',
-      '/api/openapi.json',
-      '/api/compute/:name',
-      '/api/calendar/:token',
-      '/home/:token',
-      '/api/home-page/:token/ticks',
+      '/home/{token}',
+      '/api/compute/…',
       '/api/session',
       '/api/session/demo',
+      '/api/health',
+      '/api/openapi.json',
+      '/api/calendar/{token}',
+      '/api/home-page/{token}/ticks',
     ]);
   });
 
   it('never gives a lower role what a higher one has not', () => {
     const roles = ['assistant', 'therapist', 'owner'] as const;
-    for (const { path: at, methods } of policy) {
-      for (const method of methods ?? ['GET']) {
-        const verdicts = roles.map((role) => mayUse(method, sample(at), { ...house, role }) === 'allowed');
-        expect(verdicts, `${method} ${at}`).toEqual([...verdicts].sort());
-      }
+    for (const { path: at, method } of doors) {
+      const verdicts = roles.map((role) => mayUse(method, sample(at), { ...house, role }) === 'allowed');
+      expect(verdicts, `${method} ${at}`).toEqual([...verdicts].sort());
     }
   });
 
   it('shuts all but the client’s own questions while the tablet is handed over, and all but the door while locked', () => {
     const handed: Visitor = { ...house, role: 'owner', handedVisitId: 7 };
     const openTo = (visitor: Visitor) =>
-      policy
-        .filter(({ path: at, methods }) => mayUse(methods?.[0] ?? 'GET', sample(at), visitor) === 'allowed')
+      doors
+        .filter(({ path: at, method }) => mayUse(method, sample(at), visitor) === 'allowed')
         .map(({ path: at }) => at)
         .filter((at) => !/problems|404|health|openapi|compute|calendar|home/.test(at));
     expect(openTo(handed)).toEqual([
+      '/tablet/{visit}',
       '/api/session',
       '/api/session/unlock',
-      '/tablet/:visit',
-      '/api/tablet/:visit',
-      '/api/tablet/:visit/feedback',
-      '/api/tablet/:visit/consent',
+      '/api/tablet/{visit}',
+      '/api/tablet/{visit}/feedback',
+      '/api/tablet/{visit}/consent',
     ]);
     expect(mayUse('GET', '/tablet/8', handed)).toBe('handed');
     expect(mayUse('POST', '/api/tablet/8', handed)).toBe('handed');
@@ -108,14 +105,19 @@ describe('who may use what', () => {
   });
 });
 
-describe('the document of the endpoints', () => {
-  it('names every one of them with its method, and none besides', () => {
-    const described = operations.map((o) => `${o.method.toUpperCase()} ${o.path.replace(/\{(\w+)\}/g, ':$1')}`);
-    const served = addresses
-      .filter(({ address }) => address.startsWith('/api/'))
-      .flatMap(({ address, methods }) => methods.map((method) => `${method} ${address}`));
-    const plain = (all: readonly string[]) =>
-      all.map((line) => line.replace('/api/compute/:name', '/api/compute')).toSorted();
-    expect(plain(described)).toEqual(plain(served));
+describe('the definitions of the endpoints', () => {
+  it('are each of an address of their own, and each has its handler', () => {
+    const named = allRoutes.map((route) => `${route.method} ${route.path}`);
+    expect(named).toHaveLength(new Set(named).size);
+    for (const route of allRoutes) {
+      const found = match(route.method, sample(route.path));
+      expect(found.kind === 'route' ? found.route : found, `${route.method} ${route.path}`).toBe(route);
+      expect(endpointOf.get(route)?.route, `${route.method} ${route.path}`).toBe(route);
+    }
+  });
+
+  it('give a schema for each name in the address, and for no other', () => {
+    for (const { path: at, params = {} } of allRoutes)
+      expect(Object.keys(params), at).toEqual([...at.matchAll(/\{(\w+)\}/g)].map(([, name]) => name));
   });
 });

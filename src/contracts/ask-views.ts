@@ -1,75 +1,116 @@
-import type { CheckAnswers, VisitCheck } from '../core/visit/visit-check';
-import type { PlacedFinding, StageOrEnd } from './people-views';
-import type { ConditionView, ScreeningView } from './screening-views';
-import type { VisitView } from './visit-views';
+import { z } from 'zod';
+import { PlacedFinding, StageOrEnd } from './people-views';
+import { CheckAnswersShape, VisitCheckShape } from './shapes/visit';
+import { ConditionView, ScreeningView } from './screening-views';
+import { VisitView } from './visit-views';
 
-export interface ConsentView {
-  readonly signedAt: string;
-  readonly name: string;
-  readonly signer: 'client' | 'guardian';
-  readonly areas: readonly string[];
-  readonly wordingVersion: number;
+export const ConsentView = z.object({
+  signedAt: z.string(),
+  name: z.string(),
+  signer: z.enum(['client', 'guardian']),
+  areas: z.array(z.string()).readonly(),
+  wordingVersion: z.number(),
   /** Asked for again each year, and when the wording has changed. */
-  readonly isDue: boolean;
-}
+  isDue: z.boolean(),
+});
+export type ConsentView = z.infer<typeof ConsentView>;
 
 /** What changes while one asks; every answer of the Ask view brings a new one. */
-export interface AskState {
-  readonly stage: StageOrEnd;
-  readonly findings: readonly PlacedFinding[];
+export const AskState = z.object({
+  stage: StageOrEnd,
+  findings: z.array(PlacedFinding).readonly(),
   /** Condition → newest answer of the intake. */
-  readonly intake: Readonly<Record<string, 'yes' | 'no' | 'unsure'>>;
-  readonly check: CheckAnswers;
-  readonly consent: ConsentView | null;
+  intake: z.record(z.string(), z.enum(['yes', 'no', 'unsure'])),
+  check: CheckAnswersShape,
+  consent: ConsentView.nullable(),
   /** Medicines recognised in what was written, with findings that they stand for and that are not on record. */
-  readonly medicines: readonly {
-    readonly name: string;
-    readonly label: string;
-    readonly isCertain: boolean;
-    readonly conditions: readonly string[];
-  }[];
-  readonly pregnancy: { readonly weeks: number; readonly days: number; readonly condition: string } | null;
+  medicines: z
+    .array(
+      z.object({
+        name: z.string(),
+        label: z.string(),
+        isCertain: z.boolean(),
+        conditions: z.array(z.string()).readonly(),
+      }),
+    )
+    .readonly(),
+  pregnancy: z
+    .object({
+      weeks: z.number(),
+      days: z.number(),
+      condition: z.string(),
+    })
+    .nullable(),
   /** Findings that cannot both be so, in words. */
-  readonly contradictions: readonly string[];
-  readonly screening: ScreeningView;
-}
+  contradictions: z.array(z.string()).readonly(),
+  screening: ScreeningView,
+});
+export type AskState = z.infer<typeof AskState>;
 
 /** What the Ask view opens with. */
-export interface AskView {
-  readonly visit: VisitView;
-  readonly state: AskState;
-  readonly conditions: readonly ConditionView[];
-  readonly gates: readonly { readonly group: string; readonly ask: string; readonly suchAs: string }[];
-  readonly check: VisitCheck;
+export const AskView = z.object({
+  visit: VisitView,
+  state: AskState,
+  conditions: z.array(ConditionView).readonly(),
+  gates: z
+    .array(
+      z.object({
+        group: z.string(),
+        ask: z.string(),
+        suchAs: z.string(),
+      }),
+    )
+    .readonly(),
+  check: VisitCheckShape,
   /** Why a full intake is due; null: the short check will do. */
-  readonly intakeDue: string | null;
-  readonly wording: { readonly version: number; readonly paragraphs: readonly string[] };
-  readonly medicines: string;
-  readonly dueOn: string | null;
-  readonly qualifications: readonly string[];
-}
+  intakeDue: z.string().nullable(),
+  wording: z.object({
+    version: z.number(),
+    paragraphs: z.array(z.string()).readonly(),
+  }),
+  medicines: z.string(),
+  dueOn: z.string().nullable(),
+  qualifications: z.array(z.string()).readonly(),
+});
+export type AskView = z.infer<typeof AskView>;
 
 /** What is handed to the client: questions in plain words and the wording of the consent, nothing that was decided. */
-export interface TabletView {
-  readonly visitId: number;
-  readonly firstName: string;
-  readonly name: string;
-  readonly house: string;
-  readonly isMinor: boolean;
-  readonly groups: readonly {
-    readonly group: string;
-    readonly ask: string;
-    readonly suchAs: string;
-    readonly questions: readonly { readonly id: string; readonly ask: string }[];
-  }[];
-  readonly intake: AskState['intake'];
-  readonly wording: AskView['wording'];
-}
+export const TabletView = z.object({
+  visitId: z.number(),
+  firstName: z.string(),
+  name: z.string(),
+  house: z.string(),
+  isMinor: z.boolean(),
+  groups: z
+    .array(
+      z.object({
+        group: z.string(),
+        ask: z.string(),
+        suchAs: z.string(),
+        questions: z
+          .array(
+            z.object({
+              id: z.string(),
+              ask: z.string(),
+            }),
+          )
+          .readonly(),
+      }),
+    )
+    .readonly(),
+  intake: z.record(z.string(), z.enum(['yes', 'no', 'unsure'])),
+  wording: z.object({
+    version: z.number(),
+    paragraphs: z.array(z.string()).readonly(),
+  }),
+});
+export type TabletView = z.infer<typeof TabletView>;
 
 /** What a client sees when the tablet is turned round after the treatment. */
-export interface FeedbackTabletView {
-  readonly visitId: number;
-  readonly firstName: string;
-  readonly house: string;
-  readonly isScented: boolean;
-}
+export const FeedbackTabletView = z.object({
+  visitId: z.number(),
+  firstName: z.string(),
+  house: z.string(),
+  isScented: z.boolean(),
+});
+export type FeedbackTabletView = z.infer<typeof FeedbackTabletView>;

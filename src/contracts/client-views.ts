@@ -1,122 +1,165 @@
-import type { LastWork } from './last-work';
-import type { Caution } from '../core/screening/cautions';
-import type { VolumeUnit } from '../core/volume-units';
-import type { ClientInput } from './record';
-import type { ClientBrief, PlacedFinding, StageOrEnd, TherapistView } from './people-views';
-import type { ConditionView } from './screening-views';
-import type { ClosingView } from './closing-view';
-import type { ConsentView } from './ask-views';
+import { z } from 'zod';
+import { ClientBrief, PlacedFinding, StageOrEnd, TherapistView } from './people-views';
+import { ClosingView } from './closing-view';
+import { ClientInput } from './record';
+import { LastWork } from './last-work';
+import { volumeUnits } from '../core/volume-units';
+import { ConditionView } from './screening-views';
+import { CautionShape } from './shapes/screening';
+import { ConsentView } from './ask-views';
 
-export interface HistoryEntry {
-  readonly visitId: number;
-  readonly date: string;
-  readonly isoDate: string;
-  readonly stage: StageOrEnd;
-  readonly work: string;
-  readonly therapist: string;
-  readonly excessMl: number | null;
-  readonly excessSdMl: number | null;
-  readonly afterExcessMl: number | null;
-  readonly limb: 'arm' | 'leg' | null;
-  readonly steps: number | null;
-  readonly closing: ClosingView | null;
+export const HistoryEntry = z.object({
+  visitId: z.number(),
+  date: z.string(),
+  isoDate: z.string(),
+  stage: StageOrEnd,
+  work: z.string(),
+  therapist: z.string(),
+  excessMl: z.number().nullable(),
+  excessSdMl: z.number().nullable(),
+  afterExcessMl: z.number().nullable(),
+  limb: z.enum(['arm', 'leg']).nullable(),
+  steps: z.number().nullable(),
+  closing: ClosingView.nullable(),
   /** Change of the excess since the visit before, in words with its error. */
-  readonly change: { readonly ml: number; readonly beyond: boolean; readonly limitMl: number } | null;
-}
+  change: z
+    .object({
+      ml: z.number(),
+      beyond: z.boolean(),
+      limitMl: z.number(),
+    })
+    .nullable(),
+});
+export type HistoryEntry = z.infer<typeof HistoryEntry>;
 
 /** How often a kind of work was done, for limits such as twice in seven days. */
-export interface LedgerRow {
-  readonly modality: string;
-  readonly label: string;
-  readonly inSevenDays: number;
-  readonly inThirtyDays: number;
-  readonly inAll: number;
+export const LedgerRow = z.object({
+  modality: z.string(),
+  label: z.string(),
+  inSevenDays: z.number(),
+  inThirtyDays: z.number(),
+  inAll: z.number(),
   /** Of these, ticked off at home. */
-  readonly atHome: number;
-  readonly last: string | null;
-  readonly mostPerWeek: number | null;
-}
+  atHome: z.number(),
+  last: z.string().nullable(),
+  mostPerWeek: z.number().nullable(),
+});
+export type LedgerRow = z.infer<typeof LedgerRow>;
 
 /** Something on the record that was corrected: what it was, who changed it and when. */
-export interface CorrectionView {
-  readonly at: string;
-  readonly when: string;
-  readonly by: string;
-  readonly what: string;
-  readonly was: string;
-  readonly why: string;
-}
+export const CorrectionView = z.object({
+  at: z.string(),
+  when: z.string(),
+  by: z.string(),
+  what: z.string(),
+  was: z.string(),
+  why: z.string(),
+});
+export type CorrectionView = z.infer<typeof CorrectionView>;
 
-export interface FileView {
-  readonly id: number;
-  readonly name: string;
-  readonly mediaType: string;
-  readonly bytes: number;
-  readonly addedAt: string;
-}
+export const FileView = z.object({
+  id: z.number(),
+  name: z.string(),
+  mediaType: z.string(),
+  bytes: z.number(),
+  addedAt: z.string(),
+});
+export type FileView = z.infer<typeof FileView>;
 
 /** A free time for a visit. */
-export interface ProposalView {
-  readonly startsAt: string;
-  readonly date: string;
-  readonly day: string;
-  readonly time: string;
+export const ProposalView = z.object({
+  startsAt: z.string(),
+  date: z.string(),
+  day: z.string(),
+  time: z.string(),
   /** When stones go into the bath; null when nothing is warmed. */
-  readonly warmUpFrom: string | null;
-  readonly therapistId: number;
-  readonly therapist: string;
-  readonly why: string;
-}
+  warmUpFrom: z.string().nullable(),
+  therapistId: z.number(),
+  therapist: z.string(),
+  why: z.string(),
+});
+export type ProposalView = z.infer<typeof ProposalView>;
 
-export interface BookedView {
-  readonly id: number;
-  readonly date: string;
-  readonly time: string;
-  readonly minutes: number;
-  readonly work: string;
-  readonly therapist: string;
-  readonly therapistId: number;
-  readonly isSeries: boolean;
-}
+export const BookedView = z.object({
+  id: z.number(),
+  date: z.string(),
+  time: z.string(),
+  minutes: z.number(),
+  work: z.string(),
+  therapist: z.string(),
+  therapistId: z.number(),
+  isSeries: z.boolean(),
+});
+export type BookedView = z.infer<typeof BookedView>;
 
 /** What the front desk may see and change. */
-export interface ClientContactView {
-  readonly client: ClientBrief;
-  readonly data: ClientInput;
-  readonly version: number;
-  readonly isArchived: boolean;
-  readonly mergedInto: number | null;
-  readonly booked: readonly BookedView[];
-  readonly therapists: readonly TherapistView[];
+export const ClientContactView = z.object({
+  client: ClientBrief,
+  data: ClientInput,
+  version: z.number(),
+  isArchived: z.boolean(),
+  mergedInto: z.number().nullable(),
+  booked: z.array(BookedView).readonly(),
+  therapists: z.array(TherapistView).readonly(),
   /** What the newest visit was booked for, to book the same again. */
-  readonly lastWork: LastWork | null;
+  lastWork: LastWork.nullable(),
   /** A note is missing or has run out; for what is not said. */
-  readonly isNoteMissing: boolean;
-}
+  isNoteMissing: z.boolean(),
+});
+export type ClientContactView = z.infer<typeof ClientContactView>;
 
-export interface ClientView extends ClientContactView {
-  readonly volumeUnit: VolumeUnit;
+export const ClientView = z.object({
+  volumeUnit: z.enum(volumeUnits),
   /** What the client has said three times in a row and would like otherwise. */
-  readonly preferences: readonly string[];
+  preferences: z.array(z.string()).readonly(),
   /** The newest first. */
-  readonly patchTests: readonly { readonly id: number; readonly what: string; readonly words: string }[];
-  readonly findings: readonly PlacedFinding[];
-  readonly conditions: readonly ConditionView[];
-  readonly history: readonly HistoryEntry[];
-  readonly cautions: readonly Caution[];
-  readonly ledger: readonly LedgerRow[];
-  readonly corrections: readonly CorrectionView[];
-  readonly files: readonly FileView[];
-  readonly consent: ConsentView | null;
-  readonly duplicates: readonly { readonly id: number; readonly name: string; readonly why: string }[];
-}
+  patchTests: z
+    .array(
+      z.object({
+        id: z.number(),
+        what: z.string(),
+        words: z.string(),
+      }),
+    )
+    .readonly(),
+  findings: z.array(PlacedFinding).readonly(),
+  conditions: z.array(ConditionView).readonly(),
+  history: z.array(HistoryEntry).readonly(),
+  cautions: z.array(CautionShape).readonly(),
+  ledger: z.array(LedgerRow).readonly(),
+  corrections: z.array(CorrectionView).readonly(),
+  files: z.array(FileView).readonly(),
+  consent: ConsentView.nullable(),
+  duplicates: z
+    .array(
+      z.object({
+        id: z.number(),
+        name: z.string(),
+        why: z.string(),
+      }),
+    )
+    .readonly(),
+  client: ClientBrief,
+  data: ClientInput,
+  version: z.number(),
+  isArchived: z.boolean(),
+  mergedInto: z.number().nullable(),
+  booked: z.array(BookedView).readonly(),
+  therapists: z.array(TherapistView).readonly(),
+  /** What the newest visit was booked for, to book the same again. */
+  lastWork: LastWork.nullable(),
+  /** A note is missing or has run out; for what is not said. */
+  isNoteMissing: z.boolean(),
+});
+export type ClientView = z.infer<typeof ClientView>;
 
-export interface FoundClient {
-  readonly id: number;
-  readonly isArchived: boolean;
-  readonly email: string;
-  readonly name: string;
-  readonly age: number | null;
-  readonly phone: string;
-  readonly lastVisit: string | null;
-}
+export const FoundClient = z.object({
+  id: z.number(),
+  isArchived: z.boolean(),
+  email: z.string(),
+  name: z.string(),
+  age: z.number().nullable(),
+  phone: z.string(),
+  lastVisit: z.string().nullable(),
+});
+export type FoundClient = z.infer<typeof FoundClient>;

@@ -49,7 +49,7 @@ export const ClosingInput = z.object({
   /** The note with its form; where it is given, the plain note is read from it. */
   noteDoc: NoteDocInput.nullable().default(null),
   /** Answers that the client gave with their own hand. */
-  byClient: z.array(z.enum(feedbackFields)).max(feedbackFields.length).default([]),
+  byClient: z.array(z.enum(feedbackFields)).max(feedbackFields.length).readonly().default([]),
   /** Millilitres of oil that were really used; what is left out was used as planned. */
   oilMl: z
     .object({
@@ -60,7 +60,7 @@ export const ClosingInput = z.object({
   /** How many stones were really used; null: as planned. */
   stonesUsed: z.number().int().min(0).max(80, 'At most 80 stones.').nullable().default(null),
   /** What the client is told to mind; null: as proposed. */
-  aftercare: z.array(z.enum(aftercareIds)).max(aftercareIds.length).nullable().default(null),
+  aftercare: z.array(z.enum(aftercareIds)).max(aftercareIds.length).readonly().nullable().default(null),
   basedOn: z.number().int().min(0),
 });
 export type ClosingInput = z.infer<typeof ClosingInput>;

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { DrainagePlanRequest } from './drainage';
 import { LimbVolumeRequest } from './limb-volume';
-import { openApiDocument } from './openapi';
 import { ClosingInput } from './closing';
 import { ClientInput, PlacedFindingInput, VisitInput } from './record';
 import { TableEventsInput } from './table';
@@ -86,29 +85,5 @@ describe('what crosses the boundary', () => {
       pathsOf(TableEventsInput.safeParse({ deviceId: 'some-device', events: [{ ...event, id: 'x', kind: 'dance' }] })),
     ).toEqual(['events.0.id', 'events.0.kind']);
     expect(pathsOf(TableEventsInput.safeParse({ deviceId: 'some-device', events: [] }))).toEqual(['events']);
-  });
-});
-
-describe('the OpenAPI document', () => {
-  const document = openApiDocument() as {
-    paths: Record<
-      string,
-      Record<string, { summary: string; responses: Record<string, unknown>; parameters?: readonly { name: string }[] }>
-    >;
-  };
-
-  it('has a summary and an answer for every operation, and names what stands in the address', () => {
-    for (const [path, methods] of Object.entries(document.paths)) {
-      for (const operation of Object.values(methods)) {
-        expect(operation.summary.length, path).toBeGreaterThan(10);
-        expect(operation.responses, path).toHaveProperty('200');
-        const named = [...path.matchAll(/\{(\w+)\}/g)].map(([, name]) => name);
-        expect((operation.parameters ?? []).map((p) => p.name)).toEqual(named);
-      }
-    }
-  });
-
-  it('survives being written as JSON', () => {
-    expect(JSON.parse(JSON.stringify(document))).toEqual(document);
   });
 });

@@ -1,55 +1,78 @@
-import type { MeasuringInput } from './measures';
-import type { AskView } from './ask-views';
-import type { MeView, TherapistView } from './people-views';
-
-/** What the owner sees to, and the outbox: plain data for the pages of the house. */
+import { z } from 'zod';
+import { qualificationIds } from '../core/drainage/case';
+import { MeasuringInput } from './measures';
 
 /** Somebody of the house, as the owner sees them. */
-export interface PersonView extends TherapistView {
-  readonly role: MeView['role'];
-  readonly login: string;
-  readonly canSignIn: boolean;
-  readonly hasPin: boolean;
-  readonly leftOn: string | null;
+export const PersonView = z.object({
+  role: z.enum(['owner', 'therapist', 'assistant']),
+  login: z.string(),
+  canSignIn: z.boolean(),
+  hasPin: z.boolean(),
+  leftOn: z.string().nullable(),
   /** Weekday 1 (Monday) to 7 → start and end. Empty: the house's usual hours. */
-  readonly hours: Readonly<Record<string, readonly [string, string]>>;
-}
+  hours: z.record(z.string(), z.tuple([z.string(), z.string()]).readonly()),
+  id: z.number(),
+  name: z.string(),
+  initials: z.string(),
+  title: z.string(),
+  room: z.string(),
+  qualifications: z.array(z.enum(qualificationIds)).readonly(),
+});
+export type PersonView = z.infer<typeof PersonView>;
 
-export interface AuditView {
-  readonly entries: readonly {
-    readonly id: number;
-    readonly when: string;
-    readonly by: string;
-    readonly action: string;
-    readonly detail: string;
-    readonly subject: string;
-    readonly clientId: number | null;
-  }[];
-  readonly hasMore: boolean;
-}
+export const AuditView = z.object({
+  entries: z
+    .array(
+      z.object({
+        id: z.number(),
+        when: z.string(),
+        by: z.string(),
+        action: z.string(),
+        detail: z.string(),
+        subject: z.string(),
+        clientId: z.number().nullable(),
+      }),
+    )
+    .readonly(),
+  hasMore: z.boolean(),
+});
+export type AuditView = z.infer<typeof AuditView>;
 
 /** What the owner sees to. */
-export interface HouseView {
-  readonly name: string;
-  readonly phone: string;
-  readonly people: readonly PersonView[];
-  readonly qualifications: readonly { readonly id: string; readonly label: string }[];
-  readonly wording: AskView['wording'] & { readonly since: string };
-  readonly audit: AuditView;
-  readonly measuring: MeasuringInput;
-}
+export const HouseView = z.object({
+  name: z.string(),
+  phone: z.string(),
+  people: z.array(PersonView).readonly(),
+  qualifications: z
+    .array(
+      z.object({
+        id: z.string(),
+        label: z.string(),
+      }),
+    )
+    .readonly(),
+  wording: z.object({
+    version: z.number(),
+    paragraphs: z.array(z.string()).readonly(),
+    since: z.string(),
+  }),
+  audit: AuditView,
+  measuring: MeasuringInput,
+});
+export type HouseView = z.infer<typeof HouseView>;
 
 /** A message of the outbox. */
-export interface ReminderView {
-  readonly id: number;
-  readonly visitId: number;
-  readonly client: string;
-  readonly channel: 'text' | 'mail';
-  readonly address: string;
-  readonly words: string;
-  readonly due: string;
-  readonly isDue: boolean;
-  readonly state: 'waiting' | 'sent' | 'failed' | 'cancelled';
-  readonly trouble: string;
-  readonly settled: string;
-}
+export const ReminderView = z.object({
+  id: z.number(),
+  visitId: z.number(),
+  client: z.string(),
+  channel: z.enum(['text', 'mail']),
+  address: z.string(),
+  words: z.string(),
+  due: z.string(),
+  isDue: z.boolean(),
+  state: z.enum(['waiting', 'sent', 'failed', 'cancelled']),
+  trouble: z.string(),
+  settled: z.string(),
+});
+export type ReminderView = z.infer<typeof ReminderView>;

@@ -31,32 +31,34 @@ export const ImportStep = z.object({
   leaveOutTroubled: z.boolean(),
 });
 
-export interface ImportTrouble {
-  readonly row: number;
-  readonly column: string;
-  readonly message: string;
-}
+const ImportTrouble = z.object({ row: z.number(), column: z.string(), message: z.string() });
+export type ImportTrouble = z.infer<typeof ImportTrouble>;
 
 /** An import as it stands; asked for again and again while it runs. */
-export interface ImportView {
-  readonly id: string;
-  readonly state: 'reading' | 'checked' | 'storing' | 'done' | 'cancelled' | 'failed';
+export const ImportView = z.object({
+  id: z.string(),
+  state: z.enum(['reading', 'checked', 'storing', 'done', 'cancelled', 'failed']),
   /** 0–1 of the step under way. */
-  readonly share: number;
-  readonly rows: number;
-  readonly girths: number;
-  readonly tapings: number;
-  readonly clients: number;
-  readonly troubles: readonly ImportTrouble[];
+  share: z.number(),
+  rows: z.number(),
+  girths: z.number(),
+  tapings: z.number(),
+  clients: z.number(),
+  troubles: z.array(ImportTrouble).readonly(),
   /** All of them; the list holds the first. */
-  readonly troubleCount: number;
+  troubleCount: z.number(),
   /** A few of the tapings, to look at before anything is stored. */
-  readonly sample: readonly {
-    readonly client: string;
-    readonly date: string;
-    readonly limb: string;
-    readonly points: number;
-    readonly excessMl: number | null;
-  }[];
-  readonly message: string;
-}
+  sample: z
+    .array(
+      z.object({
+        client: z.string(),
+        date: z.string(),
+        limb: z.string(),
+        points: z.number(),
+        excessMl: z.number().nullable(),
+      }),
+    )
+    .readonly(),
+  message: z.string(),
+});
+export type ImportView = z.infer<typeof ImportView>;

@@ -1,13 +1,14 @@
-import type { PlaceId } from '../core/anatomy/place';
-import type { Purpose } from '../core/drainage/case';
-import type { TreatmentHolds } from './treatment';
+import { z } from 'zod';
+import { purposes } from '../core/drainage/case';
+import { TreatmentHolds } from './treatment';
 
 /** What a client had last, to be booked again. */
-export interface LastWork {
-  readonly words: string;
-  readonly focus: readonly PlaceId[];
-  readonly purpose: Purpose;
-  readonly minutes: number;
+export const LastWork = z.object({
+  words: z.string(),
+  focus: z.array(z.string()).readonly(),
+  purpose: z.enum(purposes),
+  minutes: z.number(),
   /** What it held beside or instead of drainage. */
-  readonly holds: TreatmentHolds | null;
-}
+  holds: TreatmentHolds.nullable(),
+});
+export type LastWork = z.infer<typeof LastWork>;

@@ -1,70 +1,148 @@
-import type { TapeProtocol } from '../core/swelling/protocol';
-import type { ReferralLevel } from '../core/swelling/referral';
-import type { ClientMeasuring, MeasuringSettings } from '../core/swelling/settings';
-import type { ObservationKind, ObservationValue } from './measures';
-import type { TapingView, VisitView } from './visit-views';
+import { z } from 'zod';
+import { referralLevels } from '../core/swelling/referral';
+import { TapingView, VisitView } from './visit-views';
+import {
+  ClientMeasuringShape,
+  GirthShape,
+  LimbShape,
+  LimbVolumeShape,
+  MeasuringSettingsShape,
+  PassShape,
+  TapeProtocolShape,
+  TapingContextShape,
+} from './shapes/swelling';
+import { tapingPhases } from '../core/swelling/taping-context';
+import { volumeMethods } from '../core/swelling/volume';
+import { lengthUnits } from '../core/units';
+import { observationOf } from './measures';
 
 /** What pages of measuring and looking back hand to islands. */
 
-type Observed<K extends ObservationKind> = {
-  readonly key: number;
-  readonly kind: K;
-  readonly phase: 'before' | 'after';
-  readonly place: string | null;
-  readonly value: ObservationValue<K>;
-  readonly takenAt: string;
-  readonly visitId: number | null;
-  readonly by: number | null;
-};
 /** Something felt, seen or said; the kind decides the shape of its value. */
-export type ObservationView = { [K in ObservationKind]: Observed<K> }[ObservationKind];
+export const ObservationView = observationOf({
+  key: z.number(),
+  takenAt: z.string(),
+  visitId: z.number().nullable(),
+  by: z.number().nullable(),
+});
+export type ObservationView = z.infer<typeof ObservationView>;
 
-export interface FlagView {
-  readonly id: number;
-  readonly rule: string;
-  readonly level: ReferralLevel;
-  readonly why: string;
-  readonly raised: string;
-  readonly isOfThisVisit: boolean;
-}
+export const FlagView = z.object({
+  id: z.number(),
+  rule: z.string(),
+  level: z.enum(referralLevels),
+  why: z.string(),
+  raised: z.string(),
+  isOfThisVisit: z.boolean(),
+});
+export type FlagView = z.infer<typeof FlagView>;
 
-export interface PhotoView {
-  readonly id: number;
-  readonly fileId: number;
-  readonly pose: string;
-  readonly phase: 'before' | 'after';
-  readonly date: string;
-  readonly takenAt: string;
-  readonly isOfThisVisit: boolean;
-}
+export const PhotoView = z.object({
+  id: z.number(),
+  fileId: z.number(),
+  pose: z.string(),
+  phase: z.enum(['before', 'after']),
+  date: z.string(),
+  takenAt: z.string(),
+  isOfThisVisit: z.boolean(),
+});
+export type PhotoView = z.infer<typeof PhotoView>;
 
 /** The error that the one who tapes has shown in pairs of readings; volumes in mL. */
-export type OwnErrors = Readonly<
-  Partial<Record<'arm' | 'leg', { readonly pairs: number; readonly mdc95: number; readonly isShifted: boolean }>>
->;
+export const OwnErrors = z.partialRecord(
+  z.enum(['arm', 'leg']),
+  z.object({
+    pairs: z.number(),
+    mdc95: z.number(),
+    isShifted: z.boolean(),
+  }),
+);
+export type OwnErrors = z.infer<typeof OwnErrors>;
 
 /** Everything that the Measure view opens with. */
-export interface MeasureView {
-  readonly visit: VisitView;
-  readonly house: MeasuringSettings;
-  readonly client: ClientMeasuring;
-  readonly protocols: readonly TapeProtocol[];
+export const MeasureView = z.object({
+  visit: VisitView,
+  house: MeasuringSettingsShape,
+  client: ClientMeasuringShape,
+  protocols: z.array(TapeProtocolShape).readonly(),
   /** Newest taping of each limb of this visit, before and after. */
-  readonly tapings: readonly TapingView[];
+  tapings: z.array(TapingView).readonly(),
   /** Earlier tapings before the work, newest first, one a limb. */
-  readonly lastTapings: readonly (TapingView & { readonly date: string })[];
+  lastTapings: z
+    .array(
+      z.object({
+        version: z.number(),
+        phase: z.enum(tapingPhases),
+        method: z.enum(volumeMethods),
+        /** Empty: taken before protocols were noted. */
+        protocol: z.string(),
+        context: TapingContextShape,
+        takenAt: z.string(),
+        /** Null: taken apart from any visit, such as an import brings. */
+        visitId: z.number().nullable(),
+        therapistId: z.number().nullable(),
+        /** Computed from the girths; null while too few have been taken. */
+        volume: LimbVolumeShape.nullable(),
+        limb: LimbShape,
+        side: z.enum(['left', 'right']),
+        unit: z.enum(lengthUnits),
+        positions: z.array(z.number()).readonly(),
+        first: PassShape,
+        second: PassShape.nullable(),
+        third: PassShape.nullable(),
+        unresolved: z.record(z.enum(['affected', 'reference']), z.array(z.number()).readonly()),
+        affected: z.array(GirthShape).readonly(),
+        reference: z.array(GirthShape).readonly(),
+        date: z.string(),
+      }),
+    )
+    .readonly(),
   /** Starting points: the first taping on record, or the one marked as baseline, one a limb. */
-  readonly baselines: readonly (TapingView & { readonly date: string })[];
-  readonly observations: readonly ObservationView[];
+  baselines: z
+    .array(
+      z.object({
+        version: z.number(),
+        phase: z.enum(tapingPhases),
+        method: z.enum(volumeMethods),
+        /** Empty: taken before protocols were noted. */
+        protocol: z.string(),
+        context: TapingContextShape,
+        takenAt: z.string(),
+        /** Null: taken apart from any visit, such as an import brings. */
+        visitId: z.number().nullable(),
+        therapistId: z.number().nullable(),
+        /** Computed from the girths; null while too few have been taken. */
+        volume: LimbVolumeShape.nullable(),
+        limb: LimbShape,
+        side: z.enum(['left', 'right']),
+        unit: z.enum(lengthUnits),
+        positions: z.array(z.number()).readonly(),
+        first: PassShape,
+        second: PassShape.nullable(),
+        third: PassShape.nullable(),
+        unresolved: z.record(z.enum(['affected', 'reference']), z.array(z.number()).readonly()),
+        affected: z.array(GirthShape).readonly(),
+        reference: z.array(GirthShape).readonly(),
+        date: z.string(),
+      }),
+    )
+    .readonly(),
+  observations: z.array(ObservationView).readonly(),
   /** The newest of each kind and place from earlier visits. */
-  readonly lastObservations: readonly ObservationView[];
+  lastObservations: z.array(ObservationView).readonly(),
   /** The first of each kind and place, where the course began. */
-  readonly firstObservations: readonly ObservationView[];
-  readonly photos: readonly PhotoView[];
-  readonly flags: readonly FlagView[];
-  readonly ownErrors: OwnErrors;
+  firstObservations: z.array(ObservationView).readonly(),
+  photos: z.array(PhotoView).readonly(),
+  flags: z.array(FlagView).readonly(),
+  ownErrors: OwnErrors,
   /** What the skin did after the last visit, when it was more than expected. */
-  readonly lastReaction: string | null;
+  lastReaction: z.string().nullable(),
   /** Body weight when it was last taken. */
-  readonly lastWeight: { readonly kg: number; readonly date: string } | null;
-}
+  lastWeight: z
+    .object({
+      kg: z.number(),
+      date: z.string(),
+    })
+    .nullable(),
+});
+export type MeasureView = z.infer<typeof MeasureView>;

@@ -139,23 +139,27 @@ const phase = z.enum(['before', 'after']).default('before');
 const place = z.string().min(1).max(60).nullable().default(null);
 const replaces = z.number().int().positive().nullable().default(null);
 
-/** Each kind with its own value; the kind decides. */
-export const ObservationInput = z.discriminatedUnion(
-  'kind',
-  observationKinds.map((kind) =>
-    z.object({ kind: z.literal(kind), phase, place, value: observationValues[kind], replaces }),
-  ) as unknown as [z.ZodObject<{ kind: z.ZodLiteral<ObservationKind>; value: z.ZodUnknown }>],
-) as unknown as z.ZodType<ObservationInput>;
-
-export type ObservationInput = {
+type Observed<Own extends z.ZodRawShape> = {
   [K in ObservationKind]: {
     readonly kind: K;
     readonly phase: 'before' | 'after';
     readonly place: string | null;
     readonly value: ObservationValue<K>;
-    readonly replaces: number | null;
-  };
+  } & Readonly<z.infer<z.ZodObject<Own>>>;
 }[ObservationKind];
+
+/** An observation with fields of its own beside; the kind decides the shape of its value. */
+export function observationOf<Own extends z.ZodRawShape>(own: Own): z.ZodType<Observed<Own>> {
+  const [first, ...others] = observationKinds.map((kind) =>
+    z.object({ kind: z.literal(kind), phase, place, value: observationValues[kind], ...own }),
+  );
+  if (!first) throw new RangeError('no kind of observation is described');
+  // What each kind stands for is known by `observationValues`; a list that was mapped has forgotten it.
+  return z.discriminatedUnion('kind', [first, ...others]) as z.ZodType as z.ZodType<Observed<Own>>;
+}
+
+export const ObservationInput = observationOf({ replaces });
+export type ObservationInput = z.infer<typeof ObservationInput>;
 
 export const MeasuringInput = z.object({
   unit: z.enum(lengthUnits),

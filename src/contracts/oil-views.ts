@@ -1,154 +1,255 @@
-import type { OilClient } from '../core/oils/client';
-import type { PatchReading, PatchState } from '../core/oils/patch-test';
-import type { Ageing, Bottle, ReorderLine } from '../core/oils/stock';
-import type { BlendInput, BottleInput } from './oil-house';
+import { z } from 'zod';
+import { FreshnessShape, OilClientShape, PatchStateShape, ReorderLineShape } from './shapes/oils';
+import { BlendInput } from './oil-house';
+import { patchReadings } from '../core/oils/patch-test';
 
-export interface BottleView extends Bottle, Ageing {
-  readonly state: BottleInput['state'];
-  readonly note: string;
-}
+export const BottleView = z.object({
+  state: z.enum(['in-use', 'empty', 'discarded']),
+  note: z.string(),
+  id: z.number(),
+  kind: z.enum(['essential', 'carrier']),
+  /** Id in the book. */
+  oil: z.string(),
+  lot: z.string(),
+  /** null: still closed. */
+  openedOn: z.string().nullable(),
+  /** What the maker printed; null: nothing. */
+  printedOn: z.string().nullable(),
+  sizeMl: z.number(),
+  leftMl: z.number(),
+  /** What the whole bottle cost, in hundredths of the house's money. */
+  costCents: z.number(),
+  /** Counted on this bottle; null: the table's figure. */
+  dropsPerMl: z.number().nullable(),
+  bestBefore: z.string().nullable(),
+  freshness: FreshnessShape,
+  words: z.string(),
+});
+export type BottleView = z.infer<typeof BottleView>;
 
 /** An essential oil or a carrier of the house, all bottles together; what is old is not counted on. */
-export interface ShelfEntry {
-  readonly oil: string;
-  readonly bottles: number;
-  readonly leftMl: number;
+export const ShelfEntry = z.object({
+  oil: z.string(),
+  bottles: z.number(),
+  leftMl: z.number(),
   /** Of a full bottle. */
-  readonly leftShare: number;
-  readonly dropsPerMl: number | null;
-  readonly centsPerMl: number;
-  readonly freshness: Ageing['freshness'] | 'out';
+  leftShare: z.number(),
+  dropsPerMl: z.number().nullable(),
+  centsPerMl: z.number(),
+  freshness: z.union([FreshnessShape, z.literal('out')]),
   /** What to say of it; empty where all is well. */
-  readonly words: string;
-}
+  words: z.string(),
+});
+export type ShelfEntry = z.infer<typeof ShelfEntry>;
 
-export interface HouseBlendView {
-  readonly id: number;
-  readonly blend: BlendInput;
+export const HouseBlendView = z.object({
+  id: z.number(),
+  blend: BlendInput,
   /** Bottles of it that are mixed and still good. */
-  readonly ready: readonly { readonly mixId: number; readonly leftMl: number; readonly useBy: string }[];
-}
+  ready: z
+    .array(
+      z.object({
+        mixId: z.number(),
+        leftMl: z.number(),
+        useBy: z.string(),
+      }),
+    )
+    .readonly(),
+});
+export type HouseBlendView = z.infer<typeof HouseBlendView>;
+
+export const PatchView = z.object({
+  id: z.number(),
+  what: z.string(),
+  placedAt: z.string(),
+  state: PatchStateShape,
+  /** When it is to be read next, in words. */
+  due: z.string(),
+  readings: z
+    .array(
+      z.object({
+        readAt: z.string(),
+        reading: z.enum(patchReadings),
+        note: z.string(),
+      }),
+    )
+    .readonly(),
+});
+export type PatchView = z.infer<typeof PatchView>;
 
 /** Who the blend is for, with what decides about it. */
-export interface OilClientView {
-  readonly id: number;
-  readonly name: string;
-  readonly initials: string;
-  readonly client: OilClient;
+export const OilClientView = z.object({
+  id: z.number(),
+  name: z.string(),
+  initials: z.string(),
+  client: OilClientShape,
   /** Why no scent at all; empty where there may be some. */
-  readonly unscentedWhy: string;
+  unscentedWhy: z.string(),
   /** Places that take unscented oil only, in words. */
-  readonly unscentedPlaces: string;
-  readonly needsPatchTest: boolean;
-  readonly patch: PatchView | null;
+  unscentedPlaces: z.string(),
+  needsPatchTest: z.boolean(),
+  patch: PatchView.nullable(),
   /** What matters for oils, in words. */
-  readonly about: readonly string[];
-  readonly likes: string;
-  readonly dislikes: string;
-  readonly skinType: string | null;
-  readonly surfaceM2: number | null;
-}
+  about: z.array(z.string()).readonly(),
+  likes: z.string(),
+  dislikes: z.string(),
+  skinType: z.string().nullable(),
+  surfaceM2: z.number().nullable(),
+});
+export type OilClientView = z.infer<typeof OilClientView>;
 
 /** What somebody may do with oils. */
-export interface OilScope {
-  readonly mayBlend: boolean;
-  readonly mayLayer: boolean;
-  readonly why: string;
-}
+export const OilScope = z.object({
+  mayBlend: z.boolean(),
+  mayLayer: z.boolean(),
+  why: z.string(),
+});
+export type OilScope = z.infer<typeof OilScope>;
 
-export interface OilNeed {
-  readonly ml: number;
-  readonly cm2: number;
-  readonly minutes: number;
-}
+export const OilNeed = z.object({
+  ml: z.number(),
+  cm2: z.number(),
+  minutes: z.number(),
+});
+export type OilNeed = z.infer<typeof OilNeed>;
 
-export interface VisitBlendView {
-  readonly blend: BlendInput;
+export const VisitBlendView = z.object({
+  blend: BlendInput,
   /** What is in it, in words. */
-  readonly words: string;
-  readonly mix: { readonly id: number; readonly isMixed: boolean } | null;
-  readonly pouredFrom: number | null;
-}
+  words: z.string(),
+  mix: z
+    .object({
+      id: z.number(),
+      isMixed: z.boolean(),
+    })
+    .nullable(),
+  pouredFrom: z.number().nullable(),
+});
+export type VisitBlendView = z.infer<typeof VisitBlendView>;
 
 /** What a visit carries. */
-export type VisitBlends = Readonly<Partial<Record<'body' | 'face', VisitBlendView>>>;
+export const VisitBlends = z.partialRecord(z.enum(['body', 'face']), VisitBlendView);
+export type VisitBlends = z.infer<typeof VisitBlends>;
 
-export interface OilVisitView {
-  readonly id: number;
-  readonly time: string;
-  readonly work: string;
-  readonly needs: { readonly body: OilNeed | null; readonly face: OilNeed | null };
-  readonly chosen: { readonly body: VisitBlendView | null; readonly face: VisitBlendView | null };
-}
+export const OilVisitView = z.object({
+  id: z.number(),
+  time: z.string(),
+  work: z.string(),
+  needs: z.object({
+    body: OilNeed.nullable(),
+    face: OilNeed.nullable(),
+  }),
+  chosen: z.object({
+    body: VisitBlendView.nullable(),
+    face: VisitBlendView.nullable(),
+  }),
+});
+export type OilVisitView = z.infer<typeof OilVisitView>;
 
-export interface UsedBlend {
-  readonly date: string;
-  readonly blend: BlendInput;
+export const UsedBlend = z.object({
+  date: z.string(),
+  blend: BlendInput,
   /** What the client said of the scent, in words; empty: was not asked. */
-  readonly said: string;
-}
+  said: z.string(),
+});
+export type UsedBlend = z.infer<typeof UsedBlend>;
 
-export interface OilBenchView {
-  readonly today: string;
-  readonly shelf: readonly ShelfEntry[];
-  readonly carriers: readonly ShelfEntry[];
-  readonly blends: readonly HouseBlendView[];
-  readonly visits: readonly { readonly id: number; readonly client: string; readonly time: string }[];
-  readonly visit: OilVisitView | null;
-  readonly client: OilClientView | null;
-  readonly scope: OilScope;
-  readonly usedBefore: readonly UsedBlend[];
-}
+export const OilBenchView = z.object({
+  today: z.string(),
+  shelf: z.array(ShelfEntry).readonly(),
+  carriers: z.array(ShelfEntry).readonly(),
+  blends: z.array(HouseBlendView).readonly(),
+  visits: z
+    .array(
+      z.object({
+        id: z.number(),
+        client: z.string(),
+        time: z.string(),
+      }),
+    )
+    .readonly(),
+  visit: OilVisitView.nullable(),
+  client: OilClientView.nullable(),
+  scope: OilScope,
+  usedBefore: z.array(UsedBlend).readonly(),
+});
+export type OilBenchView = z.infer<typeof OilBenchView>;
 
-export interface StockView {
-  readonly today: string;
-  readonly bottles: readonly BottleView[];
-  readonly reorder: readonly ReorderLine[];
-  readonly mixes: readonly {
-    readonly id: number;
-    readonly name: string;
-    readonly leftMl: number;
-    readonly useBy: string;
-  }[];
-}
+export const StockView = z.object({
+  today: z.string(),
+  bottles: z.array(BottleView).readonly(),
+  reorder: z.array(ReorderLineShape).readonly(),
+  mixes: z
+    .array(
+      z.object({
+        id: z.number(),
+        name: z.string(),
+        leftMl: z.number(),
+        useBy: z.string(),
+      }),
+    )
+    .readonly(),
+});
+export type StockView = z.infer<typeof StockView>;
 
-export interface MixView {
-  readonly id: number;
-  readonly blend: BlendInput;
-  readonly state: 'mixing' | 'mixed' | 'given-up';
-  readonly counted: Readonly<Record<string, number>>;
-  readonly client: { readonly id: number; readonly name: string; readonly initials: string } | null;
-  readonly visitId: number | null;
-  readonly useBy: string | null;
-  readonly costCents: number;
+export const MixView = z.object({
+  id: z.number(),
+  blend: BlendInput,
+  state: z.enum(['mixing', 'mixed', 'given-up']),
+  counted: z.record(z.string(), z.number()),
+  client: z
+    .object({
+      id: z.number(),
+      name: z.string(),
+      initials: z.string(),
+    })
+    .nullable(),
+  visitId: z.number().nullable(),
+  useBy: z.string().nullable(),
+  costCents: z.number(),
   /** Out of which bottles each part comes. */
-  readonly from: readonly { readonly oil: string; readonly lots: readonly string[]; readonly shortMl: number }[];
-  readonly label: readonly { readonly look: 'title' | 'text' | 'small'; readonly text: string }[];
+  from: z
+    .array(
+      z.object({
+        oil: z.string(),
+        lots: z.array(z.string()).readonly(),
+        shortMl: z.number(),
+      }),
+    )
+    .readonly(),
+  label: z
+    .array(
+      z.object({
+        look: z.enum(['title', 'text', 'small']),
+        text: z.string(),
+      }),
+    )
+    .readonly(),
   /** Sizes on which the label fits. */
-  readonly fits: readonly string[];
-  readonly aftercare: readonly string[];
-}
-
-export interface PatchView {
-  readonly id: number;
-  readonly what: string;
-  readonly placedAt: string;
-  readonly state: PatchState;
-  /** When it is to be read next, in words. */
-  readonly due: string;
-  readonly readings: readonly { readonly readAt: string; readonly reading: PatchReading; readonly note: string }[];
-}
+  fits: z.array(z.string()).readonly(),
+  aftercare: z.array(z.string()).readonly(),
+});
+export type MixView = z.infer<typeof MixView>;
 
 /** What a row of an imported shelf comes to. */
-export interface ShelfImportView {
-  readonly bottles: number;
-  readonly added: number;
-  readonly troubles: readonly { readonly row: number; readonly message: string }[];
-}
+export const ShelfImportView = z.object({
+  bottles: z.number(),
+  added: z.number(),
+  troubles: z
+    .array(
+      z.object({
+        row: z.number(),
+        message: z.string(),
+      }),
+    )
+    .readonly(),
+});
+export type ShelfImportView = z.infer<typeof ShelfImportView>;
 
-export interface DropScaleView {
-  readonly isOn: boolean;
+export const DropScaleView = z.object({
+  isOn: z.boolean(),
   /** null: nothing that can be read. */
-  readonly grams: number | null;
-  readonly words: string;
-}
+  grams: z.number().nullable(),
+  words: z.string(),
+});
+export type DropScaleView = z.infer<typeof DropScaleView>;

@@ -1,6 +1,8 @@
 import { z } from 'zod';
-import { operations } from './operations';
+import { createDocument, type ZodOpenApiOperationObject, type ZodOpenApiPathsObject } from 'zod-openapi';
 import { ProblemSchema } from './problem';
+import { routes } from './routes';
+import { isBytes, isFile, type Route } from './routes/route';
 
 const titles: Readonly<Record<number, string>> = {
   400: 'Some fields need attention; `errors` names them.',
@@ -9,67 +11,120 @@ const titles: Readonly<Record<number, string>> = {
   404: 'There is no such thing.',
   409: 'Someone else saved in the meantime; nothing was overwritten.',
   413: 'Larger than what is taken.',
+  422: 'The fields are sound one by one but do not fit together.',
   423: 'The screen is locked, or the tablet is with a client.',
   429: 'Too many tries: wait.',
-  422: 'The fields are sound one by one but do not fit together.',
 };
 
-const jsonSchema = (schema: z.ZodType, io: 'input' | 'output') =>
-  z.toJSONSchema(schema, { io, unrepresentable: 'any' });
+const session = 'session';
 
-/** The OpenAPI 3.1 document of this server, made from the contracts. */
-export function openApiDocument(): Record<string, unknown> {
-  const paths: Record<string, Record<string, unknown>> = {};
-  for (const operation of operations) {
-    const parameters = [...operation.path.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({
-      name,
-      in: 'path',
-      required: true,
-      schema:
-        name === 'token' || name === 'job' || operation.path.startsWith('/api/protocols/')
-          ? { type: 'string' }
-          : { type: 'integer', minimum: 1 },
-    }));
-    const isOpen = /^\/api\/(compute|health|openapi|house|calendar\/)/.test(operation.path);
-    const refusals = new Set([
-      ...operation.refusals,
+/** What a domain is about. */
+const about: Readonly<Record<string, string>> = {
+  compute: 'Pure questions to the core: open to everybody, nothing is stored.',
+  people: 'Coming in, going out, and who works here.',
+  house: 'The house itself, and what programs ask of it.',
+  booking: 'When visits are, who is told, and the calendars that follow.',
+  clients: 'Who comes here, and what is kept of them.',
+  screening: 'What is asked before hands are laid on: findings, answers, consent and limits.',
+  tablet: 'What a client may do on the tablet that was handed over.',
+  visits: 'A visit as a whole: looking at it, handing it on, closing it.',
+  table: 'What happens at the treatment table.',
+  treatments: 'What a visit is to hold, in which order, and what has to be ready for it.',
+  measures: 'Tape, observations and what becomes of them.',
+  library: 'Techniques and protocols, as they ship and as the house has them.',
+  stones: 'Stones, their care, and the bath.',
+  oils: 'Shelf, blends, bottles, and how skin takes them.',
+  home: 'What a client takes home.',
+};
+
+/** What may be refused, by what stands at the door, in the address and in the body, and what the route names. */
+function refusalsOf(route: Route): readonly number[] {
+  const isOpen = route.who === 'everybody' || route.who === 'first-run';
+  return [
+    ...new Set([
+      ...(route.refusals ?? []),
       ...(isOpen ? [] : [401, 403, 423]),
-      ...(parameters.length > 0 ? [404] : []),
-    ]);
-    const responses: Record<string, unknown> = {
-      200: {
-        description: 'Done.',
-        ...(operation.response
-          ? { content: { 'application/json': { schema: jsonSchema(operation.response, 'output') } } }
-          : {}),
-      },
-    };
-    for (const status of [...refusals].sort()) {
-      responses[status] = {
-        description: titles[status] ?? 'Refused.',
-        content: { 'application/problem+json': { schema: jsonSchema(ProblemSchema, 'output') } },
-      };
-    }
-    paths[operation.path] = {
-      ...paths[operation.path],
-      [operation.method]: {
-        summary: operation.summary,
-        ...(parameters.length > 0 ? { parameters } : {}),
-        ...(operation.request
-          ? {
-              requestBody: {
-                required: true,
-                content: { 'application/json': { schema: jsonSchema(operation.request, 'input') } },
-              },
-            }
-          : {}),
-        responses,
-      },
-    };
-  }
+      ...(route.who === 'first-run' ? [403] : []),
+      ...(route.params ? [404] : []),
+      ...(route.query || route.body ? [400] : []),
+      ...(route.body ? [413] : []),
+      ...(route.mostPerMinute ? [429] : []),
+    ]),
+  ].sort((a, b) => a - b);
+}
+
+const bodyOf = ({ body }: Route): ZodOpenApiOperationObject['requestBody'] =>
+  body === undefined
+    ? undefined
+    : isBytes(body)
+      ? {
+          required: true,
+          description: `${body.bytes.what} At most ${Math.round(body.bytes.most / 1_000_000)} MB.`,
+          content: { 'application/octet-stream': { schema: { type: 'string', format: 'binary' } } },
+        }
+      : { required: true, content: { 'application/json': { schema: body } } };
+
+const contentOf = ({ answer }: Route) =>
+  isFile(answer)
+    ? { [answer.file]: { schema: { type: 'string' as const, format: 'binary' } } }
+    : { 'application/json': { schema: answer } };
+
+function operationOf(domain: string, name: string, route: Route): ZodOpenApiOperationObject {
+  const requestBody = bodyOf(route);
+  const refusals = refusalsOf(route).map((status) => [
+    String(status),
+    {
+      description: titles[status] ?? 'Refused.',
+      content: { 'application/problem+json': { schema: ProblemSchema } },
+    },
+  ]);
   return {
-    openapi: '3.1.0',
-    info: { title: 'Velvet Stone', version: '0.1.0', description: 'Errors are problem details (RFC 9457).' },
-    paths,
+    operationId: `${domain}.${name}`,
+    tags: [domain],
+    summary: route.summary,
+    security: route.who === 'everybody' || route.who === 'first-run' ? [] : [{ [session]: [] }],
+    ...(route.params || route.query
+      ? {
+          requestParams: {
+            ...(route.params ? { path: z.object(route.params) } : {}),
+            ...(route.query ? { query: z.object(route.query) } : {}),
+          },
+        }
+      : {}),
+    ...(requestBody ? { requestBody } : {}),
+    responses: {
+      [route.status ?? 200]: { description: 'Done.', content: contentOf(route) },
+      ...Object.fromEntries(refusals),
+    },
   };
+}
+
+/** The OpenAPI 3.1 document of this server, made from the definitions of its routes. */
+export function openApiDocument(domains: Readonly<Record<string, Readonly<Record<string, Route>>>> = routes) {
+  const paths: Record<string, ZodOpenApiPathsObject[string]> = {};
+  for (const [domain, routes] of Object.entries(domains)) {
+    for (const [name, route] of Object.entries(routes))
+      paths[route.path] = { ...paths[route.path], [route.method]: operationOf(domain, name, route) };
+  }
+  return createDocument(
+    {
+      openapi: '3.1.0',
+      info: {
+        title: 'Velvet Stone',
+        version: '0.1.0',
+        description: 'Errors are problem details (RFC 9457).',
+        license: { name: 'All rights reserved', identifier: 'LicenseRef-Proprietary' },
+      },
+      servers: [{ url: '/' }],
+      tags: Object.keys(domains).map((name) => ({ name, description: about[name] ?? '' })),
+      components: { securitySchemes: { [session]: { type: 'apiKey', in: 'cookie', name: 'velvet-stone' } } },
+      paths,
+    },
+    {
+      override: ({ jsonSchema, zodSchema }) => {
+        // A value that was only typed has no shape that JSON Schema could say.
+        if (zodSchema._zod.def.type === 'custom') delete jsonSchema.type;
+      },
+    },
+  );
 }

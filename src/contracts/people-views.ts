@@ -1,65 +1,79 @@
-import type { PlaceId } from '../core/anatomy/place';
-import type { QualificationId } from '../core/drainage/case';
-import type { Finding } from '../core/drainage/finding';
-import type { Locatable } from '../core/screening/tables';
-import type { ClearanceView } from './screening-views';
+import { z } from 'zod';
+import { qualificationIds } from '../core/drainage/case';
+import { LocatableShape } from './shapes/screening';
+import { ClearanceView } from './screening-views';
+import { FindingShape } from './shapes/drainage';
 
 /** What pages hand to islands: plain data, times as ISO UTC text, clock times in the house’s own zone as `14:00`. */
 
 export const stages = ['ask', 'measure', 'plan', 'prepare', 'table', 'close'] as const;
 
-export type Stage = (typeof stages)[number];
+export const Stage = z.enum(['ask', 'measure', 'plan', 'prepare', 'table', 'close']);
+export type Stage = z.infer<typeof Stage>;
 
-export type StageOrEnd = Stage | 'done' | 'stopped';
+export const StageOrEnd = z.union([z.enum(stages), z.enum(['done', 'stopped'])]);
+export type StageOrEnd = z.infer<typeof StageOrEnd>;
 
-export interface TherapistView {
-  readonly id: number;
-  readonly name: string;
-  readonly initials: string;
-  readonly title: string;
-  readonly room: string;
-  readonly qualifications: readonly QualificationId[];
-}
+export const TherapistView = z.object({
+  id: z.number(),
+  name: z.string(),
+  initials: z.string(),
+  title: z.string(),
+  room: z.string(),
+  qualifications: z.array(z.enum(qualificationIds)).readonly(),
+});
+export type TherapistView = z.infer<typeof TherapistView>;
 
 /** The person signed in. */
-export interface MeView {
-  readonly id: number;
-  readonly name: string;
-  readonly initials: string;
-  readonly title: string;
-  readonly role: 'owner' | 'therapist' | 'assistant';
-  readonly hasPin: boolean;
+export const MeView = z.object({
+  id: z.number(),
+  name: z.string(),
+  initials: z.string(),
+  title: z.string(),
+  role: z.enum(['owner', 'therapist', 'assistant']),
+  hasPin: z.boolean(),
   /** In the demo house: everybody, to go in as by one click; empty elsewhere. */
-  readonly people: readonly { readonly id: number; readonly name: string; readonly title: string }[];
-}
+  people: z
+    .array(
+      z.object({
+        id: z.number(),
+        name: z.string(),
+        title: z.string(),
+      }),
+    )
+    .readonly(),
+});
+export type MeView = z.infer<typeof MeView>;
 
-export interface ClientBrief {
-  readonly id: number;
-  readonly name: string;
-  readonly age: number | null;
+export const ClientBrief = z.object({
+  id: z.number(),
+  name: z.string(),
+  age: z.number().nullable(),
   /** A few words that fit a glance; neutral. */
-  readonly about: string;
-}
+  about: z.string(),
+});
+export type ClientBrief = z.infer<typeof ClientBrief>;
 
 /** A finding on the record, in the words of screening. */
-export interface PlacedFinding {
-  readonly key: number;
+export const PlacedFinding = z.object({
+  key: z.number(),
   /** A condition of the screening, or `thickened` from the assessment. */
-  readonly id: string;
-  readonly label: string;
+  id: z.string(),
+  label: z.string(),
   /** A few words with side and places. */
-  readonly words: string;
-  readonly locatable: Locatable;
-  readonly side?: 'left' | 'right' | 'both' | undefined;
-  readonly regions?: readonly PlaceId[] | undefined;
-  readonly crosses?: readonly (readonly PlaceId[])[] | undefined;
+  words: z.string(),
+  locatable: LocatableShape,
+  side: z.enum(['left', 'right', 'both']).optional(),
+  regions: z.array(z.string()).readonly().optional(),
+  crosses: z.array(z.array(z.string()).readonly()).readonly().optional(),
   /** A year, a year and month, or a whole date. */
-  readonly sinceOn: string | null;
-  readonly note: string;
-  readonly isUnsure: boolean;
-  readonly source: 'therapist' | 'client';
-  readonly answers: Readonly<Record<string, string>>;
-  readonly clearance: ClearanceView | null;
+  sinceOn: z.string().nullable(),
+  note: z.string(),
+  isUnsure: z.boolean(),
+  source: z.enum(['therapist', 'client']),
+  answers: z.record(z.string(), z.string()),
+  clearance: ClearanceView.nullable(),
   /** What the planner of drainage makes of it; null: nothing. */
-  readonly drainage: Finding | null;
-}
+  drainage: FindingShape.nullable(),
+});
+export type PlacedFinding = z.infer<typeof PlacedFinding>;

@@ -1,139 +1,193 @@
-import type { Trend } from '../core/swelling/trend';
-import type { VolumeUnit } from '../core/volume-units';
-import type { ClientBrief } from './people-views';
+import { z } from 'zod';
+import { volumeUnits } from '../core/volume-units';
+import { TrendShape } from './shapes/swelling';
+import { ClientBrief } from './people-views';
 
 /** What the Progress view is drawn from; volumes in mL over one stretch, lengths in cm. */
-
-export interface CoursePoint {
-  readonly date: string;
-  readonly day: string;
-  readonly visitId: number | null;
-  readonly affectedMl: number;
-  readonly affectedSdMl: number;
-  readonly referenceMl: number | null;
-  readonly excessMl: number | null;
-  readonly excessSdMl: number | null;
-  readonly excessPercent: number | null;
-  readonly segments: readonly { readonly from: number; readonly to: number; readonly ml: number }[];
+export const CoursePoint = z.object({
+  date: z.string(),
+  day: z.string(),
+  visitId: z.number().nullable(),
+  affectedMl: z.number(),
+  affectedSdMl: z.number(),
+  referenceMl: z.number().nullable(),
+  excessMl: z.number().nullable(),
+  excessSdMl: z.number().nullable(),
+  excessPercent: z.number().nullable(),
+  segments: z
+    .array(
+      z.object({
+        from: z.number(),
+        to: z.number(),
+        ml: z.number(),
+      }),
+    )
+    .readonly(),
   /** A number of it still has to be looked at. */
-  readonly isProvisional: boolean;
+  isProvisional: z.boolean(),
   /** The affected limb after the work of the same visit. */
-  readonly afterMl: number | null;
-  readonly afterExcessMl: number | null;
-  readonly eightCm: number | null;
-  readonly otherEightCm: number | null;
-  readonly weightKg: number | null;
-}
+  afterMl: z.number().nullable(),
+  afterExcessMl: z.number().nullable(),
+  eightCm: z.number().nullable(),
+  otherEightCm: z.number().nullable(),
+  weightKg: z.number().nullable(),
+});
+export type CoursePoint = z.infer<typeof CoursePoint>;
 
-export interface CourseResponse {
-  readonly date: string;
-  readonly day: string;
-  readonly responseMl: number;
-  readonly responsePercent: number;
-  readonly isBeyondError: boolean;
+export const CourseResponse = z.object({
+  date: z.string(),
+  day: z.string(),
+  responseMl: z.number(),
+  responsePercent: z.number(),
+  isBeyondError: z.boolean(),
   /** Null: within measuring error, or no later taping. */
-  readonly retentionPercent: number | null;
-  readonly days: number | null;
-  readonly reboundMlPerDay: number | null;
+  retentionPercent: z.number().nullable(),
+  days: z.number().nullable(),
+  reboundMlPerDay: z.number().nullable(),
   /** The same of the excess over the other limb, where both were taped before and after. */
-  readonly excessResponseMl: number | null;
-  readonly excessRetentionPercent: number | null;
-}
+  excessResponseMl: z.number().nullable(),
+  excessRetentionPercent: z.number().nullable(),
+});
+export type CourseResponse = z.infer<typeof CourseResponse>;
 
-export interface LimbCourse {
-  readonly key: string;
-  readonly limb: 'arm' | 'leg';
-  readonly side: 'left' | 'right';
-  readonly method: 'frustum' | 'disc' | 'simpson';
+export const LimbCourse = z.object({
+  key: z.string(),
+  limb: z.enum(['arm', 'leg']),
+  side: z.enum(['left', 'right']),
+  method: z.enum(['frustum', 'disc', 'simpson']),
   /** What volumes are shown in; the figures here are mL. */
-  readonly volumeUnit: VolumeUnit;
-  readonly fromCm: number;
-  readonly toCm: number;
-  readonly points: readonly CoursePoint[];
-  readonly leftOut: readonly { readonly day: string; readonly why: string }[];
-  readonly trends: {
-    readonly excess: Trend | null;
-    readonly affected: Trend | null;
-    readonly reference: Trend | null;
-    readonly eight: Trend | null;
-  };
+  volumeUnit: z.enum(volumeUnits),
+  fromCm: z.number(),
+  toCm: z.number(),
+  points: z.array(CoursePoint).readonly(),
+  leftOut: z
+    .array(
+      z.object({
+        day: z.string(),
+        why: z.string(),
+      }),
+    )
+    .readonly(),
+  trends: z.object({
+    excess: TrendShape.nullable(),
+    affected: TrendShape.nullable(),
+    reference: TrendShape.nullable(),
+    eight: TrendShape.nullable(),
+  }),
   /** What a change between two visits has to exceed, taped by the same therapist. */
-  readonly limitMl: number;
-  readonly responses: readonly CourseResponse[];
-  readonly medianResponseMl: number | null;
-  readonly medianRetentionPercent: number | null;
-  readonly retentions: number;
-  readonly medianExcessRetentionPercent: number | null;
-  readonly lowest: { readonly day: string; readonly ml: number } | null;
-  readonly highest: { readonly day: string; readonly ml: number } | null;
+  limitMl: z.number(),
+  responses: z.array(CourseResponse).readonly(),
+  medianResponseMl: z.number().nullable(),
+  medianRetentionPercent: z.number().nullable(),
+  retentions: z.number(),
+  medianExcessRetentionPercent: z.number().nullable(),
+  lowest: z
+    .object({
+      day: z.string(),
+      ml: z.number(),
+    })
+    .nullable(),
+  highest: z
+    .object({
+      day: z.string(),
+      ml: z.number(),
+    })
+    .nullable(),
   /** Of the excess, from the first to the newest; null: none to reduce. */
-  readonly reductionPercent: number | null;
-  readonly isLastChangeBeyond: boolean | null;
-  readonly lastChangeMl: number | null;
-  readonly firstChange: { readonly ml: number; readonly limitMl: number; readonly isBeyond: boolean } | null;
-  readonly definition: { readonly short: string; readonly isMet: boolean | null; readonly value: number | null };
-}
+  reductionPercent: z.number().nullable(),
+  isLastChangeBeyond: z.boolean().nullable(),
+  lastChangeMl: z.number().nullable(),
+  firstChange: z
+    .object({
+      ml: z.number(),
+      limitMl: z.number(),
+      isBeyond: z.boolean(),
+    })
+    .nullable(),
+  definition: z.object({
+    short: z.string(),
+    isMet: z.boolean().nullable(),
+    value: z.number().nullable(),
+  }),
+});
+export type LimbCourse = z.infer<typeof LimbCourse>;
 
-export interface CourseVisit {
-  readonly visitId: number;
-  readonly date: string;
-  readonly day: string;
-  readonly work: string;
-  readonly therapist: string;
-  readonly steps: number | null;
+export const CourseVisit = z.object({
+  visitId: z.number(),
+  date: z.string(),
+  day: z.string(),
+  work: z.string(),
+  therapist: z.string(),
+  steps: z.number().nullable(),
   /** Times that a home sheet was done between the visit before and this one; null where none was given yet. */
-  readonly homeTimes: number | null;
-  readonly comfort: number | null;
-  readonly pressure: number | null;
-  readonly warmth: number | null;
-  readonly relaxationGain: number | null;
-  readonly rednessRise: number | null;
+  homeTimes: z.number().nullable(),
+  comfort: z.number().nullable(),
+  pressure: z.number().nullable(),
+  warmth: z.number().nullable(),
+  relaxationGain: z.number().nullable(),
+  rednessRise: z.number().nullable(),
   /** −1: not yet at the last look. */
-  readonly fadeMinutes: number | null;
-  readonly rednessVerdict: 'none' | 'expected' | 'watch' | 'reaction' | 'unknown';
-  readonly tightness: number | null;
-  readonly heaviness: number | null;
-  readonly pain: number | null;
-}
+  fadeMinutes: z.number().nullable(),
+  rednessVerdict: z.enum(['none', 'expected', 'watch', 'reaction', 'unknown']),
+  tightness: z.number().nullable(),
+  heaviness: z.number().nullable(),
+  pain: z.number().nullable(),
+});
+export type CourseVisit = z.infer<typeof CourseVisit>;
 
-export interface FeedbackLine {
-  readonly what: 'pressure' | 'warmth' | 'comfort' | 'relaxation gain';
-  readonly last: number | null;
-  readonly median: number | null;
-  readonly count: number;
-  readonly preferred: number | null;
-}
+export const FeedbackLine = z.object({
+  what: z.enum(['pressure', 'warmth', 'comfort', 'relaxation gain']),
+  last: z.number().nullable(),
+  median: z.number().nullable(),
+  count: z.number(),
+  preferred: z.number().nullable(),
+});
+export type FeedbackLine = z.infer<typeof FeedbackLine>;
 
 /** What was felt, seen and asked, one row a visit; a cell is null where nothing was. */
-export interface SeenTable {
-  readonly columns: readonly string[];
-  readonly rows: readonly {
-    readonly visitId: number;
-    readonly day: string;
-    readonly cells: readonly (string | null)[];
-  }[];
-}
-
-export interface ProgressView {
-  readonly client: ClientBrief;
-  readonly house: string;
-  readonly today: string;
-  readonly courses: readonly LimbCourse[];
-  /** Oldest first. */
-  readonly visits: readonly CourseVisit[];
-  readonly seen: SeenTable;
-  readonly feedback: readonly FeedbackLine[];
-  readonly home: readonly HomeCourse[];
-}
+export const SeenTable = z.object({
+  columns: z.array(z.string()).readonly(),
+  rows: z
+    .array(
+      z.object({
+        visitId: z.number(),
+        day: z.string(),
+        cells: z.array(z.string().nullable()).readonly(),
+      }),
+    )
+    .readonly(),
+});
+export type SeenTable = z.infer<typeof SeenTable>;
 
 /** A sheet that the client was given, day by day. */
-export interface HomeCourse {
-  readonly title: string;
-  readonly since: string;
-  readonly isEnded: boolean;
-  readonly asked: number;
-  readonly done: number;
-  readonly percent: number | null;
+export const HomeCourse = z.object({
+  title: z.string(),
+  since: z.string(),
+  isEnded: z.boolean(),
+  asked: z.number(),
+  done: z.number(),
+  percent: z.number().nullable(),
   /** The last eight weeks, oldest first; null before the sheet and after its end. */
-  readonly days: readonly { readonly day: string; readonly times: number | null }[];
-}
+  days: z
+    .array(
+      z.object({
+        day: z.string(),
+        times: z.number().nullable(),
+      }),
+    )
+    .readonly(),
+});
+export type HomeCourse = z.infer<typeof HomeCourse>;
+
+export const ProgressView = z.object({
+  client: ClientBrief,
+  house: z.string(),
+  today: z.string(),
+  courses: z.array(LimbCourse).readonly(),
+  /** Oldest first. */
+  visits: z.array(CourseVisit).readonly(),
+  seen: SeenTable,
+  feedback: z.array(FeedbackLine).readonly(),
+  home: z.array(HomeCourse).readonly(),
+});
+export type ProgressView = z.infer<typeof ProgressView>;

@@ -1,79 +1,95 @@
-import type { PlaceId } from '../core/anatomy/place';
-import type { Caution } from '../core/screening/cautions';
-import type { OverrideWay } from '../core/screening/override';
-import type { Question } from '../core/screening/questions';
-import type { Decision, LimitKey, Locatable } from '../core/screening/tables';
+import { z } from 'zod';
+import { CautionShape, LimitKeyShape, LocatableShape, OverrideWayShape, QuestionShape } from './shapes/screening';
+import { decisions } from '../core/screening/tables';
 
-export interface ClearanceView {
-  readonly date: string;
-  readonly modalities: 'all' | readonly string[];
-  readonly writtenBy: string;
-  readonly words: string;
+export const ClearanceView = z.object({
+  date: z.string(),
+  modalities: z.union([z.array(z.string()).readonly(), z.literal('all')]),
+  writtenBy: z.string(),
+  words: z.string(),
   /** What the note itself limits, in words; empty when nothing. */
-  readonly limitWords: string;
-  readonly isValid: boolean;
+  limitWords: z.string(),
+  isValid: z.boolean(),
   /** Last day on which it counts. */
-  readonly until: string;
-}
+  until: z.string(),
+});
+export type ClearanceView = z.infer<typeof ClearanceView>;
 
 /** A condition as it is asked and chosen. */
-export interface ConditionView {
-  readonly id: string;
-  readonly group: string;
-  readonly label: string;
-  readonly ask: string;
-  readonly locatable: Locatable;
-  readonly dated: boolean;
-  readonly atIntake: boolean;
-}
+export const ConditionView = z.object({
+  id: z.string(),
+  group: z.string(),
+  label: z.string(),
+  ask: z.string(),
+  locatable: LocatableShape,
+  dated: z.boolean(),
+  atIntake: z.boolean(),
+});
+export type ConditionView = z.infer<typeof ConditionView>;
 
-export interface LimitView {
-  readonly key: LimitKey;
-  readonly words: string;
+export const LimitView = z.object({
+  key: LimitKeyShape,
+  words: z.string(),
   /** What it may be loosened to with a written reason; empty: never. */
-  readonly looser: readonly { readonly value: string | number | null; readonly words: string }[];
-}
+  looser: z
+    .array(
+      z.object({
+        value: z.union([z.string(), z.number()]).nullable(),
+        words: z.string(),
+      }),
+    )
+    .readonly(),
+});
+export type LimitView = z.infer<typeof LimitView>;
 
-export interface ReasonView {
-  readonly what: string;
-  readonly text: string;
-  readonly decision: Decision;
-  readonly isLocal: boolean;
-}
+export const ReasonView = z.object({
+  what: z.string(),
+  text: z.string(),
+  decision: z.enum(decisions),
+  isLocal: z.boolean(),
+});
+export type ReasonView = z.infer<typeof ReasonView>;
 
-export interface DecisionView {
-  readonly modality: string;
-  readonly label: string;
-  readonly decision: Decision;
+export const DecisionView = z.object({
+  modality: z.string(),
+  label: z.string(),
+  decision: z.enum(decisions),
   /** The line under the name. */
-  readonly line: string;
-  readonly limits: readonly LimitView[];
-  readonly reasons: readonly ReasonView[];
-  readonly way: OverrideWay;
+  line: z.string(),
+  limits: z.array(LimitView).readonly(),
+  reasons: z.array(ReasonView).readonly(),
+  way: OverrideWayShape,
   /** Places with a decision of their own, alike ones together. */
-  readonly places: readonly {
-    readonly decision: Decision;
-    readonly regions: readonly PlaceId[];
-    readonly words: string;
-    readonly limits: readonly string[];
-    readonly reasons: readonly ReasonView[];
-  }[];
-}
+  places: z
+    .array(
+      z.object({
+        decision: z.enum(decisions),
+        regions: z.array(z.string()).readonly(),
+        words: z.string(),
+        limits: z.array(z.string()).readonly(),
+        reasons: z.array(ReasonView).readonly(),
+      }),
+    )
+    .readonly(),
+});
+export type DecisionView = z.infer<typeof DecisionView>;
 
-export interface OverrideView {
-  readonly key: number;
-  readonly modality: string;
-  readonly words: string;
-  readonly reason: string;
-  readonly by: string;
-  readonly at: string;
-}
+export const OverrideView = z.object({
+  key: z.number(),
+  modality: z.string(),
+  words: z.string(),
+  reason: z.string(),
+  by: z.string(),
+  at: z.string(),
+});
+export type OverrideView = z.infer<typeof OverrideView>;
 
 /** What may be done on this body by this person on this day. */
-export interface ScreeningView {
-  readonly overall: Decision;
-  readonly decisions: readonly DecisionView[];
-  readonly cautions: readonly Caution[];
-  readonly questions: readonly Question[];
-  readonly overrides: readonly OverrideView[];
-}
+export const ScreeningView = z.object({
+  overall: z.enum(decisions),
+  decisions: z.array(DecisionView).readonly(),
+  cautions: z.array(CautionShape).readonly(),
+  questions: z.array(QuestionShape).readonly(),
+  overrides: z.array(OverrideView).readonly(),
+});
+export type ScreeningView = z.infer<typeof ScreeningView>;

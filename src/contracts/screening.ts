@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LimitsShape } from './shapes/screening';
 import type { ScreeningRequest as Request } from '../core/screening/read-request';
 import { decisions } from '../core/screening/tables';
 
@@ -36,7 +37,7 @@ const reason = z.object({
 const row = {
   modality: z.string(),
   decision: z.enum(decisions),
-  limits: z.record(z.string(), z.union([z.string(), z.number(), z.boolean(), z.array(z.string())])),
+  limits: LimitsShape,
   reasons: z.array(reason),
 };
 

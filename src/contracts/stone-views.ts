@@ -1,74 +1,105 @@
-import type { MaterialId, SizeId } from '../core/stones/book';
-import type { StoneCue } from '../core/stones/cues';
-import type { FirstTouch, StoneClient, StoneHabits } from '../core/stones/from-plan';
-import type { Rotation } from '../core/stones/rotation';
-import type { BathReading } from '../core/stones/thermometer';
-import type { BathDeviceInput } from './stones';
+import { z } from 'zod';
+import { materialIds, sizeIds } from '../core/stones/book';
+import {
+  BathReadingShape,
+  FirstTouchShape,
+  RotationShape,
+  StoneClientShape,
+  StoneCueShape,
+  StoneHabitsShape,
+} from './shapes/stones';
 
-export interface StoneView {
-  readonly id: number;
-  readonly size: SizeId;
-  readonly material: MaterialId;
-  readonly lengthMm: number;
-  readonly widthMm: number;
-  readonly thicknessMm: number;
-  readonly massG: number | null;
-  readonly state: 'in-use' | 'chipped' | 'retired';
-  readonly note: string;
+export const StoneView = z.object({
+  id: z.number(),
+  size: z.enum(sizeIds),
+  material: z.enum(materialIds),
+  lengthMm: z.number(),
+  widthMm: z.number(),
+  thicknessMm: z.number(),
+  massG: z.number().nullable(),
+  state: z.enum(['in-use', 'chipped', 'retired']),
+  note: z.string(),
   /** In words; null: never written down. */
-  readonly lastCleaned: string | null;
-  readonly lastOiled: string | null;
-}
+  lastCleaned: z.string().nullable(),
+  lastOiled: z.string().nullable(),
+});
+export type StoneView = z.infer<typeof StoneView>;
 
 /** Hot or cold stones of one visit: what is asked, and which stone serves when. */
-export interface RotationView {
-  readonly isCold: boolean;
-  readonly bathC: number;
-  readonly rotation: Rotation;
+export const RotationView = z.object({
+  isCold: z.boolean(),
+  bathC: z.number(),
+  rotation: RotationShape,
   /** Step → its part of the treatment, in words. */
-  readonly names: Readonly<Record<string, string>>;
-  readonly waysOut: readonly { readonly kind: string; readonly words: string }[];
-}
+  names: z.record(z.string(), z.string()),
+  waysOut: z
+    .array(
+      z.object({
+        kind: z.string(),
+        words: z.string(),
+      }),
+    )
+    .readonly(),
+});
+export type RotationView = z.infer<typeof RotationView>;
 
-export interface StoneVisitView {
-  readonly id: number;
-  readonly client: string;
-  readonly time: string;
-  readonly work: string;
-  readonly minutes: number;
-  readonly limits: StoneClient;
-  readonly moving: FirstTouch;
-  readonly resting: FirstTouch;
+export const StoneVisitView = z.object({
+  id: z.number(),
+  client: z.string(),
+  time: z.string(),
+  work: z.string(),
+  minutes: z.number(),
+  limits: StoneClientShape,
+  moving: FirstTouchShape,
+  resting: FirstTouchShape,
   /** Why no heat at all; empty where it may be given. */
-  readonly noHeat: string;
-  readonly rotations: readonly RotationView[];
-}
+  noHeat: z.string(),
+  rotations: z.array(RotationView).readonly(),
+});
+export type StoneVisitView = z.infer<typeof StoneVisitView>;
 
-export interface BathView {
-  readonly reading: BathReading;
-  readonly device: {
-    readonly isOn: boolean;
-    readonly setC: number;
-    readonly stones: number;
-    readonly fault: NonNullable<BathDeviceInput['fault']>;
-  };
-}
+export const BathView = z.object({
+  reading: BathReadingShape,
+  device: z.object({
+    isOn: z.boolean(),
+    setC: z.number(),
+    stones: z.number(),
+    fault: z.enum(['nan', 'text', 'none', 'drift', 'stops']),
+  }),
+});
+export type BathView = z.infer<typeof BathView>;
 
-export interface StoneBenchView {
-  readonly habits: StoneHabits;
-  readonly stones: readonly StoneView[];
-  readonly lastWaterChange: string | null;
-  readonly warmUpMinutes: number | null;
-  readonly bath: BathView;
-  readonly visits: readonly { readonly id: number; readonly client: string; readonly time: string }[];
-  readonly visit: StoneVisitView | null;
+export const StoneBenchView = z.object({
+  habits: StoneHabitsShape,
+  stones: z.array(StoneView).readonly(),
+  lastWaterChange: z.string().nullable(),
+  warmUpMinutes: z.number().nullable(),
+  bath: BathView,
+  visits: z
+    .array(
+      z.object({
+        id: z.number(),
+        client: z.string(),
+        time: z.string(),
+      }),
+    )
+    .readonly(),
+  visit: StoneVisitView.nullable(),
   /** Where no visit is looked at: all planned ones of today out of the same baths. */
-  readonly day: { readonly from: string; readonly minutes: number; readonly rotations: readonly RotationView[] } | null;
-}
+  day: z
+    .object({
+      from: z.string(),
+      minutes: z.number(),
+      rotations: z.array(RotationView).readonly(),
+    })
+    .nullable(),
+});
+export type StoneBenchView = z.infer<typeof StoneBenchView>;
 
 /** Stones as the table leads through them. */
-export interface TableStones {
-  readonly cues: readonly StoneCue[];
+export const TableStones = z.object({
+  cues: z.array(StoneCueShape).readonly(),
   /** What the hot bath is set to; null where nothing hot is taken. */
-  readonly hotBathC: number | null;
-}
+  hotBathC: z.number().nullable(),
+});
+export type TableStones = z.infer<typeof TableStones>;

@@ -1,118 +1,164 @@
-import type { FaceLine } from '../core/facial/line';
-import type { OilNeeds } from '../core/room/oil-needs';
-import type { RoomItem } from '../core/room/room-list';
-import type { HandState, Position, TablePlace } from '../core/sequencing/block';
-import type { SetupChange } from '../core/sequencing/setup';
-import type { TreatmentLoad } from '../core/treatment/load';
-import type { OrderFault } from '../core/treatment/order';
-import type { BlockRule } from '../core/treatment/rules';
-import type { Proposal } from '../core/treatment/shorten';
-import type { StepFault } from '../core/treatment/within-block';
-import type { TreatmentHolds, TreatmentInput } from './treatment';
+import { z } from 'zod';
+import { handStates, positions, tablePlaces } from '../core/sequencing/block';
+import { SetupChangeShape } from './shapes/sequencing';
+import { BlockRuleShape, OrderFaultShape, ProposalShape, StepFaultShape, TreatmentLoadShape } from './shapes/treatment';
+import { OilNeedsShape, RoomItemShape } from './shapes/room';
+import { FaceLineShape } from './shapes/facial';
+import { TreatmentHolds } from './treatment';
 
 /** A stretch of the treatment as the plan shows it. */
-export interface BlockView {
-  readonly id: string;
-  readonly choice: string;
-  readonly protocol: string;
-  readonly name: string;
+export const BlockView = z.object({
+  id: z.string(),
+  choice: z.string(),
+  protocol: z.string(),
+  name: z.string(),
   /** The protocol that it belongs to, in words. */
-  readonly of: string;
-  readonly position: Position;
-  readonly hands: HandState;
-  readonly therapist: TablePlace;
-  readonly side: 'left' | 'right' | 'both';
-  readonly changes: readonly SetupChange[];
-  readonly changeWords: readonly string[];
-  readonly startsAt: number;
-  readonly seconds: number;
-  readonly why: readonly string[];
+  of: z.string(),
+  position: z.enum(positions),
+  hands: z.enum(handStates),
+  therapist: z.enum(tablePlaces),
+  side: z.enum(['left', 'right', 'both']),
+  changes: z.array(SetupChangeShape).readonly(),
+  changeWords: z.array(z.string()).readonly(),
+  startsAt: z.number(),
+  seconds: z.number(),
+  why: z.array(z.string()).readonly(),
   /** Which of the visit's blends it is worked with; left out where no oil is. */
-  readonly oil?: 'body' | 'face';
+  oil: z.enum(['body', 'face']).optional(),
   /** Ids of its steps in the course. */
-  readonly steps: readonly string[];
-}
+  steps: z.array(z.string()).readonly(),
+});
+export type BlockView = z.infer<typeof BlockView>;
 
 /** Something that was chosen and is not given, or not everywhere, in words. */
-export interface LeftOutView {
-  readonly choice: string;
-  readonly block: string | null;
+export const LeftOutView = z.object({
+  choice: z.string(),
+  block: z.string().nullable(),
   /** Name of the step with its side and place, of the part, or of the kind of work. */
-  readonly what: string;
-  readonly why: string;
+  what: z.string(),
+  why: z.string(),
   /** What is done in its place. */
-  readonly instead: string | null;
+  instead: z.string().nullable(),
   /** Left out in plans of before the judgement named them. */
-  readonly rule?: string;
-  readonly technique?: string | null;
-  readonly places?: readonly string[];
-}
+  rule: z.string().optional(),
+  technique: z.string().nullable().optional(),
+  places: z.array(z.string()).readonly().optional(),
+});
+export type LeftOutView = z.infer<typeof LeftOutView>;
 
 /** What a visit holds beside or instead of drainage, put into order and time. */
-export interface TreatmentView {
-  readonly wish: Omit<TreatmentInput, 'basedOn' | 'reason'>;
-  readonly blocks: readonly BlockView[];
-  readonly choices: readonly {
-    readonly id: string;
-    readonly protocol: string;
-    readonly name: string;
-    readonly isGiven: boolean;
-  }[];
-  readonly setupSeconds: number;
-  readonly lowerBoundSeconds: number;
-  readonly isBestOrder: boolean;
-  readonly totalSeconds: number;
-  readonly usualSeconds: number;
-  readonly availableSeconds: number;
-  readonly fits: boolean;
-  readonly shortBySeconds: number;
-  readonly leftOut: readonly LeftOutView[];
-  readonly faults: readonly OrderFault[];
-  readonly stepFaults: readonly StepFault[];
-  readonly conflicts: readonly OrderFault[];
-  readonly rules: readonly BlockRule[];
-  readonly proposals: readonly Proposal[];
-  readonly load: TreatmentLoad;
+export const TreatmentView = z.object({
+  wish: z.object({
+    fill: z.boolean(),
+    choices: z
+      .array(
+        z.object({
+          id: z.string(),
+          protocol: z.string(),
+          /** Only these parts of it; all when left out. */
+          blocks: z.array(z.string()).readonly().optional(),
+        }),
+      )
+      .readonly(),
+    isShort: z.boolean(),
+    /** Both hands alike where nothing asks for one side after the other. */
+    bothSides: z.boolean(),
+    /** Another school of drainage than the house's. */
+    school: z
+      .object({
+        start: z.enum(['neck-first', 'breath-first']),
+        hand: z.enum(['stretch', 'sweep', 'roller']),
+        removedSide: z.enum(['reroute-only', 'reroute-and-stimulate']),
+        exits: z.union([z.literal(2), z.literal(1)]),
+      })
+      .optional(),
+    minutes: z.number(),
+    /** Blocks in the therapist's own order; the best order when left out. */
+    order: z.array(z.string()).readonly().optional(),
+  }),
+  blocks: z.array(BlockView).readonly(),
+  choices: z
+    .array(
+      z.object({
+        id: z.string(),
+        protocol: z.string(),
+        name: z.string(),
+        isGiven: z.boolean(),
+      }),
+    )
+    .readonly(),
+  setupSeconds: z.number(),
+  lowerBoundSeconds: z.number(),
+  isBestOrder: z.boolean(),
+  totalSeconds: z.number(),
+  usualSeconds: z.number(),
+  availableSeconds: z.number(),
+  fits: z.boolean(),
+  shortBySeconds: z.number(),
+  leftOut: z.array(LeftOutView).readonly(),
+  faults: z.array(OrderFaultShape).readonly(),
+  stepFaults: z.array(StepFaultShape).readonly(),
+  conflicts: z.array(OrderFaultShape).readonly(),
+  rules: z.array(BlockRuleShape).readonly(),
+  proposals: z.array(ProposalShape).readonly(),
+  load: TreatmentLoadShape,
   /** What to heat, blend and lay out, counted back from the appointment. */
-  readonly room: readonly RoomItem[];
+  room: z.array(RoomItemShape).readonly(),
   /** How much oil it takes for body and face. Left out in plans of before oils were counted. */
-  readonly oil?: OilNeeds;
+  oil: OilNeedsShape.optional(),
   /** The client's lines as they were drawn when it was planned. */
-  readonly lines: readonly FaceLine[];
+  lines: z.array(FaceLineShape).readonly(),
   /** Ids of those that nothing works, where the face is worked at all. */
-  readonly openLines: readonly string[];
+  openLines: z.array(z.string()).readonly(),
   /** How it differs from the last treatment that was given; null without one. */
-  readonly sinceLast: { readonly date: string; readonly words: readonly string[] } | null;
+  sinceLast: z
+    .object({
+      date: z.string(),
+      words: z.array(z.string()).readonly(),
+    })
+    .nullable(),
   /** What screening said when it was planned, to see whether it still says so. */
-  readonly screened: string;
-}
+  screened: z.string(),
+});
+export type TreatmentView = z.infer<typeof TreatmentView>;
 
-/** What may be chosen for a visit. */
-export interface TreatmentOffers {
-  /** Whole treatments: as last time, what is usual for the client, those of the house. */
-  readonly ready: readonly ReadyTreatment[];
-  readonly protocols: readonly OfferedProtocol[];
-}
-
-export interface ReadyTreatment {
-  readonly id: string;
-  readonly kind: 'last' | 'usual' | 'house';
-  readonly name: string;
-  readonly minutes: number;
-  readonly holds: TreatmentHolds;
-}
+export const ReadyTreatment = z.object({
+  id: z.string(),
+  kind: z.enum(['last', 'usual', 'house']),
+  name: z.string(),
+  minutes: z.number(),
+  holds: TreatmentHolds,
+});
+export type ReadyTreatment = z.infer<typeof ReadyTreatment>;
 
 /** A protocol that may be chosen. */
-export interface OfferedProtocol {
-  readonly id: string;
-  readonly name: string;
-  readonly about: string;
-  readonly modality: string;
-  readonly school: string;
-  readonly minutes: number;
+export const OfferedProtocol = z.object({
+  id: z.string(),
+  name: z.string(),
+  about: z.string(),
+  modality: z.string(),
+  school: z.string(),
+  minutes: z.number(),
   /** Worked out from the case. */
-  readonly isPlanned: boolean;
+  isPlanned: z.boolean(),
   /** Stones have to be warmed for it. */
-  readonly hasHeat: boolean;
-  readonly parts: readonly { readonly id: string; readonly name: string; readonly minutes: number }[];
-}
+  hasHeat: z.boolean(),
+  parts: z
+    .array(
+      z.object({
+        id: z.string(),
+        name: z.string(),
+        minutes: z.number(),
+      }),
+    )
+    .readonly(),
+});
+export type OfferedProtocol = z.infer<typeof OfferedProtocol>;
+
+/** What may be chosen for a visit. */
+export const TreatmentOffers = z.object({
+  /** Whole treatments: as last time, what is usual for the client, those of the house. */
+  ready: z.array(ReadyTreatment).readonly(),
+  protocols: z.array(OfferedProtocol).readonly(),
+});
+export type TreatmentOffers = z.infer<typeof TreatmentOffers>;

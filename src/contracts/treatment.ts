@@ -9,11 +9,12 @@ export const TreatmentHolds = z.object({
         id: z.string().min(1).max(20),
         protocol: z.string().min(1).max(80),
         /** Only these parts of it; all when left out. */
-        blocks: z.array(z.string().min(1).max(80)).min(1, 'Keep at least one part.').max(40).optional(),
+        blocks: z.array(z.string().min(1).max(80)).min(1, 'Keep at least one part.').max(40).readonly().optional(),
       }),
     )
     .min(1, 'Choose at least one thing to do.')
-    .max(8, 'At most eight protocols in one visit.'),
+    .max(8, 'At most eight protocols in one visit.')
+    .readonly(),
   isShort: z.boolean().default(false),
   fill: z.boolean().default(false),
   /** Both hands alike where nothing asks for one side after the other. */

@@ -1,127 +1,206 @@
-import type { ClosingView } from './closing-view';
-import type { MissingGate } from '../core/visit/gates';
-import type { AftercareId } from '../core/visit/aftercare';
-import type { LastWork } from './last-work';
-import type { VisitBlends } from './oil-views';
-import type { PlaceId } from '../core/anatomy/place';
-import type { DrainageCase, Purpose, School } from '../core/drainage/case';
-import type { DrainagePlan } from '../core/drainage/plan';
-import type { TableStep } from '../core/table/table-step';
-import type { TreatmentHolds } from './treatment';
-import type { TreatmentView } from './treatment-views';
-import type { LimbVolume } from '../core/swelling/limb-volume';
-import type { RawTaping, SettledTaping } from '../core/swelling/taping';
-import type { TapingContext, TapingPhase } from '../core/swelling/taping-context';
-import type { VolumeSettings } from '../core/swelling/settings';
-import type { VolumeMethod } from '../core/swelling/volume';
-import type { VolumeUnit } from '../core/volume-units';
-import type { TableEvent } from '../core/table/table-event';
-import type { CheckAnswers } from '../core/visit/visit-check';
-import type { ClientBrief, PlacedFinding, StageOrEnd, TherapistView } from './people-views';
+import { z } from 'zod';
+import { tapingPhases } from '../core/swelling/taping-context';
+import { volumeMethods } from '../core/swelling/volume';
+import {
+  GirthShape,
+  LimbShape,
+  LimbVolumeShape,
+  PassShape,
+  TapingContextShape,
+  VolumeSettingsShape,
+} from './shapes/swelling';
+import { lengthUnits } from '../core/units';
+import { DrainageCaseShape, DrainagePlanShape, SchoolShape } from './shapes/drainage';
+import { TableEventShape, TableStepShape } from './shapes/table';
+import { TreatmentView } from './treatment-views';
+import { ClientBrief, PlacedFinding, StageOrEnd, TherapistView } from './people-views';
+import { purposes } from '../core/drainage/case';
+import { TreatmentHolds } from './treatment';
+import { LastWork } from './last-work';
+import { CheckAnswersShape, MissingGateShape } from './shapes/visit';
+import { VisitBlends } from './oil-views';
+import { volumeUnits } from '../core/volume-units';
+import { ClosingView } from './closing-view';
+import { aftercareIds } from '../core/visit/aftercare';
 
-export interface TapingView extends RawTaping, SettledTaping {
-  readonly version: number;
-  readonly phase: TapingPhase;
-  readonly method: VolumeMethod;
+export const TapingView = z.object({
+  version: z.number(),
+  phase: z.enum(tapingPhases),
+  method: z.enum(volumeMethods),
   /** Empty: taken before protocols were noted. */
-  readonly protocol: string;
-  readonly context: TapingContext;
-  readonly takenAt: string;
+  protocol: z.string(),
+  context: TapingContextShape,
+  takenAt: z.string(),
   /** Null: taken apart from any visit, such as an import brings. */
-  readonly visitId: number | null;
-  readonly therapistId: number | null;
+  visitId: z.number().nullable(),
+  therapistId: z.number().nullable(),
   /** Computed from the girths; null while too few have been taken. */
-  readonly volume: LimbVolume | null;
-}
+  volume: LimbVolumeShape.nullable(),
+  limb: LimbShape,
+  side: z.enum(['left', 'right']),
+  unit: z.enum(lengthUnits),
+  positions: z.array(z.number()).readonly(),
+  first: PassShape,
+  second: PassShape.nullable(),
+  third: PassShape.nullable(),
+  unresolved: z.record(z.enum(['affected', 'reference']), z.array(z.number()).readonly()),
+  affected: z.array(GirthShape).readonly(),
+  reference: z.array(GirthShape).readonly(),
+});
+export type TapingView = z.infer<typeof TapingView>;
 
-export interface PlanView {
-  readonly version: number;
-  readonly drainageCase: DrainageCase;
-  readonly plan: DrainagePlan;
-  readonly steps: readonly TableStep[];
+export const PlanView = z.object({
+  version: z.number(),
+  drainageCase: DrainageCaseShape,
+  plan: DrainagePlanShape,
+  steps: z.array(TableStepShape).readonly(),
   /** More than drainage alone: what was chosen, and how it was put together. */
-  readonly treatment: TreatmentView | null;
-  readonly isRearranged: boolean;
-  readonly reason: string;
+  treatment: TreatmentView.nullable(),
+  isRearranged: z.boolean(),
+  reason: z.string(),
   /** Findings or therapist have changed since it was made. */
-  readonly isStale: boolean;
+  isStale: z.boolean(),
   /** Day on which it was made. */
-  readonly madeOn: string;
-}
+  madeOn: z.string(),
+});
+export type PlanView = z.infer<typeof PlanView>;
 
-export interface VisitFrame {
-  readonly id: number;
-  readonly startsAt: string;
-  readonly time: string;
-  readonly date: string;
-  readonly minutes: number;
-  readonly stage: StageOrEnd;
-  readonly focus: readonly PlaceId[];
-  readonly purpose: Purpose;
-  readonly work: string;
+export const VisitFrame = z.object({
+  id: z.number(),
+  startsAt: z.string(),
+  time: z.string(),
+  date: z.string(),
+  minutes: z.number(),
+  stage: StageOrEnd,
+  focus: z.array(z.string()).readonly(),
+  purpose: z.enum(purposes),
+  work: z.string(),
   /** What it holds beside or instead of drainage; null for drainage alone. */
-  readonly holds: TreatmentHolds | null;
-  readonly client: ClientBrief;
-  readonly therapist: TherapistView;
-  readonly findings: readonly PlacedFinding[];
-  readonly school: School;
-  readonly isFirst: boolean;
-}
+  holds: TreatmentHolds.nullable(),
+  client: ClientBrief,
+  therapist: TherapistView,
+  findings: z.array(PlacedFinding).readonly(),
+  school: SchoolShape,
+  isFirst: z.boolean(),
+});
+export type VisitFrame = z.infer<typeof VisitFrame>;
 
 /** When to come again, proposed at the end of a visit. */
-export interface NextVisitView {
-  readonly date: string;
+export const NextVisitView = z.object({
+  date: z.string(),
   /** “Wednesday 2 December, in a week”. */
-  readonly words: string;
-  readonly why: readonly string[];
+  words: z.string(),
+  why: z.array(z.string()).readonly(),
   /** The next visit, if one is booked. */
-  readonly booked: string | null;
-  readonly lastWork: LastWork;
-  readonly therapists: readonly TherapistView[];
-}
+  booked: z.string().nullable(),
+  lastWork: LastWork,
+  therapists: z.array(TherapistView).readonly(),
+});
+export type NextVisitView = z.infer<typeof NextVisitView>;
 
 /** Which device leads a treatment, and since when. */
-export interface TableLead {
-  readonly deviceId: string;
-  readonly takenAt: string;
-}
+export const TableLead = z.object({
+  deviceId: z.string(),
+  takenAt: z.string(),
+});
+export type TableLead = z.infer<typeof TableLead>;
 
 /** What a device that follows asks for again and again. */
-export interface TableNow {
-  readonly events: readonly TableEvent[];
-  readonly lead: TableLead | null;
-}
+export const TableNow = z.object({
+  events: z.array(TableEventShape).readonly(),
+  lead: TableLead.nullable(),
+});
+export type TableNow = z.infer<typeof TableNow>;
 
-export interface VisitView extends VisitFrame {
+export const VisitView = z.object({
   /** What is missing before the table, in the order in which it is asked. */
-  readonly missing: readonly MissingGate[];
+  missing: z.array(MissingGateShape).readonly(),
   /** Blends for body and face. */
-  readonly blends: VisitBlends;
+  blends: VisitBlends,
   /** What this client's volumes are worked out with. */
-  readonly volumeSettings: VolumeSettings;
-  readonly volumeUnit: VolumeUnit;
-  readonly answers: CheckAnswers;
-  readonly before: TapingView | null;
-  readonly after: TapingView | null;
+  volumeSettings: VolumeSettingsShape,
+  volumeUnit: z.enum(volumeUnits),
+  answers: CheckAnswersShape,
+  before: TapingView.nullable(),
+  after: TapingView.nullable(),
   /** The last taping of an earlier visit, to compare with. */
-  readonly lastTime: (TapingView & { readonly date: string }) | null;
-  readonly plan: PlanView | null;
-  readonly events: readonly TableEvent[];
+  lastTime: z
+    .object({
+      version: z.number(),
+      phase: z.enum(tapingPhases),
+      method: z.enum(volumeMethods),
+      /** Empty: taken before protocols were noted. */
+      protocol: z.string(),
+      context: TapingContextShape,
+      takenAt: z.string(),
+      /** Null: taken apart from any visit, such as an import brings. */
+      visitId: z.number().nullable(),
+      therapistId: z.number().nullable(),
+      /** Computed from the girths; null while too few have been taken. */
+      volume: LimbVolumeShape.nullable(),
+      limb: LimbShape,
+      side: z.enum(['left', 'right']),
+      unit: z.enum(lengthUnits),
+      positions: z.array(z.number()).readonly(),
+      first: PassShape,
+      second: PassShape.nullable(),
+      third: PassShape.nullable(),
+      unresolved: z.record(z.enum(['affected', 'reference']), z.array(z.number()).readonly()),
+      affected: z.array(GirthShape).readonly(),
+      reference: z.array(GirthShape).readonly(),
+      date: z.string(),
+    })
+    .nullable(),
+  plan: PlanView.nullable(),
+  events: z.array(TableEventShape).readonly(),
   /** The device that leads the treatment; null before it is begun. */
-  readonly lead: TableLead | null;
-  readonly closing: ClosingView | null;
+  lead: TableLead.nullable(),
+  closing: ClosingView.nullable(),
   /** Who signed the record, and which version of it; oldest first. */
-  readonly signatures: readonly { readonly version: number; readonly by: string; readonly at: string }[];
+  signatures: z
+    .array(
+      z.object({
+        version: z.number(),
+        by: z.string(),
+        at: z.string(),
+      }),
+    )
+    .readonly(),
   /** Presses of devices that did not lead: on record, but not counted. */
-  readonly asideCount: number;
-}
+  asideCount: z.number(),
+  id: z.number(),
+  startsAt: z.string(),
+  time: z.string(),
+  date: z.string(),
+  minutes: z.number(),
+  stage: StageOrEnd,
+  focus: z.array(z.string()).readonly(),
+  purpose: z.enum(purposes),
+  work: z.string(),
+  /** What it holds beside or instead of drainage; null for drainage alone. */
+  holds: TreatmentHolds.nullable(),
+  client: ClientBrief,
+  therapist: TherapistView,
+  findings: z.array(PlacedFinding).readonly(),
+  school: SchoolShape,
+  isFirst: z.boolean(),
+});
+export type VisitView = z.infer<typeof VisitView>;
 
 /** The end of a visit: what was used, what to mind, when to come again. */
-export interface CloseView {
-  readonly visit: VisitView;
-  readonly next: NextVisitView | null;
+export const CloseView = z.object({
+  visit: VisitView,
+  next: NextVisitView.nullable(),
   /** Proposed by what was done. */
-  readonly aftercare: readonly AftercareId[];
+  aftercare: z.array(z.enum(aftercareIds)).readonly(),
   /** Stones of the rotation that the visit was planned with. */
-  readonly stones: readonly { readonly name: string; readonly count: number }[];
-}
+  stones: z
+    .array(
+      z.object({
+        name: z.string(),
+        count: z.number(),
+      }),
+    )
+    .readonly(),
+});
+export type CloseView = z.infer<typeof CloseView>;

@@ -1,4 +1,5 @@
 import type { Problem } from '../contracts/problem';
+import type { Address, Answer, Asking, BodyOf } from '../contracts/routes/asking';
 
 /** The server said no, or could not be reached. */
 export class RequestError extends Error {
@@ -50,13 +51,41 @@ async function openAgain(why: Shut): Promise<boolean> {
 /** Addresses of the door itself: a refusal there is an answer, not a reason to ask again. */
 const isDoor = (path: string) => path.startsWith('/api/session');
 
-/** Sends JSON and reads JSON. @throws RequestError for every refusal, also when nobody answers */
-export async function send<T>(
-  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+/** An address with what stands in it and behind its question mark. */
+export function pathOf(
   path: string,
-  body?: unknown,
-  signal?: AbortSignal,
-): Promise<T> {
+  params: Readonly<Record<string, string | number>> = {},
+  query: Readonly<Record<string, unknown>> = {},
+): string {
+  const filled = path.replace(/\{(\w+)\}/g, (_, name: string) => encodeURIComponent(String(params[name])));
+  const asked = new URLSearchParams();
+  for (const [name, value] of Object.entries(query))
+    if (value !== undefined && value !== null && value !== false) asked.set(name, value === true ? '1' : String(value));
+  return asked.size > 0 ? `${filled}?${asked.toString()}` : filled;
+}
+
+/**
+ * Asks the house: `send('PUT /api/stones/{key}', { params: { key: 3 }, body })`. What it takes and answers stands in
+ * `src/contracts/routes`. @throws RequestError for every refusal, also when nobody answers
+ */
+export async function send<A extends Address>(
+  address: A,
+  ...[asking]: object extends Asking<A> ? [asking?: Asking<A>] : [asking: Asking<A>]
+): Promise<Answer<A>> {
+  const [method = '', path = ''] = address.split(' ');
+  const { params, query, body, signal }: Loose = asking ?? {};
+  // What comes back is what the route says: the server holds itself to it, in tests by checking each answer.
+  return (await ask(method, pathOf(path, params, query), body, signal)) as Answer<A>;
+}
+
+export interface Loose {
+  readonly params?: Readonly<Record<string, string | number>>;
+  readonly query?: Readonly<Record<string, unknown>>;
+  readonly body?: unknown;
+  readonly signal?: AbortSignal;
+}
+
+async function ask(method: string, path: string, body: unknown, signal: AbortSignal | undefined): Promise<unknown> {
   let response: Response;
   try {
     response = await fetch(path, {
@@ -70,22 +99,29 @@ export async function send<T>(
   }
   if ((response.status === 401 || response.status === 423) && !isDoor(path)) {
     const isOpen = await openAgain(response.status === 401 ? 'signed-out' : 'locked');
-    if (isOpen) return send(method, path, body, signal);
+    if (isOpen) return ask(method, path, body, signal);
   }
   const text = await response.text();
   const value: unknown = text === '' ? null : parseOrNull(text);
-  if (response.ok) return value as T;
+  if (response.ok) return value;
   throw new RequestError(
     response.status,
     isProblem(value)
       ? value
       : {
           ...unreachable,
-          title: 'The house’s computer answered something unexpected. Nothing was changed.',
+          title: 'The house’s computer answered something unexpected. What you entered is still here; try again.',
           status: response.status,
         },
   );
 }
+
+/** What somebody filled in, as it stands: its fields are those of the contract, and the server says which needs attention. */
+export const asFilledIn = <A extends Address>(values: { readonly [K in keyof BodyOf<A>]: unknown }): BodyOf<A> =>
+  values as BodyOf<A>;
+
+/** What was read from a file; the server says what is wrong with it. */
+export const asRead = <A extends Address>(content: unknown): BodyOf<A> => content as BodyOf<A>;
 
 /** Our own server’s problems; anything else (a proxy’s page) is not trusted to be one. Zod would weigh more than this page. */
 function isProblem(value: unknown): value is Problem {
@@ -108,5 +144,7 @@ function parseOrNull(text: string): unknown {
 
 /** A sentence for any failure. */
 export function sentenceOf(error: unknown): string {
-  return error instanceof Error ? error.message : 'Something went wrong. Nothing was changed.';
+  return error instanceof Error
+    ? error.message
+    : 'Something went wrong here. Load the page again to see what was stored, then try once more.';
 }

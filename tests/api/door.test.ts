@@ -3,19 +3,21 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { type Served, signInDemo, startServer } from '../../scripts/served.mjs';
-import { mayUse, policy } from '../../src/server/auth/policy';
+import { allRoutes } from '../../src/contracts/routes';
+import { pages } from '../../src/contracts/routes/pages';
+import { mayUse } from '../../src/server/auth/policy';
 import { bookAnyTime, call, dayPath, people, type Person, post } from './client';
 
 const everybody: readonly (Person | 'nobody')[] = ['nobody', 'assistant', 'therapist', 'owner'];
 /** Of nothing that there is, so that what is allowed changes nothing. */
-const sample = (pattern: string) => pattern.replace(/:visit|:id|:key/g, '999999').replace(/:\w+/g, 'x');
+const sample = (pattern: string) => pattern.replace(/\{(visit|id|key)\}/g, '999999').replace(/\{\w+\}/g, 'x');
 /** Signing out and locking would end the sessions that the other tests use. */
 const endsSessions = (at: string, method: string) =>
   /^\/api\/session\/(lock|unlock|hand|pin)$/.test(at) || (at === '/api/session' && method === 'DELETE');
 
-const matrix = policy
-  .flatMap(({ path: at, methods, least }) =>
-    (methods ?? ['GET']).flatMap((method) => everybody.map((who) => ({ at: sample(at), method, who, least }))),
+const matrix = [...pages.map((page) => ({ ...page, method: 'get' as const })), ...allRoutes]
+  .flatMap(({ path: at, method }) =>
+    everybody.map((who) => ({ at: sample(at), method: method.toUpperCase() as Uppercase<typeof method>, who })),
   )
   .filter(({ at, method }) => !endsSessions(at, method));
 

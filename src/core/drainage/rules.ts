@@ -27,6 +27,7 @@ export const ruleBook = {
 } as const;
 
 export type RuleId = keyof typeof ruleBook;
+export const ruleIds = Object.keys(ruleBook) as [RuleId, ...RuleId[]];
 
 /** Reasons of a whole plan also name what is not a stroke rule. */
 export type PlanRuleId =

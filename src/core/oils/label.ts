@@ -54,8 +54,10 @@ export function labelLines(book: OilBook, facts: LabelFacts): readonly LabelLine
   ];
 }
 
+export const labelSizeIds = ['small', 'usual', 'large'] as const;
+
 export interface LabelSize {
-  readonly id: string;
+  readonly id: (typeof labelSizeIds)[number];
   readonly words: string;
   readonly widthMm: number;
   readonly heightMm: number;

@@ -20,6 +20,7 @@ export const treatmentRules = {
 } as const;
 
 export type TreatmentRuleId = keyof typeof treatmentRules;
+export const treatmentRuleIds = Object.keys(treatmentRules) as [TreatmentRuleId, ...TreatmentRuleId[]];
 export type RuleSeverity = 'error' | 'warning';
 
 /** `first` has to be over before `then` begins. */

@@ -91,7 +91,7 @@ export function Allows({
           wording={view.wording}
           clientName={visit.client.name}
           isMinor={visit.client.age !== null && visit.client.age < adultFrom}
-          onSign={(body) => asking.post('consent', body)}
+          onSign={(body) => asking.signConsent(body)}
           onDone={() => {
             setIsSigning(false);
             onSigned();

@@ -36,7 +36,7 @@ export function AskView({ view, today }: { readonly view: View; readonly today: 
 
   const hand = async () => {
     try {
-      await send('POST', '/api/session/hand', { visitId: visit.id });
+      await send('POST /api/session/hand', { body: { visitId: visit.id } });
       window.location.assign(`/tablet/${visit.id}`);
     } catch (error) {
       say(sentenceOf(error), 'error');

@@ -45,7 +45,7 @@ export function Decisions({ state, asking, open, onOpen }: Props) {
                 decision={decision}
                 overrides={screening.overrides.filter((o) => o.modality === decision.modality)}
                 onChange={(limit) => setChanging({ decision, limit })}
-                onTakeBack={(key) => void asking.post(`overrides/${key}`, undefined, 'DELETE')}
+                onTakeBack={(key) => void asking.restoreLimit(key)}
               />
             )}
           </li>
@@ -150,7 +150,7 @@ function SetAside({ decision, limit, asking, onClose }: SetAsideProps) {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
     const chosen = limit?.looser[Number(form.get('value') ?? 0)];
-    const refused = await asking.post('overrides', {
+    const refused = await asking.setLimitAside({
       modality: decision.modality,
       key: limit?.key ?? 'decision',
       value: limit ? (chosen?.value ?? null) : 'modify',

@@ -1,3 +1,4 @@
+import type { Pressure } from '../../core/screening/tables';
 import { type FormEvent, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { AskState } from '../../contracts/ask-views';
@@ -193,7 +194,7 @@ function AddNote({ finding, decisions, asking, onClose }: AddNoteProps) {
       words: String(form.get('words') ?? ''),
       modalities: form.get('all') ? 'all' : chosen,
       limits: {
-        ...(form.get('maxPressure') ? { maxPressure: String(form.get('maxPressure')) } : {}),
+        ...(form.get('maxPressure') ? { maxPressure: form.get('maxPressure') as Pressure } : {}),
         ...(form.get('maxMinutes') ? { maxMinutes: Number(form.get('maxMinutes')) } : {}),
         ...(form.get('noHeat') ? { noHeat: true } : {}),
       },

@@ -1,5 +1,6 @@
 import { useCallback, useRef, useState } from 'react';
 import type { AskState, AskView } from '../../contracts/ask-views';
+import type { BodyOf } from '../../contracts/routes/asking';
 import type { PlacedFinding } from '../../contracts/people-views';
 import { RequestError, send, sentenceOf } from '../api';
 
@@ -33,8 +34,7 @@ export function useAsk(view: AskView) {
   const [keeping, setKeeping] = useState<Keeping>({ kind: 'kept' });
   const queue = useRef<Promise<unknown>>(Promise.resolve());
   const pending = useRef(0);
-  const base = `/api/visits/${view.visit.id}`;
-  const clientPath = `/api/clients/${view.visit.client.id}`;
+  const params = { id: view.visit.id };
 
   /** Sends after all that was to be sent before; the newest answer of the server is what counts when all is quiet. */
   const enqueue = useCallback(<T extends { readonly state?: AskState }>(task: () => Promise<T>): Promise<T> => {
@@ -57,21 +57,23 @@ export function useAsk(view: AskView) {
     return run;
   }, []);
 
-  const reload = useCallback(() => send<{ state: AskState }>('GET', `${base}/ask`), [base]);
+  const reload = () => send('GET /api/visits/{id}/ask', { params });
 
   const answerIntake = (answers: readonly { readonly condition: string; readonly answer: Answer }[]) => {
     setState((old) => ({
       ...old,
       intake: { ...old.intake, ...Object.fromEntries(answers.map((a) => [a.condition, a.answer])) },
     }));
-    void enqueue(() => send<{ state: AskState }>('POST', `${base}/intake`, { answers })).catch(() => undefined);
+    void enqueue(() => send('POST /api/visits/{id}/intake', { params, body: { answers } })).catch(() => undefined);
   };
 
   const answerCheck = (changed: Readonly<Record<string, 'yes' | 'no'>>) => {
     const check = { ...latestCheck.current, ...changed };
     latestCheck.current = check;
     setState((old) => ({ ...old, check }));
-    void enqueue(() => send<{ state: AskState }>('POST', `${base}/check`, { answers: check })).catch(() => undefined);
+    void enqueue(() => send('POST /api/visits/{id}/check', { params, body: { answers: check } })).catch(
+      () => undefined,
+    );
   };
   const latestCheck = useRef(view.state.check);
 
@@ -89,30 +91,26 @@ export function useAsk(view: AskView) {
       isUnsure: next.isUnsure,
       answers: next.answers,
     };
-    return enqueue(async () => {
+    return inTurn(async () => {
       // A correction gets a new key; a second one in a row is told by what stands there now.
       const key = keys.current.get(finding.key) ?? finding.key;
-      const saved = await send<{ finding: PlacedFinding }>('PUT', `${clientPath}/findings/${key}`, body);
+      const ofFinding = { id: view.visit.client.id, key };
+      const saved = await send('PUT /api/clients/{id}/findings/{key}', { params: ofFinding, body });
       keys.current.set(finding.key, saved.finding.key);
       return reload();
-    }).then(
-      () => undefined,
-      (error: unknown) => {
-        if (error instanceof RequestError) return error;
-        throw error;
-      },
-    );
+    });
   };
   const keys = useRef(new Map<number, number>());
 
   const keepText = (text: { readonly medicines?: string; readonly dueOn?: string | null; readonly bornOn?: string }) =>
-    enqueue(() => send<{ state: AskState }>('POST', `${base}/intake`, { answers: [], ...text })).then(
+    enqueue(() => send('POST /api/visits/{id}/intake', { params, body: { answers: [], ...text } })).then(
       () => undefined,
       (error: unknown) => (error instanceof RequestError ? error : undefined),
     );
 
-  const post = (path: string, body?: object, method: 'POST' | 'DELETE' = 'POST') =>
-    enqueue(() => send<{ state: AskState }>(method, `${base}/${path}`, body)).then(
+  /** Sends in turn with everything else. @returns what was refused; undefined when it is kept */
+  const inTurn = (task: () => Promise<{ readonly state?: AskState }>): Promise<RequestError | undefined> =>
+    enqueue(task).then(
       () => undefined,
       (error: unknown) => {
         if (error instanceof RequestError) return error;
@@ -120,19 +118,31 @@ export function useAsk(view: AskView) {
       },
     );
 
-  const addClearance = (finding: PlacedFinding, body: object) =>
-    enqueue(async () => {
-      await send('POST', `${clientPath}/findings/${keys.current.get(finding.key) ?? finding.key}/clearance`, body);
+  const signConsent = (body: BodyOf<'POST /api/visits/{id}/consent'>) =>
+    inTurn(() => send('POST /api/visits/{id}/consent', { params, body }));
+  const setLimitAside = (body: BodyOf<'POST /api/visits/{id}/overrides'>) =>
+    inTurn(() => send('POST /api/visits/{id}/overrides', { params, body }));
+  const restoreLimit = (key: number) =>
+    inTurn(() => send('DELETE /api/visits/{id}/overrides/{key}', { params: { ...params, key } }));
+  const addClearance = (finding: PlacedFinding, body: BodyOf<'POST /api/clients/{id}/findings/{key}/clearance'>) =>
+    inTurn(async () => {
+      const ofFinding = { id: view.visit.client.id, key: keys.current.get(finding.key) ?? finding.key };
+      await send('POST /api/clients/{id}/findings/{key}/clearance', { params: ofFinding, body });
       return reload();
-    }).then(
-      () => undefined,
-      (error: unknown) => {
-        if (error instanceof RequestError) return error;
-        throw error;
-      },
-    );
+    });
 
-  return { state, keeping, answerIntake, answerCheck, changeFinding, keepText, post, addClearance };
+  return {
+    state,
+    keeping,
+    answerIntake,
+    answerCheck,
+    changeFinding,
+    keepText,
+    signConsent,
+    setLimitAside,
+    restoreLimit,
+    addClearance,
+  };
 }
 
 export type Asking = ReturnType<typeof useAsk>;

@@ -5,7 +5,7 @@ import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
 import { send } from '../api';
 import styles from './BathPanel.module.css';
-import { bathPath, useBath } from './useBath';
+import { bathQuery, useBath } from './useBath';
 
 const everyMs = 2000;
 
@@ -26,7 +26,7 @@ export function BathPanel({
   const { bath = first, setBath, isLost, setIsLost } = useBath(wantedC, everyMs, first);
   const [isOpen, setIsOpen] = useState(false);
   const drive = (change: BathDeviceInput) =>
-    void send<BathView>('POST', bathPath(wantedC), change)
+    void send('POST /api/devices/stone-bath', { ...bathQuery(wantedC), body: change })
       .then(setBath)
       .catch(() => setIsLost(true));
   const { reading, device } = bath;

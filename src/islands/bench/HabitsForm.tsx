@@ -3,7 +3,7 @@ import type { StoneHabits } from '../../core/stones/from-plan';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field } from '../../ui/field/Field';
-import { RequestError, send } from '../api';
+import { asFilledIn, RequestError, send } from '../api';
 import styles from './Bench.module.css';
 
 interface Props {
@@ -39,7 +39,9 @@ export function HabitsForm({ habits, onClose, onSaved }: Props) {
       }),
     );
     try {
-      await send('PUT', '/api/stones/habits', given);
+      await send('PUT /api/stones/habits', {
+        body: asFilledIn<'PUT /api/stones/habits'>(given as Record<keyof StoneHabits, number | null>),
+      });
       onSaved();
     } catch (caught) {
       if (caught instanceof RequestError) setError(caught);

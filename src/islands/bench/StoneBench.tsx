@@ -50,7 +50,7 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
   const mostC = visit && (now.isMoving ? visit.moving : visit.resting).firstC;
   const reload = async () => {
     try {
-      setBench(await send<StoneBenchView>('GET', `/api/stones${visit ? `?visit=${visit.id}` : ''}`));
+      setBench(await send('GET /api/stones', { query: { visit: visit?.id } }));
     } catch (error) {
       setSaid(sentenceOf(error));
     }

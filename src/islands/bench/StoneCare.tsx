@@ -24,7 +24,7 @@ export function StoneCare({
   const [stone] = bench.stones.filter(({ state }) => state === 'in-use');
   const care = async (what: (typeof careKinds)[number]) => {
     try {
-      await send('POST', '/api/stones/care', { what, stones: [] });
+      await send('POST /api/stones/care', { body: { what, stones: [] } });
       onSaid(`${careWords[what]}: written down.`, true);
     } catch (error) {
       onSaid(sentenceOf(error), false);

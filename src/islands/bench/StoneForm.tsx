@@ -5,7 +5,7 @@ import { materialIds, sizeIds, type SizeId } from '../../core/stones/book';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field, Select } from '../../ui/field/Field';
-import { RequestError, send } from '../api';
+import { asFilledIn, RequestError, send } from '../api';
 import shared from './Bench.module.css';
 import styles from './StoneForm.module.css';
 
@@ -29,7 +29,7 @@ export function StoneForm({ stone, onClose, onSaved }: Props) {
         .trim()
         .replace(',', '.');
     const value = (name: string) => (text(name) === '' ? null : Number(text(name)));
-    const given = {
+    const given = asFilledIn<'POST /api/stones'>({
       size,
       material: text('material'),
       lengthMm: value('lengthMm'),
@@ -39,10 +39,10 @@ export function StoneForm({ stone, onClose, onSaved }: Props) {
       state: text('state') || 'in-use',
       note: text('note'),
       count: Number(text('count') || '1'),
-    };
+    });
     try {
-      if (stone) await send('PUT', `/api/stones/${stone.id}`, given);
-      else await send('POST', '/api/stones', given);
+      if (stone) await send('PUT /api/stones/{key}', { params: { key: stone.id }, body: given });
+      else await send('POST /api/stones', { body: given });
       onSaved();
     } catch (caught) {
       if (caught instanceof RequestError) setError(caught);

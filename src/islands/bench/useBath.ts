@@ -2,8 +2,8 @@ import { useEffect, useState } from 'react';
 import type { BathView } from '../../contracts/stone-views';
 import { send } from '../api';
 
-export const bathPath = (wantedC: number | null) =>
-  `/api/devices/stone-bath${wantedC === null ? '' : `?set=${wantedC}`}`;
+/** What the bath is judged against; nothing: what it is set to itself. */
+export const bathQuery = (wantedC: number | null) => ({ query: { set: wantedC } });
 
 /**
  * The bath’s thermometer as a stream: asked again and again, never twice at once (a locked screen keeps a question open).
@@ -18,7 +18,7 @@ export function useBath(wantedC: number | null, everyMs: number, first?: BathVie
       if (isAsking) return;
       isAsking = true;
       try {
-        setBath(await send<BathView>('GET', bathPath(wantedC)));
+        setBath(await send('GET /api/devices/stone-bath', bathQuery(wantedC)));
         setIsLost(false);
       } catch {
         setIsLost(true);

@@ -6,7 +6,7 @@ import type { TherapistView } from '../../contracts/people-views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field, Select } from '../../ui/field/Field';
-import { RequestError, send } from '../api';
+import { asFilledIn, RequestError, send } from '../api';
 import { useOffers } from '../treatment/useOffers';
 import { type Kind, kindOf } from './booked-kind';
 import styles from './Booking.module.css';
@@ -89,19 +89,24 @@ export function BookVisit(props: Props) {
     const times = Number(text('times') || '1');
     try {
       if (moving) {
-        await send('PUT', `/api/visits/${moving.id}/booking`, { startsAt, therapistId: Number(therapist) });
+        await send('PUT /api/visits/{id}/booking', {
+          params: { id: moving.id },
+          body: { startsAt, therapistId: Number(therapist) },
+        });
         onBooked(moving.id);
         return;
       }
-      const { id } = await send<{ id: number }>('POST', '/api/visits', {
-        clientId,
-        therapistId: Number(therapist),
-        startsAt,
-        minutes: Number(minutes),
-        focus: booked.isDrained ? text('focus').split(' ') : ['whole-body'],
-        purpose: booked.isDrained ? text('purpose') : 'wellness',
-        ...(booked.holds ? { holds: booked.holds } : {}),
-        ...(times > 1 ? { repeat: { everyWeeks: Number(text('everyWeeks') || '1'), times } } : {}),
+      const { id } = await send('POST /api/visits', {
+        body: asFilledIn<'POST /api/visits'>({
+          clientId,
+          therapistId: Number(therapist),
+          startsAt,
+          minutes: Number(minutes),
+          focus: booked.isDrained ? text('focus').split(' ') : ['whole-body'],
+          purpose: booked.isDrained ? text('purpose') : 'wellness',
+          ...(booked.holds ? { holds: booked.holds } : {}),
+          ...(times > 1 ? { repeat: { everyWeeks: Number(text('everyWeeks') || '1'), times } } : {}),
+        }),
       });
       onBooked(id);
     } catch (caught) {
@@ -289,14 +294,8 @@ function useProposals({ isOpen, minutes, therapist, from, withStones, visit }: W
   useEffect(() => {
     if (!isOpen) return;
     const abort = new AbortController();
-    const query = new URLSearchParams({
-      minutes,
-      therapist,
-      from,
-      stones: withStones ? '1' : '',
-      visit: String(visit ?? ''),
-    });
-    send<readonly ProposalView[]>('GET', `/api/bookings/proposals?${query.toString()}`, undefined, abort.signal)
+    const query = { minutes, therapist, from, stones: withStones, visit };
+    send('GET /api/bookings/proposals', { query, signal: abort.signal })
       .then(setProposals)
       // Half-typed minutes or dates have no free times yet.
       .catch(() => !abort.signal.aborted && setProposals([]));

@@ -13,10 +13,10 @@ export function Calendar({ onClose }: { readonly onClose: () => void }) {
   const show = ({ path }: { path: string }) => setAddress(new URL(path, window.location.href).href);
   const fail = (error: unknown) => setTrouble(sentenceOf(error));
   useEffect(() => {
-    send<{ path: string }>('POST', '/api/calendar').then(show).catch(fail);
+    send('POST /api/calendar').then(show).catch(fail);
   }, []);
   const renew = () =>
-    send<{ path: string }>('POST', '/api/calendar?renew=1')
+    send('POST /api/calendar', { query: { renew: true } })
       .then((answer) => {
         show(answer);
         setSaid('A new address. The old one no longer works.');

@@ -26,7 +26,10 @@ export function Booked({ clientId, booked, therapists, today, lastWork, mayTreat
   const [cancelling, setCancelling] = useState<BookedView>();
   const cancel = async (visit: BookedView, following: boolean) => {
     try {
-      await send('DELETE', `/api/visits/${visit.id}/booking?following=${following ? '1' : ''}`);
+      await send('DELETE /api/visits/{id}/booking', {
+        params: { id: visit.id },
+        query: { following: following ? '1' : '' },
+      });
       window.location.reload();
     } catch (error) {
       setCancelling(undefined);

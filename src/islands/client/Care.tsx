@@ -43,14 +43,17 @@ export function Care({ view, isOwner, say }: Props) {
 
   const look = async (other: number) => {
     try {
-      setPreview(await send<Preview>('GET', `/api/clients/${client.id}/merge?with=${other}`));
+      setPreview(await send('GET /api/clients/{id}/merge', { params: { id: client.id }, query: { with: other } }));
     } catch (error) {
       say(sentenceOf(error), 'error');
     }
   };
   const archive = async () => {
     try {
-      await send(isArchived ? 'DELETE' : 'POST', `/api/clients/${client.id}/archive`);
+      const params = { id: client.id };
+      await (isArchived
+        ? send('DELETE /api/clients/{id}/archive', { params })
+        : send('POST /api/clients/{id}/archive', { params }));
       setIsArchived(!isArchived);
       say(isArchived ? 'Taken back from the archive.' : 'Put into the archive: found last, nothing is lost.');
     } catch (error) {
@@ -97,10 +100,13 @@ function Merge({ preview, onClose }: { readonly preview: Preview; readonly onClo
     .map(([key, count]) => `${count} ${countNames[key]}`);
   const merge = async () => {
     try {
-      await send('POST', `/api/clients/${keep.id}/merge`, {
-        dropId: drop.id,
-        keepVersion: keep.version,
-        dropVersion: drop.version,
+      await send('POST /api/clients/{id}/merge', {
+        params: { id: keep.id },
+        body: {
+          dropId: drop.id,
+          keepVersion: keep.version,
+          dropVersion: drop.version,
+        },
       });
       window.location.reload();
     } catch (error) {
@@ -152,7 +158,7 @@ function Erase({ id, name, onClose }: { readonly id: number; readonly name: stri
     event.preventDefault();
     const typed = String(new FormData(event.currentTarget).get('name') ?? '');
     try {
-      await send('DELETE', `/api/clients/${id}?name=${encodeURIComponent(typed)}`);
+      await send('DELETE /api/clients/{id}', { params: { id }, query: { name: typed } });
       window.location.assign('/clients');
     } catch (caught) {
       if (caught instanceof RequestError) setError(caught);

@@ -54,7 +54,7 @@ export function ClientPage({ view, today, isOwner }: Props) {
 
   const end = async (finding: PlacedFinding) => {
     try {
-      await send('DELETE', `/api/clients/${client.id}/findings/${finding.key}`);
+      await send('DELETE /api/clients/{id}/findings/{key}', { params: { id: client.id, key: finding.key } });
       setFindings((all) => all.filter((f) => f.key !== finding.key));
       say(`Ended: ${finding.words}. It stays in the history.`);
     } catch (error) {
@@ -229,7 +229,7 @@ export function ClientPage({ view, today, isOwner }: Props) {
             initial={view.files}
             consent={view.consent}
             say={say}
-            onRemove={(id) => send('DELETE', `/api/clients/${client.id}/files/${id}`)}
+            onRemove={(id) => send('DELETE /api/clients/{id}/files/{key}', { params: { id: client.id, key: id } })}
           />
         )}
         {part === 'corrections' && <Corrections view={view} />}

@@ -43,9 +43,12 @@ export function EditClient({ clientId, data, version, isContactOnly, onSaved }: 
 
   const save = async (mine: ClientInput, basedOn: number) => {
     try {
-      const saved = await send<{ data: ClientInput; version: number }>('PUT', `/api/clients/${clientId}`, {
-        ...mine,
-        basedOn,
+      const saved = await send('PUT /api/clients/{id}', {
+        params: { id: clientId },
+        body: {
+          ...mine,
+          basedOn,
+        },
       });
       setConflict(undefined);
       setError(undefined);

@@ -12,7 +12,7 @@ interface Props {
   readonly initial: readonly FileView[];
   readonly consent: ConsentView | null;
   readonly say: (words: string, tone?: 'error') => void;
-  readonly onRemove: (id: number) => Promise<void>;
+  readonly onRemove: (id: number) => Promise<unknown>;
 }
 
 const sizeWords = (bytes: number) =>
@@ -30,8 +30,8 @@ export function Files({ clientId, initial, consent, say, onRemove }: Props) {
     abort.current = new AbortController();
     setProgress(0);
     try {
-      const path = `/api/clients/${clientId}/files?name=${encodeURIComponent(file.name)}`;
-      const saved = await upload<{ attachment: FileView }>(path, file, setProgress, abort.current.signal);
+      const to = { params: { id: clientId }, query: { name: file.name } };
+      const saved = await upload('POST /api/clients/{id}/files', to, file, setProgress, abort.current.signal);
       setFiles((all) => [saved.attachment, ...all]);
       say(`Kept: ${saved.attachment.name}.`);
     } catch (error) {

@@ -107,16 +107,13 @@ export function usePlacing(
       if (how === 'pair') setPicked(toggled.slice(-2));
     },
     save: async () => {
-      const path = `/api/clients/${clientId}/findings`;
       try {
         const saved = corrected
-          ? await send<{ finding: PlacedFinding }>('PUT', `${path}/${corrected.key}`, {
-              ...finding,
-              answers: corrected.answers,
-              isUnsure: false,
-              reason,
+          ? await send('PUT /api/clients/{id}/findings/{key}', {
+              params: { id: clientId, key: corrected.key },
+              body: { ...finding, answers: corrected.answers, isUnsure: false, reason },
             })
-          : await send<{ finding: PlacedFinding }>('POST', path, finding);
+          : await send('POST /api/clients/{id}/findings', { params: { id: clientId }, body: finding });
         onSaved(saved.finding, corrected?.key ?? null);
         reset();
         setIsOpen(false);

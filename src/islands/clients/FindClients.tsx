@@ -82,12 +82,14 @@ function AddClient({ isOpen, onClose }: { readonly isOpen: boolean; readonly onC
     const text = (name: string) => String(form.get(name) ?? '');
     setIsSaving(true);
     try {
-      const { id } = await send<{ id: number }>('POST', '/api/clients', {
-        name: text('name'),
-        bornOn: text('bornOn') || null,
-        phone: text('phone'),
-        email: text('email'),
-        note: text('note'),
+      const { id } = await send('POST /api/clients', {
+        body: {
+          name: text('name'),
+          bornOn: text('bornOn') || null,
+          phone: text('phone'),
+          email: text('email'),
+          note: text('note'),
+        },
       });
       window.location.assign(`/clients/${id}`);
     } catch (caught) {

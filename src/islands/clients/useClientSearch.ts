@@ -10,7 +10,7 @@ export function useClientSearch(query: string, initial: readonly FoundClient[], 
   useEffect(() => {
     if (query === asked.current) return;
     const abort = new AbortController();
-    send<readonly FoundClient[]>('GET', `/api/clients?q=${encodeURIComponent(query)}`, undefined, abort.signal)
+    send('GET /api/clients', { query: { q: query }, signal: abort.signal })
       .then((clients) => {
         asked.current = query;
         setFound(clients);

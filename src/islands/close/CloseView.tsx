@@ -43,7 +43,7 @@ export function CloseView({ view }: { readonly view: View }) {
   const finish = async () => {
     try {
       await settle();
-      await send('POST', `/api/visits/${visit.id}/finish`);
+      await send('POST /api/visits/{id}/finish', { params: { id: visit.id } });
       window.location.assign(`/clients/${visit.client.id}`);
     } catch (error) {
       say(sentenceOf(error), 'error');
@@ -52,7 +52,7 @@ export function CloseView({ view }: { readonly view: View }) {
   const handOver = async () => {
     try {
       await settle();
-      await send('POST', '/api/session/hand', { visitId: visit.id });
+      await send('POST /api/session/hand', { body: { visitId: visit.id } });
       window.location.assign(`/tablet/${visit.id}`);
     } catch (error) {
       say(sentenceOf(error), 'error');

@@ -39,11 +39,14 @@ export function Marked({ visit, note, onTake }: Props) {
     return mark.side === null && step !== undefined && asksForSide(mark.kind, step);
   });
   const sayIt = async (mark: Mark, side: MarkSide) => {
-    const event = { id: crypto.randomUUID(), kind: 'mark', stepId: mark.stepId, mark: mark.kind, side };
+    const event = { id: crypto.randomUUID(), kind: 'mark', stepId: mark.stepId, mark: mark.kind, side } as const;
     try {
-      await send('POST', `/api/visits/${visit.id}/events`, {
-        deviceId: deviceId(),
-        events: [{ ...event, at: new Date().toISOString(), planVersion: visit.plan?.version ?? 1 }],
+      await send('POST /api/visits/{id}/events', {
+        params: { id: visit.id },
+        body: {
+          deviceId: deviceId(),
+          events: [{ ...event, at: new Date().toISOString(), planVersion: visit.plan?.version ?? 1 }],
+        },
       });
       setSaid(new Map([...said, [keyOf(mark), side]]));
       setTrouble('');

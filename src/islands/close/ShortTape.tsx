@@ -38,18 +38,21 @@ export function ShortTape({ visit, before, after, onSaved }: Props) {
     const known = latest.current;
     const affected = before.positions.map((_, k) => (k === i ? girth : (known?.affected[k] ?? null)));
     try {
-      const { taping } = await send<{ taping: TapingView }>('POST', `/api/visits/${visit.id}/taping`, {
-        limb: before.limb,
-        side: before.side,
-        unit: before.unit,
-        method: before.method,
-        protocol: before.protocol,
-        phase: 'after',
-        positions: before.positions,
-        affected,
-        reference: known?.reference ?? before.positions.map(() => null),
-        context: { ...before.context, marks: 'left-on', confirmed: [], note: '' },
-        basedOn: known?.version ?? 0,
+      const { taping } = await send('POST /api/visits/{id}/taping', {
+        params: { id: visit.id },
+        body: {
+          limb: before.limb,
+          side: before.side,
+          unit: before.unit,
+          method: before.method,
+          protocol: before.protocol,
+          phase: 'after',
+          positions: before.positions,
+          affected,
+          reference: known?.reference ?? before.positions.map(() => null),
+          context: { ...before.context, marks: 'left-on', confirmed: [], note: '' },
+          basedOn: known?.version ?? 0,
+        },
       });
       latest.current = taping;
       onSaved(taping);

@@ -1,6 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { VisitView } from '../../contracts/visit-views';
-import type { ClosingView } from '../../contracts/closing-view';
 import { RequestError, send, sentenceOf } from '../api';
 import { type Answers, answersFrom, changedBy } from './answers';
 
@@ -27,9 +26,12 @@ export function useClosing(visit: VisitView, say: (words: string, tone?: 'error'
       pending.current += 1;
       queue.current = queue.current.then(async () => {
         try {
-          await send<{ closing: ClosingView }>('POST', `/api/visits/${visit.id}/closing`, {
-            ...next,
-            basedOn: basedOn.current,
+          await send('POST /api/visits/{id}/closing', {
+            params: { id: visit.id },
+            body: {
+              ...next,
+              basedOn: basedOn.current,
+            },
           });
           basedOn.current += 1;
           setVersion(basedOn.current);

@@ -1,10 +1,11 @@
+import type { BodyOf } from '../../contracts/routes/asking';
 import { type FormEvent, useState } from 'react';
 import type { AskView } from '../../contracts/ask-views';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
 import { Field } from '../../ui/field/Field';
 import { SignName } from '../../ui/sign-name/SignName';
-import type { RequestError } from '../api';
+import { asFilledIn, type RequestError } from '../api';
 import styles from './ConsentForm.module.css';
 
 export const consentAreas = [
@@ -19,7 +20,7 @@ interface Props {
   readonly wording: AskView['wording'];
   readonly clientName: string;
   readonly isMinor: boolean;
-  readonly onSign: (body: object) => Promise<RequestError | undefined>;
+  readonly onSign: (body: BodyOf<'POST /api/visits/{id}/consent'>) => Promise<RequestError | undefined>;
   readonly onDone: () => void;
 }
 
@@ -31,13 +32,15 @@ export function ConsentForm({ wording, clientName, isMinor, onSign, onDone }: Pr
   const save = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
-    const refused = await onSign({
-      areas: form.getAll('area').map(String),
-      signer,
-      name: String(form.get('name') ?? ''),
-      drawing,
-      wordingVersion: wording.version,
-    });
+    const refused = await onSign(
+      asFilledIn<'POST /api/visits/{id}/consent'>({
+        areas: form.getAll('area').map(String),
+        signer,
+        name: String(form.get('name') ?? ''),
+        drawing,
+        wordingVersion: wording.version,
+      }),
+    );
     if (refused) setError(refused);
     else onDone();
   };

@@ -30,7 +30,7 @@ export function Door({ me }: { readonly me: MeView }) {
     const lock = () => {
       setShut('locked');
       // Should the server not hear of it, the cover is there all the same.
-      void send('POST', '/api/session/lock').catch(() => undefined);
+      void send('POST /api/session/lock').catch(() => undefined);
     };
     const start = () => {
       window.clearTimeout(timer);

@@ -19,9 +19,11 @@ export function OwnPin({ asksPassword, onClose }: Props) {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
     try {
-      await send('POST', '/api/session/pin', {
-        password: String(form.get('password') ?? ''),
-        pin: String(form.get('pin') ?? ''),
+      await send('POST /api/session/pin', {
+        body: {
+          password: String(form.get('password') ?? ''),
+          pin: String(form.get('pin') ?? ''),
+        },
       });
       setIsSet(true);
     } catch (caught) {

@@ -19,7 +19,7 @@ export function PinForm({ label, button, onOpen, onEnded }: Props) {
   const submit = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     try {
-      await send('POST', '/api/session/unlock', { pin: input.current?.value ?? '' });
+      await send('POST /api/session/unlock', { body: { pin: input.current?.value ?? '' } });
       onOpen();
     } catch (error) {
       if (!(error instanceof RequestError)) throw error;

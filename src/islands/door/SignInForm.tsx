@@ -14,10 +14,10 @@ interface Props {
 export function SignInForm({ people, onOpen }: Props) {
   const [trouble, setTrouble] = useState<string>();
   const [isBusy, setIsBusy] = useState(false);
-  const go = async (path: string, body: object) => {
+  const go = async (enter: () => Promise<unknown>) => {
     setIsBusy(true);
     try {
-      await send('POST', path, body);
+      await enter();
       onOpen();
     } catch (error) {
       setTrouble(sentenceOf(error));
@@ -27,7 +27,8 @@ export function SignInForm({ people, onOpen }: Props) {
   const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
-    void go('/api/session', { login: String(form.get('login')), password: String(form.get('password')) });
+    const body = { login: String(form.get('login')), password: String(form.get('password')) };
+    void go(() => send('POST /api/session', { body }));
   };
   if (people.length > 0) {
     return (
@@ -38,7 +39,7 @@ export function SignInForm({ people, onOpen }: Props) {
               <button
                 type="button"
                 disabled={isBusy}
-                onClick={() => void go('/api/session/demo', { staffId: person.id })}
+                onClick={() => void go(() => send('POST /api/session/demo', { body: { staffId: person.id } }))}
               >
                 <strong>Go in as {person.name}</strong>
                 <span>{person.title}</span>

@@ -1,7 +1,7 @@
 import { type FormEvent, useState } from 'react';
 import { Button } from '../../ui/button/Button';
 import { Field } from '../../ui/field/Field';
-import { RequestError, send } from '../api';
+import { asFilledIn, RequestError, send } from '../api';
 import styles from './Welcome.module.css';
 
 /** First start on an empty data folder. */
@@ -15,13 +15,15 @@ export function Welcome({
     event.preventDefault();
     const form = new FormData(event.currentTarget);
     try {
-      await send('POST', '/api/house', {
-        name: String(form.get('name') ?? ''),
-        therapistName: String(form.get('therapistName') ?? ''),
-        login: String(form.get('login') ?? ''),
-        password: String(form.get('password') ?? ''),
-        pin: String(form.get('pin') ?? ''),
-        qualifications: form.getAll('qualification'),
+      await send('POST /api/house', {
+        body: asFilledIn<'POST /api/house'>({
+          name: String(form.get('name') ?? ''),
+          therapistName: String(form.get('therapistName') ?? ''),
+          login: String(form.get('login') ?? ''),
+          password: String(form.get('password') ?? ''),
+          pin: String(form.get('pin') ?? ''),
+          qualifications: form.getAll('qualification'),
+        }),
       });
       window.location.assign('/');
     } catch (caught) {

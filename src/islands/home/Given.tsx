@@ -25,8 +25,7 @@ const dayOf = (day: string) => format(parseISO(day), 'd MMMM');
 export function Given({ visit, sheets, onSheets, today, canKeep, onKeep, say }: Props) {
   const [links, setLinks] = useState<Readonly<Record<number, { readonly url: string; readonly until: string }>>>({});
   const [logging, setLogging] = useState<number>();
-  const read = async () =>
-    onSheets((await send<{ sheets: readonly KeptSheet[] }>('GET', `/api/visits/${visit.id}/home`)).sheets);
+  const read = async () => onSheets((await send('GET /api/visits/{id}/home', { params: { id: visit.id } })).sheets);
   const attempt = async (act: () => Promise<void>) => {
     try {
       await act();
@@ -42,21 +41,24 @@ export function Given({ visit, sheets, onSheets, today, canKeep, onKeep, say }: 
     });
   const makeLink = (id: number) =>
     attempt(async () => {
-      const { path, until } = await send<{ path: string; until: string }>('POST', `/api/home/${id}/link`, {
-        days: linkDays,
+      const { path, until } = await send('POST /api/home/{id}/link', {
+        params: { id },
+        body: {
+          days: linkDays,
+        },
       });
       setLinks({ ...links, [id]: { url: window.location.origin + path, until } });
       await read();
     });
   const takeBack = (id: number) =>
     attempt(async () => {
-      await send('DELETE', `/api/home/${id}/link`);
+      await send('DELETE /api/home/{id}/link', { params: { id } });
       setLinks(Object.fromEntries(Object.entries(links).filter(([key]) => Number(key) !== id)));
       await read();
     });
   const end = (id: number) =>
     attempt(async () => {
-      await send('DELETE', `/api/home/${id}`);
+      await send('DELETE /api/home/{id}', { params: { id } });
       await read();
     });
   const current = sheets.filter(({ isEnded }) => !isEnded);

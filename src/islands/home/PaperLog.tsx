@@ -24,7 +24,7 @@ export function PaperLog({ sheet, today, onDone, say }: Props) {
   const known = new Set(sheet.days);
   const keep = async () => {
     try {
-      await send('POST', `/api/home/${sheet.id}/log`, { days: [...ticked] });
+      await send('POST /api/home/{id}/log', { params: { id: sheet.id }, body: { days: [...ticked] } });
       say('The log is kept.');
       onDone();
     } catch (error) {

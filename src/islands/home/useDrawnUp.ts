@@ -28,7 +28,7 @@ export function useDrawnUp(visitId: number, wish: HomeWish): DrawnUp {
       setIsDrawing(true);
       try {
         const body = { wish: JSON.parse(key) as HomeWish, keep: false };
-        const { sheet } = await send<{ sheet: HomeSheet }>('POST', `/api/visits/${visitId}/home`, body);
+        const { sheet } = await send('POST /api/visits/{id}/home', { params: { id: visitId }, body });
         if (turn === newest.current) setMade({ sheet, errors: [] });
       } catch (error) {
         const errors = (error instanceof RequestError ? error.problem.errors : undefined) ?? [
@@ -42,7 +42,9 @@ export function useDrawnUp(visitId: number, wish: HomeWish): DrawnUp {
   }, [key, visitId]);
   const keep = useCallback(async () => {
     const body = { wish: JSON.parse(key) as HomeWish, keep: true };
-    return (await send<{ id: number }>('POST', `/api/visits/${visitId}/home`, body)).id;
+    const { id } = await send('POST /api/visits/{id}/home', { params: { id: visitId }, body });
+    // What is kept has a number.
+    return id ?? 0;
   }, [key, visitId]);
   return { sheet: made.sheet, errors: made.errors, isDrawing, keep };
 }

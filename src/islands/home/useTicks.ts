@@ -35,7 +35,7 @@ export function useTicks(token: string, first: HomePage) {
       let rest = ticks;
       for (const tick of ticks) {
         try {
-          const answer = await send<{ page: HomePage }>('POST', `/api/home-page/${token}/ticks`, tick);
+          const answer = await send('POST /api/home-page/{token}/ticks', { params: { token }, body: tick });
           setPage(answer.page);
         } catch (error) {
           if (!(error instanceof RequestError) || error.status === 0 || error.status >= 500) break;

@@ -3,7 +3,7 @@ import type { HouseView, PersonView } from '../../contracts/house-views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field, Select } from '../../ui/field/Field';
-import { RequestError, send } from '../api';
+import { asFilledIn, RequestError, send } from '../api';
 import styles from './House.module.css';
 import { roleWords } from './role-words';
 
@@ -29,7 +29,7 @@ export function EditPerson({ person, qualifications, onClose }: Props) {
       return span.some(Boolean) ? [[String(i + 1), span]] : [];
     });
     try {
-      await send(person ? 'PUT' : 'POST', person ? `/api/staff/${person.id}` : '/api/staff', {
+      const body = asFilledIn<'POST /api/staff'>({
         name: text('name'),
         login: text('login'),
         title: text('title'),
@@ -41,6 +41,9 @@ export function EditPerson({ person, qualifications, onClose }: Props) {
         password: String(form.get('password') ?? ''),
         pin: text('pin'),
       });
+      await (person
+        ? send('PUT /api/staff/{id}', { params: { id: person.id }, body })
+        : send('POST /api/staff', { body }));
       window.location.assign('/house');
     } catch (caught) {
       if (caught instanceof RequestError) setError(caught);

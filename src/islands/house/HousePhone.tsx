@@ -15,7 +15,7 @@ export function HousePhone({ first, say }: Props) {
   const [error, setError] = useState<string>();
   const keep = async () => {
     try {
-      await send('PUT', '/api/house', { phone });
+      await send('PUT /api/house', { body: { phone } });
       setError(undefined);
       say('Kept: it stands on every sheet from now on.');
     } catch (failure) {

@@ -34,7 +34,7 @@ export function Measuring({ first, say }: Props) {
   const isChanged = JSON.stringify(draft) !== JSON.stringify(saved);
   const save = async () => {
     try {
-      await send('POST', '/api/measuring', draft);
+      await send('POST /api/measuring', { body: draft });
       setSaved(draft);
       setError(undefined);
       say('Kept. Every series is worked out afresh with it.');

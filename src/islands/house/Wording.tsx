@@ -22,7 +22,7 @@ export function Wording({ wording, say }: Props) {
       .map((paragraph) => paragraph.trim())
       .filter(Boolean);
     try {
-      const answer = await send<{ version: number }>('POST', '/api/wording', { paragraphs, basedOn: version });
+      const answer = await send('POST /api/wording', { body: { paragraphs, basedOn: version } });
       setVersion(answer.version);
       setSaved(text);
       setError(undefined);

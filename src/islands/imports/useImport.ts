@@ -16,7 +16,7 @@ export function useImport() {
   useEffect(() => {
     if (!job || !isUnderWay(job.state)) return;
     const timer = setTimeout(() => {
-      send<{ import: ImportView }>('GET', `/api/imports/${job.id}`)
+      send('GET /api/imports/{job}', { params: { job: job.id } })
         .then((answer) => setJob(answer.import))
         .catch((error: unknown) => setTrouble(sentenceOf(error)));
     }, askEveryMs);
@@ -42,20 +42,20 @@ export function useImport() {
       attempt(async () => {
         const abort = new AbortController();
         stop.current = abort;
-        const where = new URLSearchParams({ plan: JSON.stringify(plan) });
+        const to = { query: { plan: JSON.stringify(plan) } };
         setSent(0);
-        return (await upload<{ import: ImportView }>(`/api/imports?${where}`, file, setSent, abort.signal)).import;
+        return (await upload('POST /api/imports', to, file, setSent, abort.signal)).import;
       }),
     store: (leaveOutTroubled: boolean) =>
       attempt(async () => {
         if (!job) return undefined;
-        return (await send<{ import: ImportView }>('POST', `/api/imports/${job.id}`, { leaveOutTroubled })).import;
+        return (await send('POST /api/imports/{job}', { params: { job: job.id }, body: { leaveOutTroubled } })).import;
       }),
     cancel: async () => {
       stop.current?.abort();
       if (!job) return;
-      await send('DELETE', `/api/imports/${job.id}`).catch(() => undefined);
-      const last = await send<{ import: ImportView }>('GET', `/api/imports/${job.id}`).catch(() => undefined);
+      await send('DELETE /api/imports/{job}', { params: { job: job.id } }).catch(() => undefined);
+      const last = await send('GET /api/imports/{job}', { params: { job: job.id } }).catch(() => undefined);
       setJob(last?.import);
     },
     forget: () => setJob(undefined),

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { ImportedLibrary } from '../../contracts/library-views';
 import { Button, ButtonLink } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
-import { RequestError, send, sentenceOf } from '../api';
+import { asRead, RequestError, send, sentenceOf } from '../api';
 import shared from './LibraryView.module.css';
 import styles from './LibraryFiles.module.css';
 
@@ -37,14 +37,17 @@ export function LibraryFiles({ onClose, onChanged, say }: Props) {
     }
     setFile({ name: chosen.name, content });
     try {
-      setPreview(await send<ImportedLibrary>('POST', '/api/library', content));
+      setPreview(await send('POST /api/library', { body: asRead<'POST /api/library'>(content) }));
     } catch (error) {
       show(error);
     }
   };
   const keep = async () => {
     try {
-      const done = await send<ImportedLibrary>('POST', '/api/library?keep', file?.content);
+      const done = await send('POST /api/library', {
+        query: { keep: true },
+        body: asRead<'POST /api/library'>(file?.content),
+      });
       onClose();
       await onChanged(`${done.entries.filter(({ what }) => what !== 'same').length} entries brought in.`);
     } catch (error) {

@@ -37,7 +37,7 @@ export function ProtocolDetail({ entry, view, step, onStep, onChanged, say }: Pr
   const modality = view.modalities.find(({ id }) => id === value.modality)?.label ?? value.modality;
   const restore = async () => {
     try {
-      await send('DELETE', `/api/library/protocols/${value.id}`);
+      await send('DELETE /api/library/protocols/{key}', { params: { key: value.id } });
       await onChanged(origin === 'own' ? `“${value.name}” is gone from the list.` : 'As it ships again.');
     } catch (error) {
       say(sentenceOf(error), 'error');

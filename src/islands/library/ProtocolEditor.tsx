@@ -68,7 +68,7 @@ export function ProtocolEditor({ first, basedOn, view, onClose, onSaved }: Props
     const taken = new Set(view.protocols.map((one) => one.value.id));
     const kept = isNew ? { ...value, id: freeId(value.id, taken) } : value;
     try {
-      await send('PUT', `/api/library/protocols/${kept.id}`, { value: kept, basedOn });
+      await send('PUT /api/library/protocols/{key}', { params: { key: kept.id }, body: { value: kept, basedOn } });
       onClose();
       await onSaved(`“${kept.name}” is kept as our own.`);
     } catch (caught) {

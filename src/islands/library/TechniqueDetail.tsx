@@ -27,7 +27,7 @@ export function TechniqueDetail({ entry, view, onOpenProtocol, onChanged, say }:
   );
   const restore = async () => {
     try {
-      await send('DELETE', `/api/library/techniques/${value.id}`);
+      await send('DELETE /api/library/techniques/{key}', { params: { key: value.id } });
       await onChanged(origin === 'own' ? `“${value.name}” is gone from the list.` : 'As it ships again.');
     } catch (error) {
       say(sentenceOf(error), 'error');

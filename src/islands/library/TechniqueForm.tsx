@@ -47,7 +47,7 @@ export function TechniqueForm({ first, basedOn, taken, modalities, onClose, onSa
   const save = async () => {
     const value = isNew && basedOn === 0 ? { ...draft, id: freeId(draft.id, taken) } : draft;
     try {
-      await send('PUT', `/api/library/techniques/${value.id}`, { value, basedOn });
+      await send('PUT /api/library/techniques/{key}', { params: { key: value.id }, body: { value, basedOn } });
       onClose();
       await onSaved(`“${value.name}” is kept as our own.`);
     } catch (caught) {

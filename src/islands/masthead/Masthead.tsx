@@ -47,14 +47,15 @@ export function Masthead({ place, me }: Props) {
     if (key === 'light') switchLight();
     else if (key === 'pin') setIsSettingPin(true);
     else if (key === 'lock') {
-      void send('POST', '/api/session/lock').then(() =>
+      void send('POST /api/session/lock').then(() =>
         window.dispatchEvent(new CustomEvent(shutEvent, { cancelable: true, detail: 'locked' })),
       );
     } else if (key === 'out')
-      void send('DELETE', '/api/session')
+      void send('DELETE /api/session')
         .then(forgetKeptViews)
         .then(() => window.location.assign('/sign-in'));
-    else void send('POST', '/api/session/demo', { staffId: Number(key) }).then(() => window.location.assign('/'));
+    else
+      void send('POST /api/session/demo', { body: { staffId: Number(key) } }).then(() => window.location.assign('/'));
   };
 
   return (

@@ -44,7 +44,7 @@ function Flag({ clientId, flag, onClosed }: FlagProps) {
   const words = referralWords[flag.level];
   const close = async () => {
     try {
-      await send('POST', `/api/clients/${clientId}/flags/${flag.id}`, { note });
+      await send('POST /api/clients/{id}/flags/{key}', { params: { id: clientId, key: flag.id }, body: { note } });
       onClosed();
     } catch (caught) {
       setError(caught instanceof RequestError ? (caught.fieldError('note') ?? caught.message) : sentenceOf(caught));

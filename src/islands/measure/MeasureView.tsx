@@ -71,8 +71,8 @@ export function MeasureView({ view: given, phase, sheet: first }: Props) {
     (change: Partial<ClientMeasuringInput>) => {
       setClient((now) => {
         const next = { ...now, ...change };
-        send('PUT', `/api/clients/${visit.client.id}/measuring`, next).catch((error: unknown) =>
-          say(sentenceOf(error), 'error'),
+        send('PUT /api/clients/{id}/measuring', { params: { id: visit.client.id }, body: next }).catch(
+          (error: unknown) => say(sentenceOf(error), 'error'),
         );
         return next;
       });

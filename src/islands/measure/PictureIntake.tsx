@@ -3,7 +3,7 @@ import type { PhotoView } from '../../contracts/measure-views';
 import { Button } from '../../ui/button/Button';
 import { sentenceOf } from '../api';
 import { upload } from '../upload';
-import type { Pose } from './pose';
+import type { Pose } from '../../contracts/photos';
 import styles from './PictureSheet.module.css';
 
 interface Props {
@@ -85,8 +85,8 @@ export function PictureIntake({ visitId, clientId, phase, pose, last, onKept }: 
     try {
       const blob = await new Promise<Blob | null>((resolve) => canvas.current?.toBlob(resolve, 'image/jpeg', 0.9));
       if (!blob) throw new Error('The picture could not be read: choose it again.');
-      const where = new URLSearchParams({ pose, phase });
-      const answer = await upload<{ photo: PhotoView }>(`/api/visits/${visitId}/photos?${where}`, blob);
+      const to = { params: { id: visitId }, query: { pose, phase } };
+      const answer = await upload('POST /api/visits/{id}/photos', to, blob);
       onKept(answer.photo);
     } catch (error) {
       setTrouble(sentenceOf(error));

@@ -1,5 +1,5 @@
-import { poses } from './pose';
-import type { Pose } from './pose';
+import { poses } from '../../contracts/photos';
+import type { Pose } from '../../contracts/photos';
 import { useState } from 'react';
 import type { PhotoView } from '../../contracts/measure-views';
 import { Choice } from '../../ui/choice/Choice';

@@ -1,3 +1,4 @@
+import type { BodyOf } from '../../contracts/routes/asking';
 import type { TapingInput } from '../../contracts/record';
 import type { TapingView } from '../../contracts/visit-views';
 import type { VolumeSettings } from '../../core/swelling/settings';
@@ -117,7 +118,7 @@ export function toTapingInput(
   }: Pick<TapingInput, 'phase' | 'limb' | 'side' | 'protocol' | 'method' | 'source' | 'basedOn'> & {
     readonly positionsCm: readonly number[];
   },
-): object {
+): BodyOf<'POST /api/visits/{id}/taping'> {
   const { affected, reference } = cells.eight;
   return {
     ...fields,

@@ -62,11 +62,10 @@ export function useObservations(
       setStatus('keeping …');
       queue.current = queue.current.then(async () => {
         try {
-          const answer = await send<{ observation: ObservationView; flags: readonly FlagView[] }>(
-            'POST',
-            `/api/visits/${view.visit.id}/observations`,
-            { kind, place, phase, value, replaces: stored.current.get(slot) ?? null },
-          );
+          const answer = await send('POST /api/visits/{id}/observations', {
+            params: { id: view.visit.id },
+            body: { kind, place, phase, value, replaces: stored.current.get(slot) ?? null },
+          });
           const { key } = answer.observation;
           stored.current.set(slot, key);
           set(latest.current.map((one) => (one === shown || isOfSlot(one) ? { ...one, key } : one)));
@@ -86,7 +85,7 @@ export function useObservations(
     async (key: number) => {
       try {
         await queue.current;
-        await send('DELETE', `/api/visits/${view.visit.id}/observations/${key}`);
+        await send('DELETE /api/visits/{id}/observations/{key}', { params: { id: view.visit.id, key } });
         for (const [slot, kept] of stored.current) if (kept === key) stored.current.delete(slot);
         set(latest.current.filter((one) => one.key !== key));
       } catch (caught) {

@@ -1,6 +1,6 @@
+import type { BodyOf } from '../../contracts/routes/asking';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { FlagView } from '../../contracts/measure-views';
-import type { TapingView } from '../../contracts/visit-views';
 import { RequestError, send } from '../api';
 import type { Tape } from './tape';
 
@@ -25,18 +25,18 @@ function readDraft(key: string): Draft | undefined {
  * under way goes with the next one; a draft of an earlier page is handed to `onDraft` once, if it still fits.
  */
 export function useTapeKeeping({
-  to,
+  visitId,
   draftKey,
   savedVersion,
   toInput,
   onDraft,
   onFlags,
 }: {
-  readonly to: string;
+  readonly visitId: number;
   readonly draftKey: string;
   /** Version on record when the page was made; 0 for none. */
   readonly savedVersion: number;
-  readonly toInput: (tape: Tape, basedOn: number) => object;
+  readonly toInput: (tape: Tape, basedOn: number) => BodyOf<'POST /api/visits/{id}/taping'>;
   readonly onDraft: (tape: Tape) => boolean;
   readonly onFlags: (flags: readonly FlagView[]) => void;
 }) {
@@ -53,11 +53,8 @@ export function useTapeKeeping({
     try {
       while (unsent.current) {
         const sending: Tape = unsent.current;
-        const answer = await send<{ taping: TapingView; flags: readonly FlagView[] }>(
-          'POST',
-          to,
-          toInput(sending, version.current),
-        );
+        const body = toInput(sending, version.current);
+        const answer = await send('POST /api/visits/{id}/taping', { params: { id: visitId }, body });
         version.current = answer.taping.version;
         onFlags(answer.flags);
         if (unsent.current === sending) unsent.current = undefined;
@@ -71,7 +68,7 @@ export function useTapeKeeping({
     } finally {
       isSending.current = false;
     }
-  }, [draftKey, onFlags, to, toInput]);
+  }, [draftKey, onFlags, toInput, visitId]);
 
   const keep = useCallback(
     (tape: Tape) => {

@@ -67,7 +67,7 @@ export function useTapeRun({ view, phase, limb, side, protocol, onFlags }: RunWi
   };
   const { method } = settings;
   const { saveState, trouble, keep, retry } = useTapeKeeping({
-    to: `/api/visits/${visit.id}/taping`,
+    visitId: visit.id,
     draftKey: `tape-${visit.id}-${phase}-${limb}-${side}`,
     savedVersion: saved?.version ?? 0,
     toInput: useCallback(

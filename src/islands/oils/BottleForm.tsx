@@ -4,7 +4,7 @@ import type { BottleView } from '../../contracts/oil-views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field, Select } from '../../ui/field/Field';
-import { RequestError, send } from '../api';
+import { asFilledIn, RequestError, send } from '../api';
 import shared from './Oils.module.css';
 import styles from './BottleForm.module.css';
 
@@ -29,7 +29,7 @@ export function BottleForm({ bottle, onClose, onSaved }: Props) {
     const text = (name: string) => String(form.get(name) ?? '').trim();
     const number = (name: string) => (text(name) === '' ? null : Number(text(name).replace(',', '.')));
     const cost = number('cost');
-    const given = {
+    const given = asFilledIn<'POST /api/oils/bottles'>({
       kind,
       oil,
       lot: text('lot'),
@@ -41,10 +41,10 @@ export function BottleForm({ bottle, onClose, onSaved }: Props) {
       dropsPerMl: number('dropsPerMl'),
       state: text('state') || 'in-use',
       note: text('note'),
-    };
+    });
     try {
-      if (bottle) await send('PUT', `/api/oils/bottles/${bottle.id}`, given);
-      else await send('POST', '/api/oils/bottles', given);
+      if (bottle) await send('PUT /api/oils/bottles/{key}', { params: { key: bottle.id }, body: given });
+      else await send('POST /api/oils/bottles', { body: given });
       onSaved();
     } catch (caught) {
       if (caught instanceof RequestError) setError(caught);

@@ -30,7 +30,7 @@ export function Bottles({ first }: { readonly first: StockView }) {
   const file = useRef<HTMLInputElement>(null);
   const reload = async () => {
     try {
-      setStock(await send<StockView>('GET', '/api/oils/bottles'));
+      setStock(await send('GET /api/oils/bottles'));
     } catch (error) {
       setSaid(sentenceOf(error));
     }
@@ -38,7 +38,7 @@ export function Bottles({ first }: { readonly first: StockView }) {
   useLetters({ n: () => setForm('new'), f: () => setIsFiltered((now) => !now) });
   const look = async (csv: string, isSure: boolean) => {
     try {
-      const view = await send<ShelfImportView>('POST', '/api/oils/import', { csv, isSure });
+      const view = await send('POST /api/oils/import', { body: { csv, isSure } });
       setFound(view.added > 0 ? undefined : { csv, view });
       if (view.added > 0) {
         setSaid(`${view.added} bottles are on the shelf.`);
@@ -50,7 +50,10 @@ export function Bottles({ first }: { readonly first: StockView }) {
   };
   const throwAway = async (bottle: BottleView) => {
     try {
-      await send('PUT', `/api/oils/bottles/${bottle.id}`, { ...plain(bottle), state: 'discarded' });
+      await send('PUT /api/oils/bottles/{key}', {
+        params: { key: bottle.id },
+        body: { ...plain(bottle), state: 'discarded' },
+      });
       setSaid(`${nameOf(bottle)}, lot ${bottle.lot || 'without a number'}: thrown away.`);
       await reload();
     } catch (error) {

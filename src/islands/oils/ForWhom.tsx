@@ -17,13 +17,15 @@ export function ForWhom({ bench }: { readonly bench: Bench }) {
   if (!client && lines.length === 0) return null;
   const place = () =>
     bench.attempt(async () => {
-      await send('POST', '/api/patch-tests', { clientId: client?.id, what: bench.blend.name });
+      if (!client) return '';
+      await send('POST /api/patch-tests', { body: { clientId: client.id, what: bench.blend.name } });
       await bench.reload();
       return 'Patch test placed; the day’s thread says when to read it.';
     });
   const read = (reading: 'clear' | 'mild' | 'strong') =>
     bench.attempt(async () => {
-      await send('POST', `/api/patch-tests/${client?.patch?.id}`, { reading });
+      if (!client?.patch) return '';
+      await send('POST /api/patch-tests/{id}', { params: { id: client.patch.id }, body: { reading } });
       await bench.reload();
       setIsReading(false);
       return 'Written down.';

@@ -35,7 +35,9 @@ export function MixingCard({ first }: { readonly first: MixView }) {
 
   const keep = (next: Readonly<Record<string, number>>) => {
     setCounted(next);
-    send('PUT', `/api/oils/mixes/${mix.id}`, { counted: next }).catch((error: unknown) => setSaid(sentenceOf(error)));
+    send('PUT /api/oils/mixes/{id}', { params: { id: mix.id }, body: { counted: next } }).catch((error: unknown) =>
+      setSaid(sentenceOf(error)),
+    );
   };
   const set = (drops: number) => part && keep({ ...counted, [part.oil]: Math.max(0, drops) });
   const next = (drops = Math.max(count, part?.drops ?? 0)) => {
@@ -46,8 +48,8 @@ export function MixingCard({ first }: { readonly first: MixView }) {
   };
   const finish = async () => {
     try {
-      const { words } = await send<{ readonly words: string }>('POST', `/api/oils/mixes/${mix.id}`);
-      setMix(await send<MixView>('GET', `/api/oils/mixes/${mix.id}`));
+      const { words } = await send('POST /api/oils/mixes/{id}', { params: { id: mix.id } });
+      setMix(await send('GET /api/oils/mixes/{id}', { params: { id: mix.id } }));
       setSaid(words);
     } catch (error) {
       setSaid(sentenceOf(error));
@@ -55,7 +57,7 @@ export function MixingCard({ first }: { readonly first: MixView }) {
   };
   const giveUp = async () => {
     try {
-      await send('DELETE', `/api/oils/mixes/${mix.id}`);
+      await send('DELETE /api/oils/mixes/{id}', { params: { id: mix.id } });
       window.location.assign(backTo(mix));
     } catch (error) {
       setSaid(sentenceOf(error));

@@ -4,7 +4,7 @@ import type { BlendInput } from '../../contracts/oil-house';
 import { oilOf } from '../../core/oils/book';
 import { checkBlend } from '../../core/oils/check';
 import { Button } from '../../ui/button/Button';
-import { send } from '../api';
+import { asRead, send } from '../api';
 import shared from './Oils.module.css';
 import styles from './ReadyBlends.module.css';
 import type { Bench } from './useBlend';
@@ -18,9 +18,9 @@ export function ReadyBlends({ bench }: { readonly bench: Bench }) {
     const area = blend.area === 'face' ? 'face' : 'body';
     const ml = visit?.needs[area]?.ml ?? blend.volumeMl;
     return attempt(async () => {
-      await send('PUT', `/api/visits/${visit?.id}/blend`, {
-        ...{ area, blend: poured(blend, ml), pouredFrom: mixId },
-      });
+      if (!visit) return '';
+      const body = { area, blend: poured(blend, ml), pouredFrom: mixId } as const;
+      await send('PUT /api/visits/{id}/blend', { params: { id: visit.id }, body });
       await reload();
       return `“${blend.name}” is poured for this visit: ${ml} mL.`;
     });
@@ -31,7 +31,9 @@ export function ReadyBlends({ bench }: { readonly bench: Bench }) {
       const text = await chosen.text();
       const given: unknown = readJson(text);
       if (given === undefined) return 'That file is not JSON: choose a file of blends.';
-      const { id } = await send<{ readonly id: number }>('POST', '/api/oils/blends/import', given);
+      const { id } = await send('POST /api/oils/blends/import', {
+        body: asRead<'POST /api/oils/blends/import'>(given),
+      });
       await reload();
       return id === 1 ? 'One blend is brought in.' : `${id} blends are brought in.`;
     });

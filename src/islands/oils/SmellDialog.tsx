@@ -83,14 +83,17 @@ export function SmellDialog({ bench, onClose }: { readonly bench: Bench; readonl
   });
   const choose = (chosen: number | null) =>
     bench.attempt(async () => {
-      await send('POST', '/api/oils/smell', {
-        visitId: visit?.id,
-        strips: strips.map((strip, i) => ({
-          blend: blendOf(strip),
-          liking: answers[i]?.liking ?? null,
-          word: answers[i]?.word ?? '',
-        })),
-        chosen,
+      if (!visit) return '';
+      await send('POST /api/oils/smell', {
+        body: {
+          visitId: visit.id,
+          strips: strips.map((strip, i) => ({
+            blend: blendOf(strip),
+            liking: answers[i]?.liking ?? null,
+            word: answers[i]?.word ?? '',
+          })),
+          chosen,
+        },
       });
       const taken = chosen === null ? undefined : strips[chosen];
       if (taken) bench.change({ kind: 'whole', blend: blendOf(taken) });

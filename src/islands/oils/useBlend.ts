@@ -74,8 +74,8 @@ export function useBlend(first: OilBenchView) {
       setSaid(sentenceOf(error));
     }
   };
-  const query = bench.visit ? `?visit=${bench.visit.id}` : bench.client ? `?client=${bench.client.id}` : '';
-  const reload = async () => setBench(await send<OilBenchView>('GET', `/api/oils${query}`));
+  const query = bench.visit ? { visit: bench.visit.id } : { client: bench.client?.id };
+  const reload = async () => setBench(await send('GET /api/oils', { query }));
 
   return {
     ...{
@@ -121,7 +121,7 @@ export function useBlend(first: OilBenchView) {
     },
     keepForHouse: (name: string) =>
       attempt(async () => {
-        await send('POST', '/api/oils/blends', { ...blend, name });
+        await send('POST /api/oils/blends', { body: { ...blend, name } });
         change({ kind: 'name', name });
         await reload();
         return `“${name}” is kept as a blend of the house.`;
@@ -129,16 +129,21 @@ export function useBlend(first: OilBenchView) {
     takeIntoVisit: () =>
       attempt(async () => {
         if (!bench.visit) return 'There is no visit to take it into.';
-        await send('PUT', `/api/visits/${bench.visit.id}/blend`, {
-          ...{ area: blend.area === 'face' ? 'face' : 'body', blend, pouredFrom: null },
+        await send('PUT /api/visits/{id}/blend', {
+          params: { id: bench.visit.id },
+          body: {
+            ...{ area: blend.area === 'face' ? 'face' : 'body', blend, pouredFrom: null },
+          },
         });
         await reload();
         return `${bench.client?.name.split(' ')[0] ?? 'The visit'} gets “${blend.name}”.`;
       }),
     startMixing: () =>
       attempt(async () => {
-        const { id } = await send<{ readonly id: number }>('POST', '/api/oils/mixes', {
-          ...{ blend, visitId: bench.visit?.id ?? null, clientId: bench.client?.id ?? null },
+        const { id } = await send('POST /api/oils/mixes', {
+          body: {
+            ...{ blend, visitId: bench.visit?.id ?? null, clientId: bench.client?.id ?? null },
+          },
         });
         window.location.assign(`/bench/mixes/${id}`);
         return 'The mixing card opens …';

@@ -9,7 +9,7 @@ export function useScale(isWatching: boolean) {
   useEffect(() => {
     isGone.current = false;
     const ask = () =>
-      send<DropScaleView>('GET', '/api/devices/drop-scale')
+      send('GET /api/devices/drop-scale')
         .then((next) => !isGone.current && setView(next))
         .catch(() => setView({ isOn: false, grams: null, words: 'The scale does not answer: count by hand.' }));
     if (!isWatching) return;
@@ -22,7 +22,7 @@ export function useScale(isWatching: boolean) {
   }, [isWatching]);
   const drive = async (input: object) => {
     try {
-      setView(await send<DropScaleView>('POST', '/api/devices/drop-scale', input));
+      setView(await send('POST /api/devices/drop-scale', { body: input }));
     } catch {
       setView({ isOn: false, grams: null, words: 'The scale does not answer: count by hand.' });
     }

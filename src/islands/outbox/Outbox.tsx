@@ -20,11 +20,7 @@ export function Outbox({ initial }: { readonly initial: readonly ReminderView[] 
   const { say, toasts } = useToasts();
   const act = async (what: Act) => {
     try {
-      const answer = await send<{ settled: number; reminders: readonly ReminderView[] }>(
-        'POST',
-        '/api/reminders',
-        what,
-      );
+      const answer = await send('POST /api/reminders', { body: what });
       setReminders(answer.reminders);
       const many = `${answer.settled} ${answer.settled === 1 ? 'message' : 'messages'}`;
       say(what.kind === 'fail' ? 'Noted as not delivered.' : `${many} sent.`);

@@ -39,7 +39,7 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
   );
   const handOver = async (therapist: TherapistView) => {
     try {
-      await send('POST', `/api/visits/${visit.id}/handover`, { therapistId: therapist.id });
+      await send('POST /api/visits/{id}/handover', { params: { id: visit.id }, body: { therapistId: therapist.id } });
       window.location.reload();
     } catch (error) {
       say(sentenceOf(error), 'error');

@@ -7,6 +7,7 @@ import { applyFix, checkCourse, type Fix, mendCourse, type Violation } from '../
 import type { Step } from '../../core/drainage/step';
 import type { Chosen } from '../treatment/Chooser';
 import { usePlanSaves } from './usePlanSaves';
+import { send } from '../api';
 
 export interface PlanWish {
   readonly school: School;
@@ -35,8 +36,10 @@ export function usePlan(visit: VisitView, first: PlanView) {
 
   /** Stores an order; what shaped the plan and what was left out stays as it was planned. */
   const storeOrder = (ordered: readonly Step[], reason = '') =>
-    post('course', { order: ordered.map(({ id }) => id), reason }, (plan) =>
-      setView((old) => ({ ...plan, plan: old.plan })),
+    post(
+      ({ params, basedOn }) =>
+        send('POST /api/visits/{id}/course', { params, body: { order: ordered.map(({ id }) => id), reason, basedOn } }),
+      (plan) => setView((old) => ({ ...plan, plan: old.plan })),
     );
   const show = (next: readonly Step[], moved?: string) => {
     setSteps(next);
@@ -68,15 +71,21 @@ export function usePlan(visit: VisitView, first: PlanView) {
     mendAll: () => read.ok && arrange(mendCourse(anatomy, read.value, steps)),
     keepWithReason: (reason: string) => storeOrder(steps, reason),
     replan: (wish: PlanWish) =>
-      post('plan', wish, (plan) => {
-        setView(plan);
-        setSteps(plan.steps);
-        setMovedId(undefined);
-        setPast([]);
-      }),
+      post(
+        ({ params, basedOn }) => send('POST /api/visits/{id}/plan', { params, body: { ...wish, basedOn } }),
+        (plan) => {
+          setView(plan);
+          setSteps(plan.steps);
+          setMovedId(undefined);
+          setPast([]);
+        },
+      ),
     /** Plans more than this drainage, or something else; the page then shows the whole treatment. */
     combine: ({ holds, minutes }: Chosen) =>
-      replace('treatment', { ...holds, minutes: minutes ?? view.drainageCase.minutes }),
+      replace(({ params, basedOn }) => {
+        const body = { ...holds, minutes: minutes ?? view.drainageCase.minutes, basedOn };
+        return send('POST /api/visits/{id}/treatment', { params, body });
+      }),
     retry: () => storeOrder(steps, view.reason),
   };
 }

@@ -1,11 +1,17 @@
 import { useCallback, useRef, useState } from 'react';
 import type { PlanView } from '../../contracts/visit-views';
-import { RequestError, send, sentenceOf } from '../api';
+import { RequestError, sentenceOf } from '../api';
 
 export type PlanStatus =
   | { readonly kind: 'kept' | 'saving' }
   | { readonly kind: 'trouble'; readonly text: string }
   | { readonly kind: 'conflict' };
+
+/** Sends a change of the plan of a visit, based on the version that is on record. */
+export type MakePlan = (of: {
+  readonly params: { readonly id: number };
+  readonly basedOn: number;
+}) => Promise<{ readonly plan: PlanView }>;
 
 /**
  * Stores changes of a plan one after the other, each based on the version that the one before it made.
@@ -19,15 +25,12 @@ export function usePlanSaves(visitId: number, firstVersion: number) {
 
   /** `onSaved` gets the plan as it is stored, and whether nothing else waits to be stored. */
   const post = useCallback(
-    (path: 'plan' | 'course' | 'treatment', body: object, onSaved: (plan: PlanView, isLast: boolean) => void) => {
+    (make: MakePlan, onSaved: (plan: PlanView, isLast: boolean) => void) => {
       setStatus({ kind: 'saving' });
       pending.current += 1;
       queue.current = queue.current.then(async () => {
         try {
-          const { plan } = await send<{ plan: PlanView }>('POST', `/api/visits/${visitId}/${path}`, {
-            ...body,
-            basedOn: version.current,
-          });
+          const { plan } = await make({ params: { id: visitId }, basedOn: version.current });
           version.current = plan.version;
           pending.current -= 1;
           const isLast = pending.current === 0;
@@ -45,9 +48,9 @@ export function usePlanSaves(visitId: number, firstVersion: number) {
 
   /** Stores something that replaces the plan, after all that waits. @throws RequestError when it is refused */
   const replace = useCallback(
-    async (path: 'plan' | 'treatment', body: object): Promise<void> => {
+    async (make: MakePlan): Promise<void> => {
       await queue.current;
-      await send('POST', `/api/visits/${visitId}/${path}`, { ...body, basedOn: version.current });
+      await make({ params: { id: visitId }, basedOn: version.current });
     },
     [visitId],
   );

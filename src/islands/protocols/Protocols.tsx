@@ -30,7 +30,7 @@ export function Protocols({ first, limb: firstLimb }: Props) {
 
   const remove = async (protocol: TapeProtocol) => {
     try {
-      await send('DELETE', `/api/protocols/${protocol.id}`);
+      await send('DELETE /api/protocols/{id}', { params: { id: protocol.id } });
       setProtocols((list) => list.filter(({ id }) => id !== protocol.id));
       say(`“${protocol.name}” is no longer offered; tapings made by it keep their points.`);
     } catch (error) {
@@ -159,11 +159,9 @@ function Editor({ draft, id, onChange, onDone }: EditorProps) {
   const parsed = parsePositions(points);
   const save = async () => {
     try {
-      const answer = await send<{ protocol: TapeProtocol }>(
-        id === undefined ? 'POST' : 'PUT',
-        id === undefined ? '/api/protocols' : `/api/protocols/${id}`,
-        draft,
-      );
+      const answer = await (id === undefined
+        ? send('POST /api/protocols', { body: draft })
+        : send('PUT /api/protocols/{id}', { params: { id }, body: draft }));
       onDone(answer.protocol);
     } catch (caught) {
       if (caught instanceof RequestError) setError(caught);

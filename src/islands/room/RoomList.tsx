@@ -30,7 +30,7 @@ export function RoomList({ room, now }: { readonly room: RoomView; readonly now:
     else next.delete(key);
     setReady(next);
     setStatus('keeping …');
-    send('PUT', `/api/visits/${visit.id}/ready`, { ready: [...next] })
+    send('PUT /api/visits/{id}/ready', { params: { id: visit.id }, body: { ready: [...next] } })
       .then(() => setStatus('ticks are kept as you set them'))
       .catch((error: unknown) => {
         setStatus(sentenceOf(error));

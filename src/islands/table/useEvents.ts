@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { TableLead, TableNow, VisitView } from '../../contracts/visit-views';
+import type { VisitView } from '../../contracts/visit-views';
 import { mergeEvents } from '../../core/table/events';
 import type { TableEvent } from '../../core/table/table-event';
 import { RequestError, send } from '../api';
@@ -36,7 +36,6 @@ export function useEvents(visit: VisitView, planVersion: number) {
   const device = useRef('');
   const isSending = useRef(false);
   const holds = useRef(0);
-  const path = `/api/visits/${visit.id}`;
 
   /** Sends batch after batch until nothing is left or nobody answers; then tries again a little later. */
   const flush = useCallback(async (): Promise<void> => {
@@ -47,9 +46,9 @@ export function useEvents(visit: VisitView, planVersion: number) {
       for (let batch = unsent(); batch.length > 0; batch = unsent()) {
         setKeeping({ kind: 'sending', count: batch.length });
         const sent = batch.slice(0, mostAtOnce);
-        const answer = await send<{ isAside: boolean; lead: TableLead | null }>('POST', `${path}/events`, {
-          deviceId: device.current,
-          events: sent.map(({ isAcknowledged: _, ...event }) => event),
+        const answer = await send('POST /api/visits/{id}/events', {
+          params: { id: visit.id },
+          body: { deviceId: device.current, events: sent.map(({ isAcknowledged: _, ...event }) => event) },
         });
         const ids = new Set(sent.map(({ id }) => id));
         own.current = own.current.map((event) => (ids.has(event.id) ? { ...event, isAcknowledged: true } : event));
@@ -63,7 +62,7 @@ export function useEvents(visit: VisitView, planVersion: number) {
     } finally {
       isSending.current = false;
     }
-  }, [path, visit.id]);
+  }, [visit.id]);
 
   useEffect(() => {
     let isHere = true;
@@ -94,7 +93,7 @@ export function useEvents(visit: VisitView, planVersion: number) {
     if (role === 'leads') return;
     let isFollowing = true;
     const look = () =>
-      send<TableNow>('GET', `${path}/events`).then(
+      send('GET /api/visits/{id}/events', { params: { id: visit.id } }).then(
         // An answer that comes after taking over is older than what was pressed since.
         (now) => isFollowing && setEvents(now.events),
         () => undefined,
@@ -105,7 +104,7 @@ export function useEvents(visit: VisitView, planVersion: number) {
       isFollowing = false;
       clearInterval(following);
     };
-  }, [path, role]);
+  }, [visit.id, role]);
 
   const emit = useCallback(
     (...made: readonly Made[]) => {
@@ -130,7 +129,10 @@ export function useEvents(visit: VisitView, planVersion: number) {
   /** Makes this device, and this window, the one that writes. @returns false when the house does not answer */
   const takeOver = useCallback(async (): Promise<boolean> => {
     try {
-      const now = await send<TableNow>('POST', `${path}/lead`, { deviceId: device.current });
+      const now = await send('POST /api/visits/{id}/lead', {
+        params: { id: visit.id },
+        body: { deviceId: device.current },
+      });
       // Taking the lock from itself, too, tells the old holder that it is lost: only the newest hold counts.
       const hold = (holds.current += 1);
       await holdTable(visit.id, true, () => holds.current === hold && setRole('follows-window'));
@@ -142,7 +144,7 @@ export function useEvents(visit: VisitView, planVersion: number) {
     } catch {
       return false;
     }
-  }, [path, visit.id]);
+  }, [visit.id]);
 
   return { events, emit, keeping, role, takeOver, storeKind };
 }

@@ -7,6 +7,7 @@ import { Choice } from '../../ui/choice/Choice';
 import { PinForm } from '../door/PinForm';
 import { keepTrying } from './keep-trying';
 import styles from './Tablet.module.css';
+import { send } from '../api';
 
 interface Question {
   readonly field: FeedbackField;
@@ -49,7 +50,14 @@ export function FeedbackTablet({ view }: { readonly view: FeedbackTabletView }) 
   const answer = (field: FeedbackField, value: string) => {
     setAnswers({ ...answers, [field]: value });
     queue.current = queue.current.then(() =>
-      keepTrying(`/api/tablet/${view.visitId}/feedback`, { [field]: Number(value) }, setTrouble),
+      keepTrying(
+        () =>
+          send('POST /api/tablet/{visit}/feedback', {
+            params: { visit: view.visitId },
+            body: { [field]: Number(value) },
+          }),
+        setTrouble,
+      ),
     );
   };
   return (

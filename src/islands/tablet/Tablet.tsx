@@ -22,7 +22,12 @@ export function Tablet({ view }: { readonly view: TabletView }) {
 
   const keep = (given: readonly { readonly condition: string; readonly answer: Answer }[]) => {
     setAnswers((old) => ({ ...old, ...Object.fromEntries(given.map((g) => [g.condition, g.answer])) }));
-    queue.current = queue.current.then(() => keepTrying(`/api/tablet/${view.visitId}`, { answers: given }, setTrouble));
+    queue.current = queue.current.then(() =>
+      keepTrying(
+        () => send('POST /api/tablet/{visit}', { params: { visit: view.visitId }, body: { answers: given } }),
+        setTrouble,
+      ),
+    );
   };
   const open = group
     ? opened.has(group.group) || group.questions.some((q) => answers[q.id] === 'yes' || answers[q.id] === 'unsure')
@@ -101,7 +106,7 @@ export function Tablet({ view }: { readonly view: TabletView }) {
             clientName={view.name}
             isMinor={view.isMinor}
             onSign={(body) =>
-              send('POST', `/api/tablet/${view.visitId}/consent`, body).then(
+              send('POST /api/tablet/{visit}/consent', { params: { visit: view.visitId }, body }).then(
                 () => undefined,
                 (error: unknown) => {
                   if (error instanceof RequestError) return error;

@@ -1,16 +1,15 @@
-import { RequestError, send, sentenceOf } from '../api';
+import { RequestError, sentenceOf } from '../api';
 
 const retryMs = 2000;
 
 /** Sends answers until they are stored; when the tablet was taken back meanwhile, they belong to nobody any more. */
 export async function keepTrying(
-  path: string,
-  answers: object,
+  post: () => Promise<unknown>,
   say: (trouble: string | undefined) => void,
 ): Promise<void> {
   for (;;) {
     try {
-      await send('POST', path, answers);
+      await post();
       say(undefined);
       return;
     } catch (error) {

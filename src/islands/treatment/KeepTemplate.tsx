@@ -25,11 +25,13 @@ export function KeepTemplate({ visit, wish, onClose }: Props) {
   const keep = async () => {
     const { minutes, order: _, ...holds } = wish;
     try {
-      await send('POST', '/api/treatments', {
-        name,
-        clientId: whose === 'client' ? visit.client.id : null,
-        minutes,
-        holds,
+      await send('POST /api/treatments', {
+        body: {
+          name,
+          clientId: whose === 'client' ? visit.client.id : null,
+          minutes,
+          holds,
+        },
       });
       setIsKept(true);
     } catch (caught) {

@@ -12,7 +12,7 @@ export function useOffers(clientId: number, isWanted = true) {
   const [state, setState] = useState<Offers>({ kind: 'waiting' });
   const load = useCallback(
     (signal?: AbortSignal) =>
-      send<TreatmentOffers>('GET', `/api/treatments?client=${clientId}`, undefined, signal)
+      send('GET /api/treatments', { query: { client: clientId }, signal })
         .then((offers) => setState({ kind: 'here', offers }))
         .catch((error: unknown) => {
           if (!signal?.aborted) setState({ kind: 'trouble', text: sentenceOf(error) });

@@ -2,7 +2,7 @@ import { useRef, useState } from 'react';
 import type { PlanView } from '../../contracts/visit-views';
 import type { TreatmentView } from '../../contracts/treatment-views';
 import { mendOrder } from '../../core/treatment/order';
-import { sentenceOf } from '../api';
+import { send, sentenceOf } from '../api';
 import { usePlanSaves } from '../plan/usePlanSaves';
 
 type Wish = TreatmentView['wish'];
@@ -19,10 +19,13 @@ export function useTreatment(visitId: number, first: PlanView, firstTreatment: T
   const { status, setStatus } = saves;
   const post = (wish: Wish, reason = '') => {
     latest.current = wish;
-    saves.post('treatment', { ...wish, reason }, (saved, isLast) => {
-      setPlan(saved);
-      if (isLast) setAhead(undefined);
-    });
+    saves.post(
+      ({ params, basedOn }) => send('POST /api/visits/{id}/treatment', { params, body: { ...wish, reason, basedOn } }),
+      (saved, isLast) => {
+        setPlan(saved);
+        if (isLast) setAhead(undefined);
+      },
+    );
   };
   const change = (wish: Wish) => {
     if (!wish.order) setAhead(undefined);
@@ -80,7 +83,10 @@ export function useTreatment(visitId: number, first: PlanView, firstTreatment: T
     asDrainage: async () => {
       const { minutes, fill, school } = latest.current;
       try {
-        await saves.replace('plan', { school: school ?? plan.drainageCase.school, minutes, fill });
+        const wish = { school: school ?? plan.drainageCase.school, minutes, fill };
+        await saves.replace(({ params, basedOn }) =>
+          send('POST /api/visits/{id}/plan', { params, body: { ...wish, basedOn } }),
+        );
         window.location.reload();
       } catch (error) {
         setStatus({ kind: 'trouble', text: sentenceOf(error) });

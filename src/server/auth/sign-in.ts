@@ -1,3 +1,4 @@
+import type { AuditAction } from '../../contracts/audit';
 import type { FieldError } from '../../core/result';
 import { mostWrongPins, pinTrouble, waitAfterFailures } from '../../core/sign-in/lockout';
 import type { Db } from '../db/connection';
@@ -100,6 +101,6 @@ export async function unlock(db: Db, session: Session, pin: string): Promise<Unl
 
 const later = (now: Date, seconds: number) => new Date(now.getTime() + seconds * 1000).toISOString();
 
-function note(db: Db, staffId: number, action: string, now: Date): Promise<void> {
+function note(db: Db, staffId: number, action: AuditAction, now: Date): Promise<void> {
   return insertAudit(db, { at: now.toISOString(), by: staffId, action, subject: `staff ${staffId}` });
 }

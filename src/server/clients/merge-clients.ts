@@ -1,3 +1,4 @@
+import type { MergePreview } from '../../contracts/routes/clients';
 import type { ClientInput } from '../../contracts/record';
 import { nearness } from '../../core/search/nearness';
 import type { Db } from '../db/connection';
@@ -5,21 +6,10 @@ import type { ClientRow } from '../db/schema';
 import { changeClient, findClient, listAlike, toClientData, setMerged } from './clients.repository';
 import { listFindings } from '../screening/findings.repository';
 import { insertAudit } from '../house/audit.repository';
-import { type Counts, countOf, moveRows } from './whole-client.repository';
+import { countOf, moveRows } from './whole-client.repository';
 import { describeFinding } from '../screening/describe-finding';
 import { isoDay } from '../shared/house-clock';
 import type { Actor, SaveRefusal } from '../shared/saving';
-
-export interface MergePreview {
-  readonly keep: { readonly id: number; readonly data: ClientInput; readonly counts: Counts; readonly version: number };
-  readonly drop: { readonly id: number; readonly data: ClientInput; readonly counts: Counts; readonly version: number };
-  /** The data as it will be: what the kept record lacks is taken from the other. */
-  readonly merged: ClientInput;
-  /** Fields in which the two differ and the kept one's is taken. */
-  readonly differing: readonly { readonly field: string; readonly kept: string; readonly dropped: string }[];
-  /** Findings that both have; both stay, for the therapist to clear up. */
-  readonly twice: readonly string[];
-}
 
 /** Records that may be the same person: same name and birthday, or the same number or address. */
 export async function findDuplicates(

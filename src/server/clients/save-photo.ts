@@ -1,3 +1,4 @@
+import type { Pose } from '../../contracts/photos';
 import type { PhotoView } from '../../contracts/measure-views';
 import type { Db } from '../db/connection';
 import { insertPhoto } from '../measures/measures.repository';
@@ -6,9 +7,6 @@ import { shortDay } from '../shared/house-clock';
 import { readVisitFrame } from '../visits/read-visit';
 import { takenAt } from '../measures/save-taping';
 import type { Actor, SaveRefusal } from '../shared/saving';
-
-export const poses = ['front', 'back', 'left side', 'right side', 'hand or foot', 'face', 'other'] as const;
-export type Pose = (typeof poses)[number];
 
 /** Keeps a photograph with the pose that it shows, so that it can be laid beside earlier ones. */
 export async function savePhoto(

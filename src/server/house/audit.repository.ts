@@ -1,15 +1,18 @@
+import type { AuditAction } from '../../contracts/audit';
 import type { Db } from '../db/connection';
+import { expectAudit } from '../shared/asking';
 
 export async function insertAudit(
   db: Db,
   entry: {
     readonly at: string;
     readonly by: number | null;
-    readonly action: string;
+    readonly action: AuditAction;
     readonly subject: string;
     readonly detail?: string;
   },
 ): Promise<void> {
+  expectAudit(entry.action);
   await db
     .insertInto('audit')
     .values({

@@ -1,16 +1,19 @@
 import type { SaveRefusal } from '../shared/saving';
 import { conflict, invalidFields, notFound } from './problem';
 
-/** A saved result as it is, a refusal as the problem that it is. */
-export function answer(result: { readonly kind: 'saved' } | SaveRefusal, what: string): Response {
-  switch (result.kind) {
-    case 'saved':
-      return Response.json(result);
+/** The problem that a refusal is; undefined for everything that is none. */
+export function problemOf(reply: unknown, what: string): Response | undefined {
+  if (!isRefusal(reply)) return undefined;
+  switch (reply.kind) {
     case 'not-found':
       return notFound(what);
     case 'edited-elsewhere':
       return conflict(`This ${what} was saved in another window. Yours is kept here; load the other one to compare.`);
     case 'refused':
-      return invalidFields(result.errors);
+      return invalidFields(reply.errors);
   }
 }
+
+const kinds: ReadonlySet<unknown> = new Set<SaveRefusal['kind']>(['not-found', 'edited-elsewhere', 'refused']);
+const isRefusal = (reply: unknown): reply is SaveRefusal =>
+  typeof reply === 'object' && reply !== null && 'kind' in reply && kinds.has(reply.kind);

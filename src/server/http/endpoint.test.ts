@@ -1,93 +1,180 @@
-import type { Problem } from '../../contracts/problem';
 import type { APIContext } from 'astro';
-import { describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import { z } from 'zod';
-import { answer } from './answer';
-import { endpoint, idOf, readBody, unwrap } from './endpoint';
+import type { Problem } from '../../contracts/problem';
+import { file, Flag, get, Id, MaybeId, post, type Route, saved } from '../../contracts/routes/route';
+import type { expectAudit } from '../shared/asking';
+import { endpoints, fileAnswer, type Handler, serve, unwrap } from './endpoint';
 import { conflict, invalidFields, notFound } from './problem';
 
-const context = (given: { readonly body?: string; readonly id?: string }): APIContext =>
-  ({
-    request: new Request('http://house/api/x', {
-      method: 'POST',
-      ...(given.body === undefined ? {} : { body: given.body }),
-    }),
-    url: new URL('http://house/api/x'),
-    params: { id: given.id },
-  }) as unknown as APIContext;
+const open = { who: 'everybody', what: 'jar', summary: 'Something with a jar.' } as const;
 
-const Jar = z.object({ lid: z.string().min(1, 'Put a lid on.'), size: z.object({ ml: z.number() }) });
-const echo = endpoint(async ({ request }) => Response.json(await readBody(request, Jar)));
-const ask = async (body: string) => {
-  const response = await echo(context({ body }));
-  return {
-    status: response.status,
-    type: response.headers.get('content-type'),
-    body: (await response.json()) as { errors?: { path: string; message: string }[]; title?: string },
-  };
-};
+function context(body?: string, address = 'http://house/api/jars'): APIContext {
+  const request = new Request(address, { method: 'POST', ...(body === undefined ? {} : { body }) });
+  return { request, url: new URL(address), locals: {} } as unknown as APIContext;
+}
 
-describe('reading a body', () => {
-  it('hands over what fits the contract', async () => {
+/** What a route answers when it is handled that way. */
+async function answerOf<R extends Route>(
+  route: R,
+  handle: Handler<R>,
+  { body, address, params = {} }: { body?: string; address?: string; params?: Readonly<Record<string, string>> } = {},
+) {
+  const [endpoint] = endpoints({ only: route }, { only: handle });
+  if (!endpoint) throw new Error('a route without its endpoint');
+  const response = await serve(endpoint, params, context(body, address));
+  const text = await response.text();
+  return { response, status: response.status, text, body: JSON.parse(text) as Problem & Record<string, unknown> };
+}
+
+describe('a body', () => {
+  const Jar = z.object({ lid: z.string().min(1, 'Put a lid on.'), size: z.object({ ml: z.number() }) });
+  const route = post('/api/jars', { ...open, body: Jar, answer: Jar });
+  const ask = (body: string) => answerOf(route, (asked) => asked.body, { body });
+
+  it('comes as far as the contract knows it', async () => {
     expect((await ask('{"lid":"cork","size":{"ml":30},"extra":1}')).body).toEqual({ lid: 'cork', size: { ml: 30 } });
   });
 
-  it('names each field that does not, by its path and in words', async () => {
-    const { status, type, body } = await ask('{"lid":"","size":{"ml":"30"}}');
-    expect([status, type]).toEqual([400, 'application/problem+json']);
+  it('is refused with each field named by its path and in words', async () => {
+    const { response, body } = await ask('{"lid":"","size":{"ml":"30"}}');
+    expect([response.status, response.headers.get('content-type')]).toEqual([400, 'application/problem+json']);
     expect(body.errors?.map((e) => e.path)).toEqual(['lid', 'size.ml']);
     expect(body.errors?.[0]?.message).toBe('Put a lid on.');
   });
 
-  it('refuses what is not JSON and what is too much', async () => {
+  it('is refused when it is not JSON, and when it is too much', async () => {
     expect((await ask('{"lid":')).status).toBe(400);
     expect((await ask('')).status).toBe(400);
     expect((await ask(`"${'x'.repeat(2_000_001)}"`)).status).toBe(413);
   });
+
+  it('of bytes is read as far as it may be', async () => {
+    const bytes = post('/api/jars', {
+      ...open,
+      body: { bytes: { most: 3, what: 'A label.' } },
+      answer: z.object({ size: z.number() }),
+    });
+    const sizeOf = (body: string) => answerOf(bytes, (asked) => ({ size: asked.body.length }), { body });
+    expect((await sizeOf('abc')).body).toEqual({ size: 3 });
+    expect((await sizeOf('abcd')).status).toBe(413);
+  });
 });
 
-describe('an endpoint', () => {
-  it('answers anything thrown with a problem, and gives nothing away', async () => {
-    const response = await endpoint(() => {
+describe('an address', () => {
+  const route = get('/api/jars/{id}', {
+    ...open,
+    params: { id: Id },
+    query: { visit: MaybeId, isFull: Flag, from: z.iso.date('Write a real date.').optional() },
+    answer: z.object({ id: z.number(), visit: z.number().optional(), isFull: z.boolean() }),
+  });
+  const ask = (id: string, query = '') =>
+    answerOf(route, ({ params, query: { visit, isFull } }) => ({ id: params.id, visit, isFull }), {
+      address: `http://house/api/jars/${id}${query}`,
+      params: { id },
+    });
+
+  it('takes only whole positive ids; anything else is not there', async () => {
+    expect((await ask('12')).body).toEqual({ id: 12, isFull: false });
+    for (const id of ['0', '-1', '1.5', 'abc', '']) expect((await ask(id)).status, id).toBe(404);
+  });
+
+  it('is read behind the question mark too, each trouble by its name', async () => {
+    expect((await ask('12', '?visit=7&isFull')).body).toEqual({ id: 12, visit: 7, isFull: true });
+    expect((await ask('12', '?visit=')).body).toEqual({ id: 12, isFull: false });
+    const { status, body } = await ask('12', '?from=yesterday');
+    expect([status, body.errors]).toEqual([400, [{ path: 'from', message: 'Write a real date.' }]]);
+  });
+});
+
+describe('an answer', () => {
+  const route = post('/api/jars', { ...open, answer: saved({ id: z.number() }), audit: ['client added'] });
+  const ask = (handle: Handler<typeof route>) => answerOf(route, handle);
+
+  it('is the saved thing, or the problem that a refusal is', async () => {
+    expect((await ask(() => ({ kind: 'saved', id: 3 }))).body).toEqual({ kind: 'saved', id: 3 });
+    expect((await ask(() => undefined)).body.title).toBe('There is no such jar');
+    expect((await ask(() => ({ kind: 'not-found' }))).status).toBe(404);
+    expect((await ask(() => ({ kind: 'edited-elsewhere' }))).status).toBe(409);
+    expect((await ask(() => ({ kind: 'refused', errors: [{ path: 'lid', message: 'x' }] }))).status).toBe(400);
+  });
+
+  it('gives nothing away of what went wrong, nor says that nothing was stored', async () => {
+    const { status, text } = await ask(() => {
       throw new Error('secret: the cellar key');
-    })(context({}));
-    expect(response.status).toBe(500);
-    expect(await response.text()).not.toContain('cellar');
+    });
+    expect(status).toBe(500);
+    expect(text).not.toContain('cellar');
+    expect(text).not.toMatch(/nothing was/i);
   });
 
   it.each(['SQLITE_FULL', 'ENOSPC'])('says when the disk is full (%s), and what to do', async (code) => {
-    const response = await endpoint(() => {
+    const { status, body } = await ask(() => {
       throw Object.assign(new Error('no room'), { code });
-    })(context({}));
-    expect([response.status, ((await response.json()) as Problem).title]).toEqual([
-      507,
-      expect.stringContaining('make room'),
-    ]);
+    });
+    expect([status, body.title]).toEqual([507, expect.stringContaining('make room')]);
   });
 
   it('passes on a refusal of the core with its fields', async () => {
-    const refusing = endpoint(() =>
-      Response.json(unwrap({ ok: false, errors: [{ path: 'focus', message: 'Choose.' }] })),
-    );
-    const response = await refusing(context({}));
-    expect(await response.json()).toMatchObject({ status: 400, errors: [{ path: 'focus', message: 'Choose.' }] });
+    const { body } = await ask(() => unwrap({ ok: false, errors: [{ path: 'focus', message: 'Choose.' }] }));
+    expect(body).toMatchObject({ status: 400, errors: [{ path: 'focus', message: 'Choose.' }] });
     expect(unwrap({ ok: true, value: 7 })).toBe(7);
   });
 
-  it('takes only whole positive ids', () => {
-    expect(idOf(context({ id: '12' }), 'visit')).toBe(12);
-    for (const id of ['0', '-1', '1.5', 'abc', '']) expect(() => idOf(context({ id }), 'visit')).toThrow();
+  it('may be a file with any name', () => {
+    const { headers } = fileAnswer(file('text/csv'), 'a,b', 'Zoë’s oils.csv');
+    expect(headers.get('content-type')).toBe('text/csv; charset=utf-8');
+    expect(headers.get('content-disposition')).toBe("attachment; filename*=UTF-8''Zo%C3%AB%E2%80%99s%20oils.csv");
   });
 });
 
-describe('answers', () => {
-  it('are the saved thing, or the problem that it is', async () => {
-    expect(await answer({ kind: 'saved' }, 'plan').json()).toEqual({ kind: 'saved' });
-    expect(answer({ kind: 'not-found' }, 'plan').status).toBe(404);
-    expect(answer({ kind: 'edited-elsewhere' }, 'plan').status).toBe(409);
-    expect(answer({ kind: 'refused', errors: [] }, 'plan').status).toBe(400);
+describe('while tests run', () => {
+  const route = post('/api/jars', { ...open, answer: saved({ id: z.number() }), audit: ['client added'] });
+
+  afterEach(() => {
+    vi.unstubAllEnvs();
+    vi.resetModules();
   });
 
+  /** The same modules as a server that checks has them. */
+  async function checking() {
+    vi.stubEnv('VELVET_STONE_CHECK', '1');
+    vi.resetModules();
+    const [{ endpoints: make, serve: run }, asking] = await Promise.all([
+      import('./endpoint'),
+      import('../shared/asking'),
+    ]);
+    return {
+      expectAudit: asking.expectAudit,
+      statusOf: async (handle: Handler<typeof route>) => {
+        const [endpoint] = make({ only: route }, { only: handle });
+        if (!endpoint) throw new Error('a route without its endpoint');
+        return (await run(endpoint, {}, context())).status;
+      },
+    };
+  }
+
+  it('holds answers against their route', async () => {
+    const { statusOf } = await checking();
+    expect(await statusOf(() => ({ kind: 'saved', id: 3 }))).toBe(200);
+    expect(await statusOf(() => JSON.parse('{"kind":"saved","id":"three"}') as { kind: 'saved'; id: number })).toBe(
+      500,
+    );
+  });
+
+  it('holds entries of the book against their route', async () => {
+    const { statusOf, expectAudit: note } = await checking();
+    const writing = (action: Parameters<typeof expectAudit>[0]) =>
+      statusOf(() => {
+        note(action);
+        return { kind: 'saved', id: 3 };
+      });
+    expect(await writing('client added')).toBe(200);
+    expect(await writing('client erased')).toBe(500);
+  });
+});
+
+describe('problems', () => {
   it('have a type that is a page of ours', async () => {
     for (const response of [conflict('x'), notFound('visit'), invalidFields([])]) {
       const body = (await response.json()) as { type: string; status: number };

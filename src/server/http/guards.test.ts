@@ -31,13 +31,12 @@ describe('headers of every answer', () => {
 });
 
 describe('tries at the door', () => {
-  it('are slowed down beyond sixty a minute, and only there', () => {
+  it('are slowed down beyond what a minute may hold, and only at doors that have such a limit', () => {
     const start = 1_000_000;
-    for (let i = 0; i < 60; i += 1) expect(isTooFast('POST', '/api/session', start + i)).toBe(false);
-    expect(isTooFast('POST', '/api/session/unlock', start + 61)).toBe(true);
-    expect(isTooFast('POST', '/api/clients', start + 62)).toBe(false);
-    expect(isTooFast('GET', '/api/session', start + 63)).toBe(false);
-    expect(isTooFast('POST', '/api/session', start + 61_000)).toBe(false);
+    for (let i = 0; i < 60; i += 1) expect(isTooFast(60, start + i)).toBe(false);
+    expect(isTooFast(60, start + 61)).toBe(true);
+    expect(isTooFast(undefined, start + 62)).toBe(false);
+    expect(isTooFast(60, start + 61_001)).toBe(false);
   });
 });
 

@@ -1,13 +1,10 @@
-/** Guessing at doors is slowed down for everybody together: a house has few people, and a row of tries is one of them. */
+/** Guessing is slowed down for everybody together: a house has few people, and a row of tries is one of them. */
 const windowMs = 60_000;
-const mostTries = 60;
-const doors: ReadonlySet<string> = new Set(['/api/session', '/api/session/unlock']);
-let tries: number[] = [];
+let tries: readonly number[] = [];
 
-/** Whether one more try at a door is too many within a minute. */
-export function isTooFast(method: string, path: string, nowMs: number): boolean {
-  if (method !== 'POST' || !doors.has(path)) return false;
-  tries = tries.filter((at) => nowMs - at < windowMs);
-  tries.push(nowMs);
-  return tries.length > mostTries;
+/** Whether one more try is too many within a minute, at whichever of the doors that have such a limit. */
+export function isTooFast(mostPerMinute: number | undefined, nowMs: number): boolean {
+  if (mostPerMinute === undefined) return false;
+  tries = [...tries.filter((at) => nowMs - at < windowMs), nowMs];
+  return tries.length > mostPerMinute;
 }

@@ -1,5 +1,6 @@
 import type { Db } from '../db/connection';
-import { findHouse, type House, listStaff, saveHousePhone } from './people.repository';
+import type { TherapistView } from '../../contracts/people-views';
+import { findHouse, type House, listStaff, listTherapists, saveHousePhone } from './people.repository';
 
 /** What the house is called and where it is rung. @returns undefined before it was set up */
 export const readHouseFacts = (db: Db): Promise<House | undefined> => findHouse(db);
@@ -14,3 +15,6 @@ export async function readDoor(
   const staff = await listStaff(db);
   return staff.filter(({ leftAt }) => !leftAt).map(({ id, name, title }) => ({ id, name, title }));
 }
+
+/** Who works with clients here now. */
+export const readTherapists = (db: Db): Promise<readonly TherapistView[]> => listTherapists(db);

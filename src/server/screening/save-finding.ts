@@ -1,3 +1,4 @@
+import type { AuditAction } from '../../contracts/audit';
 import { anatomy } from '../../catalogue/anatomy';
 import { screeningBook } from '../../catalogue/screening/screening';
 import type { ClearanceInput, FindingChangeInput, PlacedFindingInput } from '../../contracts/record';
@@ -137,7 +138,7 @@ async function store(
   clientId: number,
   given: Parameters<typeof insertFinding>[2],
   actor: Actor,
-  action: string,
+  action: AuditAction,
 ): Promise<Placed> {
   const now = actor.now.toISOString();
   const write = async (trx: Db): Promise<Placed> => {

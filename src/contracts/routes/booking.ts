@@ -1,0 +1,85 @@
+import { z } from 'zod';
+import { ProposalView } from '../client-views';
+import { ReminderView } from '../house-views';
+import { BookingChangeInput, ReminderInput, VisitInput } from '../record';
+import { del, file, Flag, get, Id, Key, MaybeId, post, put, saved, savedOnly } from './route';
+
+const calendar = file('text/calendar');
+
+/** When visits are, who is told, and the calendars that follow. */
+export const bookingRoutes = {
+  proposeTimes: get('/api/bookings/proposals', {
+    who: 'assistant',
+    what: 'time',
+    summary: 'Free times for `minutes` from the day `from` on, with `therapist` or with anybody.',
+    query: {
+      minutes: z.coerce
+        .number('A visit lasts 10 to 480 minutes.')
+        .min(10, 'A visit lasts 10 to 480 minutes.')
+        .max(480, 'A visit lasts 10 to 480 minutes.'),
+      from: z
+        .union([z.literal(''), z.iso.date(), z.iso.datetime()], 'Write a real date as year-month-day.')
+        .default(''),
+      therapist: MaybeId,
+      stones: Flag,
+      /** A visit that is being moved: its own time counts as free. */
+      visit: MaybeId,
+    },
+    answer: z.array(ProposalView).readonly(),
+  }),
+  bookVisit: post('/api/visits', {
+    who: 'assistant',
+    what: 'visit',
+    summary: 'Books a visit, or a row of them.',
+    body: VisitInput,
+    answer: saved({ id: z.number(), ids: z.array(z.number()).readonly() }),
+    audit: ['visit booked'],
+  }),
+  moveVisit: put('/api/visits/{id}/booking', {
+    who: 'assistant',
+    what: 'visit',
+    summary: 'Moves a visit.',
+    params: { id: Id },
+    body: BookingChangeInput,
+    answer: savedOnly,
+    audit: ['visit moved'],
+  }),
+  cancelVisit: del('/api/visits/{id}/booking', {
+    who: 'assistant',
+    what: 'visit',
+    summary: 'Cancels a visit; with `following` also the later ones of its row.',
+    params: { id: Id },
+    query: { following: Flag, reason: z.string().max(200, 'Keep the reason within 200 characters.').default('') },
+    answer: saved({ cancelled: z.number() }),
+    audit: ['visit cancelled'],
+  }),
+  ownCalendar: get('/api/calendar', {
+    who: 'assistant',
+    what: 'calendar',
+    summary: 'One’s own visits as an iCalendar file.',
+    answer: calendar,
+  }),
+  feedAddress: post('/api/calendar', {
+    who: 'assistant',
+    what: 'calendar',
+    summary: 'The secret address of one’s own feed; with `renew` a new one.',
+    query: { renew: Flag },
+    answer: z.object({ path: z.string() }),
+  }),
+  calendarFeed: get('/api/calendar/{token}', {
+    who: 'everybody',
+    whileLocked: true,
+    whileHanded: true,
+    what: 'calendar',
+    summary: 'A feed for calendar programs: they cannot sign in, the address itself is the secret.',
+    params: { token: Key },
+    answer: calendar,
+  }),
+  settleReminders: post('/api/reminders', {
+    who: 'assistant',
+    what: 'reminder',
+    summary: 'Drives the simulated outbox: sends, or lets a message fail.',
+    body: ReminderInput,
+    answer: saved({ settled: z.number(), reminders: z.array(ReminderView).readonly() }),
+  }),
+} as const;

@@ -1,0 +1,40 @@
+import { z } from 'zod';
+import { HousePhoneInput } from '../home';
+import { HouseInput } from '../record';
+import { get, post, put, saved } from './route';
+
+/** The house itself, and what programs ask of it. */
+export const houseRoutes = {
+  health: get('/api/health', {
+    who: 'everybody',
+    whileLocked: true,
+    whileHanded: true,
+    what: 'house',
+    summary: 'Whether the server is up and a house is set up.',
+    answer: z.object({ ok: z.boolean(), isSetUp: z.boolean() }),
+  }),
+  openApi: get('/api/openapi.json', {
+    who: 'everybody',
+    whileLocked: true,
+    whileHanded: true,
+    what: 'document',
+    cache: 'an-hour',
+    summary: 'This document.',
+    answer: z.record(z.string(), z.unknown()),
+  }),
+  setUp: post('/api/house', {
+    who: 'first-run',
+    what: 'house',
+    summary: 'Sets up the house and its owner on an empty data folder.',
+    body: HouseInput,
+    answer: saved({ ownerId: z.number() }),
+    refusals: [409],
+  }),
+  changePhone: put('/api/house', {
+    who: 'owner',
+    what: 'house',
+    summary: 'Whom clients ring.',
+    body: HousePhoneInput,
+    answer: z.object({ phone: z.string() }),
+  }),
+} as const;

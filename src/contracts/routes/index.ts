@@ -1,0 +1,37 @@
+import { bookingRoutes } from './booking';
+import { clientRoutes } from './clients';
+import { computeRoutes } from './compute';
+import { homeRoutes } from './home';
+import { houseRoutes } from './house';
+import { libraryRoutes } from './library';
+import { measureRoutes } from './measures';
+import { oilRoutes } from './oils';
+import { peopleRoutes } from './people';
+import type { Route } from './route';
+import { screeningRoutes } from './screening';
+import { stoneRoutes } from './stones';
+import { tableRoutes } from './table';
+import { tabletRoutes } from './tablet';
+import { treatmentRoutes } from './treatments';
+import { visitRoutes } from './visits';
+
+/** Everything that the server answers to, by domain. */
+export const routes = {
+  compute: computeRoutes,
+  people: peopleRoutes,
+  house: houseRoutes,
+  booking: bookingRoutes,
+  clients: clientRoutes,
+  screening: screeningRoutes,
+  tablet: tabletRoutes,
+  visits: visitRoutes,
+  table: tableRoutes,
+  treatments: treatmentRoutes,
+  measures: measureRoutes,
+  library: libraryRoutes,
+  stones: stoneRoutes,
+  oils: oilRoutes,
+  home: homeRoutes,
+} as const;
+
+export const allRoutes: readonly Route[] = Object.values(routes).flatMap((domain) => Object.values<Route>(domain));

@@ -1,0 +1,137 @@
+import { z } from 'zod';
+import { ImportPlan, ImportStep, ImportView } from '../imports';
+import { FlagView, ObservationView } from '../measure-views';
+import { ClientMeasuringInput, MeasuringInput, ObservationInput, ProtocolInput } from '../measures';
+import { TapingInput } from '../record';
+import { TapeProtocolShape } from '../shapes/swelling';
+import { TapingView } from '../visit-views';
+import { del, file, get, Id, Key, pdf, post, put, saved, savedOnly } from './route';
+
+const flags = z.array(FlagView).readonly();
+const ofImport = { who: 'therapist', what: 'import', params: { job: Key } } as const;
+const imported = saved({ import: ImportView });
+
+/** Tape, observations and what becomes of them. */
+export const measureRoutes = {
+  saveTaping: post('/api/visits/{id}/taping', {
+    who: 'therapist',
+    what: 'taping',
+    params: { id: Id },
+    summary: 'Stores a taping as a new version.',
+    body: TapingInput,
+    answer: saved({ taping: TapingView, flags }),
+    refusals: [409],
+  }),
+  saveObservation: post('/api/visits/{id}/observations', {
+    who: 'therapist',
+    what: 'observation',
+    params: { id: Id },
+    summary: 'Stores what was felt, seen or said.',
+    body: ObservationInput,
+    answer: saved({ observation: ObservationView, flags }),
+    refusals: [409],
+  }),
+  removeObservation: del('/api/visits/{id}/observations/{key}', {
+    who: 'therapist',
+    what: 'observation',
+    params: { id: Id, key: Id },
+    summary: 'Takes an observation back; it stays in the history.',
+    answer: savedOnly,
+  }),
+  progressReport: get('/api/clients/{id}/progress.pdf', {
+    who: 'therapist',
+    what: 'client',
+    params: { id: Id },
+    summary: 'The course of one limb as a PDF; `limb` as in “left leg”, else the one taped last.',
+    query: { limb: z.string().max(40).optional() },
+    answer: pdf,
+  }),
+  exportMeasures: get('/api/clients/{id}/measures.csv', {
+    who: 'therapist',
+    what: 'client',
+    params: { id: Id },
+    summary: 'All girths of a client as CSV; `unit` in for inches.',
+    query: { unit: z.enum(['cm', 'in']).default('cm') },
+    answer: file('text/csv'),
+  }),
+  saveClientMeasuring: put('/api/clients/{id}/measuring', {
+    who: 'therapist',
+    what: 'client',
+    params: { id: Id },
+    summary: 'How a client is measured from now on.',
+    body: ClientMeasuringInput,
+    answer: savedOnly,
+    audit: ['measuring of a client changed'],
+  }),
+  saveMeasuring: post('/api/measuring', {
+    who: 'owner',
+    what: 'settings',
+    summary: 'What the house has decided about measuring.',
+    body: MeasuringInput,
+    answer: savedOnly,
+    audit: ['measuring settings changed'],
+  }),
+  addTapeProtocol: post('/api/protocols', {
+    who: 'therapist',
+    what: 'protocol',
+    summary: 'Adds a protocol of taping.',
+    body: ProtocolInput,
+    answer: saved({ protocol: TapeProtocolShape }),
+  }),
+  changeTapeProtocol: put('/api/protocols/{id}', {
+    who: 'therapist',
+    what: 'protocol',
+    params: { id: Key },
+    summary: 'Changes an own protocol that no taping was made by.',
+    body: ProtocolInput,
+    answer: saved({ protocol: TapeProtocolShape }),
+  }),
+  removeTapeProtocol: del('/api/protocols/{id}', {
+    who: 'therapist',
+    what: 'protocol',
+    params: { id: Key },
+    summary: 'Takes an own protocol out of the choice.',
+    answer: savedOnly,
+  }),
+  startImport: post('/api/imports', {
+    who: 'therapist',
+    what: 'import',
+    summary: 'Reads and checks a table of girths, the body being the table; `plan` says as JSON how it is read.',
+    query: { plan: jsonOf(ImportPlan, 'The plan of columns is not valid JSON.') },
+    body: { bytes: { most: 40_000_000, what: 'The table itself.' } },
+    answer: imported,
+  }),
+  readImport: get('/api/imports/{job}', {
+    ...ofImport,
+    summary: 'How an import stands.',
+    answer: z.object({ import: ImportView }),
+  }),
+  storeImport: post('/api/imports/{job}', {
+    ...ofImport,
+    summary: 'Stores what was checked, all or nothing.',
+    body: ImportStep,
+    answer: imported,
+    audit: ['measures brought in'],
+  }),
+  cancelImport: del('/api/imports/{job}', {
+    ...ofImport,
+    summary: 'Stops an import; nothing of it stays.',
+    answer: savedOnly,
+  }),
+} as const;
+
+/** A value of the address that is JSON. */
+function jsonOf<S extends z.ZodType>(schema: S, trouble: string) {
+  return z
+    .string()
+    .default('{}')
+    .transform((text, context): unknown => {
+      try {
+        return JSON.parse(text);
+      } catch {
+        context.addIssue({ code: 'custom', message: trouble });
+        return z.NEVER;
+      }
+    })
+    .pipe(schema);
+}

@@ -1,0 +1,72 @@
+import { z } from 'zod';
+import { StoneUseKindShape } from './stones';
+import { lyings, stepKinds } from '../../core/drainage/step';
+import { pressures } from '../../core/screening/tables';
+import { RuleIdShape } from './drainage';
+import { markKinds } from '../../core/table/mark-kinds';
+import type { TableStep, ToldStep } from '../../core/table/table-step';
+import type { TableChange, TableEvent } from '../../core/table/table-event';
+import type { MarkSide } from '../../core/table/mark-kinds';
+
+export const ToldStepShape: z.ZodType<ToldStep> = z.object({
+  technique: z.string().optional(),
+  title: z.string(),
+  how: z.string(),
+  cue: z.string(),
+  note: z.string(),
+  block: z.string(),
+  modality: z.string().optional(),
+  twin: z.string().optional(),
+  count: z.enum(['repetitions', 'breaths', 'hold']),
+  places: z.array(z.string()).readonly(),
+  rounds: z.array(z.string()).readonly().optional(),
+  isOpening: z.boolean().optional(),
+  tool: z.string().optional(),
+  stones: StoneUseKindShape.optional(),
+  lines: z.array(z.string()).readonly().optional(),
+});
+export const TableStepShape: z.ZodType<TableStep> = z.object({
+  told: ToldStepShape.optional(),
+  asksAgain: z.array(z.string()).readonly().optional(),
+  changes: z.array(z.string()).readonly().optional(),
+  setupSeconds: z.number().optional(),
+  fit: z
+    .object({
+      min: z.number(),
+      max: z.number(),
+      secondsPerRepetition: z.number(),
+      isStretchable: z.boolean(),
+    })
+    .optional(),
+  id: z.string(),
+  kind: z.enum(stepKinds),
+  position: z.enum(lyings).optional(),
+  place: z.string(),
+  toward: z.string().nullable(),
+  via: z.array(z.string()).readonly(),
+  pressure: z.enum(pressures),
+  repetitions: z.number(),
+  placements: z.number(),
+  seconds: z.number(),
+  rules: z.array(RuleIdShape).readonly(),
+  why: z.string(),
+  cautions: z.array(z.string()).readonly(),
+  pair: z.string().optional(),
+});
+export const TableChangeShape: z.ZodType<TableChange> = z.object({
+  repetitions: z.record(z.string(), z.number()),
+  leftOut: z.array(z.string()).readonly(),
+  overSeconds: z.number(),
+});
+export const MarkSideShape: z.ZodType<MarkSide> = z.enum(['left', 'right', 'both']);
+export const TableEventShape: z.ZodType<TableEvent> = z.object({
+  id: z.string(),
+  kind: z.enum(['start', 'end', 'skip', 'back', 'pause', 'resume', 'refit', 'mark', 'finish']),
+  stepId: z.string().nullable(),
+  at: z.string(),
+  planVersion: z.number(),
+  number: z.number().optional(),
+  change: TableChangeShape.optional(),
+  mark: z.enum(markKinds).optional(),
+  side: MarkSideShape.optional(),
+});

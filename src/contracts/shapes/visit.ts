@@ -1,0 +1,37 @@
+import { z } from 'zod';
+import { RedFlagShape } from './screening';
+import type { GateId, MissingGate } from '../../core/visit/gates';
+import type { CheckAnswer, CheckAnswers, CheckQuestion, TodayGroup, VisitCheck } from '../../core/visit/visit-check';
+
+export const GateIdShape: z.ZodType<GateId> = z.enum(['intake', 'consent', 'check']);
+export const MissingGateShape: z.ZodType<MissingGate> = z.object({
+  gate: GateIdShape,
+  open: z.number(),
+});
+export const CheckAnswerShape: z.ZodType<CheckAnswer> = z.enum(['yes', 'no']);
+export const CheckAnswersShape: z.ZodType<CheckAnswers> = z.record(z.string(), CheckAnswerShape);
+export const CheckQuestionShape: z.ZodType<CheckQuestion> = z.object({
+  id: z.string(),
+  text: z.string(),
+  hint: z.string().optional(),
+  flag: RedFlagShape.optional(),
+});
+export const TodayGroupShape: z.ZodType<TodayGroup> = z.object({
+  id: z.string(),
+  group: z.string(),
+  conditions: z
+    .array(
+      z.object({
+        id: z.string(),
+        label: z.string(),
+        ask: z.string(),
+      }),
+    )
+    .readonly(),
+});
+export const VisitCheckShape: z.ZodType<VisitCheck> = z.object({
+  still: z.array(CheckQuestionShape).readonly(),
+  flags: z.array(CheckQuestionShape).readonly(),
+  today: z.array(TodayGroupShape).readonly(),
+  others: z.array(CheckQuestionShape).readonly(),
+});

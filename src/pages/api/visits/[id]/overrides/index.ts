@@ -1,9 +1,0 @@
-import { OverrideInput } from '../../../../../contracts/record';
-import { answer } from '../../../../../server/http/answer';
-import { endpoint, idOf, readBody } from '../../../../../server/http/endpoint';
-import { makeOverride } from '../../../../../server/screening/answer-intake';
-
-export const POST = endpoint(async (context) => {
-  const input = await readBody(context.request, OverrideInput);
-  return answer(await makeOverride(context.locals.db, idOf(context, 'visit'), input, context.locals.actor), 'visit');
-});

@@ -1,0 +1,40 @@
+import { parseISO } from 'date-fns';
+import { bookingRoutes as routes } from '../../contracts/routes/booking';
+import { endpoints, fileAnswer } from '../http/endpoint';
+import { bookVisit, cancelVisit, moveVisit, proposeTimes } from './booking';
+import { feedToken, staffOfFeed, writeCalendar } from './calendar';
+import { listReminders, settleReminders } from './reminders';
+
+export const bookingEndpoints = endpoints(routes, {
+  proposeTimes: ({ db, query, actor, locals }) => {
+    const from = query.from === '' ? actor.now : parseISO(query.from);
+    return proposeTimes(
+      db,
+      {
+        from: from < actor.now ? actor.now : from,
+        minutes: query.minutes,
+        withStones: query.stones,
+        therapistIds: query.therapist === undefined ? locals.therapists.map(({ id }) => id) : [query.therapist],
+        ...(query.visit === undefined ? {} : { butVisit: query.visit }),
+      },
+      actor.now,
+    );
+  },
+  bookVisit: ({ db, body, actor }) => bookVisit(db, body, actor),
+  moveVisit: ({ db, params, body, actor }) => moveVisit(db, params.id, body, actor),
+  cancelVisit: ({ db, params, query, actor }) => cancelVisit(db, params.id, query.reason, query.following, actor),
+  ownCalendar: async ({ db, staff, actor }) =>
+    fileAnswer(routes.ownCalendar.answer, await writeCalendar(db, staff.id, actor.now), 'visits.ics'),
+  feedAddress: async ({ db, query, staff }) => ({
+    path: `/api/calendar/${await feedToken(db, staff.id, query.renew)}.ics`,
+  }),
+  calendarFeed: async ({ db, params, actor }) => {
+    const staffId = await staffOfFeed(db, params.token.replace(/\.ics$/, ''));
+    if (staffId === undefined) return undefined;
+    return fileAnswer(routes.calendarFeed.answer, await writeCalendar(db, staffId, actor.now), 'visits.ics', 'inline');
+  },
+  settleReminders: async ({ db, body, actor }) => {
+    const settled = await settleReminders(db, body, actor.now);
+    return { kind: 'saved', settled, reminders: await listReminders(db, actor.now) };
+  },
+});

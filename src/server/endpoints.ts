@@ -1,0 +1,38 @@
+import { bookingEndpoints } from './booking/booking.endpoints';
+import { clientEndpoints } from './clients/clients.endpoints';
+import { computeEndpoints } from './compute/compute.endpoints';
+import { homeEndpoints } from './home/home.endpoints';
+import { houseEndpoints } from './house/house.endpoints';
+import type { Endpoint } from './http/endpoint';
+import { libraryEndpoints } from './library/library.endpoints';
+import { measureEndpoints } from './measures/measures.endpoints';
+import { oilEndpoints } from './oils/oils.endpoints';
+import { peopleEndpoints } from './people/people.endpoints';
+import type { Route } from '../contracts/routes/route';
+import { screeningEndpoints } from './screening/screening.endpoints';
+import { tabletEndpoints } from './screening/tablet.endpoints';
+import { stoneEndpoints } from './stones/stones.endpoints';
+import { tableEndpoints } from './table/table.endpoints';
+import { treatmentEndpoints } from './treatments/treatments.endpoints';
+import { visitEndpoints } from './visits/visits.endpoints';
+
+/** The handler of every route. */
+export const endpointOf: ReadonlyMap<Route, Endpoint> = new Map(
+  [
+    ...computeEndpoints,
+    ...peopleEndpoints,
+    ...houseEndpoints,
+    ...bookingEndpoints,
+    ...clientEndpoints,
+    ...screeningEndpoints,
+    ...tabletEndpoints,
+    ...visitEndpoints,
+    ...tableEndpoints,
+    ...treatmentEndpoints,
+    ...measureEndpoints,
+    ...libraryEndpoints,
+    ...stoneEndpoints,
+    ...oilEndpoints,
+    ...homeEndpoints,
+  ].map((endpoint) => [endpoint.route, endpoint]),
+);

@@ -1,0 +1,21 @@
+import { openApiDocument } from '../../contracts/openapi';
+import { houseRoutes as routes } from '../../contracts/routes/house';
+import { openSession } from '../auth/sessions';
+import { setSessionCookie } from '../http/cookie';
+import { endpoints } from '../http/endpoint';
+import { changeHousePhone, readHouseFacts } from '../people/read-facts';
+import { setUpHouse } from '../people/set-up-house';
+
+export const houseEndpoints = endpoints(routes, {
+  health: async ({ db }) => ({ ok: true, isSetUp: (await readHouseFacts(db)) !== undefined }),
+  openApi: () => ({ ...openApiDocument() }),
+  setUp: async ({ db, body, actor, context }) => {
+    const result = await setUpHouse(db, body, actor);
+    if (result.kind === 'saved') setSessionCookie(context, await openSession(db, result.ownerId, actor.now));
+    return result;
+  },
+  changePhone: async ({ db, body: { phone } }) => {
+    await changeHousePhone(db, phone);
+    return { phone };
+  },
+});

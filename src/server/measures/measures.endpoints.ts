@@ -1,0 +1,44 @@
+import { measureRoutes as routes } from '../../contracts/routes/measures';
+import { readName } from '../clients/read-name';
+import { endpoints, fileAnswer } from '../http/endpoint';
+import { invalidFields } from '../http/problem';
+import { exportMeasures } from './export-measures';
+import { cancelImport, readImport } from './import-jobs';
+import { startImport, storeImport } from './import-measures';
+import { printProgress } from './progress-report';
+import { readProgress } from './read-progress';
+import { removeProtocol, saveClientMeasuring, saveMeasuring, saveProtocol } from './save-measuring';
+import { removeObservation, saveObservation } from './save-observation';
+import { saveTaping } from './save-taping';
+
+export const measureEndpoints = endpoints(routes, {
+  saveTaping: ({ db, params, body, actor }) => saveTaping(db, params.id, body, actor),
+  saveObservation: ({ db, params, body, actor }) => saveObservation(db, params.id, body, actor),
+  removeObservation: ({ db, params, actor }) => removeObservation(db, params.id, params.key, actor),
+  progressReport: async ({ db, params: { id }, query, actor }) => {
+    const [view, client] = await Promise.all([readProgress(db, id, actor.now), readName(db, id)]);
+    if (!view || !client) return undefined;
+    const course = view.courses.find(({ side, limb }) => query.limb === undefined || `${side} ${limb}` === query.limb);
+    if (!course)
+      return invalidFields([{ path: 'limb', message: 'Nothing was taped that a report could tell of: tape first.' }]);
+    const report = await printProgress(view, course, client.bornOn);
+    return fileAnswer(routes.progressReport.answer, report, `progress-${id}.pdf`, 'inline');
+  },
+  exportMeasures: async ({ db, params, query }) => {
+    const table = await exportMeasures(db, params.id, query.unit);
+    if (table === undefined) return undefined;
+    return fileAnswer(routes.exportMeasures.answer, `\ufeff${table}`, `measures-${params.id}.csv`);
+  },
+  saveClientMeasuring: ({ db, params, body, actor }) => saveClientMeasuring(db, params.id, body, actor),
+  saveMeasuring: ({ db, body, actor }) => saveMeasuring(db, body, actor),
+  addTapeProtocol: ({ db, body, actor }) => saveProtocol(db, undefined, body, actor),
+  changeTapeProtocol: ({ db, params, body, actor }) => saveProtocol(db, params.id, body, actor),
+  removeTapeProtocol: ({ db, params, actor }) => removeProtocol(db, params.id, actor),
+  startImport: ({ db, query, body, actor }) => startImport(db, body, query.plan, actor),
+  readImport: ({ params, actor }) => {
+    const view = readImport(params.job, actor);
+    return view && { import: view };
+  },
+  storeImport: ({ db, params, body, actor }) => storeImport(db, params.job, body.leaveOutTroubled, actor),
+  cancelImport: ({ params, actor }) => cancelImport(params.job, actor),
+});
