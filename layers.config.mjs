@@ -41,7 +41,7 @@ function forbiddenInServer(fromFile, specifier, resolved) {
 
 const kindInServer = (file) => {
   const path = file.replaceAll('\\', '/');
-  if (/\.repository(\.ts)?$/.test(path)) return 'repository';
+  if (/\.(repository|documents)(\.ts)?$/.test(path)) return 'repository';
   const folder = /\/src\/server\/([^/]+)/.exec(path)?.[1];
   return folder === 'db' ? 'db' : folder === 'shared' ? 'shared' : 'domain';
 };

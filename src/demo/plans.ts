@@ -1,4 +1,5 @@
 import { anatomy } from '../catalogue/anatomy';
+import { caseColumn, planColumn, stepsColumn } from '../server/visits/plan.documents';
 import { defaultSchool, type DrainageCase, readCase } from '../core/drainage/case';
 import { planDrainage } from '../core/drainage/plan';
 import { middleX, sideOfLine } from '../core/facial/line';
@@ -39,9 +40,9 @@ export async function planDrainageOf(
   await insertPlan(db, {
     visit_id: visitId,
     version: 1,
-    case_json: JSON.stringify(given),
-    plan_json: JSON.stringify(plan),
-    steps_json: JSON.stringify(plan.steps),
+    case_json: caseColumn.write(given),
+    plan_json: planColumn.write(plan),
+    steps_json: stepsColumn.write(plan.steps),
     is_rearranged: 0,
     reason: '',
     recorded_at: recordedAt,

@@ -102,9 +102,9 @@ export const DrainagePlanShape: z.ZodType<DrainagePlan> = z.object({
       }),
     )
     .readonly(),
-  candidates: z.array(CandidateShape).readonly().optional(),
+  candidates: z.array(CandidateShape).readonly(),
   steps: z.array(StepShape).readonly(),
-  turns: z.number().optional(),
+  turns: z.number(),
   totalSeconds: z.number(),
   fits: z.boolean(),
   waiting: z.array(z.string()).readonly(),

@@ -27,11 +27,11 @@ export interface DrainagePlan {
   readonly reasons: readonly Reason[];
   readonly exits: readonly PlannedExit[];
   readonly rejected: readonly { readonly to: PlaceId; readonly why: string }[];
-  /** Every lawful way for what has lost its own; empty in plans of before they could be chosen. */
-  readonly candidates?: readonly Candidate[] | undefined;
+  /** Every lawful way for what has lost its own. */
+  readonly candidates: readonly Candidate[];
   readonly steps: readonly Step[];
   /** How often the client turns. */
-  readonly turns?: number | undefined;
+  readonly turns: number;
   readonly totalSeconds: number;
   readonly fits: boolean;
   /** Focus that has to wait: for another visit, or because it may not be touched or led anywhere. */

@@ -26,7 +26,7 @@ export const turnPlace: PlaceId = 'abdominal-deep.mid';
 export interface Step {
   readonly id: string;
   readonly kind: StepKind;
-  /** How the client lies; absent in plans of before turns were counted. */
+  /** How the client lies; steps of the library lie as their block does. */
   readonly position?: Lying | undefined;
   /** `turnPlace` for a turn. */
   readonly place: PlaceId;

@@ -13,7 +13,7 @@ export interface Override {
   /** `decision` for a stop; otherwise the limit that is loosened. */
   readonly key: 'decision' | LimitKey;
   /** The new value of a limit; null: the limit is lifted. For a decision it is `modify`. */
-  readonly value: Limits[LimitKey] | 'modify' | null;
+  readonly value: NonNullable<Limits[LimitKey]> | Decision | null;
   readonly reason: string;
 }
 

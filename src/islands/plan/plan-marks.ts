@@ -31,7 +31,7 @@ export function planMarks(
   }
   for (const id of plan.waiting) if (!regions.has(id)) regions.set(id, { tone: 'closed', words: 'has to wait' });
   for (const [id, mark] of found.regions) if (mark.tone === 'closed' || !regions.has(id)) regions.set(id, mark);
-  for (const { to, chosen } of plan.candidates ?? []) if (!chosen && !nodes.has(to)) nodes.set(to, 'offered');
+  for (const { to, chosen } of plan.candidates) if (!chosen && !nodes.has(to)) nodes.set(to, 'offered');
   for (const [id, state] of found.nodes) nodes.set(id, state);
   if (selected && anatomy.territories.has(selected.place)) {
     const mark = regions.get(selected.place);

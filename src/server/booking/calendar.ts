@@ -2,34 +2,25 @@ import { randomBytes } from 'node:crypto';
 import ical, { ICalCalendarMethod, ICalEventClass, ICalEventStatus } from 'ical-generator';
 import { addDays } from 'date-fns';
 import type { Db } from '../db/connection';
-import { findHouse, findSettings, findStaff, storeSettings } from '../people/people.repository';
+import { findHouse, findStaff } from '../people/people.repository';
+import { changeSettings, findSettings } from '../people/settings.repository';
 import { initialsOf } from '../people/save-staff';
 import { listForCalendar } from '../visits/visits.repository';
 
-interface Settings {
-  readonly feeds?: Readonly<Record<string, number>>;
-}
-
-async function readSettings(db: Db): Promise<Settings> {
-  return JSON.parse(await findSettings(db)) as Settings;
-}
-
 /** The secret address of somebody's calendar; a new one makes the old one useless. */
 export async function feedToken(db: Db, staffId: number, isRenewed: boolean): Promise<string> {
-  const settings = await readSettings(db);
-  const feeds = Object.entries(settings.feeds ?? {});
+  const feeds = Object.entries((await findSettings(db)).feeds ?? {});
   const known = feeds.find(([, id]) => id === staffId)?.[0];
   if (known && !isRenewed) return known;
   const token = randomBytes(18).toString('base64url');
   const kept = feeds.filter(([, id]) => id !== staffId);
-  const next: Settings = { ...settings, feeds: Object.fromEntries([...kept, [token, staffId]]) };
-  await storeSettings(db, next);
+  await changeSettings(db, { feeds: Object.fromEntries([...kept, [token, staffId]]) });
   return token;
 }
 
 /** @returns the person whose feed has that token */
 export async function staffOfFeed(db: Db, token: string): Promise<number | undefined> {
-  const { feeds = {} } = await readSettings(db);
+  const { feeds = {} } = await findSettings(db);
   return Object.hasOwn(feeds, token) ? feeds[token] : undefined;
 }
 

@@ -1,18 +1,9 @@
 import { sql } from 'kysely';
-import type { ClientInput, LikesInput } from '../../contracts/record';
+import type { ClientInput } from '../../contracts/record';
 import { nearness, plainLetters } from '../../core/search/nearness';
 import type { Db } from '../db/connection';
 import type { ClientRow } from '../db/schema';
-
-export const noLikes: LikesInput = {
-  pressure: '',
-  warmth: '',
-  music: '',
-  scentsLiked: '',
-  scentsDisliked: '',
-  sides: '',
-  other: '',
-};
+import { beforeColumn, likesColumn, noLikes } from './clients.documents';
 
 /** A client's own data, as it is edited. */
 export function toClientData(row: ClientRow): ClientInput {
@@ -26,7 +17,7 @@ export function toClientData(row: ClientRow): ClientInput {
     dueOn: row.due_on,
     heightCm: row.height_cm,
     medicines: row.medicines,
-    likes: { ...noLikes, ...(JSON.parse(row.likes_json) as Partial<LikesInput>) },
+    likes: likesColumn.read(row.likes_json),
     note: row.note,
   };
 }
@@ -43,7 +34,7 @@ function columnsOf(given: ClientInput) {
     due_on: given.dueOn,
     height_cm: given.heightCm,
     medicines: given.medicines,
-    likes_json: JSON.stringify(given.likes),
+    likes_json: likesColumn.write(given.likes),
     note: given.note,
   };
 }
@@ -102,7 +93,7 @@ export async function changeClient(
     .values({
       client_id: before.id,
       version: before.version,
-      before_json: JSON.stringify(toClientData(before)),
+      before_json: beforeColumn.write(toClientData(before)),
       changed_at: now,
       changed_by: by,
     })

@@ -26,7 +26,7 @@ import { listAttachments } from './attachments.repository';
 import { describeFinding, listConditions, oilGroupLabel, placeNames } from '../screening/describe-finding';
 import { type ChangeLimits, limitsBy, readChangeLimits } from '../measures/change-limits';
 import { clockTime, isoDay, longDay, shortDay } from '../shared/house-clock';
-import { findMeasuring } from '../measures/measures.repository';
+import { findMeasuring } from '../people/settings.repository';
 import { findDuplicates } from './merge-clients';
 import { readConsent } from '../screening/read-ask';
 import { missingNotes } from '../visits/prepare-visit';
@@ -36,6 +36,7 @@ import { briefOf, therapistOf } from '../visits/read-visit';
 import { screenCase } from '../screening/screen-visit';
 import { readVolumeSettings, withVolume } from '../measures/taping-volume';
 import { holdsOf, modalitiesOf, workOf } from '../visits/visit-holds';
+import { focusColumn } from '../visits/visit.documents';
 
 /** What the front desk sees of a client. @returns undefined when there is no such client */
 export async function readContact(db: Db, id: number, now: Date): Promise<ClientContactView | undefined> {
@@ -74,7 +75,7 @@ export async function readContact(db: Db, id: number, now: Date): Promise<Client
 
 /** What a visit was for, to be booked again. */
 export function lastWorkOf(visit: VisitRow): LastWork {
-  const focus = JSON.parse(visit.focus_json) as string[];
+  const focus = focusColumn.read(visit.focus_json);
   const purpose = visit.purpose as Purpose;
   return { words: workOf(visit), focus, purpose, minutes: visit.minutes, holds: holdsOf(visit)?.holds ?? null };
 }

@@ -7,6 +7,8 @@ import { listPastFindings } from '../screening/findings.repository';
 import { listStaff } from '../people/people.repository';
 import { describeFinding } from '../screening/describe-finding';
 import { clockTime, isoDay, shortDay } from '../shared/house-clock';
+import { girthsColumn } from '../measures/measures.documents';
+import { beforeColumn } from './clients.documents';
 
 const fieldNames: Readonly<Partial<Record<keyof ClientInput, string>>> = {
   name: 'name',
@@ -47,8 +49,9 @@ export async function readCorrections(db: Db, clientId: number): Promise<readonl
     return entry(finding.endedAt, finding.endedBy, what, `${words}${since}${note}`, finding.endReason);
   });
   const ofData = versions.map((row, index) => {
-    const before = JSON.parse(row.before_json) as ClientInput;
-    const after = index === 0 ? undefined : (JSON.parse(versions[index - 1]?.before_json ?? '{}') as ClientInput);
+    const before = beforeColumn.read(row.before_json);
+    const newer = versions[index - 1];
+    const after = newer && beforeColumn.read(newer.before_json);
     return entry(row.changed_at, row.changed_by, 'client data changed', changedFields(before, after));
   });
   return [...ofFindings, ...ofData, ...records.map((r) => entry(r.at, r.by, r.what, r.was))].sort((a, b) =>
@@ -105,7 +108,7 @@ async function versionedRecords(
 }
 
 function changedNumbers(before: string, after: string): readonly string[] {
-  const [old, next] = [JSON.parse(before) as (number | null)[], JSON.parse(after) as (number | null)[]];
+  const [old, next] = [girthsColumn.read(before), girthsColumn.read(after)];
   return old.flatMap((value, i) =>
     value !== null && next[i] !== undefined && next[i] !== value ? [String(value)] : [],
   );

@@ -50,7 +50,7 @@ export const computeEndpoints = endpoints(routes, {
       position,
       place: step.kind === 'turn' ? null : step.place,
     }));
-    return { ...plan, candidates: plan.candidates ?? [], turns: plan.turns ?? 0, steps };
+    return { ...plan, steps };
   },
   drainageCheck: ({ body }) => {
     const read = unwrap(readCase(anatomy, body));

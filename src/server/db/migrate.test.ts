@@ -71,7 +71,7 @@ describe('a house of the first version', () => {
     const old = new SQLite(path.join(folder, 'velvet-stone.sqlite'));
     migrate(old, [createTheHouse]);
     old.exec(`
-      insert into house (id, name, scenario, school_json, created_at) values (1, 'Haus', '', '{}', '2026-01-01');
+      insert into house (id, name, scenario, school_json, created_at) values (1, 'Haus', '', '{"start":"neck-first","hand":"stretch","removedSide":"reroute-only","exits":2}', '2026-01-01');
       insert into therapist (id, name, initials, title, qualifications_json, room)
         values (1, 'Ida Moor', 'IM', 'Owner', '["massage"]', 'Room 1'), (2, 'Bo Farn', 'BF', '', '[]', '');
       insert into client (id, name, search_name, born_on, phone, note, created_at)

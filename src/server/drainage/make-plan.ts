@@ -6,8 +6,11 @@ import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
 import { listEvents } from '../table/table-events.repository';
 import { insertPlan, latestPlan, setHolds } from '../visits/visits.repository';
-import { caseOf, readVisitFrame, toPlanView } from '../visits/read-visit';
+import { readVisitFrame, toPlanView } from '../visits/read-visit';
+import { caseOf } from '../visits/visit-case';
 import { type Actor, type SaveRefusal, advance } from '../shared/saving';
+import { fingerprintOfCase } from '../visits/fingerprint';
+import { caseColumn, planColumn, stepsColumn } from '../visits/plan.documents';
 
 const begun: FieldError = {
   path: 'plan',
@@ -36,9 +39,9 @@ export async function makePlan(
     await insertPlan(trx, {
       visit_id: visitId,
       version: wish.basedOn + 1,
-      case_json: JSON.stringify(given),
-      plan_json: JSON.stringify(plan),
-      steps_json: JSON.stringify(plan.steps),
+      case_json: caseColumn.write(given),
+      plan_json: planColumn.write({ ...plan, facts: fingerprintOfCase(given) }),
+      steps_json: stepsColumn.write(plan.steps),
       is_rearranged: 0,
       reason: '',
       recorded_at: actor.now.toISOString(),
@@ -85,7 +88,7 @@ export async function rearrangeCourse(
       plan_json: known.plan_json,
       recorded_by: actor.therapistId,
       version: known.version + 1,
-      steps_json: JSON.stringify(steps),
+      steps_json: stepsColumn.write(steps),
       is_rearranged: 1,
       reason: input.reason,
       recorded_at: actor.now.toISOString(),

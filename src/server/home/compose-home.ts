@@ -11,7 +11,7 @@ import { placesInWords } from '../../core/wording/judgement-words';
 import { violationErrors } from '../treatments/against-judgement';
 import { judgeVisit } from '../screening/judge-visit';
 import type { HouseLibrary } from '../library/read-library';
-import { caseOf } from '../visits/read-visit';
+import { caseOf } from '../visits/visit-case';
 import type { VisitRecord } from '../visits/visit-record';
 
 /** Draws a sheet up for the client of a visit, by the judgement of the visit; never more often than it allows. */

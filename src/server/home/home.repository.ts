@@ -4,6 +4,7 @@ import type { HomeSheet } from '../../core/homecare/sheet';
 import type { Db } from '../db/connection';
 import type { HomeSheetTable } from '../db/schema/home';
 import type { Selectable } from 'kysely';
+import { sheetColumn, wishColumn } from './home.documents';
 
 /** A sheet as it was given. */
 export interface StoredSheet {
@@ -21,8 +22,8 @@ const toSheet = (row: Selectable<HomeSheetTable>): StoredSheet => ({
   id: row.id,
   clientId: row.client_id,
   language: row.language,
-  wish: JSON.parse(row.wish_json) as HomeWish,
-  sheet: JSON.parse(row.sheet_json) as HomeSheet,
+  wish: wishColumn.read(row.wish_json),
+  sheet: sheetColumn.read(row.sheet_json),
   madeBy: row.made_by,
   madeAt: row.made_at,
   endedAt: row.ended_at,
@@ -56,8 +57,8 @@ export async function insertSheet(
       visit_id: given.visitId,
       routine: given.sheet.routine,
       language: given.language,
-      wish_json: JSON.stringify(given.wish),
-      sheet_json: JSON.stringify(given.sheet),
+      wish_json: wishColumn.write(given.wish),
+      sheet_json: sheetColumn.write(given.sheet),
       made_by: given.madeBy,
       made_at: given.madeAt,
     })

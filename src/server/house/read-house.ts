@@ -1,7 +1,7 @@
 import { screeningBook } from '../../catalogue/screening/screening';
 import type { HouseView } from '../../contracts/house-views';
 import type { Db } from '../db/connection';
-import { findMeasuring } from '../measures/measures.repository';
+import { findMeasuring } from '../people/settings.repository';
 import { findHouse, listStaff } from '../people/people.repository';
 import { shortDay } from '../shared/house-clock';
 import type { AuditWish } from './audit.repository';

@@ -1,6 +1,9 @@
 import { sql } from 'kysely';
+import type { Protocol } from '../../core/library/protocol';
+import type { Technique } from '../../core/library/technique';
 import type { Db } from '../db/connection';
 import type { LibraryEntryRow } from '../db/schema';
+import { protocolColumn, techniqueColumn } from './library.documents';
 
 export type EntryKind = LibraryEntryRow['kind'];
 
@@ -26,16 +29,17 @@ export async function findEntry(db: Db, kind: EntryKind, key: string): Promise<L
     .executeTakeFirst();
 }
 
-export interface NewEntry {
-  readonly kind: EntryKind;
-  readonly key: string;
-  readonly document: unknown;
-  readonly by: number | null;
-  readonly now: string;
-}
+/** A technique or a protocol, whichever it is. */
+export type LibraryDocument =
+  | { readonly kind: 'technique'; readonly document: Technique }
+  | { readonly kind: 'protocol'; readonly document: Protocol };
+
+export type NewEntry = LibraryDocument & { readonly by: number | null; readonly now: string };
 
 /** Adds a version; those before it are kept. @returns its number */
-export async function insertEntry(db: Db, { kind, key, document, by, now }: NewEntry): Promise<number> {
+export async function insertEntry(db: Db, entry: NewEntry): Promise<number> {
+  const { kind, by, now } = entry;
+  const key = entry.document.id;
   const known = await findEntry(db, kind, key);
   const version = (known?.version ?? 0) + 1;
   if (known) await db.updateTable('library_entry').set({ is_latest: 0 }).where('id', '=', known.id).execute();
@@ -45,7 +49,8 @@ export async function insertEntry(db: Db, { kind, key, document, by, now }: NewE
       kind,
       key,
       version,
-      document_json: JSON.stringify(document),
+      document_json:
+        entry.kind === 'technique' ? techniqueColumn.write(entry.document) : protocolColumn.write(entry.document),
       made_at: now,
       made_by: by,
       removed_at: null,

@@ -6,10 +6,11 @@ import type { Difference, Entry, LibraryView, Origin } from '../../contracts/lib
 import { regionLabel } from '../../core/anatomy/place';
 import type { Known } from '../../core/library/check-library';
 import { differencesBetween } from '../../core/library/differences';
-import { type Library, type Protocol, usualSeconds } from '../../core/library/protocol';
+import { type Library, usualSeconds } from '../../core/library/protocol';
 import { hasTrait, type Technique } from '../../core/library/technique';
-import { upgradeTechnique } from '../../core/library/upgrade';
 import type { Db } from '../db/connection';
+import type { JsonColumn } from '../db/json-column';
+import { protocolColumn, techniqueColumn } from './library.documents';
 import type { LibraryEntryRow } from '../db/schema';
 import { listOwnEntries } from './library.repository';
 
@@ -24,20 +25,14 @@ export const entryKey = (kind: LibraryEntryRow['kind'], id: string) => `${kind} 
 export async function readHouseLibrary(db: Db): Promise<HouseLibrary> {
   const rows = await listOwnEntries(db);
   const own = new Map(rows.map((row) => [entryKey(row.kind, row.key), row]));
-  const overlaid = <T>(kind: LibraryEntryRow['kind'], shipped: ReadonlyMap<string, T>) => {
+  const overlaid = <T>(kind: LibraryEntryRow['kind'], column: JsonColumn<T>, shipped: ReadonlyMap<string, T>) => {
     const all = new Map(shipped);
-    for (const row of rows) if (row.kind === kind) all.set(row.key, read(kind, row.document_json) as T);
+    for (const row of rows) if (row.kind === kind) all.set(row.key, column.read(row.document_json));
     return all;
   };
-  const techniques = overlaid<Technique>('technique', shippedLibrary.techniques);
-  const protocols = overlaid<Protocol>('protocol', shippedLibrary.protocols);
+  const techniques = overlaid('technique', techniqueColumn, shippedLibrary.techniques);
+  const protocols = overlaid('protocol', protocolColumn, shippedLibrary.protocols);
   return { techniques, protocols, own, known: knownWith(techniques) };
-}
-
-/** An entry as it is read today; techniques of before are judged by their family. */
-function read(kind: LibraryEntryRow['kind'], text: string): unknown {
-  const value: unknown = JSON.parse(text);
-  return kind === 'technique' ? upgradeTechnique(value) : value;
 }
 
 /** Techniques for which training is needed are shown to those who have it. */

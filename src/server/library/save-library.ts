@@ -6,7 +6,7 @@ import type { Protocol } from '../../core/library/protocol';
 import type { Technique } from '../../core/library/technique';
 import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
-import { type EntryKind, findEntry, insertEntry, removeEntry } from './library.repository';
+import { type EntryKind, findEntry, insertEntry, type LibraryDocument, removeEntry } from './library.repository';
 import { insertAudit } from '../house/audit.repository';
 import { readHouseLibrary } from './read-library';
 import type { Actor, SaveRefusal } from '../shared/saving';
@@ -17,7 +17,7 @@ type Saved = { readonly kind: 'saved'; readonly version: number } | SaveRefusal;
 export async function saveTechnique(db: Db, technique: Technique, basedOn: number, actor: Actor): Promise<Saved> {
   const errors = problemsOfTechnique(technique);
   if (errors.length > 0) return { kind: 'refused', errors };
-  return store(db, 'technique', technique, basedOn, actor);
+  return store(db, { kind: 'technique', document: technique }, basedOn, actor);
 }
 
 /** Keeps a protocol as the house's own. */
@@ -25,22 +25,17 @@ export async function saveProtocol(db: Db, protocol: Protocol, basedOn: number, 
   const { known } = await readHouseLibrary(db);
   const errors = problemsOfProtocol(protocol, known);
   if (errors.length > 0) return { kind: 'refused', errors };
-  return store(db, 'protocol', protocol, basedOn, actor);
+  return store(db, { kind: 'protocol', document: protocol }, basedOn, actor);
 }
 
-async function store(
-  db: Db,
-  kind: EntryKind,
-  document: Technique | Protocol,
-  basedOn: number,
-  actor: Actor,
-): Promise<Saved> {
+async function store(db: Db, entry: LibraryDocument, basedOn: number, actor: Actor): Promise<Saved> {
+  const { kind, document } = entry;
   const now = actor.now.toISOString();
   return db.transaction().execute(async (trx) => {
-    const entry = await findEntry(trx, kind, document.id);
-    const seen = entry && entry.removed_at === null ? entry.version : 0;
+    const known = await findEntry(trx, kind, document.id);
+    const seen = known && known.removed_at === null ? known.version : 0;
     if (seen !== basedOn) return { kind: 'edited-elsewhere' } as const;
-    const version = await insertEntry(trx, { kind, key: document.id, document, by: actor.therapistId, now });
+    const version = await insertEntry(trx, { ...entry, by: actor.therapistId, now });
     await insertAudit(trx, {
       at: now,
       by: actor.therapistId,
@@ -106,18 +101,19 @@ export async function importLibrary(
     known === undefined ? 'new' : sameDocument(known, now) ? 'same' : 'changed';
   const entries = [
     ...file.techniques.map((one) => ({
-      of: 'technique' as const,
-      document: one,
-      known: library.techniques.get(one.id),
+      entry: { kind: 'technique', document: one } as const,
+      what: whatOf(library.techniques.get(one.id), one),
     })),
-    ...file.protocols.map((one) => ({ of: 'protocol' as const, document: one, known: library.protocols.get(one.id) })),
-  ].map(({ of, document, known }) => ({ of, document, what: whatOf(known, document) }));
+    ...file.protocols.map((one) => ({
+      entry: { kind: 'protocol', document: one } as const,
+      what: whatOf(library.protocols.get(one.id), one),
+    })),
+  ];
   if (isStored) {
     const now = actor.now.toISOString();
     await db.transaction().execute(async (trx) => {
-      for (const { of, document, what } of entries)
-        if (what !== 'same')
-          await insertEntry(trx, { kind: of, key: document.id, document, by: actor.therapistId, now });
+      for (const { entry, what } of entries)
+        if (what !== 'same') await insertEntry(trx, { ...entry, by: actor.therapistId, now });
       await insertAudit(trx, {
         at: now,
         by: actor.therapistId,
@@ -130,7 +126,9 @@ export async function importLibrary(
   return {
     kind: 'saved',
     isStored,
-    entries: entries.map(({ of, document, what }) => ({ of, id: document.id, name: document.name, what })),
+    entries: entries.map(({ entry: { kind, document }, what }) => ({
+      ...{ of: kind, id: document.id, name: document.name, what },
+    })),
   };
 }
 

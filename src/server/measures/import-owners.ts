@@ -4,7 +4,8 @@ import { plainLetters } from '../../core/search/nearness';
 import { type VolumeSettings, volumeSettings } from '../../core/swelling/settings';
 import type { Db } from '../db/connection';
 import { listOwners } from '../clients/clients.repository';
-import { findClientMeasuring, findMeasuring } from './measures.repository';
+import { findClientMeasuring } from './measures.repository';
+import { findMeasuring } from '../people/settings.repository';
 import { listTapedDays } from './tapings.repository';
 import { isoDay } from '../shared/house-clock';
 

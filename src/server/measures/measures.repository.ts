@@ -2,40 +2,20 @@ import type { ObservationInput, ObservationKind, ProtocolInput } from '../../con
 import type { ObservationView } from '../../contracts/measure-views';
 import type { TapeProtocol } from '../../core/swelling/protocol';
 import type { ReferralLevel } from '../../core/swelling/referral';
-import {
-  type ClientMeasuring,
-  type MeasuringSettings,
-  usualClientMeasuring,
-  usualMeasuring,
-} from '../../core/swelling/settings';
+import type { ClientMeasuring } from '../../core/swelling/settings';
 import type { Db } from '../db/connection';
 import type { ObservationRow, ReferralFlagRow, TapeProtocolRow } from '../db/schema';
-
-/** The house's settings, the usual ones where it has not decided. */
-export async function findMeasuring(db: Db): Promise<MeasuringSettings> {
-  const row = await db.selectFrom('house').select('settings_json').executeTakeFirst();
-  const kept = JSON.parse(row?.settings_json ?? '{}') as { readonly measuring?: Partial<MeasuringSettings> };
-  return { ...usualMeasuring, ...kept.measuring };
-}
-
-export async function storeMeasuring(db: Db, measuring: MeasuringSettings): Promise<void> {
-  const row = await db.selectFrom('house').select('settings_json').executeTakeFirst();
-  const kept = JSON.parse(row?.settings_json ?? '{}') as object;
-  await db
-    .updateTable('house')
-    .set({ settings_json: JSON.stringify({ ...kept, measuring }) })
-    .execute();
-}
+import { clientMeasuringColumn, positionsColumn, valueColumn } from './measures.documents';
 
 export async function findClientMeasuring(db: Db, clientId: number): Promise<ClientMeasuring> {
   const row = await db.selectFrom('client').select('measuring_json').where('id', '=', clientId).executeTakeFirst();
-  return { ...usualClientMeasuring, ...(JSON.parse(row?.measuring_json ?? '{}') as Partial<ClientMeasuring>) };
+  return clientMeasuringColumn.read(row?.measuring_json ?? '{}');
 }
 
 export async function storeClientMeasuring(db: Db, clientId: number, measuring: ClientMeasuring): Promise<void> {
   await db
     .updateTable('client')
-    .set({ measuring_json: JSON.stringify(measuring) })
+    .set({ measuring_json: clientMeasuringColumn.write(measuring) })
     .where('id', '=', clientId)
     .execute();
 }
@@ -50,7 +30,7 @@ const toProtocol = (row: TapeProtocolRow): TapeProtocol => ({
   posture: row.posture,
   stop: row.stop,
   restMinutes: row.rest_minutes,
-  positionsCm: JSON.parse(row.positions_json) as number[],
+  positionsCm: positionsColumn.read(row.positions_json),
   eight: row.eight,
 });
 
@@ -75,7 +55,7 @@ export async function insertProtocol(db: Db, given: ProtocolInput, by: number | 
       posture: given.posture,
       stop: given.stop,
       rest_minutes: given.restMinutes,
-      positions_json: JSON.stringify(given.positionsCm),
+      positions_json: positionsColumn.write(given.positionsCm),
       eight: given.eight,
       made_at: now,
       made_by: by,
@@ -104,7 +84,7 @@ export async function updateProtocol(db: Db, id: string, given: ProtocolInput): 
       posture: given.posture,
       stop: given.stop,
       rest_minutes: given.restMinutes,
-      positions_json: JSON.stringify(given.positionsCm),
+      positions_json: positionsColumn.write(given.positionsCm),
       eight: given.eight,
     })
     .where('id', '=', ownKey(id))
@@ -129,7 +109,7 @@ export function toObservation(row: ObservationRow): ObservationView {
     kind: row.kind as ObservationKind,
     phase: row.phase,
     place: row.place,
-    value: JSON.parse(row.value_json) as ObservationView['value'],
+    value: valueColumn(row.kind as ObservationKind).read(row.value_json),
     takenAt: row.taken_at,
     visitId: row.visit_id,
     by: row.recorded_by,
@@ -175,7 +155,7 @@ export async function insertObservation(
       phase: given.phase,
       kind: given.kind,
       place: given.place,
-      value_json: JSON.stringify(given.value),
+      value_json: valueColumn(given.kind).write(given.value),
       replaces: given.replaces,
       recorded_at: now,
       recorded_by: by,

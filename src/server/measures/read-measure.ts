@@ -6,13 +6,8 @@ import { judgeRedness } from '../../core/skin/redness';
 import { volumeSettings } from '../../core/swelling/settings';
 import type { Db } from '../db/connection';
 import { lastReactionBefore } from '../visits/closings.repository';
-import {
-  findClientMeasuring,
-  findMeasuring,
-  listObservationsOfClient,
-  listOwnProtocols,
-  listPhotos,
-} from './measures.repository';
+import { findClientMeasuring, listObservationsOfClient, listOwnProtocols, listPhotos } from './measures.repository';
+import { findMeasuring } from '../people/settings.repository';
 import { listTapingsOfClient } from './tapings.repository';
 import { readOwnErrors } from './change-limits';
 import { isoDay, shortDay } from '../shared/house-clock';

@@ -6,14 +6,13 @@ import { findClient } from '../clients/clients.repository';
 import {
   archiveProtocol,
   findClientMeasuring,
-  findMeasuring,
   insertProtocol,
   isProtocolInUse,
   listOwnProtocols,
   storeClientMeasuring,
-  storeMeasuring,
   updateProtocol,
 } from './measures.repository';
+import { changeSettings, findMeasuring } from '../people/settings.repository';
 import { insertAudit } from '../house/audit.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
 
@@ -26,7 +25,7 @@ export async function saveMeasuring(db: Db, input: MeasuringInput, actor: Actor)
     (key) => JSON.stringify(before[key]) !== JSON.stringify(input[key]),
   );
   await db.transaction().execute(async (trx) => {
-    await storeMeasuring(trx, input);
+    await changeSettings(trx, { measuring: input });
     await insertAudit(trx, {
       at: actor.now.toISOString(),
       by: actor.therapistId,

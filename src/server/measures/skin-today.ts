@@ -1,7 +1,7 @@
-import type { ObservationValue } from '../../contracts/measures';
 import type { Irritation } from '../../core/judgement/judgement';
 import type { Db } from '../db/connection';
 import { listSkinBefore } from './measures.repository';
+import { valueColumn } from './measures.documents';
 
 const redEnough = 2;
 
@@ -10,7 +10,7 @@ export async function readIrritated(db: Db, visitId: number): Promise<ReadonlyMa
   const rows = await listSkinBefore(db, visitId);
   const places = new Map<string, Irritation>();
   for (const { kind, place, value_json } of rows) {
-    const { grade } = JSON.parse(value_json) as ObservationValue<'redness'> | ObservationValue<'bruising'>;
+    const { grade } = valueColumn(kind === 'redness' ? 'redness' : 'bruising').read(value_json);
     if (place === null) continue;
     if (kind === 'redness' && grade >= redEnough) places.set(place, { rule: 'redness', grade });
     if (kind === 'bruising' && grade > 0) places.set(place, { rule: 'bruising', grade });

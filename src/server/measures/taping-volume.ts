@@ -4,7 +4,8 @@ import { usualVolume, volumeSettings, type VolumeSettings } from '../../core/swe
 import { type Pass, tapingVolume } from '../../core/swelling/taping';
 import type { Db } from '../db/connection';
 import type { TapingRow } from '../db/schema';
-import { findClientMeasuring, findMeasuring } from './measures.repository';
+import { findClientMeasuring } from './measures.repository';
+import { findMeasuring } from '../people/settings.repository';
 import { toTaping } from './tapings.repository';
 
 type Girths = Pick<TapingView, 'limb' | 'side' | 'unit' | 'positions'> & Pass;

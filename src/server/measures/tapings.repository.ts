@@ -3,22 +3,18 @@ import type { TapingInput } from '../../contracts/record';
 import type { TapingView } from '../../contracts/visit-views';
 import type { LimbVolume } from '../../core/swelling/limb-volume';
 import { type Pass, settleTaping } from '../../core/swelling/taping';
-import { plainContext, type TapingContext, type TapingPhase } from '../../core/swelling/taping-context';
+import { type TapingPhase } from '../../core/swelling/taping-context';
 import type { Db } from '../db/connection';
 import type { TapingRow } from '../db/schema';
-
-interface Again {
-  readonly second: Pass | null;
-  readonly third: Pass | null;
-}
+import { againColumn, contextColumn, girthsColumn, positionsColumn } from './measures.documents';
 
 export function toTaping(row: TapingRow, volume: LimbVolume | null): TapingView {
-  const positions = JSON.parse(row.positions_json) as number[];
+  const positions = positionsColumn.read(row.positions_json);
   const first: Pass = {
-    affected: JSON.parse(row.affected_json) as (number | null)[],
-    reference: JSON.parse(row.reference_json) as (number | null)[],
+    affected: girthsColumn.read(row.affected_json),
+    reference: girthsColumn.read(row.reference_json),
   };
-  const again = row.again_json === null ? undefined : (JSON.parse(row.again_json) as Again);
+  const again = row.again_json === null ? undefined : againColumn.read(row.again_json);
   const raw = {
     limb: row.limb,
     side: row.side,
@@ -35,7 +31,7 @@ export function toTaping(row: TapingRow, volume: LimbVolume | null): TapingView 
     phase: row.phase,
     method: row.method as TapingView['method'],
     protocol: row.protocol,
-    context: { ...plainContext, ...(JSON.parse(row.context_json) as Partial<TapingContext>) },
+    context: contextColumn.read(row.context_json),
     takenAt: row.taken_at,
     visitId: row.visit_id,
     therapistId: row.recorded_by,
@@ -165,11 +161,11 @@ function rowOf({ taping, ...given }: NewTaping, volume: LimbVolume | null) {
     unit: taping.unit,
     method: taping.method,
     protocol: taping.protocol,
-    positions_json: JSON.stringify(taping.positions),
-    affected_json: JSON.stringify(taping.affected),
-    reference_json: JSON.stringify(taping.reference),
-    again_json: taping.second ? JSON.stringify({ second: taping.second, third: taping.third }) : null,
-    context_json: JSON.stringify(taping.context),
+    positions_json: positionsColumn.write(taping.positions),
+    affected_json: girthsColumn.write(taping.affected),
+    reference_json: girthsColumn.write(taping.reference),
+    again_json: taping.second ? againColumn.write({ second: taping.second, third: taping.third }) : null,
+    context_json: contextColumn.write(taping.context),
     affected_ml: volume?.affectedMl ?? null,
     reference_ml: volume?.referenceMl ?? null,
     excess_ml: volume?.excessMl ?? null,

@@ -1,6 +1,7 @@
-import type { BlendInput } from '../../contracts/oil-house';
+import type { BlendInput, SmellInput } from '../../contracts/oil-house';
 import type { Db } from '../db/connection';
 import type { OilMixRow } from '../db/schema';
+import { blendColumn, countedColumn, stripsColumn } from './oils.documents';
 
 export async function listBlends(db: Db): Promise<readonly { readonly id: number; readonly blend: BlendInput }[]> {
   const rows = await db
@@ -9,7 +10,7 @@ export async function listBlends(db: Db): Promise<readonly { readonly id: number
     .where('removed_at', 'is', null)
     .orderBy('name')
     .execute();
-  return rows.map(({ id, blend_json }) => ({ id, blend: JSON.parse(blend_json) as BlendInput }));
+  return rows.map(({ id, blend_json }) => ({ id, blend: blendColumn.read(blend_json) }));
 }
 
 /** Keeps a blend of the house; one of the same name is replaced. */
@@ -22,7 +23,7 @@ export async function insertBlend(db: Db, blend: BlendInput, by: number | null, 
     .execute();
   const row = await db
     .insertInto('oil_blend')
-    .values({ name: blend.name, blend_json: JSON.stringify(blend), made_at: now, made_by: by, removed_at: null })
+    .values({ name: blend.name, blend_json: blendColumn.write(blend), made_at: now, made_by: by, removed_at: null })
     .returning('id')
     .executeTakeFirstOrThrow();
   return row.id;
@@ -46,8 +47,8 @@ export interface StoredMix extends Omit<OilMixRow, 'blend_json' | 'counted_json'
 
 const toMix = ({ blend_json, counted_json, ...row }: OilMixRow): StoredMix => ({
   ...row,
-  blend: JSON.parse(blend_json) as BlendInput,
-  counted: JSON.parse(counted_json) as Record<string, number>,
+  blend: blendColumn.read(blend_json),
+  counted: countedColumn.read(counted_json),
 });
 
 export async function findMix(db: Db, id: number): Promise<StoredMix | undefined> {
@@ -65,7 +66,7 @@ export async function insertMix(
     .values({
       client_id: given.clientId,
       visit_id: given.visitId,
-      blend_json: JSON.stringify(given.blend),
+      blend_json: blendColumn.write(given.blend),
       use_by: null,
       started_at: now,
       mixed_at: null,
@@ -79,7 +80,7 @@ export async function insertMix(
 export async function setCounted(db: Db, id: number, counted: Readonly<Record<string, number>>): Promise<void> {
   await db
     .updateTable('oil_mix')
-    .set({ counted_json: JSON.stringify(counted) })
+    .set({ counted_json: countedColumn.write(counted) })
     .where('id', '=', id)
     .execute();
 }
@@ -143,7 +144,7 @@ export async function listBlendsOfClient(
   return rows.map(({ id, starts_at, blend_json }) => ({
     visitId: id,
     startsAt: starts_at,
-    blend: JSON.parse(blend_json) as BlendInput,
+    blend: blendColumn.read(blend_json),
   }));
 }
 
@@ -158,7 +159,7 @@ export async function listVisitBlends(db: Db, visitId: number): Promise<readonly
   const rows = await db.selectFrom('visit_blend').selectAll().where('visit_id', '=', visitId).orderBy('area').execute();
   return rows.map(({ area, blend_json, mix_id, poured_from }) => ({
     area,
-    blend: JSON.parse(blend_json) as BlendInput,
+    blend: blendColumn.read(blend_json),
     mixId: mix_id,
     pouredFrom: poured_from,
   }));
@@ -178,7 +179,7 @@ export async function setVisitBlend(
     .values({
       visit_id: visitId,
       area,
-      blend_json: JSON.stringify(blend),
+      blend_json: blendColumn.write(blend),
       mix_id: mixId,
       poured_from: pouredFrom,
       chosen_at: now,
@@ -209,7 +210,7 @@ export async function insertSmell(
   }: {
     readonly clientId: number;
     readonly visitId: number;
-    readonly strips: readonly object[];
+    readonly strips: SmellInput['strips'];
     readonly chosen: number | null;
   },
   by: number | null,
@@ -220,7 +221,7 @@ export async function insertSmell(
     .values({
       client_id: clientId,
       visit_id: visitId,
-      strips_json: JSON.stringify(strips),
+      strips_json: stripsColumn.write(strips),
       chosen,
       done_at: now,
       done_by: by,

@@ -20,9 +20,11 @@ import { isoDay } from '../shared/house-clock';
 import { oilTouches } from '../../core/room/oil-touches';
 import { readPatch } from './patch-tests';
 import { readHouseLibrary } from '../library/read-library';
-import { screeningCaseOf } from '../visits/read-visit';
+import { screeningCaseOf } from '../visits/visit-case';
 import type { VisitRecord } from '../visits/visit-record';
 import { type ScreeningCase, screenCase } from '../screening/screen-visit';
+import { likesColumn } from '../clients/clients.documents';
+import { contextColumn } from '../measures/measures.documents';
 
 const everything = [...screeningBook.qualifications].map(({ id }) => id);
 
@@ -87,7 +89,7 @@ export async function readOilClient(
     screened,
     of && { modalities: of.modalities, ...of.touches },
   );
-  const likes = JSON.parse(row.likes_json) as { scentsLiked?: string; scentsDisliked?: string };
+  const likes = likesColumn.read(row.likes_json);
   const [patch, body] = await Promise.all([readPatch(db, clientId, now), readBody(db, clientId)]);
   return {
     id: row.id,
@@ -105,8 +107,8 @@ export async function readOilClient(
       ...client.conditions.map((id) => oilBook.conditions.get(id) ?? id),
       ...avoidedGroups(screened).map((id) => `no ${oilGroupLabel(id)}`),
     ],
-    likes: likes.scentsLiked ?? '',
-    dislikes: likes.scentsDisliked ?? '',
+    likes: likes.scentsLiked,
+    dislikes: likes.scentsDisliked,
     ...body,
   };
 }
@@ -167,7 +169,7 @@ export async function readBody(db: Db, clientId: number): Promise<Pick<OilClient
   const heightCm = row?.height_cm ?? null;
   const weighed = observations.findLast(({ kind }) => kind === 'weight');
   const taped = tapings
-    .map(({ context_json }) => (JSON.parse(context_json) as { weightKg?: number | null }).weightKg ?? null)
+    .map(({ context_json }) => contextColumn.read(context_json).weightKg)
     .findLast((kg) => kg !== null);
   const weightKg = weighed?.kind === 'weight' ? weighed.value.weightKg : (taped ?? null);
   const skin = observations.findLast(({ kind }) => kind === 'skin');

@@ -1,5 +1,6 @@
 import type { PatchReading } from '../../core/oils/patch-test';
 import type { Db } from '../db/connection';
+import { readingsColumn } from './oils.documents';
 
 export interface StoredPatchTest {
   readonly id: number;
@@ -22,7 +23,7 @@ const toPatchTest = (row: Awaited<ReturnType<ReturnType<typeof patchTests>['exec
   client: row.name,
   what: row.what,
   placedAt: row.placed_at,
-  readings: JSON.parse(row.readings_json) as StoredPatchTest['readings'],
+  readings: readingsColumn.read(row.readings_json),
 });
 
 /** Tests that were not read to their end. */
@@ -67,7 +68,7 @@ export async function setReadings(
 ): Promise<void> {
   await db
     .updateTable('patch_test')
-    .set({ readings_json: JSON.stringify(readings), ended_at: endedAt })
+    .set({ readings_json: readingsColumn.write(readings), ended_at: endedAt })
     .where('id', '=', id)
     .execute();
 }

@@ -1,9 +1,10 @@
-import type { QualificationId, School } from '../../core/drainage/case';
+import type { School } from '../../core/drainage/case';
 import type { TherapistView } from '../../contracts/people-views';
 import type { Updateable } from 'kysely';
 import type { Db } from '../db/connection';
 import type { TherapistTable } from '../db/schema/house';
 import type { TherapistRow } from '../db/schema';
+import { hoursColumn, qualificationsColumn, schoolColumn, settingsColumn, type WorkingHours } from './people.documents';
 
 export interface House {
   readonly name: string;
@@ -17,8 +18,8 @@ export interface House {
 export async function findHouse(db: Db): Promise<House | undefined> {
   const row = await db.selectFrom('house').selectAll().executeTakeFirst();
   if (!row) return undefined;
-  const { phone = '' } = JSON.parse(row.settings_json) as { readonly phone?: string };
-  return { name: row.name, scenario: row.scenario, school: JSON.parse(row.school_json) as School, phone };
+  const { phone = '' } = settingsColumn.read(row.settings_json);
+  return { name: row.name, scenario: row.scenario, school: schoolColumn.read(row.school_json), phone };
 }
 
 export async function insertHouse(db: Db, house: House, now: string): Promise<void> {
@@ -28,20 +29,10 @@ export async function insertHouse(db: Db, house: House, now: string): Promise<vo
       id: 1,
       name: house.name,
       scenario: house.scenario,
-      school_json: JSON.stringify(house.school),
+      school_json: schoolColumn.write(house.school),
       created_at: now,
-      settings_json: JSON.stringify(house.phone ? { phone: house.phone } : {}),
+      settings_json: settingsColumn.write(house.phone ? { phone: house.phone } : {}),
     })
-    .execute();
-}
-
-/** The number under which clients reach the house; other settings stay. */
-export async function saveHousePhone(db: Db, phone: string): Promise<void> {
-  const row = await db.selectFrom('house').select('settings_json').executeTakeFirst();
-  const kept = JSON.parse(row?.settings_json ?? '{}') as object;
-  await db
-    .updateTable('house')
-    .set({ settings_json: JSON.stringify({ ...kept, phone }) })
     .execute();
 }
 
@@ -57,9 +48,6 @@ export interface StaffMember extends TherapistView {
   readonly hours: WorkingHours;
 }
 
-/** Weekday 1 (Monday) to 7 → start and end, `9:00`–`17:30`; absent: does not work. Empty: 9 to 18, Monday to Saturday. */
-export type WorkingHours = Readonly<Record<string, readonly [string, string]>>;
-
 function toStaff(row: TherapistRow): StaffMember {
   return {
     id: row.id,
@@ -67,13 +55,13 @@ function toStaff(row: TherapistRow): StaffMember {
     initials: row.initials,
     title: row.title,
     room: row.room,
-    qualifications: JSON.parse(row.qualifications_json) as QualificationId[],
+    qualifications: qualificationsColumn.read(row.qualifications_json),
     role: row.role as Role,
     login: row.login,
     hasPassword: row.password_hash !== null,
     hasPin: row.pin_hash !== null,
     leftAt: row.left_at,
-    hours: JSON.parse(row.hours_json) as WorkingHours,
+    hours: hoursColumn.read(row.hours_json),
   };
 }
 
@@ -124,14 +112,14 @@ export async function insertTherapist(
       initials: given.initials,
       title: given.title,
       room: given.room,
-      qualifications_json: JSON.stringify(given.qualifications),
+      qualifications_json: qualificationsColumn.write(given.qualifications),
       role: given.role ?? 'therapist',
       login: given.login ?? null,
       password_hash: given.passwordHash ?? null,
       pin_hash: given.pinHash ?? null,
       locked_until: null,
       left_at: null,
-      hours_json: JSON.stringify(given.hours ?? {}),
+      hours_json: hoursColumn.write(given.hours ?? {}),
     })
     .returning('id')
     .executeTakeFirstOrThrow();
@@ -172,17 +160,4 @@ export async function findPasswordHash(db: Db, id: number): Promise<string | nul
 
 export async function updateTherapist(db: Db, id: number, change: Updateable<TherapistTable>): Promise<void> {
   await db.updateTable('therapist').set(change).where('id', '=', id).execute();
-}
-
-/** Settings of the house that have no column of their own, as they are stored. */
-export async function findSettings(db: Db): Promise<string> {
-  const row = await db.selectFrom('house').select('settings_json').executeTakeFirst();
-  return row?.settings_json ?? '{}';
-}
-
-export async function storeSettings(db: Db, settings: object): Promise<void> {
-  await db
-    .updateTable('house')
-    .set({ settings_json: JSON.stringify(settings) })
-    .execute();
 }

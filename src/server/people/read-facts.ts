@@ -1,12 +1,13 @@
 import type { Db } from '../db/connection';
 import type { TherapistView } from '../../contracts/people-views';
-import { findHouse, type House, listStaff, listTherapists, saveHousePhone } from './people.repository';
+import { findHouse, type House, listStaff, listTherapists } from './people.repository';
+import { changeSettings } from './settings.repository';
 
 /** What the house is called and where it is rung. @returns undefined before it was set up */
 export const readHouseFacts = (db: Db): Promise<House | undefined> => findHouse(db);
 
 /** Whom clients ring from now on. */
-export const changeHousePhone = (db: Db, phone: string): Promise<void> => saveHousePhone(db, phone);
+export const changeHousePhone = (db: Db, phone: string): Promise<void> => changeSettings(db, { phone });
 
 /** Who may be gone in as by one click, in the demo house. */
 export async function readDoor(

@@ -7,6 +7,7 @@ import { insertTherapist, listStaff, updateTherapist } from './people.repository
 import { deleteSessionsOf } from './sessions.repository';
 import { insertAudit } from '../house/audit.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { hoursColumn, qualificationsColumn } from './people.documents';
 
 /** Two letters for a pebble. */
 export function initialsOf(name: string): string {
@@ -54,8 +55,8 @@ export async function saveStaff(
       ...shared,
       ...secrets,
       initials,
-      qualifications_json: JSON.stringify(input.qualifications),
-      hours_json: JSON.stringify(input.hours),
+      qualifications_json: qualificationsColumn.write(input.qualifications),
+      hours_json: hoursColumn.write(input.hours),
       left_at: input.hasLeft ? (before?.leftAt ?? now) : null,
     });
     // Somebody who has left, or whose password was changed by the owner, is signed out everywhere.

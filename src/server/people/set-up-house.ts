@@ -7,6 +7,7 @@ import type { Db } from '../db/connection';
 import { findHouse, insertHouse, insertTherapist, listStaff, updateTherapist } from './people.repository';
 import { initialsOf } from './save-staff';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { qualificationsColumn } from './people.documents';
 
 /** Whether there is a house, and somebody who can sign in to it; a house of an older version has nobody yet. */
 export async function isHouseOpen(db: Db): Promise<boolean> {
@@ -33,7 +34,7 @@ export async function setUpHouse(
   const secrets = { login: input.login, password_hash: passwordHash, pin_hash: pinHash };
   const known = (await listStaff(db)).find(({ role, leftAt }) => role === 'owner' && leftAt === null);
   if (known && (await findHouse(db))) {
-    const qualifications = JSON.stringify([...new Set([...known.qualifications, ...input.qualifications])]);
+    const qualifications = qualificationsColumn.write([...new Set([...known.qualifications, ...input.qualifications])]);
     await updateTherapist(db, known.id, {
       ...secrets,
       name: input.therapistName,

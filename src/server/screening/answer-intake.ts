@@ -12,7 +12,8 @@ import { insertAudit } from '../house/audit.repository';
 import { pregnancyOn } from '../../core/screening/pregnancy';
 import { isoDay } from '../shared/house-clock';
 import { readAskState } from './read-ask';
-import { readVisitFrame, screeningCaseOf } from '../visits/read-visit';
+import { readVisitFrame } from '../visits/read-visit';
+import { screeningCaseOf } from '../visits/visit-case';
 import { bornTooLate, findingBefore } from '../clients/save-client';
 import type { Actor, SaveRefusal } from '../shared/saving';
 import { overrideRules, screenCase } from './screen-visit';
@@ -137,7 +138,7 @@ export async function makeOverride(db: Db, visitId: number, input: OverrideInput
   const errors = overrideErrors(screeningBook, overrideRules, screening, override, visit.therapist.qualifications);
   if (errors.length > 0) return { kind: 'refused', errors };
   const row = screening.byModality.find(({ modality }) => modality === input.modality);
-  const old = override.key === 'decision' ? row?.decision : row?.limits[override.key as LimitKey];
+  const old = (override.key === 'decision' ? row?.decision : row?.limits[override.key as LimitKey]) ?? null;
   const now = actor.now.toISOString();
   await db.transaction().execute(async (trx) => {
     await insertOverride(trx, visitId, override, old, actor.therapistId, now);

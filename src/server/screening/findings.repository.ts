@@ -1,6 +1,7 @@
 import type { ClearanceInput, PlacedFindingInput } from '../../contracts/record';
 import type { Db } from '../db/connection';
 import type { FindingRow } from '../db/schema';
+import { answersColumn, clearanceColumn, crossesColumn, regionsColumn } from './screening.documents';
 
 /** A finding as it stands on the record, before it is put into words. */
 export interface StoredFinding {
@@ -32,14 +33,14 @@ function toFinding(row: FindingRow): StoredFinding {
     key: row.id,
     id: row.kind,
     ...(row.side ? { side: row.side as 'left' | 'right' | 'both' } : {}),
-    ...(row.regions_json ? { regions: JSON.parse(row.regions_json) as string[] } : {}),
-    ...(row.crosses_json ? { crosses: JSON.parse(row.crosses_json) as string[][] } : {}),
+    ...(row.regions_json ? { regions: regionsColumn.read(row.regions_json) } : {}),
+    ...(row.crosses_json ? { crosses: crossesColumn.read(row.crosses_json) } : {}),
     sinceOn: row.since_on,
     note: row.note,
     isUnsure: row.is_unsure === 1,
     source: row.source,
-    answers: JSON.parse(row.answers_json) as Record<string, string>,
-    clearance: row.clearance_json ? (JSON.parse(row.clearance_json) as ClearanceInput) : null,
+    answers: answersColumn.read(row.answers_json),
+    clearance: row.clearance_json ? clearanceColumn.read(row.clearance_json) : null,
     recordedAt: row.recorded_at,
   };
 }
@@ -116,14 +117,14 @@ export async function insertFinding(
       client_id: clientId,
       kind: given.id,
       side: given.side ?? null,
-      regions_json: given.regions ? JSON.stringify(given.regions) : null,
-      crosses_json: given.crosses ? JSON.stringify(given.crosses) : null,
+      regions_json: given.regions ? regionsColumn.write(given.regions) : null,
+      crosses_json: given.crosses ? crossesColumn.write(given.crosses) : null,
       since_on: given.sinceOn ?? null,
       note: given.note ?? '',
       is_unsure: given.isUnsure ? 1 : 0,
-      answers_json: JSON.stringify(given.answers ?? {}),
+      answers_json: answersColumn.write(given.answers ?? {}),
       source: given.source ?? 'therapist',
-      clearance_json: given.clearance ? JSON.stringify(given.clearance) : null,
+      clearance_json: given.clearance ? clearanceColumn.write(given.clearance) : null,
       replaces: given.replaces ?? null,
       recorded_at: now,
       recorded_by: by,

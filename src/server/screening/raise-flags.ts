@@ -5,11 +5,11 @@ import type { ReferralFlagRow } from '../db/schema';
 import {
   closeFlag,
   findClientMeasuring,
-  findMeasuring,
   insertFlag,
   listObservationsOfClient,
   listOpenFlags,
 } from '../measures/measures.repository';
+import { findMeasuring } from '../people/settings.repository';
 import { listTapingsOfClient } from '../measures/tapings.repository';
 import { insertAudit } from '../house/audit.repository';
 import { readChangeLimits } from '../measures/change-limits';

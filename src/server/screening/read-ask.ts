@@ -23,10 +23,12 @@ import {
 import { lastTreatedBefore } from '../visits/visits.repository';
 import { listConditions, oilGroupLabel, practiceLabel } from './describe-finding';
 import { isoDay, shortDay } from '../shared/house-clock';
-import { completeVisit, readVisitFrame, screeningCaseOf } from '../visits/read-visit';
+import { completeVisit, readVisitFrame } from '../visits/read-visit';
+import { screeningCaseOf } from '../visits/visit-case';
 import type { VisitRecord } from '../visits/visit-record';
 import { screenCase, viewScreening } from './screen-visit';
 import { visitCheckFor } from '../visits/visit-check';
+import { areasColumn } from './screening.documents';
 
 /** Everything that changes while one asks. @returns undefined when there is no such visit */
 export async function readAskState(db: Db, visitId: number): Promise<AskState | undefined> {
@@ -117,7 +119,7 @@ export async function readConsent(db: Db, clientId: number, on: string): Promise
     signedAt: newest.signed_at,
     name: newest.name,
     signer: newest.signer,
-    areas: JSON.parse(newest.areas_json) as string[],
+    areas: areasColumn.read(newest.areas_json),
     wordingVersion: newest.wording_version,
     isDue:
       addYears(new Date(newest.signed_at), 1).toISOString() < on ||

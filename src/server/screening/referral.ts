@@ -11,7 +11,8 @@ import { findClient } from '../clients/clients.repository';
 import { findHouse } from '../people/people.repository';
 import { describeFinding } from './describe-finding';
 import { isoDay, longDay } from '../shared/house-clock';
-import { readVisit, readVisitFrame, screeningCaseOf } from '../visits/read-visit';
+import { readVisit, readVisitFrame } from '../visits/read-visit';
+import { screeningCaseOf } from '../visits/visit-case';
 import { screenCase } from './screen-visit';
 
 export interface Referral {

@@ -2,6 +2,7 @@ import type { ConsentInput, IntakeAnswer } from '../../contracts/record';
 import type { Override } from '../../core/screening/override';
 import type { Db } from '../db/connection';
 import type { ConsentRow } from '../db/schema';
+import { areasColumn, limitValueColumn, wordingColumn } from './screening.documents';
 
 /** The newest answer to each question of the intake. */
 export async function listIntakeAnswers(
@@ -70,7 +71,7 @@ export async function listOverrides(db: Db, visitId: number): Promise<readonly S
     id: row.id,
     modality: row.modality,
     key: row.limit_key as Override['key'],
-    value: JSON.parse(row.new_json) as Override['value'],
+    value: limitValueColumn.read(row.new_json) as Override['value'],
     reason: row.reason,
     madeAt: row.made_at,
     madeBy: row.made_by,
@@ -81,7 +82,7 @@ export async function insertOverride(
   db: Db,
   visitId: number,
   override: Override,
-  old: unknown,
+  old: Override['value'],
   by: number | null,
   now: string,
 ): Promise<void> {
@@ -91,8 +92,8 @@ export async function insertOverride(
       visit_id: visitId,
       modality: override.modality,
       limit_key: override.key,
-      old_json: JSON.stringify(old ?? null),
-      new_json: JSON.stringify(override.value ?? null),
+      old_json: limitValueColumn.write(old),
+      new_json: limitValueColumn.write(override.value ?? null),
       reason: override.reason,
       made_at: now,
       made_by: by,
@@ -119,7 +120,7 @@ export interface ConsentWording {
 
 export async function latestWording(db: Db): Promise<ConsentWording | undefined> {
   const row = await db.selectFrom('consent_wording').selectAll().orderBy('version', 'desc').executeTakeFirst();
-  return row && { version: row.version, paragraphs: JSON.parse(row.text_json) as string[] };
+  return row && { version: row.version, paragraphs: wordingColumn.read(row.text_json) };
 }
 
 export async function insertWording(
@@ -131,7 +132,7 @@ export async function insertWording(
   const version = ((await latestWording(db))?.version ?? 0) + 1;
   await db
     .insertInto('consent_wording')
-    .values({ version, text_json: JSON.stringify(paragraphs), made_at: now, made_by: by })
+    .values({ version, text_json: wordingColumn.write(paragraphs), made_at: now, made_by: by })
     .execute();
   return version;
 }
@@ -150,7 +151,7 @@ export async function insertConsent(
       client_id: clientId,
       visit_id: visitId,
       wording_version: given.wordingVersion,
-      areas_json: JSON.stringify(given.areas),
+      areas_json: areasColumn.write(given.areas),
       signer: given.signer,
       name: given.name,
       drawing: given.drawing,

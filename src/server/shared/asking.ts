@@ -3,7 +3,7 @@ import type { AuditAction } from '../../contracts/audit';
 import type { Route } from '../../contracts/routes/route';
 
 /** In tests and in development answers are checked against the routes that they belong to. */
-export const isChecking = process.env['VELVET_STONE_CHECK'] === '1' || import.meta.env?.DEV === true;
+export const isChecking = process.env['VELVET_STONE_CHECK'] === '1' || import.meta.env.DEV;
 
 const asking = new AsyncLocalStorage<Route>();
 

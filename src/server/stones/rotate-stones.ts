@@ -25,6 +25,7 @@ import { findHabits, listStones, type StoredStone } from './stones.repository';
 import { listClosingsOfClient } from '../visits/closings.repository';
 import { judgeVisit } from '../screening/judge-visit';
 import type { VisitRecord } from '../visits/visit-record';
+import { likesColumn } from '../clients/clients.documents';
 
 /** What a rotation is made from besides the plan. */
 export interface StoneTray {
@@ -80,7 +81,7 @@ async function stoneClientOf(db: Db, record: VisitRecord): Promise<Pick<StoneTra
     listClosingsOfClient(db, record.client.id),
   ]);
   const remark = [...closings.values()].findLast(({ warmth }) => warmth !== null)?.warmth ?? null;
-  const likes = (JSON.parse(person?.likes_json ?? '{}') as { warmth?: StoneClient['likes'] }).warmth ?? '';
+  const likes = person ? likesColumn.read(person.likes_json).warmth : '';
   const { isOff, ...whole } = stonesAt(judgement, false, []);
   const reasons = judgement.kind('hot-stone')?.answer.reasons;
   return {

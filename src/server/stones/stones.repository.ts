@@ -3,6 +3,7 @@ import type { StoneCareInput, StoneHabitsInput, StoneInput } from '../../contrac
 import type { MaterialId, SizeId } from '../../core/stones/book';
 import { type StoneHabits, usualHabits } from '../../core/stones/from-plan';
 import type { Db } from '../db/connection';
+import { changeSettings, findSettings } from '../people/settings.repository';
 
 /** A stone as it is stored; when it was last seen to is an ISO time. */
 export type StoredStone = StoneView;
@@ -99,17 +100,10 @@ export async function lastCare(db: Db, what: string): Promise<string | null> {
   return row?.done_at ?? null;
 }
 
-export async function findHabits(db: Db): Promise<StoneHabits> {
-  const row = await db.selectFrom('house').select('settings_json').executeTakeFirst();
-  const kept = JSON.parse(row?.settings_json ?? '{}') as { readonly stones?: Partial<StoneHabits> };
-  return { ...usualHabits, ...kept.stones };
-}
+/** How the house works with stones, the usual way where it has not decided. */
+export const findHabits = async (db: Db): Promise<StoneHabits> => ({
+  ...usualHabits,
+  ...(await findSettings(db)).stones,
+});
 
-export async function storeHabits(db: Db, stones: StoneHabitsInput): Promise<void> {
-  const row = await db.selectFrom('house').select('settings_json').executeTakeFirst();
-  const kept = JSON.parse(row?.settings_json ?? '{}') as object;
-  await db
-    .updateTable('house')
-    .set({ settings_json: JSON.stringify({ ...kept, stones }) })
-    .execute();
-}
+export const storeHabits = (db: Db, stones: StoneHabitsInput): Promise<void> => changeSettings(db, { stones });

@@ -1,7 +1,8 @@
 import type { TableLead } from '../../contracts/visit-views';
 import type { MarkKind } from '../../core/table/mark-kinds';
-import type { TableChange, TableEvent } from '../../core/table/table-event';
+import type { TableEvent } from '../../core/table/table-event';
 import type { Db } from '../db/connection';
+import { changeColumn } from './table.documents';
 
 export interface EventOrigin {
   readonly deviceId: string | null;
@@ -29,7 +30,7 @@ export async function insertEvents(
         plan_version: event.planVersion,
         happened_at: event.at,
         received_at: now,
-        change_json: event.change ? JSON.stringify(event.change) : null,
+        change_json: event.change ? changeColumn.write(event.change) : null,
         mark: event.mark ?? null,
         side: event.side ?? null,
         device_id: deviceId,
@@ -97,7 +98,7 @@ export async function listEvents(db: Db, visitId: number): Promise<readonly Tabl
     at: row.happened_at,
     planVersion: row.plan_version,
     ...(row.number === null ? {} : { number: row.number }),
-    ...(row.change_json === null ? {} : { change: JSON.parse(row.change_json) as TableChange }),
+    ...(row.change_json === null ? {} : { change: changeColumn.read(row.change_json) }),
     ...(row.mark === null ? {} : { mark: row.mark as MarkKind }),
     ...(row.side === null ? {} : { side: row.side }),
   }));

@@ -31,7 +31,8 @@ import { cautionInWords, placesInWords, reasonInWords } from '../../core/wording
 import { givenOf } from './given-treatment';
 import { judgementNames, judgeVisit } from '../screening/judge-visit';
 import { type HouseLibrary, labelOfRegion } from '../library/read-library';
-import { caseOf, screenedOf } from '../visits/read-visit';
+import { fingerprintOfVisit } from '../visits/fingerprint';
+import { caseOf } from '../visits/visit-case';
 import type { VisitRecord } from '../visits/visit-record';
 import { roomHabits } from './room-habits';
 import { rotationsOf, type StoneTray, warmUpOf } from '../stones/rotate-stones';
@@ -121,7 +122,7 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
     sinceLast: facts.last
       ? { date: facts.last.date, words: differencesFrom(facts.last.given, givenOf(wish.minutes, blocks, steps)) }
       : null,
-    screened: screenedOf(visit),
+    screened: fingerprintOfVisit(visit),
   };
   return {
     /** What the check finds that was written apart from the planner; nothing with any of it is stored. */

@@ -6,10 +6,11 @@ import { type TableStep, titleOf } from '../../core/table/table-step';
 import type { GivenTreatment } from '../../core/treatment/compare';
 import type { Db } from '../db/connection';
 import type { TreatmentHolds } from '../../contracts/treatment';
-import type { TreatmentView } from '../../contracts/treatment-views';
 import { listEvents } from '../table/table-events.repository';
 import { lastGivenTreatment, latestPlan } from '../visits/visits.repository';
 import { shortDay } from '../shared/house-clock';
+import { planColumn, stepsColumn } from '../visits/plan.documents';
+import { holdsColumn } from '../visits/visit.documents';
 
 /** The part of an id of block or step that does not depend on which choice it belongs to. */
 const withoutChoice = (id: string) => id.slice(id.indexOf('/') + 1);
@@ -47,17 +48,17 @@ export async function lastTreatment(db: Db, clientId: number, before: string): P
   const visit = await lastGivenTreatment(db, clientId, before);
   const row = visit && (await latestPlan(db, visit.id));
   if (!visit || !row) return null;
-  const { treatment } = JSON.parse(row.plan_json) as { treatment?: TreatmentView };
+  const { treatment } = planColumn.read(row.plan_json);
   if (!treatment) return null;
   const state = replay(await listEvents(db, visit.id));
-  const planned = stepsAfter(JSON.parse(row.steps_json) as TableStep[], state.change);
+  const planned = stepsAfter(stepsColumn.read(row.steps_json), state.change);
   const given = planned.filter(({ id }) => state.outcomes.get(id)?.state === 'done');
   const ids = new Set(given.map(({ id }) => id));
   const { choices, isShort, fill, bothSides, school, minutes } = treatment.wish;
   return {
     visitId: visit.id,
     date: shortDay(visit.starts_at),
-    name: (JSON.parse(visit.holds_json) as { name: string }).name,
+    name: holdsColumn.read(visit.holds_json).name,
     minutes,
     holds: { choices, isShort, fill, bothSides, ...(school ? { school } : {}) },
     given: givenOf(

@@ -12,12 +12,15 @@ import { insertPlan, latestPlan, setHolds } from '../visits/visits.repository';
 import { AgainstJudgement, violationErrors } from './against-judgement';
 import { composeTreatment } from './compose-treatment';
 import { type HouseLibrary, readHouseLibrary } from '../library/read-library';
-import { caseOf, readVisitFrame, toPlanView } from '../visits/read-visit';
+import { readVisitFrame, toPlanView } from '../visits/read-visit';
+import { caseOf } from '../visits/visit-case';
 import type { VisitRecord } from '../visits/visit-record';
 import { type Actor, advance, type SaveRefusal } from '../shared/saving';
 import { stonesAgainst } from '../stones/rotate-stones';
 import { readTreatmentFacts } from './treatment-facts';
-import { nameOfHolds, type VisitHolds } from '../visits/visit-holds';
+import { nameOfHolds } from '../visits/visit-holds';
+import type { VisitHolds } from '../visits/visit.documents';
+import { caseColumn, planColumn, stepsColumn } from '../visits/plan.documents';
 
 type Saved = { readonly kind: 'saved'; readonly plan: PlanView } | SaveRefusal;
 type Wish = Omit<TreatmentInput, 'basedOn' | 'reason'>;
@@ -73,9 +76,9 @@ export async function storeTreatment(
   await insertPlan(trx, {
     visit_id: visit.id,
     version: input.basedOn + 1,
-    case_json: JSON.stringify(drainageCaseOf(visit, input)),
-    plan_json: JSON.stringify({ ...drainage, treatment }),
-    steps_json: JSON.stringify(steps),
+    case_json: caseColumn.write(drainageCaseOf(visit, input)),
+    plan_json: planColumn.write({ ...drainage, treatment }),
+    steps_json: stepsColumn.write(steps),
     is_rearranged: input.order ? 1 : 0,
     reason: input.reason,
     recorded_at: actor.now.toISOString(),

@@ -16,13 +16,14 @@ import { completeVisit, readVisitFrame } from '../visits/read-visit';
 import { roomHabits } from './room-habits';
 import { advance, type SaveRefusal } from '../shared/saving';
 import { drainageWork, holdsOf } from '../visits/visit-holds';
+import { readyColumn } from '../visits/visit.documents';
 
 /** The room list of a visit with the time of day for each item. @returns undefined when there is no such visit */
 export async function readRoom(db: Db, visitId: number): Promise<RoomView | undefined> {
   const [record, row] = await Promise.all([readVisitFrame(db, visitId), findVisit(db, visitId)]);
   if (!record || !row) return undefined;
   const visit = await completeVisit(db, record);
-  const ready = new Set(JSON.parse(row.ready_json) as string[]);
+  const ready = new Set(readyColumn.read(row.ready_json));
   const treatment = visit.plan?.treatment;
   const items =
     treatment?.room ?? holdsOf(row)?.room ?? (visit.plan ? forDrainage(visit.plan.plan, judgeVisit(record)) : []);

@@ -1,5 +1,6 @@
 import type { TemplateInput, TreatmentHolds } from '../../contracts/treatment';
 import type { Db } from '../db/connection';
+import { templateColumn } from './treatments.documents';
 
 export interface StoredTemplate {
   readonly id: number;
@@ -26,7 +27,7 @@ export async function listTemplates(db: Db, clientId: number | null): Promise<re
     id,
     clientId: client_id,
     name,
-    ...(JSON.parse(holds_json) as { minutes: number; holds: TreatmentHolds }),
+    ...templateColumn.read(holds_json),
   }));
 }
 
@@ -44,7 +45,7 @@ export async function insertTemplate(db: Db, given: TemplateInput, by: number | 
     .values({
       client_id: given.clientId,
       name: given.name,
-      holds_json: JSON.stringify({ minutes: given.minutes, holds: given.holds }),
+      holds_json: templateColumn.write({ minutes: given.minutes, holds: given.holds }),
       made_at: now,
       made_by: by,
       removed_at: null,

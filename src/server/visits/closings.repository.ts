@@ -2,10 +2,7 @@ import type { ClosingInput } from '../../contracts/closing';
 import type { ClosingView } from '../../contracts/closing-view';
 import type { Db } from '../db/connection';
 import type { ClosingRow } from '../db/schema';
-
-/** What of a closing is kept as one document. */
-type ClosingMore = Pick<ClosingInput, 'noteDoc' | 'byClient' | 'oilMl' | 'stonesUsed' | 'aftercare'>;
-const noMore: ClosingMore = { noteDoc: null, byClient: [], oilMl: {}, stonesUsed: null, aftercare: null };
+import { type ClosingMore, closingMoreColumn, noMore } from './visit.documents';
 
 export function toClosing(row: ClosingRow): ClosingView {
   return {
@@ -20,8 +17,7 @@ export function toClosing(row: ClosingRow): ClosingView {
     relaxationBefore: row.relaxation_before,
     relaxationAfter: row.relaxation_after,
     note: row.note,
-    ...noMore,
-    ...(JSON.parse(row.more_json) as Partial<ClosingMore>),
+    ...closingMoreColumn.read(row.more_json),
   };
 }
 
@@ -72,7 +68,7 @@ export async function insertClosing(
       note: given.note,
       recorded_at: now,
       recorded_by: by,
-      more_json: JSON.stringify(moreOf({ ...noMore, ...given })),
+      more_json: closingMoreColumn.write(moreOf({ ...noMore, ...given })),
     })
     .execute();
 }

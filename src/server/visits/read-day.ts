@@ -22,7 +22,8 @@ import { patchTestsDue } from '../oils/patch-tests';
 import { bottlesTurning } from '../oils/read-oils';
 import { countOutbox } from '../booking/reminders';
 import { readVolumeSettings, withVolume } from '../measures/taping-volume';
-import { findMeasuring } from '../measures/measures.repository';
+import { findMeasuring } from '../people/settings.repository';
+import { focusColumn, readyColumn } from './visit.documents';
 
 const reached: Readonly<Record<StageOrEnd, number>> = {
   ask: 0,
@@ -104,7 +105,7 @@ async function dayVisit(
 ): Promise<DayVisit> {
   const findings = known.findings.get(row.client_id) ?? [];
   const earlier = known.earlier.get(row.id) ?? 0;
-  const focus = JSON.parse(row.focus_json) as string[];
+  const focus = focusColumn.read(row.focus_json);
   const stage = row.stage as StageOrEnd;
   const last =
     stage === 'done' || stage === 'stopped'
@@ -181,7 +182,7 @@ function skinTasks(visitId: number, stage: StageOrEnd, { ends, closings }: Known
 
 /** What the room needs for the treatment that was booked or planned, with the time of day for each. */
 function roomTasks(row: VisitOfDay, isOver: boolean): DayVisit['tasks'] {
-  const ready = new Set(JSON.parse(row.ready_json) as string[]);
+  const ready = new Set(readyColumn.read(row.ready_json));
   const room = holdsOf(row)?.room ?? [];
   return room
     .filter(({ kind }) => kind !== 'hands' && kind !== 'water')

@@ -1,20 +1,16 @@
+import { fingerprintOfCase, fingerprintOfVisit } from './fingerprint';
+import { caseOf } from './visit-case';
 import type { VisitRecord } from './visit-record';
-import { createHash } from 'node:crypto';
 import { anatomy } from '../../catalogue/anatomy';
-import { screeningBook } from '../../catalogue/screening/screening';
 import type { ClientBrief, StageOrEnd, TherapistView } from '../../contracts/people-views';
-import type { TreatmentView } from '../../contracts/treatment-views';
 import type { PlanView, VisitView } from '../../contracts/visit-views';
-import { defaultSchool, type DrainageCase, type Purpose } from '../../core/drainage/case';
-import type { DrainagePlan } from '../../core/drainage/plan';
-import type { TableStep } from '../../core/table/table-step';
-import { pregnancyOn, trimesters } from '../../core/screening/pregnancy';
+import { defaultSchool, type Purpose } from '../../core/drainage/case';
 import { ageOn, findingsInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
 import type { PlanRow, VisitRow } from '../db/schema';
 import { findClient } from '../clients/clients.repository';
 import { listFindings, type StoredFinding } from '../screening/findings.repository';
-import { findMeasuring } from '../measures/measures.repository';
+import { findMeasuring } from '../people/settings.repository';
 import { findHouse, listTherapists } from '../people/people.repository';
 import { listOverrides } from '../screening/screening.repository';
 import { latestClosing, listSignatures } from './closings.repository';
@@ -23,12 +19,13 @@ import { countEarlierVisits, findVisit, latestAnswers, latestPlan } from './visi
 import { lastTapingBefore, listTapingsOfVisit } from '../measures/tapings.repository';
 import { describeFinding, drainageOf } from '../screening/describe-finding';
 import { clockTime, isoDay, longDay, shortDay } from '../shared/house-clock';
-import { screenCase, type ScreeningCase, screenDrainage } from '../screening/screen-visit';
 import { readVolumeSettings, withVolume } from '../measures/taping-volume';
 import { readIrritated } from '../measures/skin-today';
 import { readGates } from './visit-gates';
 import { readVisitBlends } from '../oils/visit-blends';
 import { holdsOf, modalitiesOf, workOf } from './visit-holds';
+import { caseColumn, planColumn, stepsColumn } from './plan.documents';
+import { focusColumn } from './visit.documents';
 
 /** Who a client is, in words that the next client may read: what limits the work, never a disease. */
 export function briefOf(
@@ -52,91 +49,24 @@ export function therapistOf(therapists: readonly TherapistView[], id: number): T
   return therapist;
 }
 
-/** What screening is asked about a visit: all that is on the record, and the red flags of the day. */
-export function screeningCaseOf(visit: VisitRecord): ScreeningCase {
-  const flags = screeningBook.redFlags.filter(({ id }) => visit.answers[id] === 'yes');
-  return {
-    visitDate: isoDay(visit.startsAt),
-    age: visit.client.age,
-    findings: inTrimester(visit),
-    flagged: flags.map((flag) => flag.condition),
-    qualifications: visit.therapist.qualifications,
-    overrides: visit.overrides,
-  };
-}
-
-/** A pregnancy with a due date is in the trimester of the day of the visit, whatever it was when it was written down. */
-function inTrimester(visit: VisitRecord): readonly StoredFinding[] {
-  const now = visit.dueOn === null ? undefined : pregnancyOn(visit.dueOn, isoDay(visit.startsAt));
-  if (!now) return visit.stored;
-  return visit.stored.map((finding) => (trimesters.includes(finding.id) ? { ...finding, id: now.condition } : finding));
-}
-
-/** The case that a visit stands for right now. */
-export function caseOf(
-  visit: VisitRecord,
-  wish: Partial<Pick<DrainageCase, 'school' | 'minutes' | 'fill' | 'use' | 'refuse'>> = {},
-): DrainageCase {
-  return {
-    focus: visit.focus,
-    purpose: visit.purpose,
-    findings: drainageOf(visit.stored),
-    school: wish.school ?? visit.school,
-    minutes: wish.minutes ?? visit.minutes,
-    fill: wish.fill ?? false,
-    ...(wish.use && wish.use.length > 0 ? { use: wish.use } : {}),
-    ...(wish.refuse && wish.refuse.length > 0 ? { refuse: wish.refuse } : {}),
-    qualifications: visit.therapist.qualifications,
-    screened: screenDrainage(screeningCaseOf(visit)),
-  };
-}
-
 export function toPlanView(row: PlanRow, visit: VisitRecord): PlanView {
-  const drainageCase = JSON.parse(row.case_json) as DrainageCase;
-  const { treatment = null, ...plan } = JSON.parse(row.plan_json) as DrainagePlan & { treatment?: TreatmentView };
+  const drainageCase = caseColumn.read(row.case_json);
+  const { treatment = null, facts, ...plan } = planColumn.read(row.plan_json);
   const now = caseOf(visit, drainageCase);
-  const isStale = treatment ? treatment.screened !== screenedOf(visit) : factsOf(now) !== factsOf(drainageCase);
+  const isStale = treatment
+    ? treatment.screened !== fingerprintOfVisit(visit)
+    : fingerprintOfCase(now) !== (facts ?? fingerprintOfCase(drainageCase));
   return {
     version: row.version,
     drainageCase,
     plan,
     treatment,
-    steps: JSON.parse(row.steps_json) as TableStep[],
+    steps: stepsColumn.read(row.steps_json),
     isRearranged: row.is_rearranged === 1,
     reason: row.reason,
     isStale,
     madeOn: isoDay(row.recorded_at),
   };
-}
-
-/** A case without the sentences in it: another wording of a reason makes no plan old. */
-function factsOf({ screened, ...given }: DrainageCase): string {
-  if (!screened) return JSON.stringify(given);
-  const { drainage, rerouting, ...limits } = screened;
-  return JSON.stringify([given, limits, drainage.decision, rerouting.decision]);
-}
-
-/** Which judgement a plan was made by: plans of another are judged anew. */
-const judgedBy = 'judgement 2';
-
-/** What screening and the skin of the day say of a visit, to be compared later: any change makes a treatment stale. */
-export function screenedOf(visit: VisitRecord): string {
-  const { byModality, regions } = screenCase(screeningCaseOf(visit));
-  const rows = [...byModality, ...regions].map((row) => [
-    row.modality,
-    'region' in row ? row.region : '',
-    row.decision,
-    row.limits,
-  ]);
-  const text = JSON.stringify([
-    judgedBy,
-    rows,
-    visit.focus,
-    visit.purpose,
-    visit.therapist.qualifications,
-    [...visit.irritated],
-  ]);
-  return createHash('sha256').update(text).digest('base64url').slice(0, 22);
 }
 
 async function frameOf(db: Db, row: VisitRow): Promise<VisitRecord> {
@@ -151,7 +81,7 @@ async function frameOf(db: Db, row: VisitRow): Promise<VisitRecord> {
     countEarlierVisits(db, row),
     readIrritated(db, row.id),
   ]);
-  const focus = JSON.parse(row.focus_json) as string[];
+  const focus = focusColumn.read(row.focus_json);
   const purpose = row.purpose as Purpose;
   return {
     id: row.id,

@@ -2,22 +2,10 @@ import { anatomy } from '../../catalogue/anatomy';
 import type { TreatmentHolds } from '../../contracts/treatment';
 import { lineWorkId } from '../../core/facial/line-work';
 import type { Purpose } from '../../core/drainage/case';
-import type { OilNeeds } from '../../core/room/oil-needs';
-import type { RoomItem } from '../../core/room/room-list';
 import { workInWords } from '../../core/visit/words';
 import type { VisitRow } from '../db/schema';
 import type { HouseLibrary } from '../library/read-library';
-
-/** What a visit holds beside or instead of drainage, as it was booked or last planned. */
-export interface VisitHolds {
-  readonly holds: TreatmentHolds;
-  /** In words, for lists. */
-  readonly name: string;
-  /** Kinds of work that it gives. */
-  readonly modalities: readonly string[];
-  readonly room: readonly RoomItem[];
-  readonly oil?: OilNeeds | undefined;
-}
+import { focusColumn, holdsColumn, type VisitHolds } from './visit.documents';
 
 export const drainageWork: readonly string[] = ['lymph-drainage', 'reroute-drainage'];
 
@@ -25,11 +13,11 @@ type HeldRow = Pick<VisitRow, 'holds_json' | 'focus_json' | 'purpose'>;
 
 /** @returns null for drainage of the visit's focus alone */
 export const holdsOf = (row: Pick<VisitRow, 'holds_json'>): VisitHolds | null =>
-  row.holds_json === '' ? null : (JSON.parse(row.holds_json) as VisitHolds);
+  row.holds_json === '' ? null : holdsColumn.read(row.holds_json);
 
 /** What a visit is about, in a few words. */
 export const workOf = (row: HeldRow): string =>
-  holdsOf(row)?.name ?? workInWords(anatomy, JSON.parse(row.focus_json) as string[], row.purpose as Purpose);
+  holdsOf(row)?.name ?? workInWords(anatomy, focusColumn.read(row.focus_json), row.purpose as Purpose);
 
 /** Kinds of work that a visit is for, as screening names them. */
 export const modalitiesOf = (row: Pick<VisitRow, 'holds_json'>): readonly string[] =>

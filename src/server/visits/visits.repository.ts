@@ -4,6 +4,7 @@ import type { StageOrEnd } from '../../contracts/people-views';
 import type { CheckAnswers } from '../../core/visit/visit-check';
 import type { Db } from '../db/connection';
 import type { PlanRow, VisitRow } from '../db/schema';
+import { checkColumn, focusColumn, holdsColumn, readyColumn, type VisitHolds } from './visit.documents';
 
 export async function findVisit(db: Db, id: number): Promise<VisitRow | undefined> {
   return db.selectFrom('visit').selectAll().where('id', '=', id).executeTakeFirst();
@@ -106,7 +107,7 @@ export async function insertVisit(
       starts_at: given.startsAt,
       minutes: given.minutes,
       purpose: given.purpose,
-      focus_json: JSON.stringify(given.focus),
+      focus_json: focusColumn.write(given.focus),
       closed_at: null,
       cancelled_at: null,
       series,
@@ -126,10 +127,10 @@ export async function setStage(db: Db, id: number, stage: StageOrEnd, closedAt: 
 }
 
 /** What a visit holds, as it was booked or planned; null for drainage alone. */
-export async function setHolds(db: Db, id: number, holds: object | null): Promise<void> {
+export async function setHolds(db: Db, id: number, holds: VisitHolds | null): Promise<void> {
   await db
     .updateTable('visit')
-    .set({ holds_json: holds === null ? '' : JSON.stringify(holds) })
+    .set({ holds_json: holds === null ? '' : holdsColumn.write(holds) })
     .where('id', '=', id)
     .execute();
 }
@@ -138,7 +139,7 @@ export async function setHolds(db: Db, id: number, holds: object | null): Promis
 export async function setReady(db: Db, id: number, ready: readonly string[]): Promise<void> {
   await db
     .updateTable('visit')
-    .set({ ready_json: JSON.stringify(ready) })
+    .set({ ready_json: readyColumn.write(ready) })
     .where('id', '=', id)
     .execute();
 }
@@ -154,7 +155,7 @@ export async function latestAnswers(db: Db, visitId: number): Promise<CheckAnswe
     .where('visit_id', '=', visitId)
     .orderBy('id', 'desc')
     .executeTakeFirst();
-  return row ? (JSON.parse(row.answers_json) as CheckAnswers) : {};
+  return row ? checkColumn.read(row.answers_json) : {};
 }
 
 export async function insertAnswers(
@@ -167,7 +168,7 @@ export async function insertAnswers(
 ): Promise<void> {
   await db
     .insertInto('visit_check')
-    .values({ visit_id: visitId, answers_json: JSON.stringify(answers), outcome, recorded_at: now, recorded_by: by })
+    .values({ visit_id: visitId, answers_json: checkColumn.write(answers), outcome, recorded_at: now, recorded_by: by })
     .execute();
 }
 
@@ -185,7 +186,12 @@ export async function countStepsOfClient(db: Db, clientId: number): Promise<Read
   const rows = await db
     .selectFrom('plan')
     .innerJoin('visit', 'visit.id', 'plan.visit_id')
-    .select(['plan.visit_id', sql<number>`json_array_length(plan.steps_json)`.as('steps')])
+    .select([
+      'plan.visit_id',
+      sql<number>`json_array_length(coalesce(json_extract(plan.steps_json, '$.document'), plan.steps_json))`.as(
+        'steps',
+      ),
+    ])
     .where('visit.client_id', '=', clientId)
     .orderBy('plan.version')
     .execute();

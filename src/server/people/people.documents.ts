@@ -1,0 +1,28 @@
+import { z } from 'zod';
+import { MeasuringInput } from '../../contracts/measures';
+import { SchoolShape } from '../../contracts/shapes/drainage';
+import { StoneHabitsInput } from '../../contracts/stones';
+import { qualificationIds } from '../../core/drainage/case';
+import { jsonColumn } from '../db/json-column';
+
+export const schoolColumn = jsonColumn('house.school_json', SchoolShape);
+export const qualificationsColumn = jsonColumn(
+  'therapist.qualifications_json',
+  z.array(z.enum(qualificationIds)).readonly(),
+);
+
+/** Weekday 1 (Monday) to 7 → start and end, `9:00`–`17:30`; absent: does not work. Empty: 9 to 18, Monday to Saturday. */
+const WorkingHours = z.record(z.string(), z.tuple([z.string(), z.string()]).readonly());
+export type WorkingHours = z.infer<typeof WorkingHours>;
+export const hoursColumn = jsonColumn('therapist.hours_json', WorkingHours);
+
+/** Settings of the house that have no column of their own; what it has not decided is left out. */
+const HouseSettings = z.object({
+  phone: z.string().optional(),
+  measuring: MeasuringInput.partial().optional(),
+  stones: StoneHabitsInput.partial().optional(),
+  /** Secret address of a calendar feed → whose it is. */
+  feeds: z.record(z.string(), z.number()).optional(),
+});
+export type HouseSettings = z.infer<typeof HouseSettings>;
+export const settingsColumn = jsonColumn('house.settings_json', HouseSettings);

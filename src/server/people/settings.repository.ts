@@ -1,0 +1,23 @@
+import { type MeasuringSettings, usualMeasuring } from '../../core/swelling/settings';
+import type { Db } from '../db/connection';
+import { type HouseSettings, settingsColumn } from './people.documents';
+
+/** What the house has decided; nothing on a data folder in which no house has been set up. */
+export async function findSettings(db: Db): Promise<HouseSettings> {
+  const row = await db.selectFrom('house').select('settings_json').executeTakeFirst();
+  return row ? settingsColumn.read(row.settings_json) : {};
+}
+
+/** Changes some of the settings; the others stay. */
+export async function changeSettings(db: Db, change: HouseSettings): Promise<void> {
+  await db
+    .updateTable('house')
+    .set({ settings_json: settingsColumn.write({ ...(await findSettings(db)), ...change }) })
+    .execute();
+}
+
+/** How the house measures, the usual way where it has not decided. */
+export const findMeasuring = async (db: Db): Promise<MeasuringSettings> => ({
+  ...usualMeasuring,
+  ...(await findSettings(db)).measuring,
+});
