@@ -1,4 +1,4 @@
-import { inject } from 'vitest';
+import { appUrl } from '../app-url';
 import { signInDemo } from '../../scripts/served.mjs';
 import { screeningBook } from '../../src/catalogue/screening/screening';
 import { houseDay } from '../clock/test-day';
@@ -32,7 +32,7 @@ export async function call(
   method: string,
   path: string,
   body?: unknown,
-  base: string = inject('appUrl'),
+  base: string = appUrl(),
   as: Person | 'nobody' = 'owner',
 ): Promise<Answer> {
   const isBytes = body instanceof Uint8Array;

@@ -1,5 +1,6 @@
+import { appUrl } from '../app-url';
 import { readFileSync } from 'node:fs';
-import { describe, expect, inject, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { anatomy } from '../../src/catalogue/anatomy';
 import { DrainageCheckResponse, DrainagePlanResponse } from '../../src/contracts/drainage';
 import { LimbVolumeResponse } from '../../src/contracts/limb-volume';
@@ -222,7 +223,7 @@ describe('problem types', () => {
   });
 
   it('refuse changes that come from another site', async () => {
-    const response = await fetch(`${inject('appUrl')}/api/clients`, {
+    const response = await fetch(`${appUrl()}/api/clients`, {
       method: 'POST',
       headers: { 'content-type': 'application/json', origin: 'https://elsewhere.example' },
       body: JSON.stringify({ name: 'Nobody' }),

@@ -1,7 +1,8 @@
+import { appUrl } from '../app-url';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Served, signInDemo, startServer } from '../../scripts/served.mjs';
 import { allRoutes } from '../../src/contracts/routes';
 import { pages } from '../../src/contracts/routes/pages';
@@ -22,7 +23,7 @@ const matrix = [...pages.map((page) => ({ ...page, method: 'get' as const })), .
   .filter(({ at, method }) => !endsSessions(at, method));
 
 /** A session of its own, with what it gets when it asks. */
-async function session(person: Person, base = inject('appUrl')) {
+async function session(person: Person, base = appUrl()) {
   const cookie = `velvet-stone=${await signInDemo(base, people[person])}`;
   return async (method: string, at: string, body?: unknown) => {
     const response = await fetch(`${base}${at}`, {
@@ -81,8 +82,8 @@ describe('the front desk', () => {
 
 describe('a request from elsewhere', () => {
   const send = async (headers: Record<string, string>) => {
-    const cookie = `velvet-stone=${await signInDemo(inject('appUrl'), people.owner)}`;
-    const response = await fetch(`${inject('appUrl')}/api/clients`, {
+    const cookie = `velvet-stone=${await signInDemo(appUrl(), people.owner)}`;
+    const response = await fetch(`${appUrl()}/api/clients`, {
       method: 'POST',
       headers: { cookie, 'content-type': 'application/json', ...headers },
       body: JSON.stringify({ name: 'Foreign' }),
@@ -94,16 +95,16 @@ describe('a request from elsewhere', () => {
     expect(await send({ origin: 'https://other.example' })).toBe(403);
     expect(await send({ origin: 'null' })).toBe(403);
     expect(await send({})).toBe(403);
-    expect(await send({ origin: inject('appUrl'), 'sec-fetch-site': 'cross-site' })).toBe(403);
-    expect(await send({ origin: inject('appUrl') })).toBe(201);
+    expect(await send({ origin: appUrl(), 'sec-fetch-site': 'cross-site' })).toBe(403);
+    expect(await send({ origin: appUrl() })).toBe(201);
   });
 });
 
 describe('the session of a browser', () => {
   it('lives in a cookie that no script reads and no other site sends', async () => {
-    const response = await fetch(`${inject('appUrl')}/api/session/demo`, {
+    const response = await fetch(`${appUrl()}/api/session/demo`, {
       method: 'POST',
-      headers: { origin: inject('appUrl'), 'content-type': 'application/json' },
+      headers: { origin: appUrl(), 'content-type': 'application/json' },
       body: JSON.stringify({ staffId: 1 }),
     });
     expect(response.headers.get('set-cookie')).toMatch(/HttpOnly/);

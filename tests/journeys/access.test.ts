@@ -1,10 +1,11 @@
+import { appUrl } from '../app-url';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { allNo } from '../api/answers';
 import { clientOf, post, visitOf } from '../api/client';
-import { choose, control, launch, open, until, words } from './browser';
+import { choose, control, launch, open, until, words, settled } from './browser';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -109,7 +110,7 @@ describe('every view', () => {
   describe.each(views)('%s', (_name, path, ready) => {
     let page: Page;
     beforeAll(async () => {
-      page = await open(browser, `${inject('appUrl')}${path()}`);
+      page = await open(browser, `${appUrl()}${path()}`);
       await words(page, ready);
     });
     afterAll(() => page.close());
@@ -129,7 +130,7 @@ describe('every view', () => {
   });
 
   it('has nothing serious for axe in every part of the record, at the door and on the tablet', async () => {
-    const page = await open(browser, `${inject('appUrl')}/clients/${client}`);
+    const page = await open(browser, `${appUrl()}/clients/${client}`);
     for (const part of ['visits', 'contact and likes', 'files and consent', 'corrections']) {
       await choose(page, 'Part of the record', part);
       await new Promise((resolve) => setTimeout(resolve, 300));
@@ -146,12 +147,13 @@ describe('every view', () => {
       expect(await axe(page), name).toEqual([]);
     }
     await page.close();
-    const tablet = await open(browser, `${inject('appUrl')}/visits/${intake}/ask`, { width: 820, height: 1180 });
-    await Promise.all([tablet.waitForNavigation({ waitUntil: 'networkidle0' }), tablet.keyboard.press('h')]);
+    const tablet = await open(browser, `${appUrl()}/visits/${intake}/ask`, { width: 820, height: 1180 });
+    await Promise.all([tablet.waitForNavigation({ waitUntil: 'load' }), tablet.keyboard.press('h')]);
+    await settled(tablet);
     await words(tablet, 'Hello Isaura');
     expect(await axe(tablet), 'tablet').toEqual([]);
     await tablet.close();
-    const door = await open(browser, `${inject('appUrl')}/sign-in`, undefined, 'nobody');
+    const door = await open(browser, `${appUrl()}/sign-in`, undefined, 'nobody');
     await words(door, 'Go in as');
     expect(await axe(door), 'sign-in').toEqual([]);
     await door.close();
@@ -159,7 +161,7 @@ describe('every view', () => {
 
   it('shows the front desk its own day and client, without anything serious for axe', async () => {
     for (const path of ['/', `/clients/${client}`]) {
-      const page = await open(browser, `${inject('appUrl')}${path}`, undefined, 'assistant');
+      const page = await open(browser, `${appUrl()}${path}`, undefined, 'assistant');
       await words(page, 'Ottilie Fenwick');
       expect(await axe(page), path).toEqual([]);
       await page.close();
@@ -167,7 +169,7 @@ describe('every view', () => {
   }, 60_000);
 
   it('holds still with reduced motion', async () => {
-    const page = await open(browser, `${inject('appUrl')}/visits/${visit}/table`);
+    const page = await open(browser, `${appUrl()}/visits/${visit}/table`);
     await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
     await words(page, 'step 1 of');
     const moving = await page.evaluate(
@@ -181,7 +183,7 @@ describe('every view', () => {
   }, 60_000);
 
   it('lists the keys of a view on ?, without touching the treatment', async () => {
-    const page = await open(browser, `${inject('appUrl')}/visits/${visit}/table`);
+    const page = await open(browser, `${appUrl()}/visits/${visit}/table`);
     await words(page, 'not begun');
     await page.keyboard.press('?');
     await words(page, 'back one step');
@@ -193,7 +195,7 @@ describe('every view', () => {
   }, 60_000);
 
   it('opens its dialogs with the focus inside and gives it back', async () => {
-    const page = await open(browser, `${inject('appUrl')}/clients/${client}`);
+    const page = await open(browser, `${appUrl()}/clients/${client}`);
     await control(page, 'button', 'Book a visit').click();
     await words(page, 'What is to be drained');
     const inside = await page.evaluate(() => document.activeElement?.closest('[role="dialog"]') !== null);
@@ -229,9 +231,10 @@ describe('a first start without demo data', () => {
     await control(page, 'textbox', 'Password').fill('three wet pebbles');
     await control(page, 'textbox', 'PIN for the locked screen').fill('2719');
     await Promise.all([
-      page.waitForNavigation({ waitUntil: 'networkidle0' }),
+      page.waitForNavigation({ waitUntil: 'load' }),
       control(page, 'button', 'Open the house').click(),
     ]);
+    await settled(page);
     await words(page, 'Nothing is booked today');
     await browser.close();
     await server.stop();

@@ -1,5 +1,6 @@
+import { appUrl } from '../app-url';
 import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { clientOf, post } from '../api/client';
 import { choose, control, go, launch, open, pick, troubles, words } from './browser';
 
@@ -10,7 +11,7 @@ describe('placing findings on the body', () => {
   beforeAll(async () => {
     browser = await launch();
     const { body } = await post('/api/clients', { name: 'Karla Karte', bornOn: '1980-01-01' });
-    page = await open(browser, `${inject('appUrl')}/clients/${body.id}`);
+    page = await open(browser, `${appUrl()}/clients/${body.id}`);
   });
   afterAll(() => browser.close());
 
@@ -51,7 +52,7 @@ describe('placing findings on the body', () => {
   });
 
   it('finds a client as one types', async () => {
-    await go(page, `${inject('appUrl')}/clients`);
+    await go(page, `${appUrl()}/clients`);
     await control(page, 'searchbox', 'Find by name, phone or e-mail').fill('ottil');
     await words(page, '1 client');
     await words(page, 'Ottilie Fenwick');

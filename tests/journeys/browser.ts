@@ -48,13 +48,16 @@ const troublesOf = new WeakMap<Page, string[]>();
 export const troubles = (page: Page): readonly string[] => troublesOf.get(page) ?? [];
 
 export async function go(page: Page, url: string): Promise<void> {
-  await page.goto(url, { waitUntil: 'networkidle0' });
+  await page.goto(url, { waitUntil: 'load' });
   await settled(page);
 }
 
-/** Waits until every island of the page has come alive. */
+/** Waits until every island of the page has come alive, says that it is not busy, and has nothing left to do at once. */
 export async function settled(page: Page): Promise<void> {
-  await until(page, () => document.querySelectorAll('astro-island[ssr]').length === 0);
+  const isQuiet = () => document.querySelector('astro-island[ssr], [aria-busy="true"]') === null;
+  await until(page, isQuiet);
+  await page.evaluate(() => new Promise((resolve) => requestIdleCallback(resolve, { timeout: 2000 })));
+  await until(page, isQuiet);
 }
 
 /**
@@ -180,7 +183,7 @@ export async function textOf(page: Page): Promise<string> {
 
 /** Follows a control that leads to another page. */
 export async function follow(page: Page, role: Role, name: string): Promise<void> {
-  await Promise.all([page.waitForNavigation({ waitUntil: 'networkidle0' }), control(page, role, name).click()]);
+  await Promise.all([page.waitForNavigation({ waitUntil: 'load' }), control(page, role, name).click()]);
   await settled(page);
 }
 

@@ -121,7 +121,7 @@ describe('closing a visit, and home', () => {
     expect(await noteOf(page)).toContain('<script>');
     await until(page, () => document.body.innerText.includes('stored'));
     await Promise.all([
-      page.waitForNavigation({ waitUntil: 'networkidle0' }),
+      page.waitForNavigation({ waitUntil: 'load' }),
       (async () => {
         await page.keyboard.down('Control');
         await page.keyboard.press('Enter');
@@ -203,7 +203,8 @@ describe('closing a visit, and home', () => {
     expect(wide).toBeLessThanOrEqual(390);
     await control(phone, 'button', 'Next').click();
     await words(phone, '2 of ');
-    await phone.reload({ waitUntil: 'networkidle0' });
+    await phone.reload({ waitUntil: 'load' });
+    await settled(phone);
     await words(phone, '2 of ');
     for (let i = 2; i <= steps; i += 1)
       await phone.evaluate(() =>

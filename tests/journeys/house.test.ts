@@ -1,5 +1,6 @@
+import { appUrl } from '../app-url';
 import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
   answerCheck,
   choose,
@@ -19,7 +20,7 @@ import {
 describe('in the house', () => {
   let browser: Browser;
   let page: Page;
-  const app = inject('appUrl');
+  const app = appUrl();
 
   beforeAll(async () => {
     browser = await launch();
@@ -47,7 +48,7 @@ describe('in the house', () => {
 
   it('jumps to finding a client with the slash key', async () => {
     await go(page, `${app}/`);
-    await Promise.all([page.waitForNavigation({ waitUntil: 'networkidle0' }), page.keyboard.press('/')]);
+    await Promise.all([page.waitForNavigation({ waitUntil: 'load' }), page.keyboard.press('/')]);
     await settled(page);
     expect(await page.evaluate(() => document.activeElement?.getAttribute('type'))).toBe('search');
   });
@@ -106,7 +107,7 @@ describe('in the house', () => {
     await go(page, `${app}/`);
     await control(page, 'button', 'IH: Ines Hollen is signed in. Open the menu').click();
     await Promise.all([
-      page.waitForNavigation({ waitUntil: 'networkidle0' }),
+      page.waitForNavigation({ waitUntil: 'load' }),
       page.locator('::-p-aria([role="menuitem"][name="Bram Teasel Massage therapist"])').click(),
     ]).catch(async () => {
       throw new Error(`the menu says: ${await textOf(page)}`);
@@ -114,7 +115,8 @@ describe('in the house', () => {
     await settled(page);
     await control(page, 'button', 'BT: Bram Teasel is signed in. Open the menu').click();
     await page.locator('::-p-aria([role="menuitem"][name="Lamp light"])').click();
-    await page.reload({ waitUntil: 'networkidle0' });
+    await page.reload({ waitUntil: 'load' });
+    await settled(page);
     expect(await page.evaluate(() => document.documentElement.dataset['theme'])).toBe('lamp');
     expect(troubles(page)).toEqual([]);
   });

@@ -1,5 +1,6 @@
+import { appUrl } from '../app-url';
 import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { AskState } from '../../src/contracts/ask-views';
 import { bookAnyTime, call, post } from '../api/client';
 import {
@@ -15,9 +16,10 @@ import {
   troubles,
   until,
   words,
+  settled,
 } from './browser';
 
-const app = inject('appUrl');
+const app = appUrl();
 
 async function visitOfNew(name: string, focus = ['arm.left']): Promise<{ client: number; visit: number }> {
   const client = (await post('/api/clients', { name, bornOn: '1962-04-01' })).body.id;
@@ -174,7 +176,8 @@ describe('the tablet in the client’s hands', () => {
 
   it('is handed over with one key, and asks in plain words', async () => {
     await words(page, 'hand the tablet over');
-    await Promise.all([page.waitForNavigation({ waitUntil: 'networkidle0' }), page.keyboard.press('h')]);
+    await Promise.all([page.waitForNavigation({ waitUntil: 'load' }), page.keyboard.press('h')]);
+    await settled(page);
     await words(page, 'Hello Tabea.');
     const shown = await page.content();
     for (const secret of ['What this allows', 'refer', 'Needs Stone therapy']) expect(shown).not.toContain(secret);
@@ -222,7 +225,8 @@ describe('the tablet in the client’s hands', () => {
     await page.keyboard.press('Enter');
     await words(page, 'left');
     await page.type('input[type="password"]', '2719');
-    await Promise.all([page.waitForNavigation({ waitUntil: 'networkidle0' }), page.keyboard.press('Enter')]);
+    await Promise.all([page.waitForNavigation({ waitUntil: 'load' }), page.keyboard.press('Enter')]);
+    await settled(page);
     await words(page, 'Signed by Tabea Tafel');
     const state = await stateOf(visit);
     expect(state.findings.map(({ id, isUnsure, source }) => [id, isUnsure, source])).toEqual([

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, expect } from 'vitest';
-import { type Served, startServer } from '../../scripts/served.mjs';
+import { appUrl } from '../app-url';
 import { launch, open, troubles } from './browser';
 
 interface OwnHouse {
@@ -14,21 +14,18 @@ interface OwnHouse {
   readonly page: Page;
 }
 
-/** A demo house, a browser and a page for one file of journeys; at its end nothing may have gone wrong in the page. */
+/** The house of a file of journeys with a browser and a page; at its end nothing may have gone wrong in the page. */
 export function ownHouse(name: string): OwnHouse {
   const folder = mkdtempSync(path.join(tmpdir(), `velvet-stone-${name}-`));
-  let server: Served | undefined;
   let browser: Browser | undefined;
   let page: Page | undefined;
   beforeAll(async () => {
-    server = await startServer({ data: path.join(folder, 'data') });
     browser = await launch();
-    page = await open(browser, server.url);
+    page = await open(browser, appUrl());
   }, 60_000);
   afterAll(async () => {
     if (page) expect(troubles(page)).toEqual([]);
     await browser?.close();
-    await server?.stop();
     rmSync(folder, { recursive: true, force: true });
   });
   const begun = <T>(one: T | undefined): T => {
@@ -38,7 +35,7 @@ export function ownHouse(name: string): OwnHouse {
   return {
     folder,
     get url() {
-      return begun(server).url;
+      return appUrl();
     },
     get browser() {
       return begun(browser);

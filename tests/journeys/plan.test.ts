@@ -1,5 +1,6 @@
+import { appUrl } from '../app-url';
 import type { Browser } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { admit, bookAnyTime, post } from '../api/client';
 import { choose, control, follow, gone, launch, open, settled, until, words } from './browser';
 
@@ -24,7 +25,7 @@ describe('the plan', () => {
 
   it('changes with school and minutes', async () => {
     const id = await preparedVisit('Schule Wechsel', 1);
-    const page = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
+    const page = await open(browser, `${appUrl()}/visits/${id}/plan`);
     await words(page, 'The course');
     await control(page, 'button', 'Change time or school').click();
     await choose(page, 'Start', 'breath first');
@@ -41,7 +42,7 @@ describe('the plan', () => {
 
   it('lets a way be left out or taken by hand, and goes back to the planner’s choice', async () => {
     const id = await preparedVisit('Weg Wahl', 1);
-    const page = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
+    const page = await open(browser, `${appUrl()}/visits/${id}/plan`);
     await words(page, 'Ways out');
     await control(page, 'button', 'Do without the right groin nodes').click();
     await words(page, 'Back to the planner’s choice');
@@ -56,7 +57,7 @@ describe('the plan', () => {
 
   it('lets a way be pressed on the body, with what it costs, and used or left', async () => {
     const id = await preparedVisit('Weg Gedrückt', 1);
-    const page = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
+    const page = await open(browser, `${appUrl()}/visits/${id}/plan`);
     await words(page, 'Ways out');
     const press = (name: string) =>
       until(
@@ -82,8 +83,8 @@ describe('the plan', () => {
 
   it('tells a second tab that the plan was saved elsewhere, and overwrites nothing', async () => {
     const id = await preparedVisit('Zwei Fenster', 1);
-    const one = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
-    const two = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
+    const one = await open(browser, `${appUrl()}/visits/${id}/plan`);
+    const two = await open(browser, `${appUrl()}/visits/${id}/plan`);
     const nudge = async (page: typeof one) => {
       await page.bringToFront();
       await page.evaluate(() => document.querySelector<HTMLElement>('[data-row="s12"]')?.focus());
@@ -101,7 +102,7 @@ describe('the plan', () => {
 
   it('is dragged with the mouse, too', async () => {
     const id = await preparedVisit('Zieh Mich', 1);
-    const page = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
+    const page = await open(browser, `${appUrl()}/visits/${id}/plan`);
     const box = await (await page.$('[data-row="s5"]'))?.boundingBox();
     const goal = await (await page.$('[data-row="s1"]'))?.boundingBox();
     if (!box || !goal) throw new Error('no steps to drag');
@@ -118,10 +119,10 @@ describe('the plan', () => {
 
   it('is not carried out without the qualification, and is handed over', async () => {
     const id = await preparedVisit('Ohne Schein', 2);
-    const page = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
+    const page = await open(browser, `${appUrl()}/visits/${id}/plan`);
     await words(page, 'Not to be carried out');
     await Promise.all([
-      page.waitForNavigation({ waitUntil: 'networkidle0' }),
+      page.waitForNavigation({ waitUntil: 'load' }),
       control(page, 'button', 'Hand over to Ines Hollen').click(),
     ]);
     await settled(page);
@@ -133,7 +134,7 @@ describe('the plan', () => {
 
   it('keeps a broken rule only with a written reason', async () => {
     const id = await preparedVisit('Mit Grund', 1);
-    const page = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
+    const page = await open(browser, `${appUrl()}/visits/${id}/plan`);
     await page.evaluate(() => document.querySelector<HTMLElement>('[data-row="s11"]')?.focus());
     await page.keyboard.down('Alt');
     for (let i = 0; i < 4; i += 1) await page.keyboard.press('ArrowUp');
@@ -151,7 +152,7 @@ describe('the plan', () => {
 
   it('prints on a plain page', async () => {
     const id = await preparedVisit('Auf Papier', 1);
-    const page = await open(browser, `${inject('appUrl')}/visits/${id}/plan`);
+    const page = await open(browser, `${appUrl()}/visits/${id}/plan`);
     await follow(page, 'link', 'Print');
     await words(page, 'Pain is a sign to stop.');
     const pdf = await page.pdf({ format: 'A4' });

@@ -1,12 +1,13 @@
+import { appUrl } from '../app-url';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Browser, ElementHandle, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bookAnyTime, call, post } from '../api/client';
 import { choose, control, follow, go, gone, launch, open, settled, textOf, troubles, until, words } from './browser';
 
-const app = inject('appUrl');
+const app = appUrl();
 
 /** A client’s record in the hands of a house: two people at once, files, merging, erasing; the desk and the owner. */
 describe('a client’s record', () => {
@@ -53,7 +54,7 @@ describe('a client’s record', () => {
     await words(page, '0700 2');
     await control(page, 'button', 'Keep mine').click();
     await words(page, 'Kept; what was there before is in the corrections.');
-    await page.reload({ waitUntil: 'networkidle0' });
+    await page.reload({ waitUntil: 'load' });
     await settled(page);
     await choose(page, 'Part of the record', 'corrections');
     await words(page, 'phone: 0700 2');
@@ -92,15 +93,12 @@ describe('a client’s record', () => {
     const twin = (
       await post('/api/clients', { name: 'Alba Archiv', bornOn: '1971-03-03', email: 'alba@brook.example' })
     ).body.id;
-    await page.reload({ waitUntil: 'networkidle0' });
+    await page.reload({ waitUntil: 'load' });
     await settled(page);
     await words(page, 'same name and birthday');
     await control(page, 'button', 'See what merging would do').click();
     await words(page, 'Alba Archiv stays.');
-    await Promise.all([
-      page.waitForNavigation({ waitUntil: 'networkidle0' }),
-      control(page, 'button', 'Merge').click(),
-    ]);
+    await Promise.all([page.waitForNavigation({ waitUntil: 'load' }), control(page, 'button', 'Merge').click()]);
     await settled(page);
     await choose(page, 'Part of the record', 'contact and likes');
     expect(await page.$$eval('input', (all) => all.map((i) => i.value))).toContain('alba@brook.example');
@@ -159,13 +157,14 @@ describe('the house and its desk', () => {
     await words(desk, 'Book a visit for Bea Buchung');
     await desk.waitForSelector('[aria-pressed="true"]');
     await desk.evaluate(() => [...document.querySelectorAll<HTMLElement>('fieldset [aria-pressed]')].at(-1)?.click());
-    await Promise.all([desk.waitForNavigation({ waitUntil: 'networkidle0' }), control(desk, 'button', 'Book').click()]);
+    await Promise.all([desk.waitForNavigation({ waitUntil: 'load' }), control(desk, 'button', 'Book').click()]);
+    await settled(desk);
     const [{ id }] = (await call('GET', '/api/clients?q=bea%20buchung')).body;
     await go(desk, `${app}/clients/${id}`);
     await words(desk, '60 min with Ines Hollen');
     await desk.locator('[aria-label^="Cancel:"]').click();
     await Promise.all([
-      desk.waitForNavigation({ waitUntil: 'networkidle0' }),
+      desk.waitForNavigation({ waitUntil: 'load' }),
       control(desk, 'button', 'Cancel the visit').click(),
     ]);
     await settled(desk);

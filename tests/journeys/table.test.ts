@@ -1,5 +1,6 @@
+import { appUrl } from '../app-url';
 import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { admit, bookAnyTime, post } from '../api/client';
 import { choose, control, go, gone, launch, open, paste, tread, troubles, until, words } from './browser';
 
@@ -8,7 +9,7 @@ describe('at the table', () => {
   let browser: Browser;
   let page: Page;
   let visit: number;
-  const app = inject('appUrl');
+  const app = appUrl();
 
   beforeAll(async () => {
     browser = await launch();

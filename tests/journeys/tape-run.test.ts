@@ -69,7 +69,7 @@ describe('the tape run', () => {
     await tape(page, ['28.2']);
     await words(page, 'does not answer');
     server = await startServer({ data, port: server.port });
-    await page.reload({ waitUntil: 'networkidle0' });
+    await page.reload({ waitUntil: 'load' });
     await settled(page);
     await expect.poll(async () => (await stored()).affected[5]).toBe(28.2);
     await words(page, 'every number is kept as you type it');

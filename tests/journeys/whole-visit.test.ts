@@ -69,7 +69,7 @@ describe('the first visit, end to end', () => {
     await words(page, '693 mL');
     await words(page, 'Within measuring error.');
     await words(page, 'every number is kept as you type it');
-    await page.reload({ waitUntil: 'networkidle0' });
+    await page.reload({ waitUntil: 'load' });
     await settled(page);
     await words(page, '693 mL');
     await follow(page, 'link', 'Go on to the plan');
@@ -93,7 +93,7 @@ describe('the first visit, end to end', () => {
     await page.keyboard.press('m');
     await gone(page, 'Too early');
     await words(page, 'stored');
-    await page.reload({ waitUntil: 'networkidle0' });
+    await page.reload({ waitUntil: 'load' });
     await settled(page);
     expect(await textOf(page)).not.toContain('Too early');
     await follow(page, 'link', 'To the table');
