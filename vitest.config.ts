@@ -11,6 +11,11 @@ export default defineConfig({
         test: {
           name: 'unit',
           include: ['src/**/*.test.{ts,tsx}', 'tests/*.test.ts', 'tests/clock/*.test.ts'],
+          // Threads that keep their modules: loading the catalogue anew for each file took longer than the tests.
+          pool: 'threads',
+          isolate: false,
+          maxWorkers: 2,
+          sequence: { groupOrder: 0 },
           testTimeout: 60_000,
           setupFiles,
         },

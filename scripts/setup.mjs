@@ -17,6 +17,16 @@ export function run(command, args, env = {}) {
   return result.status ?? 1;
 }
 
+/** Starts a command beside others. @returns a promise of its exit code */
+export function start(command, args) {
+  const child = spawn(command, args, {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' },
+  });
+  return new Promise((resolve) => child.once('exit', (code) => resolve(code ?? 1)));
+}
+
 export function fail(message) {
   console.error(`\n${message}\n`);
   process.exit(1);
