@@ -10,6 +10,8 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
+          // What endpoints log of faults that the tests make is noise here.
+          env: { LOG_LEVEL: 'silent' },
           include: ['src/**/*.test.{ts,tsx}', 'tests/*.test.ts', 'tests/clock/*.test.ts'],
           // Threads that keep their modules: loading the catalogue anew for each file took longer than the tests.
           pool: 'threads',

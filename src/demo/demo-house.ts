@@ -16,7 +16,7 @@ import { insertAnswers, insertVisit, listVisits, setStage } from '../server/visi
 import { listConditions } from '../server/screening/describe-finding';
 import { dayBounds, isoDay } from '../server/shared/house-clock';
 import { plainLetters } from '../core/search/nearness';
-import { readWording } from '../server/screening/read-ask';
+import { keepFirstWording, readWording } from '../server/screening/wording';
 import { queueReminder, settleReminders } from '../server/booking/reminders';
 import { visitCheck } from '../server/visits/visit-check';
 import { hashSecret } from '../server/auth/secrets';
@@ -53,6 +53,7 @@ async function makeHouse(db: Db, now: Date): Promise<void> {
   for (const person of demoStaff) therapistIds.push(await insertTherapist(db, { ...person, pinHash }));
   await layTray(db, now);
   await fillShelf(db, now);
+  await keepFirstWording(db, now.toISOString());
   const wording = await readWording(db);
   for (const client of demoClients) {
     const by = therapistIds[client.therapist] ?? null;

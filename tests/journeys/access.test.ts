@@ -5,7 +5,7 @@ import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { allNo } from '../api/answers';
 import { clientOf, post, visitOf } from '../api/client';
-import { choose, control, launch, open, until, words, settled } from './browser';
+import { still, choose, control, launch, open, until, words, settled } from './browser';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -118,7 +118,7 @@ describe('every view', () => {
     it.each(['daylight', 'lamp'])('has nothing serious for axe by %s', async (light) => {
       await page.evaluate((value) => (document.documentElement.dataset['theme'] = value), light);
       // What fades in is faint for a moment.
-      await new Promise((resolve) => setTimeout(resolve, 400));
+      await still(page);
       expect(await axe(page)).toEqual([]);
     });
 
@@ -133,7 +133,7 @@ describe('every view', () => {
     const page = await open(browser, `${appUrl()}/clients/${client}`);
     for (const part of ['visits', 'contact and likes', 'files and consent', 'corrections']) {
       await choose(page, 'Part of the record', part);
-      await new Promise((resolve) => setTimeout(resolve, 300));
+      await still(page);
       expect(await axe(page), part).toEqual([]);
     }
     await choose(page, 'Part of the record', 'findings');
@@ -143,7 +143,7 @@ describe('every view', () => {
     ] as const) {
       await control(page, 'button', name).click();
       await words(page, ready);
-      await new Promise((resolve) => setTimeout(resolve, 300));
+      await still(page);
       expect(await axe(page), name).toEqual([]);
     }
     await page.close();

@@ -93,11 +93,31 @@ export function control(page: Page, role: Role, name: string) {
   return page.locator(`::-p-aria([name="${name}"][role="${role}"])`);
 }
 
-/** Presses a key so often, as slowly as a foot can: two presses of one key within 150 ms are one. */
+/** Waits until nothing fades or slides any more. */
+export async function still(page: Page): Promise<void> {
+  await until(page, () =>
+    document
+      .getAnimations()
+      .every((one) => one.playState !== 'running' || one.effect?.getTiming().iterations === Infinity),
+  );
+}
+
+/** From now on it is so much later in the page. */
+export async function later(page: Page, ms: number): Promise<void> {
+  await page.evaluate((more) => {
+    const before = Date.now;
+    Date.now = () => before() + more;
+  }, ms);
+}
+
+/** As slowly as hand or foot can press again: two presses of one key within 150 ms are one. */
+export const pace = () => new Promise((resolve) => setTimeout(resolve, 170));
+
+/** Presses a key so often, as slowly as a foot can. */
 export async function tread(page: Page, key: 'PageDown' | 'Space', times: number): Promise<void> {
   for (let i = 0; i < times; i += 1) {
     await page.keyboard.press(key);
-    await new Promise((resolve) => setTimeout(resolve, 170));
+    await pace();
   }
 }
 

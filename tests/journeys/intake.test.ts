@@ -119,8 +119,8 @@ describe('an intake with seven conditions, by keyboard alone', () => {
     await control(page, 'textbox', 'When (year, or year-month-day)').fill('2022');
     await page.keyboard.press('Tab');
     await gone(page, 'storing…');
-    await new Promise((resolve) => setTimeout(resolve, 300));
-    expect((await stateOf(visit)).findings.find(({ id }) => id === 'nodes-removed-axillary')).toMatchObject({
+    const stored = async () => (await stateOf(visit)).findings.find(({ id }) => id === 'nodes-removed-axillary');
+    await expect.poll(stored).toMatchObject({
       side: 'left',
       sinceOn: '2022',
     });
@@ -291,8 +291,7 @@ describe('a session that runs out in the middle of a long intake', () => {
     await control(page, 'button', 'Go in as Ines Hollen Lymphoedema therapist, owner').click();
     await gone(page, 'Sign in again');
     await gone(page, 'storing…');
-    await new Promise((resolve) => setTimeout(resolve, 500));
-    expect((await stateOf(visit)).findings).toHaveLength(1);
+    await expect.poll(async () => (await stateOf(visit)).findings).toHaveLength(1);
     await follow(page, 'link', 'Day').catch(() => undefined);
     await browser.close();
   }, 60_000);

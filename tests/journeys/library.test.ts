@@ -6,8 +6,6 @@ import { call } from '../api/client';
 import { choose, control, go, gone, settled, textOf, until, words } from './browser';
 import { ownHouse } from './own-house';
 
-const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
-
 /** Finding, reading, changing and exchanging techniques and protocols. */
 describe('the library', () => {
   const house = ownHouse('library');
@@ -112,8 +110,7 @@ describe('the library', () => {
     await words(page, '1 of 1 entries would be brought in');
     await control(page, 'button', 'Bring in').click();
     await words(page, '1 entries brought in.');
-    await pause(200);
-    expect(await listed()).toContain('Neck, second way');
+    await expect.poll(listed).toContain('Neck, second way');
     await settled(page);
   });
 });

@@ -2,7 +2,7 @@ import type { Page } from 'puppeteer-core';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { allNo } from '../api/answers';
 import { admit, bookAnyTime, call, post, visitOf } from '../api/client';
-import { control, go, gone, noteOf, textOf, tread, until, words } from './browser';
+import { later, pace, control, go, gone, noteOf, textOf, tread, until, words } from './browser';
 import { ownHouse } from './own-house';
 
 /** One key for what is felt or said at the table; what it does to the rest, and where it stands afterwards. */
@@ -53,7 +53,7 @@ describe('marks at the table', () => {
     await page.keyboard.press('PageDown');
     await page.keyboard.press('PageDown');
     await words(page, 'step 2 of');
-    await new Promise((resolve) => setTimeout(resolve, 200));
+    await pace();
     await tread(page, 'PageDown', 1);
     await words(page, 'step 3 of');
   });
@@ -74,10 +74,16 @@ describe('marks at the table', () => {
   });
 
   it('goes on by the clock only when that was chosen', async () => {
+    const number = async () => Number(/step (\d+) of/.exec(await textOf(page))?.[1]);
     await words(page, 'by hand');
+    const at = await number();
+    const longerThanAnyStep = 20 * 60_000;
+    await later(page, longerThanAnyStep);
+    await words(page, 'longer');
+    expect(await number()).toBe(at);
     await page.keyboard.press('c');
     await words(page, 'by the clock');
-    await new Promise((resolve) => setTimeout(resolve, 200));
+    await until(page, (before) => Number(/step (\d+) of/.exec(document.body.innerText)?.[1]) > before, at);
     await page.keyboard.press('c');
     await words(page, 'by hand');
   });
@@ -138,7 +144,7 @@ describe('marks at the table', () => {
     await gone(page, 'which side?');
     await page.keyboard.press('2');
     await words(page, 'redness: which side?');
-    await new Promise((resolve) => setTimeout(resolve, 4200));
+    // Nobody answers: the question goes by itself.
     await gone(page, 'which side?');
     const sides = async () =>
       (await events())

@@ -4,7 +4,7 @@ import type { Page } from 'puppeteer-core';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { allNo } from '../api/answers';
 import { call, post, visitOf } from '../api/client';
-import { control, follow, go, settled, textOf, words } from './browser';
+import { control, follow, go, settled, textOf, until, words } from './browser';
 import { ownHouse } from './own-house';
 
 /** The blend bench: from a purpose to a labelled bottle, by keyboard; what it refuses and what it offers instead. */
@@ -126,8 +126,9 @@ describe('oils', () => {
     await press('ArrowDown');
     await words(page, '2 of');
     for (let i = 0; i < 5 && !(await textOf(page)).includes('It is mixed'); i += 1) {
+      const shown = await textOf(page);
       await press('Enter');
-      await new Promise((resolve) => setTimeout(resolve, 150));
+      await until(page, (before) => document.body.innerText !== before, shown);
     }
     await (await control(page, 'button', 'It is mixed')).click();
     await words(page, 'Stick the label on');

@@ -2,7 +2,7 @@ import type { Page } from 'puppeteer-core';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { allNo } from '../api/answers';
 import { call, post, visitOf } from '../api/client';
-import { control, go, gone, settled, textOf, tick, tread, words } from './browser';
+import { pace, control, go, gone, settled, textOf, tick, tread, words } from './browser';
 import { ownHouse } from './own-house';
 
 /** The stone bench: calculated temperatures and times, the bath that fails, the rotation, and its cues at the table. */
@@ -108,7 +108,7 @@ describe('stones', () => {
       const text = await textOf(page);
       for (const word of ['Take palm', 'Take edge', 'back into the bath']) if (text.includes(word)) seen.add(word);
       await page.keyboard.press('PageDown');
-      await new Promise((resolve) => setTimeout(resolve, 170));
+      await pace();
     }
     expect([...seen].sort()).toEqual(['Take edge', 'Take palm', 'back into the bath']);
   });

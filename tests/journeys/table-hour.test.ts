@@ -6,7 +6,7 @@ import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Served, startServer } from '../../scripts/served.mjs';
 import { admit, bookAnyTime, call, post } from '../api/client';
-import { control, go, gone, launch, newPage, open, settled, textOf, tread, troubles, words } from './browser';
+import { pace, control, go, gone, launch, newPage, open, settled, textOf, tread, troubles, words } from './browser';
 
 /** The whole hour: one foot, no network for its middle third, two devices, a browser that keeps nothing, and time that runs away. */
 describe('an hour at the table', () => {
@@ -120,7 +120,7 @@ describe('an hour at the table', () => {
     await words(panel, 'a table listens');
     await control(panel, 'button', 'On').click();
     await words(page, `step 1 of ${steps.length}`);
-    await new Promise((resolve) => setTimeout(resolve, 250));
+    await pace();
     await control(panel, 'button', 'A trembling foot').click();
     await words(page, `step 2 of ${steps.length}`);
     await control(panel, 'button', 'Pull the cable').click();

@@ -1,10 +1,8 @@
 import type { Page } from 'puppeteer-core';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { admit, bookAnyTime, call, post } from '../api/client';
-import { control, follow, go, gone, textOf, until, words } from './browser';
+import { pace, control, follow, go, gone, textOf, until, words } from './browser';
 import { ownHouse } from './own-house';
-
-const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** Whole treatments of several parts: chosen, put into order and time, rearranged, and followed at the table. */
 describe('a whole treatment', () => {
@@ -86,7 +84,7 @@ describe('a whole treatment', () => {
       await page.keyboard.down('Alt');
       await page.keyboard.press('ArrowDown');
       await page.keyboard.up('Alt');
-      await pause(60);
+      await pace();
     }
     await words(page, 'The client turns once at most.');
     await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
@@ -109,7 +107,7 @@ describe('a whole treatment', () => {
         if (text.includes(word)) seen.add(word);
       if (text.includes('To closing') || text.includes('the visit is done')) break;
       await page.keyboard.press('Space');
-      await pause(170);
+      await pace();
     }
     expect([...seen]).toEqual(expect.arrayContaining(['Take the brush.', 'Take up the stones', 'Turn the client']));
     await go(page, `${house.url}/visits/${visit}/print`);

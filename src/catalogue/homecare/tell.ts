@@ -1,6 +1,7 @@
 import { nameOf, sideOf } from '../../core/anatomy/place';
 import type { HomeStep } from '../../core/homecare/sheet';
 import type { ActWords, HomeWords } from './words';
+import { capitalise } from '../../core/wording/capitalise';
 
 /** A step in the words of a language. */
 export interface ToldHomeStep {
@@ -18,8 +19,8 @@ export function tellHomeStep(words: HomeWords, step: HomeStep): ToldHomeStep {
   const toward = step.toward === null ? '' : words.placeName(step.toward);
   const fill = (text: string) => text.replace('{place}', place).replace('{toward}', toward);
   return {
-    title: capital(fill(said.title)),
-    how: capital(fill(said.how)),
+    title: capitalise(fill(said.title)),
+    how: capitalise(fill(said.how)),
     brief: fill(said.brief ?? ''),
     count: countInWords(words, step),
   };
@@ -57,5 +58,3 @@ function countInWords({ counts }: HomeWords, step: HomeStep): string {
   const placed = step.placements > 1 ? counts.placed(step.placements) : '';
   return counts.times(step.repetitions) + placed;
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

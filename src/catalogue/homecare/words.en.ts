@@ -2,6 +2,7 @@ import { nameOf, sideOf } from '../../core/anatomy/place';
 import { shortLabel } from '../../core/drainage/wording';
 import { anatomy } from '../anatomy';
 import type { HomeWords } from './words';
+import { capitalise } from '../../core/wording/capitalise';
 
 const times = (n: number) => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`);
 
@@ -216,8 +217,7 @@ export const english: HomeWords = {
     tick: 'Tick it off',
     ticked: 'Ticked off. Your therapist sees it at the next visit.',
     tickWaits: 'Kept on this phone; it is sent when there is a connection.',
-    tooOften: (most, from) =>
-      `${times(most)[0]?.toUpperCase()}${times(most).slice(1)} in seven days is enough: again from ${dayName(from)}.`,
+    tooOften: (most, from) => `${capitalise(times(most))} in seven days is enough: again from ${dayName(from)}.`,
     log: 'Tick each time',
     logHow: 'Bring this along next time.',
     days: ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'],

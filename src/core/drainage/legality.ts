@@ -7,6 +7,7 @@ import { allowedPressure } from './screened';
 import type { Step } from './step';
 import type { Survey } from './survey';
 import { theLabel } from './wording';
+import { capitalise } from '../wording/capitalise';
 
 /** A step as a therapist arranged it; what only the planner fills in may be missing. */
 export interface ArrangedStep {
@@ -33,7 +34,7 @@ export function faultsOf(anatomy: Anatomy, read: ReadCase, ways: WayIndex, step:
 
   const blocked = path.find((id) => hindrances.blocked.has(id));
   if (blocked && !isStimulation(read, step))
-    add('no-blocked-target', `${capital(theLabel(anatomy, blocked))} are closed: no stroke may end there or pass.`);
+    add('no-blocked-target', `${capitalise(theLabel(anatomy, blocked))} are closed: no stroke may end there or pass.`);
   const closed = path.find((id) => hindrances.closed.has(id));
   if (closed && hindrances.keptOff.has(closed))
     add(
@@ -63,7 +64,7 @@ export function faultsOf(anatomy: Anatomy, read: ReadCase, ways: WayIndex, step:
     step.pressure !== 'feather' &&
     path.some((id) => id !== step.toward && hindrances.irradiated.has(id))
   ) {
-    add('feather-on-irradiated', `${capital(theLabel(anatomy, step.place))} was irradiated: feather light only.`);
+    add('feather-on-irradiated', `${capitalise(theLabel(anatomy, step.place))} was irradiated: feather light only.`);
   }
   const allowed = allowedPressure(
     read.screened,
@@ -98,10 +99,6 @@ function awayText(anatomy: Anatomy, step: ArrangedStep): string {
   const here = theLabel(anatomy, step.place);
   if (step.toward === null) return `Say where ${here} drains to: every stroke goes towards the way out.`;
   return `From ${here} to ${theLabel(anatomy, step.toward)} leads away from the way out: turn the stroke round.`;
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 /** Answers whether a stroke follows one of the ways that fluid takes in this case. */

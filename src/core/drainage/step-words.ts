@@ -1,7 +1,8 @@
 import { type Anatomy, type PlaceId, sideOf } from '../anatomy/place';
 import type { Step } from './step';
 import { clearingDirection } from './why';
-import { capitalise, shortLabel } from './wording';
+import { shortLabel } from './wording';
+import { capitalise } from '../wording/capitalise';
 
 type Named = Pick<Step, 'kind' | 'place' | 'toward' | 'position'>;
 

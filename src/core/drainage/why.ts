@@ -8,6 +8,7 @@ import type { Pressure } from '../screening/tables';
 import { allowedPressure } from './screened';
 import type { StepKind } from './step';
 import { list, shortLabel, theLabel, wayInWords } from './wording';
+import { capitalise } from '../wording/capitalise';
 
 /** Why a step stands where it stands, before it is put into words. */
 export type Why =
@@ -64,7 +65,7 @@ export function whyInWords(anatomy: Anatomy, place: PlaceId, toward: PlaceId | n
     case 'stimulate':
       return 'What is left of these nodes may take a little, now that the other ways are open. Once, gently; nothing is led here.';
     case 'soften':
-      return `${capital(here)} is thickened: soften it first, or its fluid will not let go.`;
+      return `${capitalise(here)} is thickened: soften it first, or its fluid will not let go.`;
     case 'prepare':
       return `Part of the way to ${theLabel(anatomy, why.to)}: emptied first, so that what follows finds room.`;
     case 'drain': {
@@ -88,10 +89,6 @@ export function whyInWords(anatomy: Anatomy, place: PlaceId, toward: PlaceId | n
     default:
       return assertNever(why);
   }
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 const segmentWords: Readonly<Record<string, readonly string[]>> = {

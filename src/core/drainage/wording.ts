@@ -39,10 +39,6 @@ export function theLabel(anatomy: Anatomy, id: PlaceId): string {
   return `the ${shortLabel(anatomy, id)}`;
 }
 
-export function capitalise(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
-}
-
 /** `a`, `a and b`, `a, b and c`. */
 export function list(items: readonly string[]): string {
   if (items.length < 2) return items[0] ?? '';

@@ -6,6 +6,7 @@ import { oilOf } from './book';
 import { dropsText } from './finding-words';
 import { type Change, type Mended, mendedBy } from './mend';
 import { useWords } from './words';
+import { capitalise } from '../wording/capitalise';
 
 /**
  * The one drop more, less or exchanged that does a blend most good and passes no limit.
@@ -37,12 +38,10 @@ function stepWords(book: OilBook, changes: readonly Change[]): string {
   const name = ({ oil }: Change) => oilOf(book, oil).name;
   const [up] = more;
   const [down] = less;
-  if (up && down) return `${sentence(dropsText(1))} of ${name(up)} instead of ${name(down)}`;
-  if (up) return `${sentence(dropsText(up.to - up.from))} of ${name(up)} more`;
-  return down ? `${sentence(dropsText(down.from - down.to))} of ${name(down)} less` : 'No change';
+  if (up && down) return `${capitalise(dropsText(1))} of ${name(up)} instead of ${name(down)}`;
+  if (up) return `${capitalise(dropsText(up.to - up.from))} of ${name(up)} more`;
+  return down ? `${capitalise(dropsText(down.from - down.to))} of ${name(down)} less` : 'No change';
 }
-
-const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** What the change serves, by what is wanted. */
 function goodFor(book: OilBook, changes: readonly Change[], { wanted }: BestBlendCase): string {

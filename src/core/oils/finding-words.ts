@@ -1,10 +1,11 @@
-import { capitalise, list } from '../drainage/wording';
+import { list } from '../drainage/wording';
 import { formatNumber, roundTo } from '../units';
 import { dropsPerMlOf } from './amounts';
 import type { BlendPart, OilBook } from './book';
 import { oilOf } from './book';
 import type { BlendCase, BlendFacts, CheckedPart } from './blend-case';
 import { hoursOutOfSun, type Share } from './limits';
+import { capitalise } from '../wording/capitalise';
 
 /** `0.5 %`, `12 %`: no more figures than help. */
 export const percentText = (percent: number): string =>

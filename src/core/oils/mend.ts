@@ -1,5 +1,5 @@
 import { exceeds } from '../statistics';
-import { capitalise, list } from '../drainage/wording';
+import { list } from '../drainage/wording';
 import { dropsPerMlOf } from './amounts';
 import type { BlendPart, OilBook } from './book';
 import { oilOf } from './book';
@@ -8,6 +8,7 @@ import type { BlendCase } from './blend-case';
 import { judgedArea, reasonsToAvoid } from './client';
 import { dropsText } from './finding-words';
 import { oilLimit } from './limits';
+import { capitalise } from '../wording/capitalise';
 
 export interface Change {
   readonly oil: string;

@@ -92,11 +92,19 @@ describe('an override', () => {
     const after = withOverrides(screening, [override]);
     expect(row(after, 'body-massage').limits.maxPressure).toBe('firm');
     expect(row(after, 'facial-massage').limits).toEqual(row(screening, 'facial-massage').limits);
-    const strict = screening.regions.find((r) => r.modality === 'body-massage' && r.limits.maxPressure === 'feather');
-    if (strict)
-      expect(after.regions.find((r) => r.region === strict.region && r.modality === 'body-massage')).toEqual(strict);
     expect(row(after, 'body-massage').reasons).toEqual(row(screening, 'body-massage').reasons);
     expect(withOverrides(screening, [])).toBe(screening);
+  });
+
+  it('leaves a place with a stricter limit of its own as it is', () => {
+    const pregnant = ask([{ id: 'pregnancy-2' }]);
+    const atBelly = (one: Screening) =>
+      one.regions.find(({ modality, region }) => modality === 'body-massage' && region === 'abdomen-upper.left');
+    expect(atBelly(pregnant)?.limits.maxPressure).toBe('feather');
+    const override: Override = { modality: 'body-massage', key: 'maxPressure', value: 'medium', reason: 'Asked for.' };
+    const after = withOverrides(pregnant, [override]);
+    expect(row(after, 'body-massage').limits.maxPressure).toBe('medium');
+    expect(atBelly(after)).toEqual(atBelly(pregnant));
   });
 });
 

@@ -1,5 +1,5 @@
 import type { WayRound } from './way-round';
-import { type Anatomy, nameOf, sideOf } from '../anatomy/place';
+import { type Anatomy, nameOf, type PlaceId, sideOf } from '../anatomy/place';
 import { judgeKindOfWork, judgeSetting } from '../judgement/judge-kind';
 import { judgeStep, type PlaceVerdict } from '../judgement/judge-step';
 import type { Judgement } from '../judgement/judgement';
@@ -16,6 +16,8 @@ export interface Judged {
   readonly leftOut: readonly LeftOut[];
   /** Seconds that a kind of work may take at most. */
   readonly mostSeconds: ReadonlyMap<string, number>;
+  /** Places of a limb that is swollen or at risk, and of its quarter of the trunk: no heat at all. */
+  readonly heatless?: ReadonlySet<PlaceId>;
 }
 
 /**
@@ -47,8 +49,22 @@ export function judgeBlocks(
     const steps = lawful.steps.flatMap((step) => judgeOne(library, judgement, lawful, step, leftOut));
     return steps.length > 0 ? [{ ...lawful, steps, side: sideOfSteps(steps) }] : [];
   });
-  return { ...leadRound(library, judgement, blocks, kept, leftOut, wayRound), mostSeconds };
+  return {
+    ...leadRound(library, judgement, blocks, kept, leftOut, wayRound),
+    mostSeconds,
+    heatless: heatlessPlaces(judgement),
+  };
 }
+
+/** What screening says of hot stones on a limb at risk, for whatever brings heat. */
+function heatlessPlaces(judgement: Judgement): ReadonlySet<PlaceId> {
+  const rows = [...(judgement.kind('hot-stone')?.rows ?? [])];
+  return new Set(
+    rows.filter(([, { reasons }]) => reasons.some(({ condition }) => condition === limbAtRisk)).map(([place]) => place),
+  );
+}
+
+const limbAtRisk = 'no-heat-limb-at-risk';
 
 /** The block as it may be set up; of oiled work that has to be dry, what needs no oil is kept. */
 function settingOf(judgement: Judgement, block: TreatmentBlock, leftOut: LeftOut[]): TreatmentBlock | undefined {

@@ -94,9 +94,31 @@ export function faultsOf(
       message: treatmentRules['one-turn'],
     };
   });
-  return [...broken.map((rule) => ({ ...rule, message: treatmentRules[rule.rule] })), ...tooMany].sort(
-    (a, b) => (at.get(a.then) ?? 0) - (at.get(b.then) ?? 0),
-  );
+  return [
+    ...broken.map((rule) => ({ ...rule, message: treatmentRules[rule.rule] })),
+    ...tooMany,
+    ...interruptedGloves(order),
+  ].sort((a, b) => (at.get(a.then) ?? 0) - (at.get(b.then) ?? 0));
+}
+
+/** Gloved blocks with bare hands between them: the later one would need gloves of its own, and washed hands. */
+function interruptedGloves(order: readonly TreatmentBlock[]): readonly OrderFault[] {
+  return order.flatMap((block, i): OrderFault[] => {
+    const previous = order[i - 1];
+    const isResumed =
+      block.hands === 'gloved' &&
+      previous !== undefined &&
+      previous.hands !== 'gloved' &&
+      order.slice(0, i).some(({ hands }) => hands === 'gloved');
+    return isResumed
+      ? [
+          {
+            ...{ first: previous.id, then: block.id, rule: 'gloves-on-off', severity: 'warning' },
+            message: treatmentRules['gloves-on-off'],
+          },
+        ]
+      : [];
+  });
 }
 
 /** The order closest to the one given that obeys every rule: each block moves only behind what it has to wait for. */

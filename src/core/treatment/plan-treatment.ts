@@ -89,7 +89,7 @@ export function planTreatment(groups: RegionGroups, allowed: Judged, wish: Treat
     penalty: fit.penalty,
     leftOut: [...allowed.leftOut, ...held.leftOut, ...missing(held.blocks, kept, { kind: 'no-time', rule: 'time' })],
     faults: faultsOf(groups, ordered, rules, start, turns),
-    stepFaults: ordered.flatMap(faultsWithin),
+    stepFaults: ordered.flatMap((block) => faultsWithin(block, allowed.heatless)),
     rules,
     conflicts: conflicts.map((rule) => ({ ...rule, message: treatmentRules[rule.rule] })),
   };

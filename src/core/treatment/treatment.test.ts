@@ -24,6 +24,16 @@ const ids = ({ blocks }: TreatmentPlan) => blocks.map(({ id }) => id);
 const errorsOf = ({ faults, stepFaults, conflicts }: TreatmentPlan) =>
   [...faults, ...stepFaults, ...conflicts].filter(({ severity }) => severity === 'error');
 
+/** How many stand in the same order in both. */
+function longestCommon(a: readonly string[], b: readonly string[]): number {
+  const at = a.map((id) => b.indexOf(id));
+  const best: number[] = [];
+  at.forEach((now, i) =>
+    best.push(1 + Math.max(0, ...at.slice(0, i).flatMap((then, k) => (then < now ? (best[k] ?? 0) : [])))),
+  );
+  return Math.max(0, ...best);
+}
+
 const withSteps = [...shippedLibrary.protocols.values()].filter(({ source }) => source === 'steps');
 
 describe('every protocol that ships', () => {
@@ -141,6 +151,20 @@ describe('rearranging', () => {
       faultsOf(anatomy.groups, mended as never, best.rules, best.start).filter(({ severity }) => severity === 'error'),
     ).toEqual([]);
     expect(mended).toHaveLength(best.blocks.length);
+  });
+
+  it('moves no more blocks than any order that obeys the rules would have to', () => {
+    const allowed = allow(['dry-brush-body', 'oil-leg-foot-belly-arm']);
+    const best = plan(allowed, 150);
+    const order = ids(best);
+    for (let from = 0; from < order.length; from += 1) {
+      // One block was dragged to the front: at most that one and what has to wait for it go elsewhere.
+      const dragged = [order[from] ?? '', ...order.filter((_, i) => i !== from)];
+      const blocks = plan(allowed, 150, { order: dragged }).blocks;
+      const mended = mendOrder(blocks, best.rules).map(({ id }) => id);
+      const kept = longestCommon(ids({ blocks } as never), mended);
+      expect(blocks.length - kept, dragged[0]).toBeLessThanOrEqual(1);
+    }
   });
 
   it('warns of a second turn', () => {

@@ -1,5 +1,6 @@
 import { unflushed } from '../library/flush';
-import { hasTrait, touches } from '../library/technique';
+import type { PlaceId } from '../anatomy/place';
+import { directions, hasTrait, touches } from '../library/technique';
 import type { TreatmentBlock } from './block';
 import type { RuleSeverity, TreatmentRuleId } from './rules';
 
@@ -15,9 +16,61 @@ export interface StepFault {
 /** The large bowel in the order in which it carries, as far as the body map tells it apart. */
 const bowel = ['abdomen-lower.right', 'abdomen-upper.right', 'abdomen-upper.left', 'abdomen-lower.left'];
 
-/** Every rule that the steps of a block break. */
-export function faultsWithin(block: TreatmentBlock): readonly StepFault[] {
-  return [...withoutFlush(block), ...againstTheClock(block), ...unlightEnd(block)];
+/**
+ * Every rule that the steps of a block break.
+ * @param heatless places of a limb that is swollen or at risk, and of its quarter of the trunk
+ */
+export function faultsWithin(block: TreatmentBlock, heatless: ReadonlySet<PlaceId> = new Set()): readonly StepFault[] {
+  return [
+    ...withoutFlush(block),
+    ...againstTheClock(block),
+    ...onTheSpine(block),
+    ...heatOn(block, heatless),
+    ...ungloved(block),
+    ...unlightEnd(block),
+  ];
+}
+
+/** Drops and resting hands may lie on the spine; strokes run beside it. */
+function onTheSpine({ id, steps }: TreatmentBlock): readonly StepFault[] {
+  return steps
+    .filter(
+      ({ technique }) =>
+        hasTrait(technique, 'on-spine') &&
+        !hasTrait(technique, 'neat-drops') &&
+        !hasTrait(technique, 'press-hold') &&
+        strokes.has(technique.direction),
+    )
+    .map(({ id: step, technique }) => ({
+      ...{ block: id, step, rule: 'spine-beside-not-on', severity: 'error' },
+      message: `${technique.name} strokes on the spine: run it beside, a finger’s breadth off.`,
+    }));
+}
+
+/** Directions in which the hand travels. */
+const strokes: ReadonlySet<string> = new Set(directions.filter((direction) => direction !== 'none'));
+
+/** Looked at once more after everything was judged, replaced and rearranged. */
+function heatOn({ id, steps }: TreatmentBlock, heatless: ReadonlySet<PlaceId>): readonly StepFault[] {
+  return steps
+    .filter(({ technique, places }) => hasTrait(technique, 'heat') && places.some((place) => heatless.has(place)))
+    .map(({ id: step, technique }) => ({
+      ...{ block: id, step, rule: 'no-heat-on-swelling', severity: 'error' },
+      message: `${technique.name} brings heat to a limb that is swollen or at risk, or to its quarter of the trunk.`,
+    }));
+}
+
+/** Gloves go on before the first gloved step of a block and come off after the last: nothing bare lies between. */
+function ungloved({ id, steps, hands }: TreatmentBlock): readonly StepFault[] {
+  if (hands === 'gloved') return [];
+  const needs = steps.map(({ technique }) => technique.hands === 'gloved');
+  const [first, last] = [needs.indexOf(true), needs.lastIndexOf(true)];
+  return steps
+    .filter((_, i) => i > first && i < last && !needs[i])
+    .map(({ id: step, technique }) => ({
+      ...{ block: id, step, rule: 'gloves-on-off', severity: 'error' },
+      message: `${technique.name} comes between gloved steps: finish the gloved work first, then take the gloves off.`,
+    }));
 }
 
 function withoutFlush({ id, steps }: TreatmentBlock): readonly StepFault[] {

@@ -2,8 +2,9 @@ import { type Anatomy, nameOf, type PlaceId, type Territory } from '../anatomy/p
 import type { Purpose } from '../drainage/case';
 import type { Finding } from '../drainage/finding';
 import { nodeFindingOf, type NodeRegion } from '../drainage/node-findings';
-import { bareLabel, capitalise, list, shortLabel } from '../drainage/wording';
+import { bareLabel, list, shortLabel } from '../drainage/wording';
 import { assertNever } from '../result';
+import { capitalise } from '../wording/capitalise';
 
 const areaNames: Readonly<Record<string, string>> = {
   leg: 'leg',

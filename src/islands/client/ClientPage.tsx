@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import type { ClientView } from '../../contracts/client-views';
 import type { PlacedFinding } from '../../contracts/people-views';
-import { capitalise } from '../../core/drainage/wording';
 import { dayInWords } from '../../core/visit/words';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { bestDrawing } from '../../ui/body-map/views';
@@ -18,6 +17,7 @@ import { Files } from './Files';
 import { PlaceFinding, usePlacing } from './PlaceFinding';
 import { Visits } from './Visits';
 import { volumesIn } from '../../core/volume-units';
+import { capitalise } from '../../core/wording/capitalise';
 
 type Part = 'record' | 'visits' | 'data' | 'files' | 'corrections';
 

@@ -14,6 +14,7 @@ import { HomeMap } from './HomeMap';
 import { HomeStart } from './HomeStart';
 import { useHomeRun } from './useHomeRun';
 import { useTicks } from './useTicks';
+import { capitalise } from '../../core/wording/capitalise';
 
 /** The sheet on a phone: one step at a time with its beat, and a tick at the end. No sign-in: the address is the key. */
 export function HomeFollow({ first, token }: { readonly first: HomePage; readonly token: string }) {
@@ -96,7 +97,7 @@ export function HomeFollow({ first, token }: { readonly first: HomePage; readonl
       </div>
       <h1>{told.title}</h1>
       <p className={styles['how']}>
-        {told.brief && <b>{told.brief.charAt(0).toUpperCase() + told.brief.slice(1)}. </b>}
+        {told.brief && <b>{capitalise(told.brief)}. </b>}
         {told.how}
       </p>
       <div className={styles['pace']}>

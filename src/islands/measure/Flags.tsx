@@ -6,6 +6,7 @@ import { Button } from '../../ui/button/Button';
 import { TextArea } from '../../ui/field/Field';
 import { RequestError, send, sentenceOf } from '../api';
 import styles from './Flags.module.css';
+import { capitalise } from '../../core/wording/capitalise';
 
 interface Props {
   readonly clientId: number;
@@ -53,7 +54,7 @@ function Flag({ clientId, flag, onClosed }: FlagProps) {
   return (
     <div className={styles['flag']} data-stops={stopsTreatment(flag.level) ? true : undefined} role="alert">
       <p>
-        <strong>{words.label}.</strong> {capital(flag.why)}. {words.then}
+        <strong>{words.label}.</strong> {capitalise(flag.why)}. {words.then}
         {!flag.isOfThisVisit && <span className={styles['small']}> Open since {flag.raised}.</span>}
       </p>
       {isOpen ? (
@@ -74,5 +75,3 @@ function Flag({ clientId, flag, onClosed }: FlagProps) {
     </div>
   );
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

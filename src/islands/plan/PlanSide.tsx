@@ -2,7 +2,7 @@ import { lazy, Suspense, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TherapistView } from '../../contracts/people-views';
 import type { VisitView } from '../../contracts/visit-views';
-import { capitalise, list, shortLabel } from '../../core/drainage/wording';
+import { list, shortLabel } from '../../core/drainage/wording';
 import { formatClock } from '../../core/units';
 import { Button } from '../../ui/button/Button';
 import { send, sentenceOf } from '../api';
@@ -10,6 +10,7 @@ import styles from './PlanView.module.css';
 import { schoolInWords } from './school-words';
 import type { PlanHandle } from './usePlan';
 import { WaysOut } from './WaysOut';
+import { capitalise } from '../../core/wording/capitalise';
 
 const ChangeWish = lazy(async () => ({ default: (await import('./ChangeWish')).ChangeWish }));
 

@@ -1,7 +1,7 @@
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlanView, VisitView } from '../../contracts/visit-views';
 import { phasesOf, pressureInWords } from '../../core/drainage/step-words';
-import { capitalise, list, shortLabel } from '../../core/drainage/wording';
+import { list, shortLabel } from '../../core/drainage/wording';
 import { byReason } from '../../core/treatment/left-out-groups';
 import { howOf, timesOf, titleOf } from '../../core/table/table-step';
 import { formatClock } from '../../core/units';
@@ -9,6 +9,7 @@ import { BodyMap } from '../../ui/body-map/BodyMap';
 import { Button } from '../../ui/button/Button';
 import { hasDrainage, paperMarks } from './plan-marks';
 import styles from './PrintPlan.module.css';
+import { capitalise } from '../../core/wording/capitalise';
 
 /** The plan on paper: ways, steps with why, cautions. Names the client, not a diagnosis. */
 export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly plan: PlanView }) {

@@ -1,9 +1,10 @@
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlaceId } from '../../core/anatomy/place';
-import { capitalise, formatCost, shortLabel } from '../../core/drainage/wording';
+import { formatCost, shortLabel } from '../../core/drainage/wording';
 import { Button } from '../../ui/button/Button';
 import type { Ways } from './ways';
 import styles from './WayCard.module.css';
+import { capitalise } from '../../core/wording/capitalise';
 
 interface Props {
   readonly to: PlaceId;

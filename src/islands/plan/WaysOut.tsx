@@ -1,10 +1,11 @@
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlaceId } from '../../core/anatomy/place';
-import { capitalise, formatCost, shortLabel } from '../../core/drainage/wording';
+import { formatCost, shortLabel } from '../../core/drainage/wording';
 import { Button } from '../../ui/button/Button';
 import type { PlanHandle } from './usePlan';
 import { waysOf } from './ways';
 import styles from './WaysOut.module.css';
+import { capitalise } from '../../core/wording/capitalise';
 
 /** Where fluid is led, compared by how much of it and how far; where else it could be led, to be chosen; and where not. */
 export function WaysOut({ plan }: { readonly plan: PlanHandle }) {

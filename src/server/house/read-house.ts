@@ -7,7 +7,7 @@ import { shortDay } from '../shared/house-clock';
 import type { AuditWish } from './audit.repository';
 import { readAudit } from './read-audit';
 import { wordingMadeAt } from '../screening/screening.repository';
-import { readWording } from '../screening/read-ask';
+import { readWording } from '../screening/wording';
 
 /** What the owner sees to: people, the wording of the consent, and who did what. */
 export async function readHouse(db: Db, wish: AuditWish): Promise<HouseView> {

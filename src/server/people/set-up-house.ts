@@ -7,6 +7,7 @@ import type { Db } from '../db/connection';
 import { findHouse, insertHouse, insertTherapist, listStaff, updateTherapist } from './people.repository';
 import { initialsOf } from './save-staff';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { keepFirstWording } from '../screening/wording';
 import { qualificationsColumn } from './people.documents';
 
 /** Whether there is a house, and somebody who can sign in to it; a house of an older version has nobody yet. */
@@ -45,6 +46,7 @@ export async function setUpHouse(
   }
   return db.transaction().execute(async (trx) => {
     await insertHouse(trx, { name: input.name, scenario: '', school: defaultSchool }, actor.now.toISOString());
+    await keepFirstWording(trx, actor.now.toISOString());
     const ownerId = await insertTherapist(trx, {
       name: input.therapistName,
       initials: initialsOf(input.therapistName),

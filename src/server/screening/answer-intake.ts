@@ -5,9 +5,10 @@ import { type Override, overrideErrors } from '../../core/screening/override';
 import type { LimitKey } from '../../core/screening/tables';
 import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
+import { keepFirstWording, readWording } from './wording';
 import { changeClient, findClient, toClientData } from '../clients/clients.repository';
 import { endFinding, insertFinding, listFindings, type StoredFinding } from './findings.repository';
-import { endOverride, insertConsent, insertIntakeAnswers, insertOverride, latestWording } from './screening.repository';
+import { endOverride, insertConsent, insertIntakeAnswers, insertOverride } from './screening.repository';
 import { insertAudit } from '../house/audit.repository';
 import { pregnancyOn } from '../../core/screening/pregnancy';
 import { isoDay } from '../shared/house-clock';
@@ -103,8 +104,8 @@ async function keepText(db: Db, clientId: number, input: IntakeInput, by: number
 export async function signConsent(db: Db, visitId: number, input: ConsentInput, actor: Actor): Promise<Answered> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
-  const wording = await latestWording(db);
-  if (wording?.version !== input.wordingVersion)
+  const wording = await readWording(db);
+  if (wording.version !== input.wordingVersion)
     return {
       kind: 'refused',
       errors: [{ path: 'wordingVersion', message: 'The wording has changed: read it again before signing.' }],
@@ -113,6 +114,7 @@ export async function signConsent(db: Db, visitId: number, input: ConsentInput, 
     return { kind: 'refused', errors: [{ path: 'signer', message: 'A guardian signs for a client under 18.' }] };
   const now = actor.now.toISOString();
   await db.transaction().execute(async (trx) => {
+    await keepFirstWording(trx, now);
     await insertConsent(trx, visit.client.id, visitId, input, actor.therapistId, now);
     await insertAudit(trx, {
       at: now,

@@ -1,5 +1,4 @@
 import { addMonths, addYears } from 'date-fns';
-import { consentParagraphs } from '../../catalogue/screening/consent.data';
 import { gateRows } from '../../catalogue/screening/intake.data';
 import { screeningBook } from '../../catalogue/screening/screening';
 import type { AskState, AskView, ConsentView } from '../../contracts/ask-views';
@@ -11,15 +10,9 @@ import { pregnancyOn } from '../../core/screening/pregnancy';
 import type { Override } from '../../core/screening/override';
 import { limitInWords } from '../../core/screening/words';
 import type { Db } from '../db/connection';
+import { readWording } from './wording';
 import { listStaff } from '../people/people.repository';
-import {
-  insertWording,
-  latestIntakeAt,
-  latestWording,
-  listConsents,
-  listIntakeAnswers,
-  listOverrides,
-} from './screening.repository';
+import { latestIntakeAt, latestWording, listConsents, listIntakeAnswers, listOverrides } from './screening.repository';
 import { lastTreatedBefore } from '../visits/visits.repository';
 import { listConditions, oilGroupLabel, practiceLabel } from './describe-finding';
 import { isoDay, shortDay } from '../shared/house-clock';
@@ -101,14 +94,6 @@ export async function readIntakeDue(
   const last = await lastTreatedBefore(db, visit.clientId, visit.startsAt);
   const isLongAgo = last !== null && addMonths(new Date(last), 6).toISOString() < visit.startsAt;
   return isLongAgo && newest < last ? `away since ${shortDay(last)}` : null;
-}
-
-/** The house's wording of the consent; the first look at it keeps the one that ships. */
-export async function readWording(db: Db): Promise<AskView['wording']> {
-  const known = await latestWording(db);
-  if (known) return known;
-  const version = await insertWording(db, consentParagraphs, null, new Date().toISOString());
-  return { version, paragraphs: consentParagraphs };
 }
 
 export async function readConsent(db: Db, clientId: number, on: string): Promise<ConsentView | null> {

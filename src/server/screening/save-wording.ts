@@ -2,7 +2,7 @@ import type { WordingInput } from '../../contracts/sign-in';
 import type { Db } from '../db/connection';
 import { insertWording } from './screening.repository';
 import { insertAudit } from '../house/audit.repository';
-import { readWording } from './read-ask';
+import { keepFirstWording, readWording } from './wording';
 import type { Actor, SaveRefusal } from '../shared/saving';
 
 /** A new version of the consent; every client is asked to sign again, and what was signed keeps its own wording. */
@@ -17,6 +17,7 @@ export async function saveWording(
     return { kind: 'refused', errors: [{ path: 'paragraphs', message: 'Nothing was changed.' }] };
   const at = actor.now.toISOString();
   return db.transaction().execute(async (trx) => {
+    await keepFirstWording(trx, at);
     const version = await insertWording(trx, paragraphs, actor.therapistId, at);
     await insertAudit(trx, {
       at,

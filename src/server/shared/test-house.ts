@@ -8,7 +8,7 @@ import { answerCheck } from '../visits/answer-check';
 import { answerIntake, signConsent } from '../screening/answer-intake';
 import { bookVisit } from '../booking/booking';
 import { addFinding } from '../screening/save-finding';
-import { readWording } from '../screening/read-ask';
+import { readWording } from '../screening/wording';
 import { readVisitFrame } from '../visits/read-visit';
 import { addClient } from '../clients/save-client';
 import { saveTaping } from '../measures/save-taping';

@@ -5,7 +5,7 @@ import type { Db } from '../db/connection';
 import { findHouse } from '../people/people.repository';
 import { listIntakeAnswers } from '../screening/screening.repository';
 import { listConditions } from '../screening/describe-finding';
-import { readWording } from '../screening/read-ask';
+import { readWording } from '../screening/wording';
 import { readVisitFrame } from './read-visit';
 import { readVisitBlends } from '../oils/visit-blends';
 
