@@ -2,6 +2,24 @@ import { z } from 'zod';
 import { createDocument, type ZodOpenApiOperationObject, type ZodOpenApiPathsObject } from 'zod-openapi';
 import { ProblemSchema } from './problem';
 import { routes } from './routes';
+import * as askViews from './ask-views';
+import * as clientViews from './client-views';
+import * as homeViews from './home-views';
+import * as measureViews from './measure-views';
+import * as oilViews from './oil-views';
+import * as peopleViews from './people-views';
+import * as screeningViews from './screening-views';
+import * as stoneViews from './stone-views';
+import * as treatmentViews from './treatment-views';
+import * as visitViews from './visit-views';
+import * as shapesOfDrainage from './shapes/drainage';
+import * as shapesOfHomeCare from './shapes/homecare';
+import * as shapesOfLibrary from './shapes/library';
+import * as shapesOfRoom from './shapes/room';
+import * as shapesOfStones from './shapes/stones';
+import * as shapesOfSwelling from './shapes/swelling';
+import * as shapesOfTable from './shapes/table';
+import * as shapesOfTreatment from './shapes/treatment';
 import { isBytes, isFile, type Route } from './routes/route';
 
 const titles: Readonly<Record<number, string>> = {
@@ -15,6 +33,38 @@ const titles: Readonly<Record<number, string>> = {
   423: 'The screen is locked, or the tablet is with a client.',
   429: 'Too many tries: wait.',
 };
+
+const named = new Set<string>();
+
+/** Shapes that many answers hold are told once, by their names; a name that two domains have is left to the first. */
+for (const module of [
+  { Problem: ProblemSchema },
+  peopleViews,
+  visitViews,
+  treatmentViews,
+  askViews,
+  clientViews,
+  homeViews,
+  measureViews,
+  oilViews,
+  screeningViews,
+  stoneViews,
+  shapesOfDrainage,
+  shapesOfHomeCare,
+  shapesOfLibrary,
+  shapesOfRoom,
+  shapesOfStones,
+  shapesOfSwelling,
+  shapesOfTable,
+  shapesOfTreatment,
+]) {
+  for (const [name, schema] of Object.entries(module)) {
+    const id = name.replace(/(Shape|View)$/, '');
+    if (!(schema instanceof z.ZodObject) || z.globalRegistry.has(schema) || named.has(id)) continue;
+    named.add(id);
+    z.globalRegistry.add(schema, { id });
+  }
+}
 
 const session = 'session';
 
@@ -117,7 +167,9 @@ export function openApiDocument(domains: Readonly<Record<string, Readonly<Record
       },
       servers: [{ url: '/' }],
       tags: Object.keys(domains).map((name) => ({ name, description: about[name] ?? '' })),
-      components: { securitySchemes: { [session]: { type: 'apiKey', in: 'cookie', name: 'velvet-stone' } } },
+      components: {
+        securitySchemes: { [session]: { type: 'apiKey', in: 'cookie', name: 'velvet-stone' } },
+      },
       paths,
     },
     {

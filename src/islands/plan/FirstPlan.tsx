@@ -48,6 +48,7 @@ function Planning({ visit }: { readonly visit: VisitView }) {
       <VisitHead visit={visit} here="plan" />
       <main id="main" className={styles['main']} aria-busy>
         <h2 role="status">Planning the visit …</h2>
+        <p>From what was asked, what was found and the time that is booked.</p>
       </main>
     </>
   );
