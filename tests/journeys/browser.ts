@@ -102,11 +102,16 @@ export async function still(page: Page): Promise<void> {
   );
 }
 
-/** From now on it is so much later in the page. */
+/** From now on it is so much later in the page, also on top of a clock that was moved before. */
 export async function later(page: Page, ms: number): Promise<void> {
   await page.evaluate((more) => {
-    const before = Date.now;
-    Date.now = () => before() + more;
+    const before = globalThis.Date;
+    const now = () => before.now() + more;
+    globalThis.Date = new Proxy(before, {
+      construct: (target, given: unknown[], asked) =>
+        Reflect.construct(target, given.length === 0 ? [now()] : given, asked) as Date,
+      get: (target, key) => (key === 'now' ? now : (Reflect.get(target, key) as unknown)),
+    });
   }, ms);
 }
 
