@@ -59,8 +59,10 @@ export function pathOf(
 ): string {
   const filled = path.replace(/\{(\w+)\}/g, (_, name: string) => encodeURIComponent(String(params[name])));
   const asked = new URLSearchParams();
+  // What is not said is left out: a name that stands there with nothing behind it would count as said.
   for (const [name, value] of Object.entries(query))
-    if (value !== undefined && value !== null && value !== false) asked.set(name, value === true ? '1' : String(value));
+    if (value !== undefined && value !== null && value !== false && value !== '')
+      asked.set(name, value === true ? '1' : String(value));
   return asked.size > 0 ? `${filled}?${asked.toString()}` : filled;
 }
 

@@ -209,3 +209,25 @@ describe('pages', () => {
     expect(String(body)).toContain('excessMl');
   });
 });
+
+describe('a row of visits', () => {
+  it('loses only the visit that is cancelled, unless the later ones are meant too', async () => {
+    const clientId = (await post('/api/clients', { name: 'Reihe Rosa' })).body.id;
+    const from = new Date(Date.now() + 400 * 86_400_000);
+    from.setUTCHours(9, 0, 0, 0);
+    // The house is closed on Sundays.
+    if (from.getUTCDay() === 0) from.setUTCDate(from.getUTCDate() + 1);
+    const booked = await post('/api/visits', {
+      ...{ clientId, therapistId: 2, startsAt: from.toISOString(), minutes: 30 },
+      ...{ focus: ['face'], purpose: 'wellness', repeat: { everyWeeks: 1, times: 4 } },
+    });
+    const [first, second] = booked.body.ids as number[];
+    const cancel = async (id: number | undefined, query = '') =>
+      (await call('DELETE', `/api/visits/${id}/booking${query}`)).body.cancelled as number;
+    expect(booked.body.ids).toHaveLength(4);
+    expect(await cancel(first)).toBe(1);
+    // A name with nothing behind it is a no.
+    expect(await cancel(second, '?following=')).toBe(1);
+    expect(await cancel(booked.body.ids[2], '?following=1')).toBe(2);
+  });
+});

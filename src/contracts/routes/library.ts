@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { LibraryFile, ProtocolEntryInput, TechniqueInput } from '../library';
 import { ImportedLibrary, LibraryView } from '../library-views';
-import { del, file, Flag, get, Key, post, put, saved, savedOnly } from './route';
+import { del, file, get, Key, Mention, post, put, saved, savedOnly } from './route';
 
 const therapists = { who: 'therapist' } as const;
 const kept = saved({ version: z.number() });
@@ -12,14 +12,14 @@ export const libraryRoutes = {
     ...therapists,
     what: 'library',
     summary: 'The house’s own techniques and protocols as a file; with `all` everything it works with.',
-    query: { all: Flag },
+    query: { all: Mention },
     answer: file('application/json'),
   }),
   importLibrary: post('/api/library', {
     ...therapists,
     what: 'library',
     summary: 'What a library file would bring; with `keep` it is brought in.',
-    query: { keep: Flag },
+    query: { keep: Mention },
     body: LibraryFile,
     answer: ImportedLibrary,
     audit: ['library file brought in'],

@@ -75,8 +75,13 @@ export const del = define('delete');
 export const Id = z.coerce.number().int().positive();
 /** An id in words, or a secret, in an address. */
 export const Key = z.string().min(1).max(200);
-/** `?keep` or `?keep=1`: said, or not. */
+/** Yes only where it says so: `?following=1`. A name with nothing behind it is a no. */
 export const Flag = z
+  .enum(['', '0', '1', 'false', 'true'])
+  .optional()
+  .transform((said) => said === '1' || said === 'true');
+/** Yes as soon as the name stands there: `?keep`. Only for what does no harm when it was not meant. */
+export const Mention = z
   .enum(['', '1', 'true'])
   .optional()
   .transform((said) => said !== undefined);

@@ -28,7 +28,7 @@ export function Booked({ clientId, booked, therapists, today, lastWork, mayTreat
     try {
       await send('DELETE /api/visits/{id}/booking', {
         params: { id: visit.id },
-        query: { following: following ? '1' : '' },
+        query: { following },
       });
       window.location.reload();
     } catch (error) {

@@ -2,7 +2,7 @@ import type { APIContext } from 'astro';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { z } from 'zod';
 import type { Problem } from '../../contracts/problem';
-import { file, Flag, get, Id, MaybeId, post, type Route, saved } from '../../contracts/routes/route';
+import { file, Flag, get, Id, MaybeId, Mention, post, type Route, saved } from '../../contracts/routes/route';
 import type { expectAudit } from '../shared/asking';
 import { endpoints, fileAnswer, type Handler, serve, unwrap } from './endpoint';
 import { conflict, invalidFields, notFound } from './problem';
@@ -65,23 +65,24 @@ describe('an address', () => {
   const route = get('/api/jars/{id}', {
     ...open,
     params: { id: Id },
-    query: { visit: MaybeId, isFull: Flag, from: z.iso.date('Write a real date.').optional() },
-    answer: z.object({ id: z.number(), visit: z.number().optional(), isFull: z.boolean() }),
+    query: { visit: MaybeId, isFull: Flag, isOpen: Mention, from: z.iso.date('Write a real date.').optional() },
+    answer: z.object({ id: z.number(), visit: z.number().optional(), isFull: z.boolean(), isOpen: z.boolean() }),
   });
   const ask = (id: string, query = '') =>
-    answerOf(route, ({ params, query: { visit, isFull } }) => ({ id: params.id, visit, isFull }), {
+    answerOf(route, ({ params, query: { visit, isFull, isOpen } }) => ({ id: params.id, visit, isFull, isOpen }), {
       address: `http://house/api/jars/${id}${query}`,
       params: { id },
     });
 
   it('takes only whole positive ids; anything else is not there', async () => {
-    expect((await ask('12')).body).toEqual({ id: 12, isFull: false });
+    expect((await ask('12')).body).toEqual({ id: 12, isFull: false, isOpen: false });
     for (const id of ['0', '-1', '1.5', 'abc', '']) expect((await ask(id)).status, id).toBe(404);
   });
 
   it('is read behind the question mark too, each trouble by its name', async () => {
-    expect((await ask('12', '?visit=7&isFull')).body).toEqual({ id: 12, visit: 7, isFull: true });
-    expect((await ask('12', '?visit=')).body).toEqual({ id: 12, isFull: false });
+    expect((await ask('12', '?visit=7&isFull=1')).body).toMatchObject({ id: 12, visit: 7, isFull: true });
+    expect((await ask('12', '?visit=')).body).toEqual({ id: 12, isFull: false, isOpen: false });
+    expect((await ask('12', '?isFull=&isOpen=')).body).toEqual({ id: 12, isFull: false, isOpen: true });
     const { status, body } = await ask('12', '?from=yesterday');
     expect([status, body.errors]).toEqual([400, [{ path: 'from', message: 'Write a real date.' }]]);
   });
