@@ -1,5 +1,6 @@
 import type { CoursePoint, CourseVisit, LimbCourse } from '../contracts/progress-views';
-import { median, dayNumber } from '../core/statistics';
+import { median } from '../core/statistics';
+import { dayNumber } from '../core/calendar/days';
 import type { Trend } from '../core/swelling/trend';
 import { formatNumber } from '../core/units';
 import { volumesIn } from '../core/volume-units';

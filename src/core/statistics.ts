@@ -19,13 +19,3 @@ export function middleOf(sorted: ArrayLike<number>): number {
   const upper = sorted[half] ?? 0;
   return sorted.length % 2 === 1 ? upper : ((sorted[half - 1] ?? 0) + upper) / 2;
 }
-
-/** Calendar days from one date to another, both written YYYY-MM-DD; no clock and no time zone enters. */
-export function daysBetween(from: string, to: string): number {
-  return dayNumber(to) - dayNumber(from);
-}
-
-/** Days since 1970-01-01 of a date written YYYY-MM-DD. */
-export function dayNumber(date: string): number {
-  return Math.round(Date.parse(`${date}T00:00:00Z`) / 86_400_000);
-}

@@ -1,4 +1,4 @@
-import { addDays } from '../screening/time';
+import { addDays, daysBetween } from '../calendar/days';
 
 /** A routine that was done at home. `day` as YYYY-MM-DD. */
 export interface HomeDone {
@@ -43,7 +43,7 @@ export function keptTo(
   days: readonly string[],
   { daysPerWeek, timesPerDay }: { readonly daysPerWeek: number; readonly timesPerDay: number },
 ): HomeLog {
-  const length = Math.max(0, Math.round((Date.parse(until) - Date.parse(from)) / 86_400_000)) + 1;
+  const length = Math.max(0, daysBetween(from, until)) + 1;
   const asked = Math.round((length * daysPerWeek) / weekDays) * timesPerDay;
   const perDay = new Map<string, number>();
   for (const day of days) if (day >= from && day <= until) perDay.set(day, (perDay.get(day) ?? 0) + 1);

@@ -1,4 +1,4 @@
-import { addDays, daysBetween } from '../screening/time';
+import { addDays, daysBetween } from '../calendar/days';
 import type { Carrier, EssentialOil } from './book';
 
 /** A bottle on the shelf. Dates YYYY-MM-DD. */

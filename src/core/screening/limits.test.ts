@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { screeningBook } from '../../catalogue/screening/screening';
 import { mergeLimits } from './limits';
 import { heldWith, missingOf, needsInWords } from './scope';
-import { addDays, daysBetween, eventDay, holdsAfter, isDate } from './time';
+import { eventDay, holdsAfter, isDate } from './time';
+import { addDays, daysBetween } from '../calendar/days';
 
 const merge = (a: object, b: object) => mergeLimits(screeningBook.limitKeys, a, b);
 

@@ -1,4 +1,4 @@
-import { daysBetween } from './time';
+import { daysBetween } from '../calendar/days';
 
 const termDays = 280;
 const secondFromDay = 14 * 7;

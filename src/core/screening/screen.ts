@@ -6,7 +6,8 @@ import { missingClearances, openQuestions, type Question } from './questions';
 import type { ReadScreening } from './read-request';
 import { heldWith, missingOf, needsInWords } from './scope';
 import { type Subject, subjectOf, territoriesOf } from './subject';
-import { addDays, holdsAfter } from './time';
+import { holdsAfter } from './time';
+import { addDays } from '../calendar/days';
 import { type Confidence, type Decision, type Effect, type Limits, type Modality, rankOf, worseOf } from './tables';
 
 export interface ScreeningReason {

@@ -1,7 +1,8 @@
 import { type PlaceId, sideOf } from '../anatomy/place';
 import { type ScreeningBook, skinOf } from './book';
 import type { ReadCondition } from './read-request';
-import { doesNoteCount, daysBetween, eventDay } from './time';
+import { doesNoteCount, eventDay } from './time';
+import { daysBetween } from '../calendar/days';
 import type { CombinationRule, Condition, Where } from './tables';
 
 type Side = 'left' | 'right';

@@ -1,16 +1,6 @@
-/** Calendar arithmetic on dates written as text. Days are whole and know no clock. */
+import { daysBetween } from '../calendar/days';
 
-const dayMs = 86_400_000;
-
-/** Whole days from one date to a later one (YYYY-MM-DD); negative when `to` lies before. */
-export function daysBetween(from: string, to: string): number {
-  return Math.round((Date.parse(to) - Date.parse(from)) / dayMs);
-}
-
-/** @returns the date `days` later, YYYY-MM-DD */
-export function addDays(date: string, days: number): string {
-  return new Date(Date.parse(date) + days * dayMs).toISOString().slice(0, 10);
-}
+/** Dates as screening reads them: whole, or only a year or a month. */
 
 /** Whether a text is a real date; with `isPartial` also a year or a year and month. */
 export function isDate(text: string, isPartial = false): boolean {

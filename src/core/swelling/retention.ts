@@ -1,4 +1,4 @@
-import { daysBetween } from '../statistics';
+import { daysBetween } from '../calendar/days';
 
 /** Volumes (mL) before and after the work of one visit; null: not taped. */
 export interface TreatedVisit {

@@ -1,4 +1,5 @@
-import { dayNumber, isBelow, exceeds, median, middleOf } from '../statistics';
+import { isBelow, exceeds, median, middleOf } from '../statistics';
+import { dayNumber } from '../calendar/days';
 
 export interface DatedValue {
   /** A real calendar date, YYYY-MM-DD. */

@@ -1,6 +1,6 @@
 import { facialModalities } from '../library/protocol';
 import type { Purpose } from '../drainage/case';
-import { addDays } from '../screening/time';
+import { addDays } from '../calendar/days';
 import type { TrendDirection } from '../swelling/trend';
 
 /** What tells when to come again. */

@@ -2,7 +2,7 @@ import { screeningBook } from '../../catalogue/screening/screening';
 import type { ObservationView } from '../../contracts/measure-views';
 import type { TapingView } from '../../contracts/visit-views';
 import { pregnancyOn } from '../../core/screening/pregnancy';
-import { daysBetween } from '../../core/statistics';
+import { daysBetween } from '../../core/calendar/days';
 import { compareTapings } from '../../core/swelling/compare-tapings';
 import { largestGirthDifferenceCm } from '../../core/swelling/definitions';
 import { pittingGrade } from '../../core/swelling/pitting';

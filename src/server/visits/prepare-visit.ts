@@ -1,6 +1,6 @@
 import { screeningBook } from '../../catalogue/screening/screening';
 import { noticeDays, type Preparation, preparationFor } from '../../core/visit/prepare';
-import { addDays } from '../../core/screening/time';
+import { addDays } from '../../core/calendar/days';
 import { ageOn } from '../../core/visit/words';
 import type { Db } from '../db/connection';
 import type { StoredFinding } from '../screening/findings.repository';
