@@ -4,6 +4,8 @@
 /* eslint-disable @typescript-eslint/consistent-type-imports */
 declare namespace App {
   interface Locals {
+    /** What the address names. */
+    readonly asked: import('./server/http/matching').Matched;
     readonly db: import('./server/db/connection').Db;
     /** Who is signed in, and how; undefined before signing in. */
     readonly session: import('./server/auth/sessions').Session | undefined;

@@ -51,6 +51,7 @@ export const onRequest = defineMiddleware(async (context, next) => {
   if (isForeign(context.request))
     return problem({ type: '/problems/foreign-origin', title: 'This request came from another site', status: 403 });
   const found = match(context.request.method, context.url.pathname);
+  Object.assign(context.locals, { asked: found });
   const isApi = context.url.pathname.startsWith('/api/');
   const door = found.kind === 'route' ? found.route : found.kind === 'page' ? found.page : undefined;
   // What is no endpoint says so itself, and what only computes needs no house.

@@ -108,7 +108,7 @@ export const ClientContactView = z.object({
 });
 export type ClientContactView = z.infer<typeof ClientContactView>;
 
-export const ClientView = z.object({
+export const ClientView = ClientContactView.extend({
   volumeUnit: z.enum(volumeUnits),
   /** What the client has said three times in a row and would like otherwise. */
   preferences: z.array(z.string()).readonly(),
@@ -139,17 +139,6 @@ export const ClientView = z.object({
       }),
     )
     .readonly(),
-  client: ClientBrief,
-  data: ClientInput,
-  version: z.number(),
-  isArchived: z.boolean(),
-  mergedInto: z.number().nullable(),
-  booked: z.array(BookedView).readonly(),
-  therapists: z.array(TherapistView).readonly(),
-  /** What the newest visit was booked for, to book the same again. */
-  lastWork: LastWork.nullable(),
-  /** A note is missing or has run out; for what is not said. */
-  isNoteMissing: z.boolean(),
 });
 export type ClientView = z.infer<typeof ClientView>;
 

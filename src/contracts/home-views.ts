@@ -1,8 +1,7 @@
 import { z } from 'zod';
-import { HomeLogShape, HomePartShape, HomeRoutineShape } from './shapes/homecare';
+import { FollowedSheet, HomeLogShape, HomeRoutineShape } from './shapes/homecare';
 import { HomeWish } from './home';
 import { VisitView } from './visit-views';
-import { homeRoutineIds } from '../core/homecare/sheet';
 
 /** A routine that may be offered, with what it would begin from. */
 export const HomeOffer = z.object({
@@ -54,19 +53,8 @@ export const HomePage = z.object({
   therapist: z.string(),
   phone: z.string(),
   language: z.string(),
-  wish: z.object({
-    /** A word of the therapist’s own, printed on the sheet. */
-    note: z.string(),
-    /** Times of the day that suit the client; one entry for each time that it is done. */
-    times: z.array(z.string()).readonly(),
-    daysPerWeek: z.number(),
-  }),
-  sheet: z.object({
-    side: z.enum(['left', 'right', 'both']).nullable(),
-    routine: z.enum(homeRoutineIds),
-    parts: z.array(HomePartShape).readonly(),
-    seconds: z.number(),
-  }),
+  wish: HomeWish.pick({ times: true, daysPerWeek: true, note: true }),
+  sheet: FollowedSheet,
   linkUntil: z.string(),
   /** Days ticked in the last seven days. */
   thisWeek: z.array(z.string()).readonly(),

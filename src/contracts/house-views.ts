@@ -1,9 +1,10 @@
 import { z } from 'zod';
-import { qualificationIds } from '../core/drainage/case';
+import { AskView } from './ask-views';
+import { TherapistView } from './people-views';
 import { MeasuringInput } from './measures';
 
 /** Somebody of the house, as the owner sees them. */
-export const PersonView = z.object({
+export const PersonView = TherapistView.extend({
   role: z.enum(['owner', 'therapist', 'assistant']),
   login: z.string(),
   canSignIn: z.boolean(),
@@ -11,12 +12,6 @@ export const PersonView = z.object({
   leftOn: z.string().nullable(),
   /** Weekday 1 (Monday) to 7 → start and end. Empty: the house's usual hours. */
   hours: z.record(z.string(), z.tuple([z.string(), z.string()]).readonly()),
-  id: z.number(),
-  name: z.string(),
-  initials: z.string(),
-  title: z.string(),
-  room: z.string(),
-  qualifications: z.array(z.enum(qualificationIds)).readonly(),
 });
 export type PersonView = z.infer<typeof PersonView>;
 
@@ -51,11 +46,7 @@ export const HouseView = z.object({
       }),
     )
     .readonly(),
-  wording: z.object({
-    version: z.number(),
-    paragraphs: z.array(z.string()).readonly(),
-    since: z.string(),
-  }),
+  wording: AskView.shape.wording.extend({ since: z.string() }),
   audit: AuditView,
   measuring: MeasuringInput,
 });

@@ -1,14 +1,6 @@
 import { z } from 'zod';
 import { ProtocolShape, TechniqueShape } from './shapes/library';
 
-export interface Entry<T> {
-  readonly value: T;
-  readonly origin: Origin;
-  /** 0: as it ships. */
-  readonly version: number;
-  readonly differences: readonly Difference[];
-}
-
 /** Where an entry comes from: as it ships, shipped but changed by the house, or the house's own. */
 export const Origin = z.enum(['shipped', 'changed', 'own']);
 export type Origin = z.infer<typeof Origin>;
@@ -21,30 +13,19 @@ export const Difference = z.object({
 });
 export type Difference = z.infer<typeof Difference>;
 
+const entryOf = <T>(value: z.ZodType<T>) =>
+  z.object({
+    value,
+    origin: Origin,
+    /** 0: as it ships. */
+    version: z.number(),
+    differences: z.array(Difference).readonly(),
+  });
+export type Entry<T> = z.infer<ReturnType<typeof entryOf<T>>>;
+
 export const LibraryView = z.object({
-  techniques: z
-    .array(
-      z.object({
-        value: TechniqueShape,
-        origin: Origin,
-        /** 0: as it ships. */
-        version: z.number(),
-        differences: z.array(Difference).readonly(),
-      }),
-    )
-    .readonly(),
-  protocols: z
-    .array(
-      z.object({
-        value: ProtocolShape,
-        origin: Origin,
-        /** 0: as it ships. */
-        version: z.number(),
-        differences: z.array(Difference).readonly(),
-        seconds: z.number(),
-      }),
-    )
-    .readonly(),
+  techniques: z.array(entryOf(TechniqueShape)).readonly(),
+  protocols: z.array(entryOf(ProtocolShape).extend({ seconds: z.number() })).readonly(),
   modalities: z
     .array(
       z.object({

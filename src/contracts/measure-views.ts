@@ -1,19 +1,7 @@
 import { z } from 'zod';
 import { referralLevels } from '../core/swelling/referral';
-import { TapingView, VisitView } from './visit-views';
-import {
-  ClientMeasuringShape,
-  GirthShape,
-  LimbShape,
-  LimbVolumeShape,
-  MeasuringSettingsShape,
-  PassShape,
-  TapeProtocolShape,
-  TapingContextShape,
-} from './shapes/swelling';
-import { tapingPhases } from '../core/swelling/taping-context';
-import { volumeMethods } from '../core/swelling/volume';
-import { lengthUnits } from '../core/units';
+import { DatedTaping, TapingView, VisitView } from './visit-views';
+import { ClientMeasuringShape, MeasuringSettingsShape, TapeProtocolShape } from './shapes/swelling';
 import { observationOf } from './measures';
 
 /** What pages of measuring and looking back hand to islands. */
@@ -68,65 +56,9 @@ export const MeasureView = z.object({
   /** Newest taping of each limb of this visit, before and after. */
   tapings: z.array(TapingView).readonly(),
   /** Earlier tapings before the work, newest first, one a limb. */
-  lastTapings: z
-    .array(
-      z.object({
-        version: z.number(),
-        phase: z.enum(tapingPhases),
-        method: z.enum(volumeMethods),
-        /** Empty: taken before protocols were noted. */
-        protocol: z.string(),
-        context: TapingContextShape,
-        takenAt: z.string(),
-        /** Null: taken apart from any visit, such as an import brings. */
-        visitId: z.number().nullable(),
-        therapistId: z.number().nullable(),
-        /** Computed from the girths; null while too few have been taken. */
-        volume: LimbVolumeShape.nullable(),
-        limb: LimbShape,
-        side: z.enum(['left', 'right']),
-        unit: z.enum(lengthUnits),
-        positions: z.array(z.number()).readonly(),
-        first: PassShape,
-        second: PassShape.nullable(),
-        third: PassShape.nullable(),
-        unresolved: z.record(z.enum(['affected', 'reference']), z.array(z.number()).readonly()),
-        affected: z.array(GirthShape).readonly(),
-        reference: z.array(GirthShape).readonly(),
-        date: z.string(),
-      }),
-    )
-    .readonly(),
+  lastTapings: z.array(DatedTaping).readonly(),
   /** Starting points: the first taping on record, or the one marked as baseline, one a limb. */
-  baselines: z
-    .array(
-      z.object({
-        version: z.number(),
-        phase: z.enum(tapingPhases),
-        method: z.enum(volumeMethods),
-        /** Empty: taken before protocols were noted. */
-        protocol: z.string(),
-        context: TapingContextShape,
-        takenAt: z.string(),
-        /** Null: taken apart from any visit, such as an import brings. */
-        visitId: z.number().nullable(),
-        therapistId: z.number().nullable(),
-        /** Computed from the girths; null while too few have been taken. */
-        volume: LimbVolumeShape.nullable(),
-        limb: LimbShape,
-        side: z.enum(['left', 'right']),
-        unit: z.enum(lengthUnits),
-        positions: z.array(z.number()).readonly(),
-        first: PassShape,
-        second: PassShape.nullable(),
-        third: PassShape.nullable(),
-        unresolved: z.record(z.enum(['affected', 'reference']), z.array(z.number()).readonly()),
-        affected: z.array(GirthShape).readonly(),
-        reference: z.array(GirthShape).readonly(),
-        date: z.string(),
-      }),
-    )
-    .readonly(),
+  baselines: z.array(DatedTaping).readonly(),
   observations: z.array(ObservationView).readonly(),
   /** The newest of each kind and place from earlier visits. */
   lastObservations: z.array(ObservationView).readonly(),

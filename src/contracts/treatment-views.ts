@@ -4,7 +4,7 @@ import { SetupChangeShape } from './shapes/sequencing';
 import { BlockRuleShape, OrderFaultShape, ProposalShape, StepFaultShape, TreatmentLoadShape } from './shapes/treatment';
 import { OilNeedsShape, RoomItemShape } from './shapes/room';
 import { FaceLineShape } from './shapes/facial';
-import { TreatmentHolds } from './treatment';
+import { TreatmentHolds, TreatmentInput } from './treatment';
 
 /** A stretch of the treatment as the plan shows it. */
 export const BlockView = z.object({
@@ -48,34 +48,7 @@ export type LeftOutView = z.infer<typeof LeftOutView>;
 
 /** What a visit holds beside or instead of drainage, put into order and time. */
 export const TreatmentView = z.object({
-  wish: z.object({
-    fill: z.boolean(),
-    choices: z
-      .array(
-        z.object({
-          id: z.string(),
-          protocol: z.string(),
-          /** Only these parts of it; all when left out. */
-          blocks: z.array(z.string()).readonly().optional(),
-        }),
-      )
-      .readonly(),
-    isShort: z.boolean(),
-    /** Both hands alike where nothing asks for one side after the other. */
-    bothSides: z.boolean(),
-    /** Another school of drainage than the house's. */
-    school: z
-      .object({
-        start: z.enum(['neck-first', 'breath-first']),
-        hand: z.enum(['stretch', 'sweep', 'roller']),
-        removedSide: z.enum(['reroute-only', 'reroute-and-stimulate']),
-        exits: z.union([z.literal(2), z.literal(1)]),
-      })
-      .optional(),
-    minutes: z.number(),
-    /** Blocks in the therapist's own order; the best order when left out. */
-    order: z.array(z.string()).readonly().optional(),
-  }),
+  wish: TreatmentInput.omit({ basedOn: true, reason: true }),
   blocks: z.array(BlockView).readonly(),
   choices: z
     .array(

@@ -49,6 +49,9 @@ export const TapingView = z.object({
 });
 export type TapingView = z.infer<typeof TapingView>;
 
+/** With its day in words, where it is compared with. */
+export const DatedTaping = TapingView.extend({ date: z.string() });
+
 export const PlanView = z.object({
   version: z.number(),
   drainageCase: DrainageCaseShape,
@@ -112,7 +115,7 @@ export const TableNow = z.object({
 });
 export type TableNow = z.infer<typeof TableNow>;
 
-export const VisitView = z.object({
+export const VisitView = VisitFrame.extend({
   /** What is missing before the table, in the order in which it is asked. */
   missing: z.array(MissingGateShape).readonly(),
   /** Blends for body and face. */
@@ -124,33 +127,7 @@ export const VisitView = z.object({
   before: TapingView.nullable(),
   after: TapingView.nullable(),
   /** The last taping of an earlier visit, to compare with. */
-  lastTime: z
-    .object({
-      version: z.number(),
-      phase: z.enum(tapingPhases),
-      method: z.enum(volumeMethods),
-      /** Empty: taken before protocols were noted. */
-      protocol: z.string(),
-      context: TapingContextShape,
-      takenAt: z.string(),
-      /** Null: taken apart from any visit, such as an import brings. */
-      visitId: z.number().nullable(),
-      therapistId: z.number().nullable(),
-      /** Computed from the girths; null while too few have been taken. */
-      volume: LimbVolumeShape.nullable(),
-      limb: LimbShape,
-      side: z.enum(['left', 'right']),
-      unit: z.enum(lengthUnits),
-      positions: z.array(z.number()).readonly(),
-      first: PassShape,
-      second: PassShape.nullable(),
-      third: PassShape.nullable(),
-      unresolved: z.record(z.enum(['affected', 'reference']), z.array(z.number()).readonly()),
-      affected: z.array(GirthShape).readonly(),
-      reference: z.array(GirthShape).readonly(),
-      date: z.string(),
-    })
-    .nullable(),
+  lastTime: DatedTaping.nullable(),
   plan: PlanView.nullable(),
   events: z.array(TableEventShape).readonly(),
   /** The device that leads the treatment; null before it is begun. */
@@ -168,22 +145,6 @@ export const VisitView = z.object({
     .readonly(),
   /** Presses of devices that did not lead: on record, but not counted. */
   asideCount: z.number(),
-  id: z.number(),
-  startsAt: z.string(),
-  time: z.string(),
-  date: z.string(),
-  minutes: z.number(),
-  stage: StageOrEnd,
-  focus: z.array(z.string()).readonly(),
-  purpose: z.enum(purposes),
-  work: z.string(),
-  /** What it holds beside or instead of drainage; null for drainage alone. */
-  holds: TreatmentHolds.nullable(),
-  client: ClientBrief,
-  therapist: TherapistView,
-  findings: z.array(PlacedFinding).readonly(),
-  school: SchoolShape,
-  isFirst: z.boolean(),
 });
 export type VisitView = z.infer<typeof VisitView>;
 

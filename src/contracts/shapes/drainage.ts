@@ -74,7 +74,8 @@ export const CandidateShape: z.ZodType<Candidate> = z.object({
   chosen: z.boolean(),
   why: z.string(),
 });
-export const StepShape: z.ZodType<Step> = z.object({
+/** What every step has, at the table too. */
+export const stepFields = {
   id: z.string(),
   kind: z.enum(stepKinds),
   position: z.enum(lyings).optional(),
@@ -89,7 +90,8 @@ export const StepShape: z.ZodType<Step> = z.object({
   why: z.string(),
   cautions: z.array(z.string()).readonly(),
   pair: z.string().optional(),
-});
+} as const;
+export const StepShape: z.ZodType<Step> = z.object(stepFields);
 export const DrainagePlanShape: z.ZodType<DrainagePlan> = z.object({
   decision: z.enum(decisions),
   reasons: z.array(ReasonShape).readonly(),

@@ -54,10 +54,13 @@ export const HomeLeftOutShape: z.ZodType<HomeLeftOut> = z.object({
   technique: z.string().nullable().optional(),
   places: z.array(z.string()).readonly().optional(),
 });
-export const HomeSheetShape: z.ZodType<HomeSheet> = z.object({
+/** A sheet as the client follows it. */
+export const FollowedSheet = z.object({
   routine: z.enum(homeRoutineIds),
   side: z.enum(['left', 'right', 'both']).nullable(),
   parts: z.array(HomePartShape).readonly(),
   seconds: z.number(),
+});
+export const HomeSheetShape: z.ZodType<HomeSheet> = FollowedSheet.extend({
   leftOut: z.array(HomeLeftOutShape).readonly(),
 });

@@ -20,14 +20,14 @@ export const RoomItemIdShape: z.ZodType<RoomItemId> = z.enum([
   'hands',
   'water',
 ]);
-export const RoomItemShape: z.ZodType<RoomItem> = z.object({
+export const RoomItemShape = z.object({
   id: RoomItemIdShape.optional(),
   kind: z.enum(['heat', 'cool', 'blend', 'lay-out', 'hands', 'water']),
   what: z.string(),
   minutesBefore: z.number(),
   why: z.string(),
   area: z.enum(['body', 'face']).optional(),
-});
+}) satisfies z.ZodType<RoomItem>;
 export const OilNeedShape: z.ZodType<OilNeed> = z.object({
   ml: z.number(),
   cm2: z.number(),

@@ -1,8 +1,6 @@
 import { z } from 'zod';
 import { StoneUseKindShape } from './stones';
-import { lyings, stepKinds } from '../../core/drainage/step';
-import { pressures } from '../../core/screening/tables';
-import { RuleIdShape } from './drainage';
+import { stepFields } from './drainage';
 import { markKinds } from '../../core/table/mark-kinds';
 import type { TableStep, ToldStep } from '../../core/table/table-step';
 import type { TableChange, TableEvent } from '../../core/table/table-event';
@@ -26,6 +24,7 @@ export const ToldStepShape: z.ZodType<ToldStep> = z.object({
   lines: z.array(z.string()).readonly().optional(),
 });
 export const TableStepShape: z.ZodType<TableStep> = z.object({
+  ...stepFields,
   told: ToldStepShape.optional(),
   asksAgain: z.array(z.string()).readonly().optional(),
   changes: z.array(z.string()).readonly().optional(),
@@ -38,20 +37,6 @@ export const TableStepShape: z.ZodType<TableStep> = z.object({
       isStretchable: z.boolean(),
     })
     .optional(),
-  id: z.string(),
-  kind: z.enum(stepKinds),
-  position: z.enum(lyings).optional(),
-  place: z.string(),
-  toward: z.string().nullable(),
-  via: z.array(z.string()).readonly(),
-  pressure: z.enum(pressures),
-  repetitions: z.number(),
-  placements: z.number(),
-  seconds: z.number(),
-  rules: z.array(RuleIdShape).readonly(),
-  why: z.string(),
-  cautions: z.array(z.string()).readonly(),
-  pair: z.string().optional(),
 });
 export const TableChangeShape: z.ZodType<TableChange> = z.object({
   repetitions: z.record(z.string(), z.number()),

@@ -1,17 +1,17 @@
 import { createHash } from 'node:crypto';
 import { fileTypeFromBuffer } from 'file-type';
 import type { Db } from '../db/connection';
-import { type AttachmentView, deleteAttachment, findAttachment, insertAttachment } from './attachments.repository';
+import type { FileView } from '../../contracts/client-views';
+import { largestFileBytes } from '../../contracts/routes/clients';
+import { deleteAttachment, findAttachment, insertAttachment } from './attachments.repository';
 import { findClient } from './clients.repository';
 import { insertAudit } from '../house/audit.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
 
-export const largestFileBytes = 10_000_000;
-
 /** What may be kept: pictures and PDF, told by their content, whatever their name says. */
 export const keptTypes: ReadonlySet<string> = new Set(['image/jpeg', 'image/png', 'image/webp', 'application/pdf']);
 
-type Attached = { readonly kind: 'saved'; readonly attachment: AttachmentView } | SaveRefusal;
+type Attached = { readonly kind: 'saved'; readonly attachment: FileView } | SaveRefusal;
 
 interface NewFile {
   readonly name: string;

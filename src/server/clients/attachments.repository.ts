@@ -1,21 +1,14 @@
 import type { Insertable } from 'kysely';
+import type { FileView } from '../../contracts/client-views';
 import type { Db } from '../db/connection';
 import type { AttachmentTable } from '../db/schema/clients';
-
-export interface AttachmentView {
-  readonly id: number;
-  readonly name: string;
-  readonly mediaType: string;
-  readonly bytes: number;
-  readonly addedAt: string;
-}
 
 export async function insertAttachment(db: Db, file: Insertable<AttachmentTable>): Promise<number> {
   const row = await db.insertInto('attachment').values(file).returning('id').executeTakeFirstOrThrow();
   return row.id;
 }
 
-export async function listAttachments(db: Db, clientId: number): Promise<readonly AttachmentView[]> {
+export async function listAttachments(db: Db, clientId: number): Promise<readonly FileView[]> {
   const rows = await db
     .selectFrom('attachment')
     .select(['id', 'name', 'media_type', 'bytes', 'added_at'])

@@ -1,12 +1,11 @@
 import type { APIContext } from 'astro';
 import { endpointOf } from '../endpoints';
 import { serve } from './endpoint';
-import { match } from './matching';
 import { problem } from './problem';
 
 /** Finds the endpoint that a request asks for and has it answer. */
 export async function answerRequest(context: APIContext): Promise<Response> {
-  const found = match(context.request.method, context.url.pathname);
+  const found = context.locals.asked;
   if (found.kind === 'other-methods') {
     const response = problem({ type: '/problems/forbidden', title: 'This address takes other methods', status: 405 });
     response.headers.set('allow', found.allowed.join(', '));
