@@ -1,8 +1,9 @@
 import { appUrl } from '../app-url';
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { admit, bookAnyTime, post } from '../api/client';
-import { choose, control, follow, gone, launch, open, settled, until, words } from './browser';
+import { signInDemo } from '../../scripts/served.mjs';
+import { admit, bookAnyTime, call, post } from '../api/client';
+import { choose, control, follow, go, gone, launch, newPage, open, settled, until, words } from './browser';
 
 async function preparedVisit(name: string, therapistId: number): Promise<number> {
   const client = (await post('/api/clients', { name })).body.id;
@@ -22,6 +23,26 @@ describe('the plan', () => {
     browser = await launch();
   });
   afterAll(() => browser.close());
+
+  it('is made when it is first looked at, and asked for again when nobody answered', async () => {
+    const id = await preparedVisit('Petra Planlos', 1);
+    const page = await newPage(browser);
+    const { origin } = new URL(appUrl());
+    await page.setCookie({ name: 'velvet-stone', value: await signInDemo(origin), url: origin });
+    await page.setRequestInterception(true);
+    let isAway = true;
+    page.on('request', (request) => {
+      void (isAway && request.url().endsWith('/first-plan') ? request.abort() : request.continue());
+    });
+    await go(page, `${appUrl()}/visits/${id}/plan`);
+    await words(page, 'The plan could not be made');
+    expect((await call('GET', `/api/visits/${id}`)).body.plan).toBeNull();
+    isAway = false;
+    await control(page, 'button', 'Try again').click();
+    await words(page, 'The course');
+    expect((await call('GET', `/api/visits/${id}`)).body.plan.version).toBe(1);
+    await page.close();
+  });
 
   it('changes with school and minutes', async () => {
     const id = await preparedVisit('Schule Wechsel', 1);

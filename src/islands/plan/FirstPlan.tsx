@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import type { TherapistView } from '../../contracts/people-views';
 import type { PlanView as Plan, VisitView } from '../../contracts/visit-views';
+import { Button } from '../../ui/button/Button';
 import { RequestError, send, sentenceOf } from '../api';
 import { VisitHead } from '../visit-head/VisitHead';
 import { NoPlan } from './NoPlan';
@@ -16,20 +17,44 @@ interface Props {
   readonly therapists: readonly TherapistView[];
 }
 
+/** Why there is no plan: what speaks against one, or that it could not be asked for. */
+type Trouble =
+  { readonly kind: 'refused'; readonly why: readonly string[] } | { readonly kind: 'failed'; readonly why: string };
+
+const troubleOf = (error: unknown): Trouble =>
+  error instanceof RequestError && error.problem.errors
+    ? { kind: 'refused', why: error.problem.errors.map(({ message }) => message) }
+    : { kind: 'failed', why: sentenceOf(error) };
+
 /** A visit that has no plan yet: looking at it here makes one, of what it was booked for. */
 export function FirstPlan({ visit, therapists }: Props) {
   const [plan, setPlan] = useState<Plan>();
-  const [trouble, setTrouble] = useState<readonly string[]>([]);
+  const [trouble, setTrouble] = useState<Trouble>();
+  const [tries, setTries] = useState(0);
   useEffect(() => {
     send('POST /api/visits/{id}/first-plan', { params: { id: visit.id } }).then(
       (made) => setPlan(made.plan),
-      (error: unknown) => {
-        const errors = error instanceof RequestError ? error.problem.errors : undefined;
-        setTrouble(errors?.map(({ message }) => message) ?? [sentenceOf(error)]);
-      },
+      (error: unknown) => setTrouble(troubleOf(error)),
     );
-  }, [visit.id]);
-  if (trouble.length > 0) return <NoPlan visit={visit} trouble={trouble} />;
+  }, [tries, visit.id]);
+  const again = () => {
+    setTrouble(undefined);
+    setTries(tries + 1);
+  };
+  if (trouble?.kind === 'refused') return <NoPlan visit={visit} trouble={trouble.why} />;
+  if (trouble)
+    return (
+      <>
+        <VisitHead visit={visit} here="plan" />
+        <main id="main" className={styles['main']}>
+          <h2>The plan could not be made</h2>
+          <p role="alert">{trouble.why}</p>
+          <Button look="filled" onClick={again}>
+            Try again
+          </Button>
+        </main>
+      </>
+    );
   if (!plan) return <Planning visit={visit} />;
   return (
     <Suspense fallback={<Planning visit={visit} />}>
