@@ -64,9 +64,9 @@ export function useTreatment(visitId: number, first: PlanView, firstTreatment: T
       setAhead(order);
       change({ ...latest.current, order });
     },
-    /** Moves what waits behind what it waits for; a turn too many only goes away with the best order. */
+    /** Moves what waits behind what it waits for; a turn too many, or gloves twice, only go away with the best order. */
     mendAll: () => {
-      if (treatment.faults.some(({ rule }) => rule === 'one-turn')) {
+      if (treatment.faults.some(({ rule }) => rule === 'one-turn' || rule === 'gloves-on-off')) {
         const { order: _, ...wish } = latest.current;
         change(wish);
         return;
