@@ -2,6 +2,7 @@
  * Which layer may import which: the one table behind the lint rule and `tests/architecture.test.ts`.
  * A layer is a folder under `src`; every layer may import itself. `core` may import nothing else at all,
  * not even a package.
+ * @type {Readonly<Record<string, readonly string[]>>}
  */
 export const arrows = {
   core: [],
@@ -18,9 +19,13 @@ export const arrows = {
 };
 
 /** Layers that may import packages of the registry. */
-export const mayUsePackages = (layer) => layer !== 'core';
+const mayUsePackages = (layer) => layer !== 'core';
 
-/** `src/core/x/y.ts` → `core`; files directly under `src` are `root`; anything else is undefined. */
+/**
+ * `src/core/x/y.ts` → `core`; files directly under `src` are `root`; anything else is undefined.
+ * @param {string} path
+ * @returns {string | undefined}
+ */
 export function layerOf(path) {
   const match = /(?:^|\/)src\/([^/]+)(\/.*)?$/.exec(path.replaceAll('\\', '/'));
   if (!match) return undefined;
@@ -48,7 +53,11 @@ const kindInServer = (file) => {
 
 /**
  * The sentence to show when `fromFile` may not import `specifier`, or undefined when it may.
- * `resolved` is the absolute path of a relative import, undefined for a package.
+ * @param {string} fromFile
+ * @param {string} specifier
+ * @param {string | undefined} resolved the absolute path of a relative import, undefined for a package
+ * @param {boolean} [isTest]
+ * @returns {string | undefined}
  */
 export function forbiddenArrow(fromFile, specifier, resolved, isTest = /\.(test|bench)\.tsx?$/.test(fromFile)) {
   const from = layerOf(fromFile);

@@ -15,7 +15,19 @@ function freePort() {
   });
 }
 
-/** @returns its address and a way to stop it; `kill` ends it without a goodbye */
+/**
+ * @typedef {object} Served
+ * @property {string} url
+ * @property {number} port
+ * @property {() => Promise<unknown>} stop
+ * @property {() => Promise<unknown>} kill
+ */
+
+/**
+ * @param {{ data: string, demo?: boolean, port?: number, env?: Record<string, string> }} asked
+ * @returns {Promise<Served>}
+ *   its address and a way to stop it; `kill` ends it without a goodbye
+ */
 export async function startServer({ data, demo = true, port, env = {} }) {
   const listening = port ?? (await freePort());
   const clock = process.env['VELVET_STONE_CLOCK_OFFSET_MS']
@@ -55,7 +67,9 @@ export async function startServer({ data, demo = true, port, env = {} }) {
 
 /**
  * Signs in to a demo house by one click.
- * @returns the value of the session's cookie
+ * @param {string} url
+ * @param {number} [staffId]
+ * @returns {Promise<string>} the value of the session's cookie
  */
 export async function signInDemo(url, staffId = 1) {
   const answer = await fetch(`${url}/api/session/demo`, {

@@ -19,6 +19,7 @@ console.log('Types, lint and format, beside each other …');
 const checks = {
   types: node('node_modules/astro/astro.js', 'check', '--minimumSeverity', 'error'),
   lint: node('node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0'),
+  'unused exports': node('node_modules/knip/bin/knip.js', '--no-progress'),
   format: node('node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'),
 };
 // The build writes where the types are read from: one after the other.

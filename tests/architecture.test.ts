@@ -74,6 +74,18 @@ describe('the direction of imports', () => {
     expect(circlesIn(circle)).toEqual(['a → b → c → a']);
   });
 
+  it('goes in no circle between the folders of the core: each stands on those below it', () => {
+    const folderOf = (file: string) => /\/src\/core\/([^/]+)\//.exec(file)?.[1];
+    const ahead = new Map<string, string[]>();
+    for (const file of files.filter((name) => !/\.test\.tsx?$/.test(name))) {
+      const from = folderOf(file);
+      if (!from) continue;
+      const to = importsOf(file).flatMap((specifier) => folderOf(path.resolve(path.dirname(file), specifier)) ?? []);
+      ahead.set(from, [...(ahead.get(from) ?? []), ...to.filter((folder) => folder !== from)]);
+    }
+    expect(circlesIn(ahead)).toEqual([]);
+  });
+
   it('would catch the core reaching out, be it to a package, another layer or from a nested folder', () => {
     const core = path.join(root, 'src/core/drainage/plan.ts');
     expect(forbiddenArrow(core, 'zod', undefined)).toContain('nothing from outside');

@@ -5,7 +5,7 @@ import { screeningBook } from '../src/catalogue/screening/screening';
 import { readCase } from '../src/core/drainage/case';
 import { planDrainage } from '../src/core/drainage/plan';
 import { defaultSchool, type QualificationId } from '../src/core/drainage/case';
-import { drainageFindings, type RecordedCondition, screenedDrainage } from '../src/core/screening/hand-over';
+import { drainageFindings, type RecordedCondition, screenedDrainage } from '../src/core/drainage/from-screening';
 import { type PresentCondition, type ReadScreening, readScreening } from '../src/core/screening/read-request';
 import { screen } from '../src/core/screening/screen';
 import { type Choice, expandChoices } from '../src/core/treatment/expand';

@@ -303,22 +303,6 @@ export const deepFlowRows = [
   ['thoracic-duct.mid', 'terminus.left', 1],
 ] as const;
 
-/** id, label, what it separates */
-export const watershedRows = [
-  ['midline', 'middle line, front and back', 'left from right quadrants'],
-  [
-    'waist',
-    'belt from the navel round to the second lumbar vertebra',
-    'upper quadrants (armpit) from lower quadrants (groin)',
-  ],
-  [
-    'collarbone',
-    'collarbone round to the ridge of the shoulder blade',
-    'neck and top of shoulder from the upper quadrants',
-  ],
-  ['seat', 'inner edge of buttock and back of thigh', 'outer and inner drainage of the buttock and thigh'],
-] as const;
-
 /** Regions that belong together, by name; some in the order in which they lie. */
 export const regionGroupRows = {
   face: [

@@ -12,7 +12,7 @@ import { decisions, pressures } from '../core/screening/tables';
 
 const placeId = z.string().min(1).max(60);
 
-export const FindingSchema = z.object({
+const FindingSchema = z.object({
   id: z.enum(findingIds),
   side: z.enum(['left', 'right', 'both']).optional(),
   regions: z.array(placeId).max(200).optional(),
@@ -44,7 +44,7 @@ export const DrainagePlanRequest = z.object({
   refuse: z.array(placeId).max(6).default([]),
 }) satisfies z.ZodType<DrainageCase>;
 
-export const ArrangedStepSchema = z.object({
+const ArrangedStepSchema = z.object({
   id: z.string().min(1).max(60),
   kind: z.enum(stepKinds),
   /** null for a turn. */
@@ -56,7 +56,7 @@ export const ArrangedStepSchema = z.object({
 
 export const DrainageCheckRequest = DrainagePlanRequest.extend({ steps: z.array(ArrangedStepSchema).max(1000) });
 
-export const StepSchema = z.object({
+const StepSchema = z.object({
   id: z.string(),
   kind: z.enum(stepKinds),
   position: z.enum(lyings),

@@ -73,12 +73,6 @@ export const TreatmentResponse = z.object({
 });
 export type TreatmentResponse = z.infer<typeof TreatmentResponse>;
 
-/** Parts of the body that a client may or may not reach alone. */
-export const reachable = [
-  ...['feet', 'legs', 'seat', 'back', 'left-side', 'right-side', 'left-arm', 'right-arm', 'left-hand', 'right-hand'],
-  ...['trunk', 'neck', 'head'],
-] as const;
-
 export const HomeSheetRequest = z.object({
   ...judgedCase,
   routine: id,

@@ -44,7 +44,7 @@ export const TechniqueSchema = z.strictObject({
   stones: StoneWishSchema.optional(),
 });
 
-export const ProtocolStepSchema = z.strictObject({
+const ProtocolStepSchema = z.strictObject({
   technique: id,
   regions: z.array(z.string().max(60)).min(1, 'Say where: at least one region.').max(24),
   side: z.enum(stepSides),
@@ -57,7 +57,7 @@ export const ProtocolStepSchema = z.strictObject({
   stones: StoneWishSchema.optional(),
 });
 
-export const ProtocolBlockSchema = z.strictObject({
+const ProtocolBlockSchema = z.strictObject({
   id,
   position: z.enum(positions),
   hands: z.enum(handStates),
@@ -83,7 +83,7 @@ export const ProtocolSchema = z.strictObject({
 });
 
 /** The version that this program writes, and the newest that it reads. */
-export const libraryVersion = 1;
+const libraryVersion = 1;
 
 export const LibraryFile = z.strictObject({
   format: z.literal('velvet-stone-library', 'This is no library file.'),

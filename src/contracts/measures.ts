@@ -120,7 +120,7 @@ export const observationValues = {
 } as const;
 
 export type ObservationKind = keyof typeof observationValues;
-export const observationKinds = Object.keys(observationValues) as ObservationKind[];
+const observationKinds = Object.keys(observationValues) as ObservationKind[];
 export type ObservationValue<K extends ObservationKind> = z.infer<(typeof observationValues)[K]>;
 
 /** Kinds that belong to a place of the body. */

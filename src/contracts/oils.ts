@@ -13,7 +13,7 @@ const volumeMl = z.number('Give mL.').gt(0, 'More than 0 mL.').max(10_000, 'At m
 const area = z.enum(areas, `One of ${areas.join(', ')}.`);
 const perMl = z.number('Give drops in a mL.').gt(0, 'More than 0 drops in a mL.').max(200).optional();
 
-export const OilClientSchema = z.object({
+const OilClientSchema = z.object({
   age: z.number('Give an age in years.').min(0, 'Not below 0.').max(130, 'At most 130 years.').nullable().default(null),
   conditions: z.array(z.string('Give the id of a condition.'), 'Give a list of conditions.').max(60).default([]),
   skin: z.enum(['normal', 'sensitive'], 'normal or sensitive.').default('normal'),

@@ -8,7 +8,7 @@ import { SchoolSchema } from './drainage';
 import { LimbVolumeRequest } from './limb-volume';
 
 /** A real calendar date written YYYY-MM-DD. */
-export const dateOnly = z.iso.date('Write a real date as year-month-day.');
+const dateOnly = z.iso.date('Write a real date as year-month-day.');
 const today = () => new Date().toISOString().slice(0, 10);
 /** Some time zones are a day ahead of UTC, so one day of grace. */
 const notInTheFuture = (date: string) => date <= new Date(Date.parse(today()) + 86_400_000).toISOString().slice(0, 10);
@@ -16,7 +16,7 @@ const pastDate = dateOnly
   .refine(notInTheFuture, 'This date lies in the future.')
   .refine((date) => date >= '1900-01-01', 'This date lies too far back.');
 
-export const longestName = 120;
+const longestName = 120;
 const name = z
   .string()
   .trim()

@@ -6,7 +6,7 @@ import { decisions } from '../core/screening/tables';
 const id = z.string().min(1).max(80);
 const date = z.string().max(10);
 
-export const ClearanceSchema = z.object({ date, modalities: z.union([z.literal('all'), z.array(id).max(50)]) });
+const ClearanceSchema = z.object({ date, modalities: z.union([z.literal('all'), z.array(id).max(50)]) });
 
 export const PresentConditionSchema = z.object({
   id,

@@ -15,7 +15,7 @@ const SettingSchema = z.object({
   side: z.enum(blockSides).default('both'),
 });
 
-export const BlockSchema = z.object({
+const BlockSchema = z.object({
   id,
   minutes: z.number('Give minutes.').min(0, 'At least 0 minutes.').max(480, 'At most eight hours.').default(0),
   position: z.enum(positions, 'How the client lies: supine, prone, side-left, side-right or seated.'),
@@ -61,7 +61,7 @@ export function costsFrom({ turn, drape, walk, hands }: z.infer<typeof CostsSche
 
 const repetitions = z.number('Give a number.').int('Give a whole number.').max(1000, 'At most 1000.');
 
-export const FitStepSchema = z
+const FitStepSchema = z
   .object({
     id,
     secondsPerRepetition: z.number('Give seconds.').gt(0, 'More than 0 seconds.').max(3600, 'At most an hour.'),

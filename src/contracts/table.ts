@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { markKinds } from '../core/table/mark-kinds';
 
-export const tableEventKinds = ['start', 'end', 'skip', 'back', 'pause', 'resume', 'refit', 'mark', 'finish'] as const;
+const tableEventKinds = ['start', 'end', 'skip', 'back', 'pause', 'resume', 'refit', 'mark', 'finish'] as const;
 const stepName = z.string().min(1).max(120);
-export const TableEventInput = z
+const TableEventInput = z
   .object({
     /** Made by the device, so that sending twice stores once. */
     id: z.string().min(8).max(60),
@@ -30,7 +30,7 @@ export const TableEventInput = z
     path: ['mark'],
     message: 'Say what was marked, and in which step.',
   });
-export type TableEventInput = z.infer<typeof TableEventInput>;
+type TableEventInput = z.infer<typeof TableEventInput>;
 /** Made up by a browser once, and kept by it. */
 const deviceId = z.string().min(8, 'Name the device with at least 8 characters.').max(60);
 export const TableEventsInput = z.object({ deviceId, events: z.array(TableEventInput).min(1).max(500) });

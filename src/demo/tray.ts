@@ -2,7 +2,7 @@ import { addDays } from 'date-fns';
 import type { StoneInput } from '../contracts/stones';
 import type { SizeId } from '../core/stones/book';
 import { stoneBook } from '../catalogue/stones/stones';
-import { usualHabits } from '../core/stones/from-plan';
+import { usualHabits } from '../core/stones/habits';
 import { insertCare, insertStones, storeHabits } from '../server/stones/stones.repository';
 import type { Db } from '../server/db/connection';
 

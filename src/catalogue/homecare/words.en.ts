@@ -1,5 +1,5 @@
 import { nameOf, sideOf } from '../../core/anatomy/place';
-import { shortLabel } from '../../core/drainage/wording';
+import { shortLabel } from '../../core/anatomy/place-labels';
 import { anatomy } from '../anatomy';
 import type { HomeWords } from './words';
 import { capitalise } from '../../core/wording/capitalise';

@@ -14,7 +14,7 @@ const id = z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/);
 const words = z.string().min(1);
 const amount = z.number().positive();
 
-export const LimitsSchema: z.ZodType<Limits> = z.strictObject({
+const LimitsSchema: z.ZodType<Limits> = z.strictObject({
   maxPressure: z.enum(pressures).optional(),
   maxMinutes: amount.optional(),
   maxStoneC: amount.optional(),

@@ -25,7 +25,7 @@ import vocabularyRows from './data/vocabulary.json';
 import { ConditionSchema, ModalitySchema, RedFlagSchema, RuleSchema, VocabularySchema } from './schemas';
 
 /** The groups of the intake, in the order in which they are asked. */
-export const conditionGroups = [
+const conditionGroups = [
   ['Heart and vessels', heart],
   ['Cancer and its treatment', cancer],
   ['Infection and fever', infection],

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { faceDrawings, lineKinds } from '../../core/facial/line';
 import type { FaceLine, Point } from '../../core/facial/line';
 
-export const PointShape: z.ZodType<Point> = z.tuple([z.number(), z.number()]).readonly();
+const PointShape: z.ZodType<Point> = z.tuple([z.number(), z.number()]).readonly();
 export const FaceLineShape: z.ZodType<FaceLine> = z.object({
   id: z.string(),
   kind: z.enum(lineKinds),

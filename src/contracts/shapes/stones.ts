@@ -3,7 +3,8 @@ import { sizeIds, skinIds } from '../../core/stones/book';
 import type { StoneUseKind } from '../../core/stones/use';
 import type { Rotation, Shortage, StoneUse } from '../../core/stones/rotation';
 import type { Blocked } from '../../core/stones/step-times';
-import type { FirstTouch, StoneClient, StoneHabits } from '../../core/stones/from-plan';
+import type { FirstTouch, StoneClient } from '../../core/stones/first-touch';
+import type { StoneHabits } from '../../core/stones/habits';
 import type { BathReading, BathState } from '../../core/stones/thermometer';
 import type { StoneCue } from '../../core/stones/cues';
 

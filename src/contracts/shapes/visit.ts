@@ -3,20 +3,20 @@ import { RedFlagShape } from './screening';
 import type { GateId, MissingGate } from '../../core/visit/gates';
 import type { CheckAnswer, CheckAnswers, CheckQuestion, TodayGroup, VisitCheck } from '../../core/visit/visit-check';
 
-export const GateIdShape: z.ZodType<GateId> = z.enum(['intake', 'consent', 'check']);
+const GateIdShape: z.ZodType<GateId> = z.enum(['intake', 'consent', 'check']);
 export const MissingGateShape: z.ZodType<MissingGate> = z.object({
   gate: GateIdShape,
   open: z.number(),
 });
-export const CheckAnswerShape: z.ZodType<CheckAnswer> = z.enum(['yes', 'no']);
+const CheckAnswerShape: z.ZodType<CheckAnswer> = z.enum(['yes', 'no']);
 export const CheckAnswersShape: z.ZodType<CheckAnswers> = z.record(z.string(), CheckAnswerShape);
-export const CheckQuestionShape: z.ZodType<CheckQuestion> = z.object({
+const CheckQuestionShape: z.ZodType<CheckQuestion> = z.object({
   id: z.string(),
   text: z.string(),
   hint: z.string().optional(),
   flag: RedFlagShape.optional(),
 });
-export const TodayGroupShape: z.ZodType<TodayGroup> = z.object({
+const TodayGroupShape: z.ZodType<TodayGroup> = z.object({
   id: z.string(),
   group: z.string(),
   conditions: z

@@ -23,7 +23,7 @@ export interface Proposal {
   readonly gapMinutes: number;
 }
 
-export const startGridMinutes = 15;
+const startGridMinutes = 15;
 
 /**
  * All starts on the grid at which the visit fits: within the therapist's hours, with tidying after every visit (also

@@ -3,7 +3,7 @@ import { expandArea } from '../anatomy/areas';
 import { type Anatomy, type PlaceId } from '../anatomy/place';
 import { type FieldError, type Result } from '../result';
 import { findHindrances, type Hindrances } from './hindrance';
-import { type NodeFindingId, nodeFindingIds, nodeFindingOf, sidesOfFinding } from './node-findings';
+import { type NodeFindingId, nodeFindingIds, nodeFindingOf, sidesOfFinding } from '../anatomy/node-findings';
 import type { ScreenedDrainage } from './screened';
 
 export const purposes = ['swelling', 'wellness', 'after-procedure', 'sinus', 'puffy-face'] as const;

@@ -6,7 +6,8 @@ import { findPrecedences, type Precedence, type Severity } from './precedence';
 import type { RuleId } from './rules';
 import { planDrainage } from './plan';
 import { surveyCase } from './survey';
-import { list, shortLabel, theLabel } from './wording';
+import { list } from './wording';
+import { shortLabel, theLabel } from '../anatomy/place-labels';
 
 /** Moving a step behind another one (null: to the very start), or taking it out. */
 export type Fix = { readonly move: string; readonly after: string | null } | { readonly remove: string };

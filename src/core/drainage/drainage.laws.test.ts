@@ -4,7 +4,7 @@ import { anatomy } from '../../catalogue/anatomy';
 import { areaIds } from '../anatomy/areas';
 import { purposes, readCase } from './case';
 import type { Finding } from './finding';
-import { nodeFindingIds } from './node-findings';
+import { nodeFindingIds } from '../anatomy/node-findings';
 import { applyFix, checkCourse, mendCourse } from './check';
 import { makeCase, type Wish } from './fixtures';
 import { edgeKey } from './hindrance';

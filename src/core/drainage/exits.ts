@@ -8,7 +8,7 @@ const candidateGroups = ['axillary', 'inguinal', 'terminus'] as const;
 const everyKind = new Set(['flow', 'detour', 'crossing'] as const);
 
 /** An exit that costs more than this is no help. */
-export const dearestExitCost = 12;
+const dearestExitCost = 12;
 const secondExitAllowance = 2;
 
 export interface ExitChoice {

@@ -1,7 +1,7 @@
 import type { PlaceId } from '../anatomy/place';
-import { nodeFindingIds } from './node-findings';
+import { nodeFindingIds } from '../anatomy/node-findings';
 
-export const regionFindingIds = ['irradiated', 'open-wound', 'port', 'thickened'] as const;
+const regionFindingIds = ['irradiated', 'open-wound', 'port', 'thickened'] as const;
 
 export const findingIds = [...nodeFindingIds, ...regionFindingIds, 'scar', 'cancer-history'] as const;
 

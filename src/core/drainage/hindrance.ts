@@ -1,6 +1,6 @@
 import { type Anatomy, type Edge, nameOf, type PlaceId, sideOf } from '../anatomy/place';
 import type { Finding } from './finding';
-import { groupsOfNodes, nodeFindingOf, sidesOfFinding } from './node-findings';
+import { groupsOfNodes, nodeFindingOf, sidesOfFinding } from '../anatomy/node-findings';
 
 /** Why a node group takes no fluid. */
 export type BlockCause = 'removed' | 'irradiated' | 'wound';

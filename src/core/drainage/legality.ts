@@ -6,7 +6,7 @@ import { lighterOf } from '../screening/limits';
 import { allowedPressure } from './screened';
 import type { Step } from './step';
 import type { Survey } from './survey';
-import { theLabel } from './wording';
+import { theLabel } from '../anatomy/place-labels';
 import { capitalise } from '../wording/capitalise';
 
 /** A step as a therapist arranged it; what only the planner fills in may be missing. */

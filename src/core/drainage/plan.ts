@@ -10,7 +10,8 @@ import { type Decision } from '../screening/tables';
 import { decide, type Reason, timeReasons } from './reasons';
 import type { Step } from './step';
 import { type Exit, type Survey, surveyCase } from './survey';
-import { rejectionInWords, shortLabel, wayInWords } from './wording';
+import { rejectionInWords, wayInWords } from './wording';
+import { shortLabel } from '../anatomy/place-labels';
 
 /** A way out of the body, as it is answered. */
 export interface PlannedExit {

@@ -5,7 +5,8 @@ import type { Fitted } from './fitted';
 import type { PlanRuleId } from './rules';
 import { screenedDecision } from './screened';
 import type { Survey } from './survey';
-import { list, shortLabel, theLabel } from './wording';
+import { list } from './wording';
+import { shortLabel, theLabel } from '../anatomy/place-labels';
 
 export interface Reason {
   readonly rule: PlanRuleId;

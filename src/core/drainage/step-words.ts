@@ -1,7 +1,7 @@
 import { type Anatomy, type PlaceId, sideOf } from '../anatomy/place';
 import type { Step } from './step';
 import { clearingDirection } from './why';
-import { shortLabel } from './wording';
+import { shortLabel } from '../anatomy/place-labels';
 import { capitalise } from '../wording/capitalise';
 
 type Named = Pick<Step, 'kind' | 'place' | 'toward' | 'position'>;
@@ -57,7 +57,7 @@ export function repetitionsInWords(step: Pick<Step, 'kind' | 'repetitions' | 'pl
 }
 
 /** The heading under which a kind of step stands in the course. */
-export const phaseOf: Readonly<Record<Step['kind'], string>> = {
+const phaseOf: Readonly<Record<Step['kind'], string>> = {
   breathe: 'Open',
   clear: 'Open',
   prepare: 'Prepare the way',

@@ -75,7 +75,7 @@ export const basinPlacements = 2;
 const findPlaceSeconds = 6;
 const moveOnSeconds = 2;
 const breathSeconds = 6;
-export const turnSeconds = 120;
+const turnSeconds = 120;
 /** The way round the outer side of the knee takes about so long before the first stroke on the shin (s). */
 const kneeWaySeconds = 120;
 const carryStretchSeconds = 2;

@@ -342,7 +342,7 @@ export function neededGroups(anatomy: Anatomy, read: ReadCase, survey: Survey): 
 }
 
 /** True when the way from one place to the next exists, is open and is not cut by a scar. */
-export function isOpenEdge(anatomy: Anatomy, read: ReadCase, from: PlaceId, to: PlaceId): boolean {
+function isOpenEdge(anatomy: Anatomy, read: ReadCase, from: PlaceId, to: PlaceId): boolean {
   return (
     isPassable(read.hindrances, to) &&
     isUnscarred(read.hindrances, { from, to }) &&

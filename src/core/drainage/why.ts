@@ -7,7 +7,8 @@ import { lighterOf } from '../screening/limits';
 import type { Pressure } from '../screening/tables';
 import { allowedPressure } from './screened';
 import type { StepKind } from './step';
-import { list, shortLabel, theLabel, wayInWords } from './wording';
+import { list, wayInWords } from './wording';
+import { shortLabel, theLabel } from '../anatomy/place-labels';
 import { capitalise } from '../wording/capitalise';
 
 /** Why a step stands where it stands, before it is put into words. */

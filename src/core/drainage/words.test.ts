@@ -4,7 +4,8 @@ import { planOf } from './fixtures';
 import { ruleBook } from './rules';
 import { phasesOf, pressureInWords, repetitionsInWords, sideInWords, stepDirection, stepTitle } from './step-words';
 import { clearingDirection } from './why';
-import { formatCost, list, rejectionInWords, shortLabel, theLabel, wayInWords } from './wording';
+import { formatCost, list, rejectionInWords, wayInWords } from './wording';
+import { shortLabel, theLabel } from '../anatomy/place-labels';
 import { capitalise } from '../wording/capitalise';
 
 const plan = planOf(anatomy, ['leg.left', 'face'], {

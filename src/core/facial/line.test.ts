@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { anatomy } from '../../catalogue/anatomy';
 import { type FaceLine, kindOfLine, lengthOf, middleX, type Point, sideOfLine } from './line';
 import { drainOf, strokesOf } from './strokes';
-import { toolFor } from './tool';
+import { toolFor } from '../treatment/tool';
 
 const nodes: Readonly<Record<string, Point>> = {
   'preauricular.left': [426, 289],

@@ -39,7 +39,7 @@ export function evenPoints(points: readonly Point[], count: number): readonly Po
 }
 
 /** The point so far along a line. */
-export function pointAlong(points: readonly Point[], along: number): Point {
+function pointAlong(points: readonly Point[], along: number): Point {
   let left = along;
   for (let i = 1; i < points.length; i += 1) {
     const [from, to] = [points[i - 1], points[i]];

@@ -7,7 +7,7 @@ import { shippedLibrary } from '../../catalogue/library/library';
 import { screeningBook } from '../../catalogue/screening/screening';
 import { defaultSchool, type QualificationId } from '../drainage/case';
 import { violationsOf } from '../judgement/violations';
-import { drainageFindings } from '../screening/hand-over';
+import { drainageFindings } from '../drainage/from-screening';
 import { toCheckedSheet } from './checked';
 import { composeSheet } from './compose';
 import { type HomeRoutine, stepsOf } from './sheet';

@@ -6,7 +6,7 @@ import type { Judgement } from '../judgement/judgement';
 import type { JudgementReason } from '../judgement/reasons';
 import type { Library } from '../library/protocol';
 import type { Result } from '../result';
-import { reasonInWords } from '../wording/judgement-words';
+import { reasonInWords } from '../judgement/words';
 import { sheetFromLibrary } from './from-library';
 import { sheetFromPlan } from './from-plan';
 import type { HomeReach, HomeRoutine, HomeSheet } from './sheet';

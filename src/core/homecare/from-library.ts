@@ -1,14 +1,14 @@
 import type { Anatomy, PlaceId } from '../anatomy/place';
 import type { Finding } from '../drainage/finding';
 import { findHindrances } from '../drainage/hindrance';
-import { shortLabel } from '../drainage/wording';
+import { shortLabel } from '../anatomy/place-labels';
 import type { Library } from '../library/protocol';
 import type { Technique } from '../library/technique';
 import type { Result } from '../result';
 import { secondsAt } from '../sequencing/time-fit';
 import type { Judgement } from '../judgement/judgement';
 import { judgeBlocks } from '../treatment/judge-blocks';
-import { placesInWords, reasonInWords } from '../wording/judgement-words';
+import { placesInWords, reasonInWords } from '../judgement/words';
 import { withinMinutes } from '../treatment/within-minutes';
 import type { TreatmentBlock, TreatmentStep } from '../treatment/block';
 import { expandChoices } from '../treatment/expand';

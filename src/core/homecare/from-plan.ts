@@ -3,7 +3,7 @@ import type { Anatomy, PlaceId } from '../anatomy/place';
 import { type DrainageCase, readCase } from '../drainage/case';
 import { planDrainage } from '../drainage/plan';
 import type { Step } from '../drainage/step';
-import { shortLabel } from '../drainage/wording';
+import { shortLabel } from '../anatomy/place-labels';
 import type { Result } from '../result';
 import { rankOf } from '../screening/tables';
 import { inParts } from './parts';

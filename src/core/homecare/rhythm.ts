@@ -9,7 +9,7 @@ export interface HomeDone {
 const weekDays = 7;
 
 /** How often a kind of work was done in the seven days that end with a day. */
-export const doneInWeek = (done: readonly HomeDone[], modality: string, day: string): number =>
+const doneInWeek = (done: readonly HomeDone[], modality: string, day: string): number =>
   done.filter((one) => one.modality === modality && one.day <= day && one.day > addDays(day, -weekDays)).length;
 
 /**

@@ -1,6 +1,6 @@
 import { findHindrances } from '../drainage/hindrance';
 import type { ScreeningBook } from '../screening/book';
-import { drainageFindings, type RecordedCondition } from '../screening/hand-over';
+import { drainageFindings, type RecordedCondition } from '../drainage/from-screening';
 import type { ReadScreening } from '../screening/read-request';
 import { heldWith } from '../screening/scope';
 import { type Screening, sourcesOf } from '../screening/screen';

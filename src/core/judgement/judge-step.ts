@@ -303,7 +303,7 @@ function changedAt(
 const isAlongSpine = (technique: Technique) => hasTrait(technique, 'beside-spine') || hasTrait(technique, 'on-spine');
 
 /** Whether strokes along this client's spine run from the skull down, and what asks for it. */
-export function downwardBy(judgement: Judgement): JudgementReason | undefined {
+function downwardBy(judgement: Judgement): JudgementReason | undefined {
   for (const { modality, limits } of judgement.screening.byModality) {
     if (limits.spineDirection !== 'downward') continue;
     const kind = judgement.kind(modality);

@@ -10,7 +10,7 @@ import { checkBlend } from '../oils/check';
 import type { OilClient } from '../oils/client';
 import { oilClientOf } from '../oils/judged-client';
 import { oilTouches } from '../room/oil-touches';
-import { firstTouchOf } from '../stones/from-plan';
+import { firstTouchOf } from '../stones/first-touch';
 import type { Judgement } from './judgement';
 import { blendViolations, stoneViolations } from './product-violations';
 import { stonesAt } from './visit-limits';

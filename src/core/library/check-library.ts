@@ -120,7 +120,7 @@ function withoutFlush(block: ProtocolBlock, known: Known, path: string): readonl
 }
 
 /** Numbers of the intense steps that no soothing one follows on one of the same regions. */
-export function unflushedSteps(
+function unflushedSteps(
   { steps }: Pick<ProtocolBlock, 'steps'>,
   techniques: ReadonlyMap<string, Technique>,
 ): readonly number[] {

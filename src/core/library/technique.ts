@@ -160,7 +160,7 @@ const findPlaceSeconds = 6;
 const moveOnSeconds = 2;
 
 /** How often a technique is given in a step: once, or for each side, and for each region where it is repeated there. */
-export function roundsOf(technique: Pick<Technique, 'isPerRegion'>, regions: number, isEachSide: boolean): number {
+function roundsOf(technique: Pick<Technique, 'isPerRegion'>, regions: number, isEachSide: boolean): number {
   return (isEachSide ? 2 : 1) * (technique.isPerRegion ? regions : 1);
 }
 

@@ -54,7 +54,7 @@ export const reasonsAgainstCarrier = (carrier: string, client: OilClient): reado
 const oldAge = 75;
 
 /** Rows of the dilution guide that apply to a client and an area. */
-export function guideRows(book: OilBook, client: OilClient, area: Area): readonly GuideRow[] {
+function guideRows(book: OilBook, client: OilClient, area: Area): readonly GuideRow[] {
   const { age, conditions } = client;
   const sensitive = isSensitive(client);
   const ofArea = { face: 'face', body: 'body', local: 'local', bath: 'bath' }[area];

@@ -102,7 +102,7 @@ export function mendedBy(book: OilBook, before: readonly BlendPart[], after: rea
 }
 
 /** “Lavender 9 → 7, no ylang ylang”. */
-export function changesInWords(book: OilBook, changes: readonly Change[]): string {
+function changesInWords(book: OilBook, changes: readonly Change[]): string {
   if (changes.length === 0) return 'Nothing to change.';
   const words = changes.map(({ oil, from, to }) => {
     const name = oilOf(book, oil).name;

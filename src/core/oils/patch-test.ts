@@ -4,7 +4,7 @@ export const patchReadings = ['clear', 'mild', 'strong'] as const;
 export type PatchReading = (typeof patchReadings)[number];
 
 const hourMs = 3_600_000;
-export const patchHours = [24, 48] as const;
+const patchHours = [24, 48] as const;
 
 /** When a test that was placed is to be read (ISO times). */
 export const patchDueAt = (placedAt: string): readonly string[] =>

@@ -36,7 +36,7 @@ export function smellCandidates(book: OilBook, given: BestBlendCase): readonly S
 }
 
 /** The oil that a nose notices first: by drops and by how strongly it smells. */
-export function leadingOil(book: OilBook, parts: readonly BlendPart[]): string | undefined {
+function leadingOil(book: OilBook, parts: readonly BlendPart[]): string | undefined {
   const weight = ({ oil, drops }: BlendPart) => drops * oilOf(book, oil).odourIntensity;
   return parts.reduce<BlendPart | undefined>(
     (most, part) => (!most || weight(part) > weight(most) ? part : most),

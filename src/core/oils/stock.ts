@@ -33,7 +33,7 @@ const earlier = (a: string | null, b: string | null): string | null => {
 };
 
 /** Best before: from its opening by the kind of oil, or what is printed, whichever is earlier; null: not known. */
-export const bestBeforeOf = (bottle: Pick<Bottle, 'openedOn' | 'printedOn'>, shelfLifeMonthsOpened: number) =>
+const bestBeforeOf = (bottle: Pick<Bottle, 'openedOn' | 'printedOn'>, shelfLifeMonthsOpened: number) =>
   earlier(bottle.printedOn, bottle.openedOn && addMonths(bottle.openedOn, shelfLifeMonthsOpened));
 
 export type Freshness = 'closed' | 'fresh' | 'turning' | 'old';
@@ -64,7 +64,7 @@ export function ageingOf(bottle: Bottle, of: EssentialOil | Carrier, onDate: str
 const fastFamilies = ['citrus', 'woody-green'];
 
 /** Citrus, pine, fir and tea tree: rich in what the air turns into sensitisers. */
-export function isFastAgeing(of: EssentialOil | Carrier): boolean {
+function isFastAgeing(of: EssentialOil | Carrier): boolean {
   if (!('odourFamily' in of)) return false;
   return (
     fastFamilies.some((family) => of.odourFamily.includes(family)) ||

@@ -14,7 +14,7 @@ export interface Substitute {
 }
 
 /** How alike two oils are: what they are taken for, when they are smelled, how they smell. */
-export function likenessOf(a: EssentialOil, b: EssentialOil): number {
+function likenessOf(a: EssentialOil, b: EssentialOil): number {
   const shared = a.uses.filter((use) => b.uses.includes(use)).length;
   const uses = shared / Math.max(1, new Set([...a.uses, ...b.uses]).size);
   const scent = a.odourFamily === b.odourFamily ? 1 : wordsShared(a.odourFamily, b.odourFamily) ? 0.6 : 0;

@@ -1,7 +1,7 @@
 import type { RegionGroups } from '../anatomy/place';
 import { facialModalities } from '../library/protocol';
 import type { Limits } from '../screening/tables';
-import { toolFor } from '../facial/tool';
+import { toolFor } from '../treatment/tool';
 import type { Position } from '../sequencing/block';
 import type { PlannedBlock } from '../treatment/plan-treatment';
 import type { SpreadTable } from './medium';

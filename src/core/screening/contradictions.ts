@@ -1,4 +1,4 @@
-import { nodeFindingOf } from '../drainage/node-findings';
+import { nodeFindingOf } from '../anatomy/node-findings';
 
 /** Findings that cannot all be so at once; both count until one is taken back. */
 const exclusive: readonly (readonly string[])[] = [

@@ -1,5 +1,3 @@
-import type { PlaceId } from '../anatomy/place';
-
 /** Mildest first; the worst decision wins. */
 export const decisions = ['ok', 'modify', 'clear-first', 'refer', 'stop'] as const;
 export type Decision = (typeof decisions)[number];
@@ -164,9 +162,6 @@ export interface ScreeningTables {
   readonly basinSkin: Readonly<Record<string, readonly string[]>>;
   readonly limitKeys: Readonly<Record<string, LimitRule>>;
 }
-
-/** A place and what holds there. */
-export type Placed<T> = ReadonlyMap<PlaceId, T>;
 
 export function worseOf(a: Decision, b: Decision): Decision {
   return rankOf(a) >= rankOf(b) ? a : b;

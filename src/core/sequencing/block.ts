@@ -58,7 +58,7 @@ const handsRows: readonly HandsRow[] = [
 const fits = (row: readonly HandState[] | 'any', state: HandState) => row === 'any' || row.includes(state);
 
 /** @returns seconds to go from one state of the hands to another; 0 without a change */
-export function usualHandsSeconds(from: HandState, to: HandState): number {
+function usualHandsSeconds(from: HandState, to: HandState): number {
   if (from === to) return 0;
   return handsRows.find(([a, b]) => fits(a, from) && fits(b, to))?.[2] ?? 0;
 }

@@ -25,7 +25,7 @@ export function findLongOrder(problem: LongProblem): FoundOrder {
   }
 }
 
-export function secondsOf({ classOf, between }: LongProblem, order: readonly number[]): number {
+function secondsOf({ classOf, between }: LongProblem, order: readonly number[]): number {
   let at = between.length - 1;
   let sum = 0;
   for (const block of order) {

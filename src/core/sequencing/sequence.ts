@@ -16,7 +16,7 @@ export interface Sequence {
 }
 
 /** Up to so many blocks the best order is always found; beyond, wherever the rules between them leave few enough sets. */
-export const exactBlocks = 16;
+const exactBlocks = 16;
 const mostSets = 1 << exactBlocks;
 
 /**

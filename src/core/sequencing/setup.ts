@@ -16,7 +16,7 @@ const apart = (from: Setting['therapist'], to: Setting['therapist']) => {
 };
 
 /** Seconds of each kind of change from one setting to the next, in the order of `changeKinds`. */
-export function changeSeconds(from: Setting, to: Setting, costs: SetupCosts): readonly number[] {
+function changeSeconds(from: Setting, to: Setting, costs: SetupCosts): readonly number[] {
   const isTurned = from.position !== to.position;
   const places = apart(from.therapist, to.therapist);
   return [

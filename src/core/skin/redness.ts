@@ -1,7 +1,7 @@
 /** Looks at the skin after the work (minutes) at which redness may be seen to have gone back. */
 export const looksAfterMinutes = [5, 15, 30] as const;
-export const expectedToFadeWithinMinutes = 30;
-export const concernAfterMinutes = 60;
+const expectedToFadeWithinMinutes = 30;
+const concernAfterMinutes = 60;
 
 /** Redness 0–4 before and after; null: not looked at. */
 export interface Redness {

@@ -8,12 +8,7 @@ const bisections = 60;
  * Share of the gap to a bath that a stone's centre still has, after so many seconds: lumped where the stone conducts
  * well against its size, else the product of three slab series.
  */
-export function gapLeft(
-  shape: StoneShape,
-  stone: Medium,
-  bathWM2K: number,
-  lumpedBiot: number,
-): (seconds: number) => number {
+function gapLeft(shape: StoneShape, stone: Medium, bathWM2K: number, lumpedBiot: number): (seconds: number) => number {
   const biot = (bathWM2K * shape.lengthM) / stone.conductivityWMK;
   if (biot <= lumpedBiot) {
     const tau = shape.heatJK / (bathWM2K * shape.surfaceM2);

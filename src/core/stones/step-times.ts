@@ -47,7 +47,7 @@ export interface StepTimes {
 }
 
 /** Baths from here on are warm: their stones cool in use. */
-export const warmBathC = 33;
+const warmBathC = 33;
 
 const tolerance = 1e-9;
 const roundDown = (value: number, step: number) => Math.floor(value / step + tolerance) * step;

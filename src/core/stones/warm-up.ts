@@ -1,6 +1,6 @@
 import { batchSeconds, readySeconds, recoverSeconds } from './bath';
 import type { MaterialId, StonePhysics } from './book';
-import type { StoneHabits } from './from-plan';
+import type { StoneHabits } from './habits';
 import { shapeOf, type StoneSize } from './shape';
 import type { Medium } from './book';
 

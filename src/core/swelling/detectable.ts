@@ -20,7 +20,7 @@ export interface DetectableChange {
 }
 
 /** The table's figures with the house's own in place of it; two therapists never need less than the table says. */
-export const ofHouse = (table: DetectableChange, own: number | undefined): DetectableChange =>
+const ofHouse = (table: DetectableChange, own: number | undefined): DetectableChange =>
   own === undefined ? table : { same: own, different: Math.max(own, table.different) };
 
 /** The therapist's own figure, from pairs of readings. */
@@ -49,7 +49,7 @@ export function volumeLimitMl(
 }
 
 /** The change that has to be exceeded: one's own figure once ten pairs stand behind it, else the table's. */
-export function detectableChange(table: DetectableChange, { isSameTherapist, own }: WhoTaped): number {
+function detectableChange(table: DetectableChange, { isSameTherapist, own }: WhoTaped): number {
   const ownMdc = own && own.pairs >= fewestOwnPairs ? own.mdc95 : undefined;
   if (!isSameTherapist) return Math.max(table.different, ownMdc ?? 0);
   return ownMdc ?? table.same;

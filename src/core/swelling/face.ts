@@ -24,7 +24,7 @@ export interface FaceComposite {
 }
 
 const fewestDistances = 5;
-export const realFaceChangePercent = 2;
+const realFaceChangePercent = 2;
 
 /**
  * Face and neck as sums of lengths. A distance missing on either side is left out on both.

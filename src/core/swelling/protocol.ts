@@ -16,8 +16,8 @@ export interface TapeProtocol {
   readonly eight: 'hand' | 'ankle' | null;
 }
 
-export const fewestPoints = 3;
-export const mostPoints = 40;
+const fewestPoints = 3;
+const mostPoints = 40;
 const closestCm = 1;
 const wideCm = 10;
 const furthestCm = 120;

@@ -14,7 +14,7 @@ const absoluteCm = 0.5;
 const shareOfMean = 0.01;
 
 /** Whether two readings of one point (cm) agree: within half a centimetre, or one per cent of their mean. */
-export function doReadingsAgree(a: number, b: number): boolean {
+function doReadingsAgree(a: number, b: number): boolean {
   return !exceeds(Math.abs(a - b), Math.max(absoluteCm, (shareOfMean * (a + b)) / 2));
 }
 

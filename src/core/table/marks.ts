@@ -52,7 +52,7 @@ const joined = (a: MarkSide | null, b: MarkSide | null): MarkSide | null =>
   a === null || b === null || a === b ? (a ?? b) : 'both';
 
 /** The side that a step is on by itself; null where it is on both, and has to be asked. */
-export function sideOfStep({ told, place }: Pick<TableStep, 'told' | 'place'>): 'left' | 'right' | 'mid' | null {
+function sideOfStep({ told, place }: Pick<TableStep, 'told' | 'place'>): 'left' | 'right' | 'mid' | null {
   const sides = new Set((told?.places ?? [place]).map(sideOf));
   sides.delete('mid');
   const [only] = sides;
@@ -80,7 +80,7 @@ export function markedPlace(
 }
 
 /** Steps do the same when the library calls them alike, or when drainage does the same to the same place. */
-export function isSameTechnique(a: TableStep, b: TableStep): boolean {
+function isSameTechnique(a: TableStep, b: TableStep): boolean {
   if (a.told || b.told) {
     // Plans of before techniques were named are known by what they are called.
     const [one, other] = [a.told?.technique ?? a.told?.title, b.told?.technique ?? b.told?.title];

@@ -24,7 +24,7 @@ export interface TableClock {
   readonly plannedSeconds?: number | undefined;
 }
 
-export const driftSeconds = 60;
+const driftSeconds = 60;
 
 /** Steps as they stand after what was changed: other repetitions with their seconds, none of what is left out. */
 export function stepsAfter(steps: readonly TableStep[], change: TableChange): readonly TableStep[] {

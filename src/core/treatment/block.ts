@@ -56,10 +56,6 @@ export const repetitionSecondsOf = ({ technique, regions, side }: TreatmentStep)
 export const overheadSecondsOf = ({ technique, regions, side }: TreatmentStep): number =>
   stepOverheadSeconds(technique, regions.length, side === 'each');
 
-/** Regions that a block touches, each once, in the order of its steps. */
-export const regionsOf = ({ steps }: Pick<TreatmentBlock, 'steps'>): ReadonlySet<string> =>
-  new Set(steps.flatMap(({ regions }) => regions));
-
 /** Places that a block touches, with their sides. */
 export const placesOf = ({ steps }: Pick<TreatmentBlock, 'steps'>): ReadonlySet<PlaceId> =>
   new Set(steps.flatMap(({ places }) => places));

@@ -15,7 +15,7 @@ const fields: Readonly<Record<string, readonly PlaceId[]>> = {
 };
 
 /** Which of the areas that a visit is about belong to a protocol of the planner; all of them where it is about any. */
-export function focusOfProtocol(
+function focusOfProtocol(
   anatomy: Anatomy,
   protocol: string,
   focus: readonly PlaceId[],

@@ -135,7 +135,7 @@ function byReason(verdicts: readonly PlaceVerdict[]): readonly (readonly [Judgem
  * A step as it is given: one where both sides are alike, otherwise one for each way in which it is given. Steps on both
  * sides are split where one side differs.
  */
-export function splitStep(anatomy: Anatomy, step: TreatmentStep, verdicts: readonly PlaceVerdict[]): TreatmentStep[] {
+function splitStep(anatomy: Anatomy, step: TreatmentStep, verdicts: readonly PlaceVerdict[]): TreatmentStep[] {
   const ways = new Map<string, PlaceVerdict[]>();
   for (const verdict of verdicts) {
     const key = `${verdict.pressure} ${verdict.isReversed} ${verdict.endsAtRoot}`;
@@ -199,6 +199,6 @@ function bySide(
   ).filter(([, list]) => list.length > 0);
 }
 
-export const uniqueReasons = (reasons: readonly JudgementReason[]): readonly JudgementReason[] => [
+const uniqueReasons = (reasons: readonly JudgementReason[]): readonly JudgementReason[] => [
   ...new Map(reasons.map((reason) => [JSON.stringify(reason), reason])).values(),
 ];

@@ -13,7 +13,7 @@ const calmStrokes: Readonly<Record<'stone' | 'face' | 'body', readonly string[]>
 };
 
 /** Whether the hand stays where it lies; a stroke never stands in for a hold. */
-export const isHold = (technique: Technique): boolean =>
+const isHold = (technique: Technique): boolean =>
   technique.family === 'hold' || technique.family === 'stone-rest' || hasTrait(technique, 'press-hold');
 
 /** Whether the hand strokes; looking, turning, breathing and the like have no other stroke in their place. */

@@ -1,7 +1,7 @@
 import type { PlaceId, RegionGroups } from '../anatomy/place';
 import type { StepKind } from '../drainage/step';
 import type { Family, Technique } from '../library/technique';
-import { toolFor } from '../facial/tool';
+import { toolFor } from './tool';
 import type { JudgementReason } from '../judgement/reasons';
 import type { Setting } from '../sequencing/block';
 import type { SetupChange } from '../sequencing/setup';
@@ -177,6 +177,3 @@ export function changeWords(changes: readonly SetupChange[], to: Setting): reado
     }
   });
 }
-
-/** Places of a told step, for the map. */
-export const toldPlaces = (step: TableStep): readonly PlaceId[] => step.told?.places ?? [step.place];

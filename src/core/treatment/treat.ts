@@ -3,7 +3,7 @@ import type { DrainagePlan } from '../drainage/plan';
 import type { Step } from '../drainage/step';
 import type { Judgement } from '../judgement/judgement';
 import type { Library } from '../library/protocol';
-import { type Decision, rankOf, worseOf } from '../screening/tables';
+import { type Decision, worseOf } from '../screening/tables';
 import type { TreatmentBlock } from './block';
 import { isDrainageCourse } from './drainage-block';
 import { type DrainagePart, drainagePart } from './drainage-part';
@@ -68,8 +68,6 @@ export function decisionOf(
   const own: Decision = forClient || changed ? 'modify' : 'ok';
   return [...ofKinds, drainage.full?.decision ?? 'ok'].reduce(worseOf, own);
 }
-
-export const mayBegin = (decision: Decision) => rankOf(decision) < rankOf('clear-first');
 
 /** Techniques of the library that stand for the planner's own steps. */
 export const techniqueOfKind: Readonly<Record<Step['kind'], string>> = {

@@ -3,7 +3,7 @@ import { anatomy } from '../../catalogue/anatomy';
 import { shippedLibrary } from '../../catalogue/library/library';
 import { screeningBook } from '../../catalogue/screening/screening';
 import { judged } from '../../../tests/judged-client';
-import { reasonInWords } from '../wording/judgement-words';
+import { reasonInWords } from '../judgement/words';
 import type { Judged } from './judge-blocks';
 import type { LeftOut } from './left-out';
 import { leastSecondsOf, usualSecondsOf } from './fit-blocks';

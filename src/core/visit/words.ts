@@ -1,8 +1,9 @@
 import { type Anatomy, nameOf, type PlaceId, type Territory } from '../anatomy/place';
 import type { Purpose } from '../drainage/case';
 import type { Finding } from '../drainage/finding';
-import { nodeFindingOf, type NodeRegion } from '../drainage/node-findings';
-import { bareLabel, list, shortLabel } from '../drainage/wording';
+import { nodeFindingOf, type NodeRegion } from '../anatomy/node-findings';
+import { list } from '../drainage/wording';
+import { bareLabel, shortLabel } from '../anatomy/place-labels';
 import { assertNever } from '../result';
 import { capitalise } from '../wording/capitalise';
 

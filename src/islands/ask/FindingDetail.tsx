@@ -4,7 +4,7 @@ import { anatomy } from '../../catalogue/anatomy';
 import type { AskState } from '../../contracts/ask-views';
 import type { PlacedFinding } from '../../contracts/people-views';
 import type { ConditionView, DecisionView } from '../../contracts/screening-views';
-import { shortLabel } from '../../core/drainage/wording';
+import { shortLabel } from '../../core/anatomy/place-labels';
 import { dayInWords } from '../../core/visit/words';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';

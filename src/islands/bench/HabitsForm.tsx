@@ -1,5 +1,5 @@
 import { type FormEvent, useState } from 'react';
-import type { StoneHabits } from '../../core/stones/from-plan';
+import type { StoneHabits } from '../../core/stones/habits';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field } from '../../ui/field/Field';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { VisitView } from '../../contracts/visit-views';
-import { shortLabel } from '../../core/drainage/wording';
+import { shortLabel } from '../../core/anatomy/place-labels';
 import { regionLabel } from '../../core/anatomy/place';
 import { asksForSide, type Mark, markedPlace, marksInWords, marksOf, markWords } from '../../core/table/marks';
 import type { MarkSide } from '../../core/table/mark-kinds';

@@ -15,7 +15,7 @@ interface Props {
 const marks = 3;
 
 /** The marks round the stretch with the most excess: where a change shows first. */
-export function shortMarks(before: TapingView): readonly number[] {
+function shortMarks(before: TapingView): readonly number[] {
   const segments = before.volume?.segments ?? [];
   const top = segments.reduce((best, one, i) => ((one.excessMl ?? 0) > (segments[best]?.excessMl ?? 0) ? i : best), 0);
   const at = before.positions.indexOf(segments[top]?.from ?? before.positions[0] ?? 0);

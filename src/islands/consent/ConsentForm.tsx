@@ -8,7 +8,7 @@ import { SignName } from '../../ui/sign-name/SignName';
 import { asFilledIn, type RequestError } from '../api';
 import styles from './ConsentForm.module.css';
 
-export const consentAreas = [
+const consentAreas = [
   { id: 'breast', text: 'breast' },
   { id: 'groin', text: 'groin' },
   { id: 'buttocks', text: 'buttocks' },

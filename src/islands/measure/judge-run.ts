@@ -21,7 +21,7 @@ export interface Judged extends Pass {
 }
 
 /** The smallest change of a limb's volume that counts (mL): one's own error once ten pairs stand behind it. */
-export function limitMl(view: MeasureView, limb: Limb, isSameTherapist: boolean): number {
+function limitMl(view: MeasureView, limb: Limb, isSameTherapist: boolean): number {
   return volumeLimitMl(detectableChanges, view.house.detectable, limb, { isSameTherapist, own: view.ownErrors[limb] });
 }
 

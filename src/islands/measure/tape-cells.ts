@@ -59,7 +59,7 @@ export function numberIn(typed: Typed | null, unit: LengthUnit): number | null {
 }
 
 /** At least one decimal (two in inches), more if more were typed: a column of girths lines up. */
-export function textOf(typed: Typed | null, unit: LengthUnit): string {
+function textOf(typed: Typed | null, unit: LengthUnit): string {
   const value = numberIn(typed, unit);
   if (value === null) return '';
   const usual = unit === 'in' ? 2 : 1;

@@ -47,7 +47,7 @@ export function tapeOf(saved: TapingView | undefined, positionsCm: readonly numb
   };
 }
 
-export const otherUnit = (unit: LengthUnit): LengthUnit => (unit === 'cm' ? 'in' : 'cm');
+const otherUnit = (unit: LengthUnit): LengthUnit => (unit === 'cm' ? 'in' : 'cm');
 
 /** The same girths, shown in the other unit. */
 export function inOtherUnit(tape: Tape): Tape {

@@ -1,7 +1,8 @@
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlanView, VisitView } from '../../contracts/visit-views';
 import { phasesOf, pressureInWords } from '../../core/drainage/step-words';
-import { list, shortLabel } from '../../core/drainage/wording';
+import { list } from '../../core/drainage/wording';
+import { shortLabel } from '../../core/anatomy/place-labels';
 import { byReason } from '../../core/treatment/left-out-groups';
 import { howOf, timesOf, titleOf } from '../../core/table/table-step';
 import { formatClock } from '../../core/units';

@@ -1,6 +1,7 @@
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlaceId } from '../../core/anatomy/place';
-import { formatCost, shortLabel } from '../../core/drainage/wording';
+import { formatCost } from '../../core/drainage/wording';
+import { shortLabel } from '../../core/anatomy/place-labels';
 import { Button } from '../../ui/button/Button';
 import type { Ways } from './ways';
 import styles from './WayCard.module.css';

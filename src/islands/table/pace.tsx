@@ -65,7 +65,7 @@ interface RingProps {
 
 /** How the pace of a step is drawn: a count that fills, a hold that runs down, or a breath that swells and sinks. */
 export type PaceKind = 'count' | 'hold' | 'breath';
-export const paceKindOf = (step: TableStep): PaceKind =>
+const paceKindOf = (step: TableStep): PaceKind =>
   step.kind === 'breathe' || step.told?.count === 'breaths' ? 'breath' : step.told?.count === 'hold' ? 'hold' : 'count';
 
 /** Seconds that are left of the hold at hand. */

@@ -19,12 +19,12 @@ import { queueReminder } from './reminders';
 import { cancelReminders } from './reminders.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
 
-export const tidyMinutes = 15;
+const tidyMinutes = 15;
 
 const workday: readonly [string, string] = ['9:00', '18:00'];
 
 /** The hours of somebody on a day; undefined when they do not work then. */
-export const hoursOn = (staff: StaffMember, day: Date): Span | undefined => hoursOf(staff, day.getDay() || 7);
+const hoursOn = (staff: StaffMember, day: Date): Span | undefined => hoursOf(staff, day.getDay() || 7);
 
 /** Days of the week on which somebody does not work: 1 Monday … 7 Sunday. */
 export const daysOffOf = (staff: StaffMember): readonly number[] =>

@@ -9,7 +9,7 @@ import { insertAudit } from '../house/audit.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
 
 /** What may be kept: pictures and PDF, told by their content, whatever their name says. */
-export const keptTypes: ReadonlySet<string> = new Set(['image/jpeg', 'image/png', 'image/webp', 'application/pdf']);
+const keptTypes: ReadonlySet<string> = new Set(['image/jpeg', 'image/png', 'image/webp', 'application/pdf']);
 
 type Attached = { readonly kind: 'saved'; readonly attachment: FileView } | SaveRefusal;
 

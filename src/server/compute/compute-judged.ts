@@ -15,14 +15,14 @@ import { type HomeReach, type HomeRoutine, stepsOf } from '../../core/homecare/s
 import { judgementOf } from '../../core/judgement/from-screening';
 import type { Judgement } from '../../core/judgement/judgement';
 import type { FieldError, Result } from '../../core/result';
-import { drainageFindings, screenedDrainage } from '../../core/screening/hand-over';
+import { drainageFindings, screenedDrainage } from '../../core/drainage/from-screening';
 import { readScreening } from '../../core/screening/read-request';
 import { screen } from '../../core/screening/screen';
 import { rankOf } from '../../core/screening/tables';
 import { isDrainageCourse } from '../../core/treatment/drainage-block';
 import type { LeftOut } from '../../core/treatment/left-out';
 import { decisionOf, techniqueOfKind, treat } from '../../core/treatment/treat';
-import { reasonInWords } from '../../core/wording/judgement-words';
+import { reasonInWords } from '../../core/judgement/words';
 import { judgementNames } from '../screening/judge-visit';
 
 type Case = Pick<TreatmentRequest, 'visitDate' | 'age' | 'conditions' | 'qualifications' | 'thisWeek'>;

@@ -1,13 +1,7 @@
 import type { Selectable } from 'kysely';
 import type { ClientTable, ClientsTables, ConsentTable, FindingTable } from './schema/clients';
 import type { HomeTables } from './schema/home';
-import type {
-  HouseTables,
-  LibraryEntryTable,
-  SessionTable,
-  TherapistTable,
-  TreatmentTemplateTable,
-} from './schema/house';
+import type { HouseTables, LibraryEntryTable, SessionTable, TherapistTable } from './schema/house';
 import type {
   MeasuresTables,
   ObservationTable,
@@ -17,7 +11,7 @@ import type {
 } from './schema/measures';
 import type { OilMixTable, OilsTables } from './schema/oils';
 import type { StonesTables } from './schema/stones';
-import type { ClosingTable, PlanTable, ReminderTable, VisitTable, VisitsTables } from './schema/visits';
+import type { ClosingTable, PlanTable, VisitTable, VisitsTables } from './schema/visits';
 
 /** All tables, as the migrations make them. */
 export interface Database
@@ -27,7 +21,6 @@ export type TherapistRow = Selectable<TherapistTable>;
 export type LibraryEntryRow = Selectable<LibraryEntryTable>;
 export type ConsentRow = Selectable<ConsentTable>;
 export type SessionRow = Selectable<SessionTable>;
-export type ReminderRow = Selectable<ReminderTable>;
 export type TapingRow = Selectable<TapingTable>;
 export type ObservationRow = Selectable<ObservationTable>;
 export type ReferralFlagRow = Selectable<ReferralFlagTable>;
@@ -35,7 +28,6 @@ export type TapeProtocolRow = Selectable<TapeProtocolTable>;
 export type OilMixRow = Selectable<OilMixTable>;
 export type PlanRow = Selectable<PlanTable>;
 export type VisitRow = Selectable<VisitTable>;
-export type TreatmentTemplateRow = Selectable<TreatmentTemplateTable>;
 export type ClientRow = Selectable<ClientTable>;
 export type FindingRow = Selectable<FindingTable>;
 export type ClosingRow = Selectable<ClosingTable>;

@@ -141,7 +141,7 @@ function partContent(words: HomeWords, part: HomePart, steps: readonly NumberedS
 const asArray = (content: Content): Content[] => (Array.isArray(content) ? content : [content]);
 
 /** As many drawings as it takes to show every step: most parts need one, some the back as well. */
-export function drawingsOf(steps: readonly NumberedStep[], width = drawingWidth): readonly string[] {
+function drawingsOf(steps: readonly NumberedStep[], width = drawingWidth): readonly string[] {
   const drawn: string[] = [];
   // A long stroke leads far away: it is drawn only where it is all that is done, or the part would look small.
   const near = steps.filter(({ step }) => step.kind !== 'carry');

@@ -7,7 +7,7 @@ import { type HomeSheet, stepsOf } from '../../core/homecare/sheet';
 import { courseViolations } from '../../core/judgement/course-violations';
 import { violationsOf } from '../../core/judgement/violations';
 import type { Result } from '../../core/result';
-import { placesInWords } from '../../core/wording/judgement-words';
+import { placesInWords } from '../../core/judgement/words';
 import { violationErrors } from '../treatments/against-judgement';
 import { judgeVisit } from '../screening/judge-visit';
 import type { HouseLibrary } from '../library/read-library';

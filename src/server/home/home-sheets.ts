@@ -3,7 +3,7 @@ import { homeRoutines } from '../../catalogue/homecare/routines.data';
 import type { HomeWish } from '../../contracts/home';
 import type { HomeView, KeptSheet } from '../../contracts/home-views';
 import { limbOfArea } from '../../core/anatomy/areas';
-import { nodeFindingOf } from '../../core/drainage/node-findings';
+import { nodeFindingOf } from '../../core/anatomy/node-findings';
 import { keptTo } from '../../core/homecare/rhythm';
 import type { HomeRoutineId, HomeSheet } from '../../core/homecare/sheet';
 import type { Db } from '../db/connection';

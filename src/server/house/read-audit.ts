@@ -4,7 +4,7 @@ import { type AuditWish, clientsOfSubjects, listAudit } from './audit.repository
 import { listStaff } from '../people/people.repository';
 import { clockTime, shortDay } from '../shared/house-clock';
 
-export const auditPageSize = 60;
+const auditPageSize = 60;
 
 /** Who did what and when, newest first. Names are looked up now: of what was erased only the number is left. */
 export async function readAudit(db: Db, wish: AuditWish): Promise<AuditView> {

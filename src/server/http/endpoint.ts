@@ -154,7 +154,7 @@ function readBody(route: Route, request: Request): Promise<unknown> {
  * Reads a JSON body against a contract.
  * @throws Response a 400 problem that names the fields, or 413 when the body is too large
  */
-export async function readJson<S extends z.ZodType>(request: Request, schema: S): Promise<z.output<S>> {
+async function readJson<S extends z.ZodType>(request: Request, schema: S): Promise<z.output<S>> {
   const text = new TextDecoder().decode(await readUpTo(request, largestBodyBytes));
   let value: unknown;
   try {

@@ -20,7 +20,7 @@ export interface HouseLibrary extends Library {
   readonly known: Known;
 }
 
-export const entryKey = (kind: LibraryEntryRow['kind'], id: string) => `${kind} ${id}`;
+const entryKey = (kind: LibraryEntryRow['kind'], id: string) => `${kind} ${id}`;
 
 export async function readHouseLibrary(db: Db): Promise<HouseLibrary> {
   const rows = await listOwnEntries(db);

@@ -69,7 +69,7 @@ function oneALimb(tapings: readonly TapingView[]): readonly TapingView[] {
 }
 
 /** The starting points: of the day that was chosen, else marked as baseline, else the first of each limb. */
-export function baselinesOf(tapings: readonly TapingView[], chosenOn: string | null): readonly TapingView[] {
+function baselinesOf(tapings: readonly TapingView[], chosenOn: string | null): readonly TapingView[] {
   const rank = (one: TapingView) => (isoDay(one.takenAt) === chosenOn ? 0 : one.phase === 'baseline' ? 1 : 2);
   return oneALimb([...tapings].sort((a, b) => rank(a) - rank(b) || (a.takenAt < b.takenAt ? -1 : 1)));
 }

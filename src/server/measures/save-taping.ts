@@ -56,7 +56,7 @@ export async function saveTaping(
 const longestGirthCm = 400;
 
 /** What single fields cannot tell: lists that do not belong together, and girths that no limb has in that unit. */
-export function tapingErrors(
+function tapingErrors(
   input: Pick<TapingInput, 'positions' | 'affected' | 'reference' | 'second' | 'third' | 'unit' | 'limb'>,
 ): FieldError[] {
   const errors: FieldError[] = [];

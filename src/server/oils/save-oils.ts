@@ -11,7 +11,7 @@ import type { Actor, SaveRefusal } from '../shared/saving';
 type Saved = { readonly kind: 'saved'; readonly id: number } | SaveRefusal;
 
 /** What is wrong with a bottle beyond the shape of its fields. */
-export function bottleErrors(input: BottleInput, today: string): readonly FieldError[] {
+function bottleErrors(input: BottleInput, today: string): readonly FieldError[] {
   const isKnown = input.kind === 'essential' ? oilBook.oils.has(input.oil) : oilBook.carriers.has(input.oil);
   const what = input.kind === 'essential' ? 'oil' : 'carrier';
   return [

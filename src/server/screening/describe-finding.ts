@@ -4,7 +4,7 @@ import type { PlacedFinding } from '../../contracts/people-views';
 import type { ClearanceView, ConditionView } from '../../contracts/screening-views';
 import type { PlaceId } from '../../core/anatomy/place';
 import type { Finding } from '../../core/drainage/finding';
-import { drainageFindings, type RecordedCondition } from '../../core/screening/hand-over';
+import { drainageFindings, type RecordedCondition } from '../../core/drainage/from-screening';
 import type { NoteLimits } from '../../core/screening/notes';
 import { doesNoteCount, eventDay, usualNoteDays } from '../../core/screening/time';
 import { addDays } from '../../core/calendar/days';

@@ -4,7 +4,7 @@ import { anatomy } from '../../catalogue/anatomy';
 import { judgementOf } from '../../core/judgement/from-screening';
 import type { Judgement, Ledger } from '../../core/judgement/judgement';
 import { liftedBy } from '../../core/screening/override';
-import type { JudgementNames } from '../../core/wording/judgement-words';
+import type { JudgementNames } from '../../core/judgement/words';
 import { screeningCaseOf } from '../visits/visit-case';
 import type { VisitRecord } from '../visits/visit-record';
 import { readCaseOf, screenCase } from './screen-visit';

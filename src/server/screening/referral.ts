@@ -87,7 +87,7 @@ export async function makeReferral(db: Db, visitId: number, actor: Actor): Promi
 }
 
 /** The referral note as one printable page, in neutral words, with room for the answer. */
-export function printReferral(referral: Referral): Promise<Buffer> {
+function printReferral(referral: Referral): Promise<Buffer> {
   const list = (title: string, lines: readonly string[]): Content[] =>
     lines.length === 0
       ? []

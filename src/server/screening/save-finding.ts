@@ -152,7 +152,7 @@ async function store(
 }
 
 /** What speaks against a finding beside those that are there already; paths are those of the one finding. */
-export function findingErrors(
+function findingErrors(
   known: readonly StoredFinding[],
   input: PlacedFindingInput,
   bornOn: string | null,

@@ -1,10 +1,10 @@
 import { screeningBook, vocabulary } from '../../catalogue/screening/screening';
 import type { DecisionView, LimitView, OverrideView, ReasonView, ScreeningView } from '../../contracts/screening-views';
-import { shortLabel } from '../../core/drainage/wording';
+import { shortLabel } from '../../core/anatomy/place-labels';
 import type { ScreenedDrainage } from '../../core/drainage/screened';
 import { anatomy } from '../../catalogue/anatomy';
 import { cautionsOf } from '../../core/screening/cautions';
-import { type RecordedCondition, screenedDrainage } from '../../core/screening/hand-over';
+import { type RecordedCondition, screenedDrainage } from '../../core/drainage/from-screening';
 import { withNoteLimits } from '../../core/screening/notes';
 import { type Override, type OverrideRules, wayToOverride, withOverrides } from '../../core/screening/override';
 import { type ReadScreening, readScreening } from '../../core/screening/read-request';

@@ -1,7 +1,8 @@
 import { stoneModalities } from '../../core/library/protocol';
 import { stoneBook } from '../../catalogue/stones/stones';
 import type { BathView, StoneBenchView, StoneView, StoneVisitView, TableStones } from '../../contracts/stone-views';
-import { firstTouchOf, type StoneHabits } from '../../core/stones/from-plan';
+import { firstTouchOf } from '../../core/stones/first-touch';
+import type { StoneHabits } from '../../core/stones/habits';
 import { cuesOf } from '../../core/stones/cues';
 import { judgeBath } from '../../core/stones/thermometer';
 import type { Db } from '../db/connection';

@@ -6,13 +6,9 @@ import type { Judgement } from '../../core/judgement/judgement';
 import { type ProductViolation, stoneViolations } from '../../core/judgement/product-violations';
 import { stonesAt } from '../../core/judgement/visit-limits';
 import type { MaterialId, SizeId } from '../../core/stones/book';
-import {
-  bathForVisit,
-  firstTouchOf,
-  type StoneClient,
-  type StoneHabits,
-  stoneStepsOf,
-} from '../../core/stones/from-plan';
+import { bathForVisit, firstTouchOf, type StoneClient } from '../../core/stones/first-touch';
+import { stoneStepsOf } from '../../core/table/stone-steps';
+import type { StoneHabits } from '../../core/stones/habits';
 import { rotate } from '../../core/stones/rotation';
 import type { Stock, StoneStep } from '../../core/stones/step-times';
 import type { StoneUseKind } from '../../core/stones/use';
@@ -62,7 +58,7 @@ export function warmUpOf({ habits, stones }: Pick<StoneTray, 'habits' | 'stones'
 const classNameOf = (size: SizeId, material: MaterialId) => (material === 'basalt' ? size : `${size}-${material}`);
 
 /** Like stones of the house that are sound. */
-export function stockOf(stones: readonly Pick<StoredStone, 'size' | 'material' | 'state'>[]): readonly Stock[] {
+function stockOf(stones: readonly Pick<StoredStone, 'size' | 'material' | 'state'>[]): readonly Stock[] {
   const stocks = new Map<string, Stock>();
   for (const { size, material, state } of stones) {
     if (state !== 'in-use') continue;

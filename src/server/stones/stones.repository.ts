@@ -1,7 +1,7 @@
 import type { StoneView } from '../../contracts/stone-views';
 import type { StoneCareInput, StoneHabitsInput, StoneInput } from '../../contracts/stones';
 import type { MaterialId, SizeId } from '../../core/stones/book';
-import { type StoneHabits, usualHabits } from '../../core/stones/from-plan';
+import { type StoneHabits, usualHabits } from '../../core/stones/habits';
 import type { Db } from '../db/connection';
 import { changeSettings, findSettings } from '../people/settings.repository';
 

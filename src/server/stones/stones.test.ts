@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { StoneCareInput, StoneInput } from '../../contracts/stones';
-import { usualHabits } from '../../core/stones/from-plan';
+import { usualHabits } from '../../core/stones/habits';
 import { houseBath, SimulatedBath } from '../devices/stone-bath';
 import { addFinding } from '../screening/save-finding';
 import { actor, finding, openHouse, type TestHouse } from '../shared/test-house';

@@ -1,5 +1,5 @@
 import { anatomy } from '../../catalogue/anatomy';
-import { shortLabel } from '../../core/drainage/wording';
+import { shortLabel } from '../../core/anatomy/place-labels';
 import type { JudgementViolation } from '../../core/judgement/violations';
 import type { ProductViolation } from '../../core/judgement/product-violations';
 import type { FieldError } from '../../core/result';

@@ -7,7 +7,7 @@ import type { BlockView, LeftOutView, TreatmentView } from '../../contracts/trea
 import { sideOf } from '../../core/anatomy/place';
 import { readCase } from '../../core/drainage/case';
 import { type DrainagePlan, planDrainage } from '../../core/drainage/plan';
-import { shortLabel } from '../../core/drainage/wording';
+import { shortLabel } from '../../core/anatomy/place-labels';
 import type { FaceLine } from '../../core/facial/line';
 import { lineBlocks, linesOfStep, lineWorkId, openLines } from '../../core/facial/line-work';
 import type { Ledger } from '../../core/judgement/judgement';
@@ -27,7 +27,7 @@ import type { TreatmentPlan } from '../../core/treatment/plan-treatment';
 import { waysToShorten } from '../../core/treatment/shorten';
 import { treat } from '../../core/treatment/treat';
 import { changeWords, type StepWords, tellStep } from '../../core/treatment/tell';
-import { cautionInWords, placesInWords, reasonInWords } from '../../core/wording/judgement-words';
+import { cautionInWords, placesInWords, reasonInWords } from '../../core/judgement/words';
 import { givenOf } from './given-treatment';
 import { judgementNames, judgeVisit } from '../screening/judge-visit';
 import { type HouseLibrary, labelOfRegion } from '../library/read-library';
@@ -238,7 +238,7 @@ const refusedDrainage = (choice: string, plan: DrainagePlan): readonly LeftOutVi
 ];
 
 /** What is left out, with its name, side and place, its reason, and what is done instead. */
-export const leftOutInWords = (library: Library, list: readonly LeftOut[]): readonly LeftOutView[] =>
+const leftOutInWords = (library: Library, list: readonly LeftOut[]): readonly LeftOutView[] =>
   list.map((one): LeftOutView => {
     const technique = one.technique === null ? undefined : library.techniques.get(one.technique);
     const name =

@@ -4,7 +4,7 @@ import type { Db } from '../db/connection';
 import type { ClosingRow } from '../db/schema';
 import { type ClosingMore, closingMoreColumn, noMore } from './visit.documents';
 
-export function toClosing(row: ClosingRow): ClosingView {
+function toClosing(row: ClosingRow): ClosingView {
   return {
     version: row.version,
     pressure: row.pressure as ClosingView['pressure'],

@@ -21,7 +21,7 @@ export function screeningCaseOf(visit: VisitRecord): ScreeningCase {
 }
 
 /** A pregnancy with a due date is in the trimester of the day of the visit, whatever it was when it was written down. */
-export function inTrimester(visit: VisitRecord): readonly StoredFinding[] {
+function inTrimester(visit: VisitRecord): readonly StoredFinding[] {
   const now = visit.dueOn === null ? undefined : pregnancyOn(visit.dueOn, isoDay(visit.startsAt));
   if (!now) return visit.stored;
   return visit.stored.map((finding) => (trimesters.includes(finding.id) ? { ...finding, id: now.condition } : finding));

@@ -37,6 +37,3 @@ export function loadFigure(view: FigureView, side: Side = 'left'): Promise<Figur
   }
   return promise;
 }
-
-/** Where a drawing is fetched from, for preloading and for the offline copy. */
-export const figureUrl = (view: FigureView): string => urls[view];

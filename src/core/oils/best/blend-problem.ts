@@ -136,7 +136,7 @@ export function meritOf(problem: BlendProblem, drops: readonly number[]): number
 export const totalShare = ({ share }: BlendProblem, drops: readonly number[]): number =>
   drops.reduce((sum, count, i) => sum + count * (share[i] ?? 0), 0);
 
-export const loadOf = ({ perDrop }: Packing, drops: readonly number[]): number =>
+const loadOf = ({ perDrop }: Packing, drops: readonly number[]): number =>
   drops.reduce((sum, count, i) => sum + count * (perDrop[i] ?? 0), 0);
 
 /** What a set of drops breaks: ids of limits, `total`, `oils`, or `stock:` with an oil. */

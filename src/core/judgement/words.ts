@@ -1,6 +1,6 @@
 import { type Anatomy, mirrorOf, type PlaceId } from '../anatomy/place';
-import { bareLabel, shortLabel } from '../drainage/wording';
-import type { JudgementReason, TrainingNeed } from '../judgement/reasons';
+import { bareLabel, shortLabel } from '../anatomy/place-labels';
+import type { JudgementReason, TrainingNeed } from './reasons';
 import { assertNever } from '../result';
 import type { ScreeningBook } from '../screening/book';
 import { needsInWords } from '../screening/scope';

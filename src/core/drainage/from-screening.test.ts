@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { anatomy } from '../../catalogue/anatomy';
 import { screeningBook } from '../../catalogue/screening/screening';
-import { type DrainageCase, defaultSchool, readCase } from '../drainage/case';
-import { checkCourse } from '../drainage/check';
-import { planDrainage } from '../drainage/plan';
-import { pressures } from './tables';
-import { drainageFindings, type RecordedCondition, screenedDrainage } from './hand-over';
-import { readScreening } from './read-request';
-import { screen } from './screen';
+import { type DrainageCase, defaultSchool, readCase } from './case';
+import { checkCourse } from './check';
+import { planDrainage } from './plan';
+import { pressures } from '../screening/tables';
+import { drainageFindings, type RecordedCondition, screenedDrainage } from './from-screening';
+import { readScreening } from '../screening/read-request';
+import { screen } from '../screening/screen';
 
 const qualifications = ['massage', 'lymphoedema-certified'] as const;
 

@@ -1,11 +1,11 @@
 import { type PlaceId, sideOf } from '../anatomy/place';
-import type { Finding, FindingId } from '../drainage/finding';
-import { nodeFindingOf } from '../drainage/node-findings';
-import type { ScreenedDecision, ScreenedDrainage } from '../drainage/screened';
-import type { ScreeningBook } from './book';
-import type { PresentCondition } from './read-request';
-import type { ModalityAnswer, Screening } from './screen';
-import { type Pressure, pressures, rankOf } from './tables';
+import type { Finding, FindingId } from './finding';
+import { nodeFindingOf } from '../anatomy/node-findings';
+import type { ScreenedDecision, ScreenedDrainage } from './screened';
+import type { ScreeningBook } from '../screening/book';
+import type { PresentCondition } from '../screening/read-request';
+import type { ModalityAnswer, Screening } from '../screening/screen';
+import { type Pressure, pressures, rankOf } from '../screening/tables';
 
 /** A condition as it is kept on a record: a scar also says what it crosses. */
 export interface RecordedCondition extends PresentCondition {

@@ -1,1 +1,0 @@
-export function shiftClock(offsetMs: number): void;
