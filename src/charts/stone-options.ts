@@ -1,3 +1,4 @@
+import type { Celsius } from '../core/quantities';
 import type { Contact } from '../core/stones/contact';
 import type { ChartOption } from './course-options';
 import type { Palette } from './palette';
@@ -8,7 +9,7 @@ export interface StoneChart {
   readonly bare: Contact | undefined;
   /** Pinned to compare with. */
   readonly before: Contact | undefined;
-  readonly basalCautionC: number;
+  readonly basalCautionC: Celsius;
   readonly isCold: boolean;
 }
 

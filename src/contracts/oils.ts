@@ -1,3 +1,4 @@
+import type { OilId } from '../core/ids';
 import { z } from 'zod';
 import { areas, noteIds, useIds } from '../core/oils/book';
 
@@ -23,7 +24,7 @@ const client = OilClientSchema.default({ age: null, conditions: [], skin: 'norma
 const basis = z.enum(['max', 'typical'], 'max or typical.').default('max');
 
 /** Each oil once. */
-function eachOnce(list: readonly { readonly oil: string }[], context: z.RefinementCtx, path: string): void {
+function eachOnce(list: readonly { readonly oil: OilId }[], context: z.RefinementCtx, path: string): void {
   list.forEach((part, i) => {
     if (list.findIndex((other) => other.oil === part.oil) < i)
       context.addIssue({ code: 'custom', path: [path, i, 'oil'], message: `“${part.oil}” stands there twice.` });

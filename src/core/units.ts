@@ -1,3 +1,4 @@
+import type { Seconds } from './quantities';
 /** Exact by definition (international inch, 1959). */
 export const cmPerInch = 2.54;
 
@@ -34,7 +35,7 @@ export function formatSigned(value: number, decimals = 0): string {
 }
 
 /** Whole minutes and seconds: 3160 s is `52:40`. */
-export function formatClock(seconds: number): string {
+export function formatClock(seconds: Seconds): string {
   const whole = Math.max(0, Math.round(seconds));
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
 }

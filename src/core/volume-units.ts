@@ -1,3 +1,4 @@
+import type { Millilitres } from './quantities';
 import { formatNumber, formatSigned } from './units';
 
 export const volumeUnits = ['ml', 'us-fl-oz', 'imp-fl-oz'] as const;
@@ -9,12 +10,12 @@ export interface ShownVolumes {
   readonly name: string;
   readonly decimals: number;
   /** Unrounded, in the unit. */
-  readonly from: (ml: number) => number;
-  readonly bare: (ml: number) => string;
-  readonly text: (ml: number) => string;
+  readonly from: (ml: Millilitres) => number;
+  readonly bare: (ml: Millilitres) => string;
+  readonly text: (ml: Millilitres) => string;
   /** With a plus sign on what is above zero. */
-  readonly signed: (ml: number) => string;
-  readonly signedBare: (ml: number) => string;
+  readonly signed: (ml: Millilitres) => string;
+  readonly signedBare: (ml: Millilitres) => string;
 }
 
 /** Exact by definition: 231 in³ / 128, and 4.54609 L / 160. */
@@ -24,7 +25,7 @@ const names: Readonly<Record<VolumeUnit, string>> = { ml: 'mL', 'us-fl-oz': 'US 
 /** Whole mL, or tenths of a fluid ounce. */
 export function volumesIn(unit: VolumeUnit): ShownVolumes {
   const [name, decimals] = [names[unit], unit === 'ml' ? 0 : 1];
-  const from = (ml: number) => ml / mlPer[unit];
+  const from = (ml: Millilitres) => ml / mlPer[unit];
   return {
     name,
     decimals,

@@ -1,3 +1,4 @@
+import type { Minutes } from '../core/quantities';
 import type { BlendInput } from '../contracts/oil-house';
 import type { LikesInput } from '../contracts/record';
 import type { Purpose } from '../core/drainage/case';
@@ -32,7 +33,7 @@ export interface DemoClient {
   readonly hasIntake?: boolean;
   readonly focus: readonly string[];
   readonly purpose: Purpose;
-  readonly minutes: number;
+  readonly minutes: Minutes;
   /** Index into the therapists. */
   readonly therapist: 0 | 1;
   /** Past visits, so many weeks apart, with tape measures where a limb swells. */

@@ -1,3 +1,5 @@
+import type { Minutes } from '../core/quantities';
+import type { ClientId, TherapistId, VisitId } from '../core/ids';
 import { addDays, addHours, addYears, set, startOfDay } from 'date-fns';
 import { defaultSchool } from '../core/drainage/case';
 import type { CheckAnswers } from '../core/visit/visit-check';
@@ -130,7 +132,7 @@ function dated({ daysAgo, clearedDaysAgo, ...finding }: DemoFinding, now: Date):
 async function makeIntake(
   db: Db,
   client: DemoClient,
-  clientId: number,
+  clientId: ClientId,
   by: number | null,
   wordingVersion: number,
   now: Date,
@@ -166,8 +168,8 @@ async function bookToday(db: Db, now: Date): Promise<void> {
 async function book(
   db: Db,
   client: DemoClient,
-  clientId: number,
-  therapistId: number,
+  clientId: ClientId,
+  therapistId: TherapistId,
   day: Date,
   time: string,
   now: Date,
@@ -189,8 +191,8 @@ async function book(
 async function makePast(
   db: Db,
   client: DemoClient,
-  clientId: number,
-  therapistId: number,
+  clientId: ClientId,
+  therapistId: TherapistId,
   now: Date,
   random: () => number,
 ): Promise<void> {
@@ -200,7 +202,7 @@ async function makePast(
   for (let k = past.visits; k >= 1; k -= 1) {
     const day = addDays(startOfDay(now), -k * past.everyDays);
     const startsAt = set(day, { hours: 9 + Math.floor(random() * 8), minutes: random() < 0.5 ? 0 : 30 });
-    const at = (minutes: number) => new Date(startsAt.getTime() + minutes * 60_000).toISOString();
+    const at = (minutes: Minutes) => new Date(startsAt.getTime() + minutes * 60_000).toISOString();
     const id = await insertVisit(db, {
       clientId,
       therapistId,
@@ -248,10 +250,10 @@ function noToAll(): CheckAnswers {
 async function treat(
   db: Db,
   client: DemoClient,
-  visitId: number,
-  therapistId: number,
+  visitId: VisitId,
+  therapistId: TherapistId,
   steps: readonly TableStep[],
-  at: (minutes: number) => string,
+  at: (minutes: Minutes) => string,
   random: () => number,
   isLeftOpen: boolean,
   scent: number | null,

@@ -1,3 +1,4 @@
+import type { ClientId } from '../core/ids';
 import { addDays } from 'date-fns';
 import type { HomeWish } from '../contracts/home';
 import type { Db } from '../server/db/connection';
@@ -18,7 +19,7 @@ const wish: HomeWish = {
 };
 
 /** The sheet that a client was given five weeks ago, and the days on which it was ticked since. */
-export async function giveDemoSheet(db: Db, clientId: number, by: number, now: Date, random: () => number) {
+export async function giveDemoSheet(db: Db, clientId: ClientId, by: number, now: Date, random: () => number) {
   const visit = await db
     .selectFrom('visit')
     .select('id')

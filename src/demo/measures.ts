@@ -1,3 +1,5 @@
+import type { Minutes } from '../core/quantities';
+import type { ClientId, TherapistId, VisitId } from '../core/ids';
 import { usualProtocol } from '../catalogue/swelling/protocols';
 import { usualClientMeasuring } from '../core/swelling/settings';
 import { plainContext } from '../core/swelling/taping-context';
@@ -15,9 +17,9 @@ import { drawLimbs } from './picture';
 
 /** One past visit of a client whose limb swells. */
 export interface MeasuredVisit {
-  readonly clientId: number;
-  readonly visitId: number;
-  readonly therapistId: number;
+  readonly clientId: ClientId;
+  readonly visitId: VisitId;
+  readonly therapistId: TherapistId;
   readonly limb: 'arm' | 'leg';
   readonly side: 'left' | 'right';
   /** Share of the sound limb's volume. */
@@ -25,7 +27,7 @@ export interface MeasuredVisit {
   /** Counted from 0, of so many. */
   readonly index: number;
   readonly count: number;
-  readonly at: (minutes: number) => string;
+  readonly at: (minutes: Minutes) => string;
   readonly endMinute: number;
   readonly random: () => number;
 }
@@ -49,7 +51,7 @@ export async function measure(db: Db, visit: MeasuredVisit): Promise<void> {
 /** The same limb by the same points every time. */
 export async function rememberMeasuring(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   limb: 'arm' | 'leg',
   side: 'left' | 'right',
 ): Promise<void> {

@@ -1,3 +1,4 @@
+import type { ClientId, TherapistId, VisitId } from '../core/ids';
 import { anatomy } from '../catalogue/anatomy';
 import { caseColumn, planColumn, stepsColumn } from '../server/visits/plan.documents';
 import { defaultSchool, type DrainageCase, readCase } from '../core/drainage/case';
@@ -20,9 +21,9 @@ import { demoStaff } from './house.data';
 export async function planDrainageOf(
   db: Db,
   client: DemoClient,
-  clientId: number,
-  visitId: number,
-  therapistId: number,
+  clientId: ClientId,
+  visitId: VisitId,
+  therapistId: TherapistId,
   recordedAt: string,
 ): Promise<readonly TableStep[]> {
   const given: DrainageCase = {
@@ -56,8 +57,8 @@ export async function planTreatmentOf(
   db: Db,
   client: DemoClient,
   _clientId: number,
-  visitId: number,
-  therapistId: number,
+  visitId: VisitId,
+  therapistId: TherapistId,
   recordedAt: string,
 ): Promise<readonly TableStep[]> {
   const visit = await readVisitFrame(db, visitId);
@@ -80,9 +81,9 @@ export const wishOf = ({ holds = [], minutes }: DemoClient) => ({
 export async function drawLines(
   db: Db,
   lines: NonNullable<DemoClient['lines']>,
-  clientId: number,
-  visitId: number,
-  therapistId: number,
+  clientId: ClientId,
+  visitId: VisitId,
+  therapistId: TherapistId,
   at: string,
 ): Promise<void> {
   const drawn = lines.map(([kind, side], i) => {

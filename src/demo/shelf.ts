@@ -1,3 +1,4 @@
+import type { ClientId, TherapistId, VisitId } from '../core/ids';
 import { addDays } from 'date-fns';
 import { oilBook } from '../catalogue/oils/oils';
 import type { BlendInput, BottleInput } from '../contracts/oil-house';
@@ -87,16 +88,16 @@ export async function fillShelf(db: Db, now: Date): Promise<void> {
 }
 
 /** A patch test that is to be read today. */
-export async function placeDemoPatch(db: Db, clientId: number, what: string, now: Date): Promise<void> {
+export async function placeDemoPatch(db: Db, clientId: ClientId, what: string, now: Date): Promise<void> {
   await insertPatchTest(db, { clientId, what }, 1, addDays(now, -1).toISOString());
 }
 
 /** What a past visit carried for the body. */
 export async function carryBlend(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   blend: BlendInput,
-  therapistId: number,
+  therapistId: TherapistId,
   at: string,
 ): Promise<void> {
   const volumeMl = 13;

@@ -1,3 +1,4 @@
+import type { Celsius, Seconds } from '../core/quantities';
 import { expose } from 'comlink';
 import { stoneBook } from '../catalogue/stones/stones';
 import type { MaterialId, SizeId, SkinId } from '../core/stones/book';
@@ -10,13 +11,13 @@ export interface BenchCase {
   readonly size: SizeId;
   readonly material: MaterialId;
   readonly thicknessMm: number;
-  readonly startC: number;
+  readonly startC: Celsius;
   readonly mode: 'still' | 'moving';
   readonly towelLayers: number;
   readonly flip: boolean;
   readonly skin: SkinId;
-  readonly usefulC: number;
-  readonly seconds: number;
+  readonly usefulC: Celsius;
+  readonly seconds: Seconds;
 }
 
 export interface BenchAnswer {
@@ -24,7 +25,7 @@ export interface BenchAnswer {
   /** The same stone left on bare skin, as a warning. */
   readonly bare: Contact;
   readonly resting: ReturnType<typeof restingTime>;
-  readonly glideSeconds: number | null;
+  readonly glideSeconds: Seconds | null;
   readonly tookMs: number;
 }
 

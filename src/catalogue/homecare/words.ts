@@ -1,3 +1,4 @@
+import type { Seconds } from '../../core/quantities';
 import type { AftercareId } from '../../core/visit/aftercare';
 import type { HomeAct, HomePartId, HomeRoutineId } from '../../core/homecare/sheet';
 
@@ -62,7 +63,7 @@ export interface HomeWords {
   readonly counts: {
     readonly times: (n: number) => string;
     readonly breaths: (n: number) => string;
-    readonly hold: (seconds: number, times: number) => string;
+    readonly hold: (seconds: Seconds, times: number) => string;
     readonly placed: (n: number) => string;
   };
   /** What to mind after a visit. */

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { ProposalView } from '../client-views';
 import { ReminderView } from '../house-views';
 import { BookingChangeInput, ReminderInput, VisitInput } from '../record';
-import { del, file, Flag, get, Id, Key, MaybeId, post, put, saved, savedOnly } from './route';
+import { del, file, Flag, get, Key, MaybeId, post, put, saved, savedOnly, VisitNumber } from './route';
 
 const calendar = file('text/calendar');
 
@@ -39,7 +39,7 @@ export const bookingRoutes = {
     who: 'assistant',
     what: 'visit',
     summary: 'Moves a visit.',
-    params: { id: Id },
+    params: { id: VisitNumber },
     body: BookingChangeInput,
     answer: savedOnly,
     audit: ['visit moved'],
@@ -48,7 +48,7 @@ export const bookingRoutes = {
     who: 'assistant',
     what: 'visit',
     summary: 'Cancels a visit; with `following` also the later ones of its row.',
-    params: { id: Id },
+    params: { id: VisitNumber },
     query: { following: Flag, reason: z.string().max(200, 'Keep the reason within 200 characters.').default('') },
     answer: saved({ cancelled: z.number() }),
     audit: ['visit cancelled'],

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { HomeLinkInput, HomeLogInput, HomeSheetInput, HomeTickInput } from '../home';
 import { HomePage, HomeView } from '../home-views';
 import { HomeSheetShape } from '../shapes/homecare';
-import { del, get, Id, Key, pdf, post, saved, savedOnly } from './route';
+import { del, get, Id, Key, pdf, post, saved, savedOnly, VisitNumber } from './route';
 
 const ofSheet = { who: 'therapist', what: 'sheet', params: { id: Id } } as const;
 
@@ -11,14 +11,14 @@ export const homeRoutes = {
   readHome: get('/api/visits/{id}/home', {
     who: 'therapist',
     what: 'visit',
-    params: { id: Id },
+    params: { id: VisitNumber },
     summary: 'What may be done at home, and what was given.',
     answer: HomeView,
   }),
   makeSheet: post('/api/visits/{id}/home', {
     who: 'therapist',
     what: 'visit',
-    params: { id: Id },
+    params: { id: VisitNumber },
     summary: 'Draws a home sheet up; with `keep` it becomes the client’s.',
     body: HomeSheetInput,
     answer: saved({ id: z.number().nullable(), sheet: HomeSheetShape }),

@@ -5,7 +5,7 @@ import { ClientMeasuringInput, MeasuringInput, ObservationInput, ProtocolInput }
 import { TapingInput } from '../record';
 import { TapeProtocolShape } from '../shapes/swelling';
 import { TapingView } from '../visit-views';
-import { del, file, get, Id, Key, pdf, post, put, saved, savedOnly } from './route';
+import { ClientNumber, del, file, get, Id, Key, pdf, post, put, saved, savedOnly, VisitNumber } from './route';
 
 const flags = z.array(FlagView).readonly();
 const ofImport = { who: 'therapist', what: 'import', params: { job: Key } } as const;
@@ -16,7 +16,7 @@ export const measureRoutes = {
   saveTaping: post('/api/visits/{id}/taping', {
     who: 'therapist',
     what: 'taping',
-    params: { id: Id },
+    params: { id: VisitNumber },
     summary: 'Stores a taping as a new version.',
     body: TapingInput,
     answer: saved({ taping: TapingView, flags }),
@@ -25,7 +25,7 @@ export const measureRoutes = {
   saveObservation: post('/api/visits/{id}/observations', {
     who: 'therapist',
     what: 'observation',
-    params: { id: Id },
+    params: { id: VisitNumber },
     summary: 'Stores what was felt, seen or said.',
     body: ObservationInput,
     answer: saved({ observation: ObservationView, flags }),
@@ -34,14 +34,14 @@ export const measureRoutes = {
   removeObservation: del('/api/visits/{id}/observations/{key}', {
     who: 'therapist',
     what: 'observation',
-    params: { id: Id, key: Id },
+    params: { id: VisitNumber, key: Id },
     summary: 'Takes an observation back; it stays in the history.',
     answer: savedOnly,
   }),
   progressReport: get('/api/clients/{id}/progress.pdf', {
     who: 'therapist',
     what: 'client',
-    params: { id: Id },
+    params: { id: ClientNumber },
     summary: 'The course of one limb as a PDF; `limb` as in “left leg”, else the one taped last.',
     query: { limb: z.string().max(40).optional() },
     answer: pdf,
@@ -49,7 +49,7 @@ export const measureRoutes = {
   exportMeasures: get('/api/clients/{id}/measures.csv', {
     who: 'therapist',
     what: 'client',
-    params: { id: Id },
+    params: { id: ClientNumber },
     summary: 'All girths of a client as CSV; `unit` in for inches.',
     query: { unit: z.enum(['cm', 'in']).default('cm') },
     answer: file('text/csv'),
@@ -57,7 +57,7 @@ export const measureRoutes = {
   saveClientMeasuring: put('/api/clients/{id}/measuring', {
     who: 'therapist',
     what: 'client',
-    params: { id: Id },
+    params: { id: ClientNumber },
     summary: 'How a client is measured from now on.',
     body: ClientMeasuringInput,
     answer: savedOnly,

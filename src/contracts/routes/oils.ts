@@ -14,7 +14,7 @@ import {
   VisitBlendInput,
 } from '../oil-house';
 import { DropScaleView, MixView, OilBenchView, ShelfImportView, StockView } from '../oil-views';
-import { del, file, get, Id, MaybeId, pdf, post, put, saved } from './route';
+import { del, file, get, Id, MaybeId, pdf, post, put, saved, VisitNumber } from './route';
 
 const ofBottle = { who: 'therapist', what: 'bottle', params: { id: Id } } as const;
 const kept = saved({ id: z.number() });
@@ -145,7 +145,7 @@ export const oilRoutes = {
   chooseBlend: put('/api/visits/{id}/blend', {
     who: 'therapist',
     what: 'visit',
-    params: { id: Id },
+    params: { id: VisitNumber },
     summary: 'The blend that a visit carries.',
     body: VisitBlendInput,
     answer: kept,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { DemoSignInInput, HandInput, NewPinInput, PinInput, SignInInput, StaffInput } from '../sign-in';
-import { del, Id, post, put, saved, savedOnly } from './route';
+import { del, post, put, saved, savedOnly, TherapistNumber } from './route';
 
 const mostTries = 60;
 
@@ -82,7 +82,7 @@ export const peopleRoutes = {
     who: 'owner',
     what: 'person',
     summary: 'Changes what somebody is, may and works.',
-    params: { id: Id },
+    params: { id: TherapistNumber },
     body: StaffInput,
     answer: saved({ id: z.number() }),
     audit: ['person changed'],

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { ClientId, TherapistId, VisitId } from '../../core/ids';
 import type { AuditAction } from '../audit';
 
 /** Who may use an address: everybody, whoever sets the house up, whoever is signed in, or the least role. */
@@ -73,6 +74,10 @@ export const del = define('delete');
 
 /** A row of a table by its number, in an address. */
 export const Id = z.coerce.number().int().positive();
+/** The same where the row is a visit's, a client's or a person's of the house: one is not taken for another. */
+export const VisitNumber = Id as z.ZodType<VisitId>;
+export const ClientNumber = Id as z.ZodType<ClientId>;
+export const TherapistNumber = Id as z.ZodType<TherapistId>;
 /** An id in words, or a secret, in an address. */
 export const Key = z.string().min(1).max(200);
 /** Yes only where it says so: `?following=1`. A name with nothing behind it is a no. */

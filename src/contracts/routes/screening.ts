@@ -12,11 +12,11 @@ import {
   VisitCheckInput,
 } from '../record';
 import { WordingInput } from '../sign-in';
-import { del, get, Id, pdf, post, put, saved, savedOnly } from './route';
+import { ClientNumber, del, get, Id, pdf, post, put, saved, savedOnly, VisitNumber } from './route';
 
 const asked = saved({ state: AskState });
 const placed = saved({ finding: PlacedFinding });
-const inVisit = { who: 'therapist', what: 'visit', params: { id: Id } } as const;
+const inVisit = { who: 'therapist', what: 'visit', params: { id: VisitNumber } } as const;
 const ofFinding = { who: 'therapist', what: 'finding', params: { id: Id, key: Id } } as const;
 
 /** What is asked before hands are laid on: findings, answers, consent and limits. */
@@ -57,7 +57,7 @@ export const screeningRoutes = {
   restoreLimit: del('/api/visits/{id}/overrides/{key}', {
     who: 'therapist',
     what: 'limit',
-    params: { id: Id, key: Id },
+    params: { id: VisitNumber, key: Id },
     summary: 'The limit holds again.',
     answer: asked,
     audit: ['limit restored'],
@@ -71,7 +71,7 @@ export const screeningRoutes = {
   placeFinding: post('/api/clients/{id}/findings', {
     who: 'therapist',
     what: 'client',
-    params: { id: Id },
+    params: { id: ClientNumber },
     summary: 'Places a finding on the body map.',
     body: PlacedFindingInput,
     answer: placed,
@@ -100,7 +100,7 @@ export const screeningRoutes = {
   closeFlag: post('/api/clients/{id}/flags/{key}', {
     who: 'therapist',
     what: 'flag',
-    params: { id: Id, key: Id },
+    params: { id: ClientNumber, key: Id },
     summary: 'Closes a flag with what was done.',
     body: FlagNoteInput,
     answer: savedOnly,

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { TableEventsInput, TableLeadInput } from '../table';
 import { TableLead, TableNow } from '../visit-views';
-import { get, Id, post, saved } from './route';
+import { get, post, saved, VisitNumber } from './route';
 
-const inVisit = { who: 'therapist', what: 'visit', params: { id: Id } } as const;
+const inVisit = { who: 'therapist', what: 'visit', params: { id: VisitNumber } } as const;
 
 /** What happens at the treatment table. */
 export const tableRoutes = {

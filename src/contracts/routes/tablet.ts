@@ -1,9 +1,9 @@
 import { AskState } from '../ask-views';
 import { FeedbackInput } from '../closing';
 import { ConsentInput, IntakeInput } from '../record';
-import { Id, post, saved, savedOnly } from './route';
+import { post, saved, savedOnly, VisitNumber } from './route';
 
-const onTablet = { who: 'therapist', whileHanded: true, what: 'visit', params: { visit: Id } } as const;
+const onTablet = { who: 'therapist', whileHanded: true, what: 'visit', params: { visit: VisitNumber } } as const;
 
 /** What a client may do on the tablet that was handed over: answer, and nothing comes back but their own answers. */
 export const tabletRoutes = {

@@ -3,10 +3,16 @@ import { CourseInput, PlanWishInput } from '../record';
 import { ReadyInput, TemplateInput, TreatmentInput } from '../treatment';
 import { TreatmentOffers } from '../treatment-views';
 import { PlanView } from '../visit-views';
-import { del, get, Id, MaybeId, post, put, saved, savedOnly } from './route';
+import { del, get, Id, MaybeId, post, put, saved, savedOnly, VisitNumber } from './route';
 
 const planned = saved({ plan: PlanView });
-const inVisit = { who: 'therapist', what: 'plan', params: { id: Id }, answer: planned, refusals: [409] } as const;
+const inVisit = {
+  who: 'therapist',
+  what: 'plan',
+  params: { id: VisitNumber },
+  answer: planned,
+  refusals: [409],
+} as const;
 
 /** What a visit is to hold, in which order, and what has to be ready for it. */
 export const treatmentRoutes = {
@@ -34,7 +40,7 @@ export const treatmentRoutes = {
   saveReady: put('/api/visits/{id}/ready', {
     who: 'therapist',
     what: 'visit',
-    params: { id: Id },
+    params: { id: VisitNumber },
     summary: 'What of the room list is ready.',
     body: ReadyInput,
     answer: savedOnly,

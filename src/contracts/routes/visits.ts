@@ -3,9 +3,9 @@ import { ClosingInput } from '../closing';
 import { ClosingView } from '../closing-view';
 import { HandOverInput } from '../record';
 import { VisitView } from '../visit-views';
-import { get, Id, pdf, post, saved, savedOnly } from './route';
+import { get, pdf, post, saved, savedOnly, VisitNumber } from './route';
 
-const inVisit = { who: 'therapist', what: 'visit', params: { id: Id } } as const;
+const inVisit = { who: 'therapist', what: 'visit', params: { id: VisitNumber } } as const;
 
 /** A visit as a whole: looking at it, handing it on, closing it. */
 export const visitRoutes = {

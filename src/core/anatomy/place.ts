@@ -1,8 +1,9 @@
+import type { Nominal } from '../nominal';
 /** Where things are on a body. Sides are the client's own. */
 export type Side = 'left' | 'right' | 'mid';
 
 /** A skin territory or a node group, written `name.side`. */
-export type PlaceId = string;
+export type PlaceId = Nominal<string, 'place'>;
 
 export type Part = 'head' | 'neck' | 'trunk' | 'arm' | 'leg';
 export type Quadrant = 'upper' | 'lower';

@@ -1,3 +1,4 @@
+import type { Minutes } from '../quantities';
 /** Free times for a visit on one therapist's day. Minutes count from midnight of that day, in the house's own clock. */
 
 export interface Span {
@@ -6,11 +7,11 @@ export interface Span {
 }
 
 export interface BookingWish {
-  readonly minutes: number;
+  readonly minutes: Minutes;
   /** Between one client's leaving and the next one's coming: airing, fresh linen, hands. */
-  readonly tidyMinutes: number;
+  readonly tidyMinutes: Minutes;
   /** Before the visit, for what has to be warm: 0 when nothing has. */
-  readonly warmUpMinutes: number;
+  readonly warmUpMinutes: Minutes;
   /** Nothing starts before this, such as now. */
   readonly notBeforeMinute: number;
 }
@@ -20,7 +21,7 @@ export interface Proposal {
   /** When the stones go into the bath; the same as the start when nothing is warmed. */
   readonly warmUpFromMinute: number;
   /** Free minutes that would be left before and after: small gaps are good, they leave the day whole. */
-  readonly gapMinutes: number;
+  readonly gapMinutes: Minutes;
 }
 
 const startGridMinutes = 15;
@@ -46,11 +47,11 @@ export function proposeStarts(hours: Span, taken: readonly Span[], wish: Booking
 }
 
 /** Whether a visit from `start` to `end` leaves time to tidy before it and after it. */
-export function isFree(taken: readonly Span[], start: number, end: number, tidyMinutes: number): boolean {
+export function isFree(taken: readonly Span[], start: number, end: number, tidyMinutes: Minutes): boolean {
   return taken.every((span) => span.toMinute + tidyMinutes <= start || end + tidyMinutes <= span.fromMinute);
 }
 
-function leastGap(hours: Span, taken: readonly Span[], start: number, end: number, tidyMinutes: number): number {
+function leastGap(hours: Span, taken: readonly Span[], start: number, end: number, tidyMinutes: Minutes): number {
   const before = Math.max(
     hours.fromMinute,
     ...taken.filter((s) => s.toMinute <= start).map((s) => s.toMinute + tidyMinutes),

@@ -1,3 +1,4 @@
+import type { Minutes } from '../quantities';
 import type { Anatomy, PlaceId } from '../anatomy/place';
 import type { ReadCase } from './case';
 import type { Route } from './routes';
@@ -12,7 +13,7 @@ export interface Candidate {
   /** Scars that it crosses: none, or it would not be lawful. */
   readonly crosses: readonly (readonly PlaceId[])[];
   /** Minutes that it takes at the usual repetitions: opening, preparing, carrying, returning and closing. */
-  readonly minutes: number;
+  readonly minutes: Minutes;
   readonly chosen: boolean;
   readonly why: string;
 }

@@ -1,3 +1,4 @@
+import type { Minutes } from '../quantities';
 import type { FindingId, Finding } from './finding';
 import { expandArea } from '../anatomy/areas';
 import { type Anatomy, type PlaceId } from '../anatomy/place';
@@ -38,7 +39,7 @@ export interface DrainageCase {
   readonly purpose: Purpose;
   readonly findings: readonly Finding[];
   readonly school: School;
-  readonly minutes: number;
+  readonly minutes: Minutes;
   /** Spend time that is left over on more repetitions instead of ending early. */
   readonly fill: boolean;
   readonly qualifications: readonly QualificationId[];
@@ -99,7 +100,7 @@ function groupErrors(anatomy: Anatomy, groups: readonly PlaceId[] | undefined, p
   );
 }
 
-function minutesErrors(minutes: number): FieldError[] {
+function minutesErrors(minutes: Minutes): FieldError[] {
   return minutes >= 1 && minutes <= longestVisitMinutes
     ? []
     : [

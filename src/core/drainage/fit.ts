@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import type { Anatomy } from '../anatomy/place';
 import { fitTime, type FitStep } from '../sequencing/time-fit';
 import type { ReadCase } from './case';
@@ -33,7 +34,7 @@ const nearerBonus = 1e-6;
  */
 export function fitCourse(
   steps: readonly PlacedStep[],
-  budgetSeconds: number,
+  budgetSeconds: Seconds,
   fill: boolean,
 ): readonly number[] | undefined {
   if (courseSeconds(steps, ({ min }) => min) > budgetSeconds) return undefined;

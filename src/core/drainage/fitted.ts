@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import type { PlaceId } from '../anatomy/place';
 import type { Survey } from './survey';
 import type { PlacedStep } from './turns';
@@ -14,6 +15,6 @@ export interface Fitted {
   readonly withoutReturn: boolean;
   readonly withoutSecondExit: boolean;
   /** By how much the whole focus would be too long at the least repetitions; 0 when everything fits. */
-  readonly shortBySeconds: number;
+  readonly shortBySeconds: Seconds;
   readonly leftOut: readonly PlaceId[];
 }

@@ -1,3 +1,4 @@
+import type { Minutes } from '../quantities';
 import type { Anatomy } from '../anatomy/place';
 import { defaultSchool, type DrainageCase, type ReadCase, readCase, type School } from './case';
 import type { Finding } from './finding';
@@ -6,7 +7,7 @@ import { type DrainagePlan, planDrainage } from './plan';
 export interface Wish {
   readonly findings?: readonly Finding[];
   readonly school?: Partial<School>;
-  readonly minutes?: number;
+  readonly minutes?: Minutes;
   readonly fill?: boolean;
   readonly purpose?: DrainageCase['purpose'];
   readonly qualifications?: DrainageCase['qualifications'];

@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import type { Fitted } from './fitted';
 import { type Anatomy, type PlaceId } from '../anatomy/place';
 import type { FieldError, Result } from '../result';
@@ -33,7 +34,7 @@ export interface DrainagePlan {
   readonly steps: readonly Step[];
   /** How often the client turns. */
   readonly turns: number;
-  readonly totalSeconds: number;
+  readonly totalSeconds: Seconds;
   readonly fits: boolean;
   /** Focus that has to wait: for another visit, or because it may not be touched or led anywhere. */
   readonly waiting: readonly PlaceId[];

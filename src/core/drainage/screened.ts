@@ -1,3 +1,4 @@
+import type { Minutes } from '../quantities';
 import type { PlaceId } from '../anatomy/place';
 import { type Decision, type Pressure, pressures, worseOf } from '../screening/tables';
 
@@ -18,7 +19,7 @@ export interface ScreenedDrainage {
   readonly maxPressure?: Pressure;
   /** Firmest pressure where it is less than that. */
   readonly lighterAt: Readonly<Record<PlaceId, Pressure>>;
-  readonly maxMinutes?: number;
+  readonly maxMinutes?: Minutes;
   /** How the client may not lie. */
   readonly avoidPosition?: readonly string[];
 }

@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import type { PlaceId } from '../anatomy/place';
 import type { Pressure } from '../screening/tables';
 import type { RuleId } from './rules';
@@ -37,7 +38,7 @@ export interface Step {
   readonly pressure: Pressure;
   readonly repetitions: number;
   readonly placements: number;
-  readonly seconds: number;
+  readonly seconds: Seconds;
   readonly rules: readonly RuleId[];
   /** The sentence that a therapist should read: why here. */
   readonly why: string;

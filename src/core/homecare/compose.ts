@@ -1,3 +1,4 @@
+import type { Minutes } from '../quantities';
 import type { Anatomy } from '../anatomy/place';
 import type { DrainageCase } from '../drainage/case';
 import { judgeKindOfWork } from '../judgement/judge-kind';
@@ -13,7 +14,7 @@ import type { HomeReach, HomeRoutine, HomeSheet } from './sheet';
 
 export interface HomeAsked {
   readonly side: 'left' | 'right' | 'both' | null;
-  readonly minutes: number;
+  readonly minutes: Minutes;
   readonly reach: HomeReach;
 }
 

@@ -1,3 +1,4 @@
+import type { Minutes } from '../quantities';
 import type { Anatomy, PlaceId } from '../anatomy/place';
 import type { Finding } from '../drainage/finding';
 import { findHindrances } from '../drainage/hindrance';
@@ -20,7 +21,7 @@ import type { HomeLeftOut, HomeReach, HomeRoutine, HomeSheet, HomeStep } from '.
 
 export interface LibraryHomeWish {
   readonly side: 'left' | 'right' | null;
-  readonly minutes: number;
+  readonly minutes: Minutes;
   readonly reach: HomeReach;
 }
 

@@ -1,3 +1,4 @@
+import type { Minutes } from '../quantities';
 import { expandArea } from '../anatomy/areas';
 import type { Anatomy, PlaceId } from '../anatomy/place';
 import { type DrainageCase, readCase } from '../drainage/case';
@@ -13,7 +14,7 @@ import type { HomeLeftOut, HomeReach, HomeSheet, HomeStep } from './sheet';
 export interface PlannedHomeWish {
   readonly routine: 'one-leg' | 'after-armpit';
   readonly side: 'left' | 'right' | 'both';
-  readonly minutes: number;
+  readonly minutes: Minutes;
   readonly reach: HomeReach;
   /** Places that the judgement keeps off in what a client does alone, each with its rule. */
   readonly keptOff?: ReadonlyMap<PlaceId, string> | undefined;
@@ -88,7 +89,7 @@ function aloneCase(
   given: DrainageCase,
   focus: readonly PlaceId[],
   far: readonly PlaceId[],
-  minutes: number,
+  minutes: Minutes,
 ): DrainageCase {
   const drainage = { decision: 'ok', reasons: [] } as const;
   const screened = given.screened ?? { drainage, rerouting: drainage, keptOff: [], lighterAt: {} };

@@ -1,3 +1,4 @@
+import type { Percent } from '../quantities';
 import { addDays, daysBetween } from '../calendar/days';
 
 /** A routine that was done at home. `day` as YYYY-MM-DD. */
@@ -33,7 +34,7 @@ export interface HomeLog {
   /** Times that it was to be done in the days so far, and times that it was; of one day no more than was asked. */
   readonly asked: number;
   readonly done: number;
-  readonly percent: number | null;
+  readonly percent: Percent | null;
 }
 
 /** How well a sheet was kept to, from the day it was given. @param days days on which it was done, in any order */

@@ -1,3 +1,5 @@
+import type { Seconds } from '../quantities';
+import type { TechniqueId } from '../ids';
 import type { PlaceId } from '../anatomy/place';
 import type { StepKind } from '../drainage/step';
 
@@ -54,7 +56,7 @@ export interface HomeStep {
   readonly repetitions: number;
   /** How often the hand is put down beside the last place. */
   readonly placements: number;
-  readonly seconds: number;
+  readonly seconds: Seconds;
 }
 
 export const homePartIds = [
@@ -85,7 +87,7 @@ export interface HomeLeftOut {
   readonly why: string;
   /** Left out in sheets of before the judgement named them. */
   readonly rule?: string;
-  readonly technique?: string | null;
+  readonly technique?: TechniqueId | null;
   readonly places?: readonly PlaceId[];
 }
 
@@ -94,7 +96,7 @@ export interface HomeSheet {
   readonly routine: HomeRoutineId;
   readonly side: 'left' | 'right' | 'both' | null;
   readonly parts: readonly HomePart[];
-  readonly seconds: number;
+  readonly seconds: Seconds;
   readonly leftOut: readonly HomeLeftOut[];
 }
 

@@ -1,10 +1,11 @@
+import type { Celsius, Percent } from '../quantities';
 import type { PlaceId } from '../anatomy/place';
 import type { Decision, Limits } from '../screening/tables';
 import type { Judgement } from './judgement';
 
 /** A bottle as it would come to a client. */
 export interface CheckedBlend {
-  readonly totalPercent: number;
+  readonly totalPercent: Percent;
   readonly isScented: boolean;
   /** Essential oils and carriers in it, by id. */
   readonly contents: readonly string[];
@@ -17,7 +18,7 @@ export interface CheckedBlend {
 export interface CheckedStone {
   readonly id: string;
   readonly isCold: boolean;
-  readonly firstContactC: number;
+  readonly firstContactC: Celsius;
   readonly places: readonly PlaceId[];
 }
 

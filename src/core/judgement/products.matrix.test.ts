@@ -1,3 +1,5 @@
+import type { Drops } from '../quantities';
+import type { OilId } from '../ids';
 import { describe, expect, it } from 'vitest';
 import { brought, seeded } from '../../../tests/brought';
 import { type Brought, judge } from '../../../tests/judged-client';
@@ -34,11 +36,11 @@ function bench(list: readonly Brought[], protocol: string, judgement = judge(lis
   return { judgement, modality, touches, client };
 }
 
-const blend = (oil: string, drops: number, client: OilClient, area: 'body' | 'face') =>
+const blend = (oil: OilId, drops: Drops, client: OilClient, area: 'body' | 'face') =>
   checkBlend(oilBook, { volumeMl: 30, area, client, parts: [{ oil, drops }], basis: 'max' });
 
 /** The most drops of an oil that the bench lets into a bottle of 30 mL. */
-function mostDrops(oil: string, client: OilClient, area: 'body' | 'face'): number {
+function mostDrops(oil: OilId, client: OilClient, area: 'body' | 'face'): number {
   let drops = 0;
   while (drops < 40) {
     const check = blend(oil, drops + 1, client, area);

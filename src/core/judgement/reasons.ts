@@ -1,3 +1,4 @@
+import type { Minutes } from '../quantities';
 import type { PlaceId } from '../anatomy/place';
 import type { BlockCause } from '../drainage/hindrance';
 import type { LimitKey } from '../screening/tables';
@@ -40,7 +41,7 @@ export type JudgementReason =
     }
   | { readonly kind: 'gap'; readonly rule: string; readonly modality: string; readonly hours: number }
   | { readonly kind: 'irritated'; readonly rule: SkinRule; readonly grade: number }
-  | { readonly kind: 'minutes'; readonly rule: string; readonly modality: string; readonly minutes: number }
+  | { readonly kind: 'minutes'; readonly rule: string; readonly modality: string; readonly minutes: Minutes }
   | { readonly kind: 'out-of-reach'; readonly rule: 'reach' }
   | { readonly kind: 'no-time'; readonly rule: 'time' }
   | { readonly kind: 'nothing-to-drain'; readonly rule: 'no-focus' };

@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import { type PlaceId } from '../anatomy/place';
 import { groupsAhead } from '../drainage/outlets';
 import type { Technique, Touch } from '../library/technique';
@@ -17,7 +18,7 @@ export interface CheckedStep {
   readonly isReversed?: boolean | undefined;
   readonly position?: Position | undefined;
   readonly hands?: HandState | undefined;
-  readonly seconds: number;
+  readonly seconds: Seconds;
 }
 
 /** What is wrong with a product, by step; `step` is absent for what only the whole shows. */

@@ -1,3 +1,4 @@
+import type { Celsius } from '../quantities';
 import type { PlaceId } from '../anatomy/place';
 import { mergeLimits } from '../screening/limits';
 import { type Limits, rankOf } from '../screening/tables';
@@ -28,7 +29,7 @@ export function limitsOver(judgement: Judgement, given: readonly GivenWork[]): L
 /** What the judgement leaves of heat or cold at some places. */
 export interface StoneVerdict {
   /** The warmest at the first touch (°C); null where only practice limits it. */
-  readonly mostC: number | null;
+  readonly mostC: Celsius | null;
   readonly skin: 'normal' | 'thin';
   /** No stone of that kind is laid there. */
   readonly isOff: boolean;

@@ -1,3 +1,5 @@
+import type { Minutes } from '../quantities';
+import type { TechniqueId } from '../ids';
 import type { HandState, Position, TablePlace } from '../sequencing/block';
 import { repetitionSeconds, stepOverheadSeconds, type StoneWish, type Technique } from './technique';
 
@@ -17,7 +19,7 @@ export const stepSides = ['both', 'each', 'left', 'right', 'sound', 'affected'] 
 export type StepSide = (typeof stepSides)[number];
 
 export interface ProtocolStep {
-  readonly technique: string;
+  readonly technique: TechniqueId;
   /** Names of territories and node groups, without their side. */
   readonly regions: readonly string[];
   readonly side: StepSide;
@@ -53,7 +55,7 @@ export interface Protocol {
   readonly name: string;
   readonly modality: string;
   readonly school: string;
-  readonly usualMinutes: number;
+  readonly usualMinutes: Minutes;
   readonly about: string;
   /** `planner`: worked out from the case, so it has no blocks of its own. */
   readonly source: 'steps' | 'planner';

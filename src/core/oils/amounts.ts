@@ -1,3 +1,4 @@
+import type { Millilitres, Percent } from '../quantities';
 import type { BlendPart, OilBook } from './book';
 import { oilOf } from './book';
 
@@ -13,31 +14,31 @@ export const totalMlOf = (book: OilBook, parts: readonly BlendPart[]): number =>
   parts.reduce((sum, part) => sum + mlOf(book, part), 0);
 
 /** The error of rounding one oil to whole drops (percentage points): at most half a drop of it. */
-export const roundingErrorPercent = (dropsPerMl: number, volumeMl: number): number => 50 / (dropsPerMl * volumeMl);
+export const roundingErrorPercent = (dropsPerMl: number, volumeMl: Millilitres): number => 50 / (dropsPerMl * volumeMl);
 
 /** Below this volume (mL) a share cannot be met with a whole drop, since one alone is more than it. */
-export const leastVolumeMl = (dropsPerMl: number, percent: number): number => 100 / (dropsPerMl * percent);
+export const leastVolumeMl = (dropsPerMl: number, percent: Percent): number => 100 / (dropsPerMl * percent);
 
 export interface ScaledPart extends BlendPart {
   /** What the bottle that is scaled has of it, and what this one has. */
-  readonly wantedPercent: number;
-  readonly percent: number;
+  readonly wantedPercent: Percent;
+  readonly percent: Percent;
   /** The most that whole drops can be off here (percentage points). */
-  readonly errorPercent: number;
+  readonly errorPercent: Percent;
 }
 
 export interface Scaled {
-  readonly volumeMl: number;
+  readonly volumeMl: Millilitres;
   readonly parts: readonly ScaledPart[];
-  readonly totalPercent: number;
+  readonly totalPercent: Percent;
   /** Oils of which not even one drop is left. */
   readonly lost: readonly string[];
   /** From here on every oil keeps at least a drop (mL, rounded up). */
-  readonly leastMl: number;
+  readonly leastMl: Millilitres;
 }
 
 /** The same blend in a bottle of another size, in whole drops, to the nearest. */
-export function scaleBlend(book: OilBook, parts: readonly BlendPart[], fromMl: number, toMl: number): Scaled {
+export function scaleBlend(book: OilBook, parts: readonly BlendPart[], fromMl: Millilitres, toMl: Millilitres): Scaled {
   const scaled = parts.map((part): ScaledPart => {
     const perMl = dropsPerMlOf(book, part);
     const drops = Math.round((part.drops * toMl) / fromMl);

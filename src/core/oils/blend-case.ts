@@ -1,9 +1,11 @@
+import type { Drops, Millilitres, Percent } from '../quantities';
+import type { OilId } from '../ids';
 import type { Area, Basis, BlendPart } from './book';
 import type { Guide, OilClient } from './client';
 import type { Share } from './limits';
 
 export interface BlendCase {
-  readonly volumeMl: number;
+  readonly volumeMl: Millilitres;
   readonly area: Area;
   readonly client: OilClient;
   readonly parts: readonly BlendPart[];
@@ -11,9 +13,9 @@ export interface BlendCase {
 }
 
 export interface CheckedPart extends Share {
-  readonly oil: string;
-  readonly drops: number;
-  readonly ml: number;
+  readonly oil: OilId;
+  readonly drops: Drops;
+  readonly ml: Millilitres;
 }
 
 export type BlendFacts = Omit<BlendJudgement, 'verdict' | 'findings'>;
@@ -21,7 +23,7 @@ export type BlendFacts = Omit<BlendJudgement, 'verdict' | 'findings'>;
 export interface BlendFinding {
   readonly code: FindingCode;
   readonly severity: 'over' | 'caution';
-  readonly oil: string | null;
+  readonly oil: OilId | null;
   readonly constituent: string | null;
   /** What is wrong, and what would mend it. */
   readonly text: string;
@@ -31,7 +33,7 @@ export interface BlendJudgement {
   readonly parts: readonly CheckedPart[];
   readonly constituents: readonly (Share & { readonly id: string })[];
   readonly phototoxic: { readonly sumOfFractions: number; readonly hoursOutOfSun: number };
-  readonly totalPercent: number;
+  readonly totalPercent: Percent;
   readonly verdict: 'ok' | 'caution' | 'over';
   readonly findings: readonly BlendFinding[];
   readonly withinGuide: boolean;

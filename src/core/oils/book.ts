@@ -1,3 +1,5 @@
+import type { Drops, Millilitres, Minutes, Percent } from '../quantities';
+import type { ConditionId, OilId } from '../ids';
 /** What blends are judged by; the catalogue brings the figures. Percent is volume in volume of the finished blend. */
 
 export const areas = ['body', 'face', 'local', 'bath'] as const;
@@ -31,13 +33,13 @@ export type Certainty = 'established' | 'typical' | 'uncertain';
 
 export interface ConstituentShare {
   readonly id: string;
-  readonly minPercent: number;
-  readonly typicalPercent: number;
-  readonly maxPercent: number;
+  readonly minPercent: Percent;
+  readonly typicalPercent: Percent;
+  readonly maxPercent: Percent;
 }
 
 export interface Avoidance {
-  readonly condition: string;
+  readonly condition: ConditionId;
   readonly scope: 'all' | 'face';
   readonly reason: string;
 }
@@ -55,9 +57,9 @@ export interface EssentialOil {
   readonly dropsPerMl: number;
   readonly shelfLifeMonthsOpened: number;
   readonly constituents: readonly ConstituentShare[];
-  readonly dermalMaxPercent: number | null;
+  readonly dermalMaxPercent: Percent | null;
   readonly dermalMaxReason: string | null;
-  readonly phototoxic: { readonly maxLeaveOnPercent: number; readonly hoursOutOfSun: number } | null;
+  readonly phototoxic: { readonly maxLeaveOnPercent: Percent; readonly hoursOutOfSun: number } | null;
   readonly sensitiser: 'none' | 'low' | 'moderate' | 'high';
   readonly irritant: 'none' | 'low' | 'moderate' | 'high';
   readonly uses: readonly UseId[];
@@ -69,8 +71,8 @@ export interface EssentialOil {
 export interface Constituent {
   readonly id: string;
   readonly name: string;
-  readonly dermalMaxPercent: number | null;
-  readonly dermalMaxFacePercent: number | null;
+  readonly dermalMaxPercent: Percent | null;
+  readonly dermalMaxFacePercent: Percent | null;
   readonly reason: string;
   readonly source: string;
   readonly confidence: Certainty;
@@ -85,7 +87,7 @@ export interface Carrier {
   readonly viscosity: 'light' | 'medium' | 'rich';
   readonly absorption: 'fast' | 'medium' | 'slow';
   /** How long hands glide on it. */
-  readonly glideMinutes: number;
+  readonly glideMinutes: Minutes;
   /** 0–5: how readily it closes pores. */
   readonly comedogenicity: number;
   readonly skinTypes: readonly string[];
@@ -102,8 +104,8 @@ export interface GuideRow {
   readonly id: string;
   readonly audience: string;
   readonly area: string;
-  readonly usualMinPercent: number;
-  readonly usualMaxPercent: number;
+  readonly usualMinPercent: Percent;
+  readonly usualMaxPercent: Percent;
   readonly note: string;
 }
 
@@ -121,8 +123,8 @@ export type Basis = 'max' | 'typical';
 
 /** Drops of an oil. */
 export interface BlendPart {
-  readonly oil: string;
-  readonly drops: number;
+  readonly oil: OilId;
+  readonly drops: Drops;
   /** Counted on the house's own bottle; the table's figure when left out. */
   readonly dropsPerMl?: number | undefined;
 }

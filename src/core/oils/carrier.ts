@@ -1,3 +1,4 @@
+import type { Minutes } from '../quantities';
 import type { Area, Carrier, OilBook } from './book';
 import { isSensitive, type OilClient, reasonsAgainstCarrier } from './client';
 
@@ -7,7 +8,7 @@ export interface CarrierWish {
   /** Skin type as it was seen, such as `dry`; null: not noted. */
   readonly skinType: string | null;
   /** How long hands are to glide on it. */
-  readonly minutes: number;
+  readonly minutes: Minutes;
   readonly dressesAtOnce: boolean;
   /** Ids that the house has; all when left out. */
   readonly stock?: ReadonlySet<string> | undefined;

@@ -1,3 +1,4 @@
+import type { Millilitres } from '../quantities';
 import { describe, expect, it } from 'vitest';
 import { oilBook as book } from '../../catalogue/oils/oils';
 import { leastVolumeMl, roundingErrorPercent, scaleBlend } from './amounts';
@@ -75,7 +76,7 @@ describe('a blend checked', () => {
 
   it('holds limits inclusively, and speaks up from four fifths on', () => {
     const wintergreen = { oil: 'wintergreen', drops: 24 };
-    const at = (volumeMl: number) =>
+    const at = (volumeMl: Millilitres) =>
       checkBlend(book, { volumeMl, area: 'local', client: adult, basis: 'max', parts: [wintergreen] })?.parts[0];
     expect(at(100 / 2.4)?.shareOfLimit).toBeCloseTo(1, 9);
     expect(codes({ wintergreen: 24 }, { volumeMl: 100 / 2.4, area: 'local' })).not.toContain('over-oil-limit');
@@ -157,7 +158,10 @@ describe('whole drops', () => {
 });
 
 describe('drops straight onto the skin', () => {
-  const neat = (parts: Readonly<Record<string, number>>, change: { carrierMl?: number; client?: OilClient } = {}) =>
+  const neat = (
+    parts: Readonly<Record<string, number>>,
+    change: { carrierMl?: Millilitres; client?: OilClient } = {},
+  ) =>
     layeredDrops(book, {
       ...{ areaCm2: 900, carrierMl: 0, client: adult, ...change },
       parts: Object.entries(parts).map(([oil, drops]) => ({ oil, drops })),

@@ -1,3 +1,5 @@
+import type { Millilitres } from '../quantities';
+import type { OilId } from '../ids';
 import type { FindingCode } from './blend-case';
 import type { BlendJudgement, BlendFinding } from './blend-case';
 import type { BlendCase, BlendFacts, CheckedPart } from './blend-case';
@@ -20,7 +22,7 @@ import {
 import { wordsOf } from './finding-words';
 
 export interface BlendCheck extends BlendJudgement {
-  readonly carrierMl: number;
+  readonly carrierMl: Millilitres;
 }
 
 /**
@@ -66,11 +68,11 @@ const used = (parts: readonly BlendPart[]) => parts.filter(({ drops }) => drops 
 function findingsOf(book: OilBook, given: BlendCase, facts: BlendFacts): readonly BlendFinding[] {
   const { parts, constituents, phototoxic, withinGuide } = facts;
   const words = wordsOf(book, given, facts);
-  const over = (code: FindingCode, oil: string | null, constituent: string | null, text: string): BlendFinding => ({
+  const over = (code: FindingCode, oil: OilId | null, constituent: string | null, text: string): BlendFinding => ({
     ...{ code, oil, constituent, text },
     severity: 'over',
   });
-  const near = (oil: string | null, constituent: string | null, text: string): BlendFinding => ({
+  const near = (oil: OilId | null, constituent: string | null, text: string): BlendFinding => ({
     ...{ code: 'near-limit', oil, constituent, text },
     severity: 'caution',
   });

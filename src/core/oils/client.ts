@@ -1,3 +1,4 @@
+import type { Percent } from '../quantities';
 import type { Area, EssentialOil, GuideRow, OilBook } from './book';
 
 /** Who the blend is for. */
@@ -10,7 +11,7 @@ export interface OilClient {
   /** Oils and carriers that screening keeps away, with the reason. */
   readonly avoids?: readonly { readonly id: string; readonly reason: string }[] | undefined;
   /** What screening allows at most on all skin that the work touches (%). */
-  readonly mostPercent?: number | undefined;
+  readonly mostPercent?: Percent | undefined;
   /** The same on the face, where it is less there (%). */
   readonly mostPercentOnFace?: number | undefined;
   /** What is mixed for the body also touches the face: it is judged for the face. */
@@ -70,7 +71,7 @@ function guideRows(book: OilBook, client: OilClient, area: Area): readonly Guide
 }
 
 export interface Guide {
-  readonly maxPercent: number;
+  readonly maxPercent: Percent;
   /** Whom the strictest figure is for, in words. */
   readonly audience: string;
 }

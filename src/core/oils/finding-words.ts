@@ -1,3 +1,5 @@
+import type { Drops, Percent } from '../quantities';
+import type { OilId } from '../ids';
 import { list } from '../drainage/wording';
 import { formatNumber, roundTo } from '../units';
 import { dropsPerMlOf } from './amounts';
@@ -8,20 +10,20 @@ import { hoursOutOfSun, type Share } from './limits';
 import { capitalise } from '../wording/capitalise';
 
 /** `0.5 %`, `12 %`: no more figures than help. */
-export const percentText = (percent: number): string =>
+export const percentText = (percent: Percent): string =>
   `${roundTo(percent, percent < 0.1 ? 3 : 2)}`.replace('-', '−') + ' %';
 
 const fewDrops = ['no drops', 'one drop', 'two drops', 'three drops'];
 
-export const dropsText = (drops: number): string => fewDrops[drops] ?? `${drops} drops`;
+export const dropsText = (drops: Drops): string => fewDrops[drops] ?? `${drops} drops`;
 
 /** Sentences for what is wrong with a blend, each with what would mend it. */
 export function wordsOf(book: OilBook, given: BlendCase, facts: BlendFacts) {
   const { volumeMl, area } = given;
-  const name = (oil: string) => oilOf(book, oil).name;
+  const name = (oil: OilId) => oilOf(book, oil).name;
   const place = { face: 'on the face', body: 'on the body', local: 'on a small area', bath: 'in a bath' }[area];
-  const partOf = (oil: string) => given.parts.find((part) => part.oil === oil);
-  const mostDrops = (oil: string, percent: number) =>
+  const partOf = (oil: OilId) => given.parts.find((part) => part.oil === oil);
+  const mostDrops = (oil: OilId, percent: Percent) =>
     Math.floor((percent / 100) * volumeMl * dropsPerMlOf(book, partOf(oil) ?? { oil }) + 1e-9);
   const inVolume = `in ${roundTo(volumeMl, 1)} mL`;
   const nameOf = (id: string) => book.constituents.get(id)?.name ?? id;
@@ -35,7 +37,7 @@ export function wordsOf(book: OilBook, given: BlendCase, facts: BlendFacts) {
       .sort((a, b) => b.percent - a.percent);
 
   return {
-    avoid: (oil: string, reason: string) => `${name(oil)} is not for this client: ${reason}. Take it out.`,
+    avoid: (oil: OilId, reason: string) => `${name(oil)} is not for this client: ${reason}. Take it out.`,
     overOil: (part: CheckedPart) => {
       const limit = part.limitPercent ?? 0;
       const most = mostDrops(part.oil, limit);
@@ -79,7 +81,7 @@ export function wordsOf(book: OilBook, given: BlendCase, facts: BlendFacts) {
 
   /** Drops of the one oil that brings most of it, where that is enough. */
   function mendOf(
-    main: { readonly part: CheckedPart; readonly percent: number } | undefined,
+    main: { readonly part: CheckedPart; readonly percent: Percent } | undefined,
     excess: number,
     names: readonly string[],
   ): string {

@@ -1,3 +1,4 @@
+import type { OilId } from '../ids';
 import type { FieldError } from '../result';
 import type { OilBook } from './book';
 
@@ -5,7 +6,7 @@ import type { OilBook } from './book';
 export interface Named {
   readonly carrier?: string;
   readonly conditions?: readonly string[];
-  readonly oils?: readonly { readonly oil: string }[];
+  readonly oils?: readonly { readonly oil: OilId }[];
   /** Where the oils stand in what was sent. */
   readonly oilsPath?: string;
 }

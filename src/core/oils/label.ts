@@ -1,3 +1,4 @@
+import type { Millilitres } from '../quantities';
 import { totalMlOf } from './amounts';
 import type { Area, BlendPart, OilBook } from './book';
 import { carrierOf, oilOf } from './book';
@@ -8,7 +9,7 @@ export interface LabelFacts {
   readonly name: string;
   readonly initials: string;
   readonly area: Area;
-  readonly volumeMl: number;
+  readonly volumeMl: Millilitres;
   readonly carrier: string;
   readonly parts: readonly BlendPart[];
   readonly mixedOn: string;

@@ -1,3 +1,5 @@
+import type { Drops, Millilitres, Percent } from '../quantities';
+import type { OilId } from '../ids';
 import { totalMlOf } from './amounts';
 import type { Area, BlendPart, OilBook } from './book';
 import { oilOf } from './book';
@@ -13,22 +15,22 @@ const bottleMl = 30;
 
 export interface LayeredCase {
   readonly areaCm2: number;
-  readonly carrierMl: number;
+  readonly carrierMl: Millilitres;
   readonly parts: readonly BlendPart[];
   readonly client: OilClient;
 }
 
 export interface DilutedEquivalent {
-  readonly bottleMl: number;
+  readonly bottleMl: Millilitres;
   /** What whole drops come to (%). */
-  readonly totalPercent: number;
+  readonly totalPercent: Percent;
   /** The strongest that every limit and the guide allow in these proportions (%). */
-  readonly maxTotalPercent: number;
-  readonly parts: readonly { readonly oil: string; readonly drops: number }[];
+  readonly maxTotalPercent: Percent;
+  readonly parts: readonly { readonly oil: OilId; readonly drops: Drops }[];
 }
 
 export interface Layered extends BlendJudgement {
-  readonly filmMl: number;
+  readonly filmMl: Millilitres;
   readonly dilutedEquivalent: DilutedEquivalent;
 }
 

@@ -1,3 +1,5 @@
+import type { Percent } from '../quantities';
+import type { OilId } from '../ids';
 import { exceeds, reaches } from '../statistics';
 import type { Area, Basis, BlendPart, Constituent, EssentialOil, OilBook } from './book';
 import { oilOf } from './book';
@@ -17,13 +19,13 @@ export const constituentLimit = ({ dermalMaxPercent, dermalMaxFacePercent }: Con
 
 /** How much of something is in a blend, beside its limit. */
 export interface Share {
-  readonly percent: number;
-  readonly limitPercent: number | null;
+  readonly percent: Percent;
+  readonly limitPercent: Percent | null;
   /** 1: at the limit; null where none is known. */
   readonly shareOfLimit: number | null;
 }
 
-export const shareOf = (percent: number, limitPercent: number | null): Share => ({
+export const shareOf = (percent: Percent, limitPercent: Percent | null): Share => ({
   percent,
   limitPercent,
   shareOfLimit:
@@ -39,8 +41,8 @@ export const isNear = (share: Share): boolean =>
 
 /** An oil in the blend, by percent. */
 export interface Dose {
-  readonly oil: string;
-  readonly percent: number;
+  readonly oil: OilId;
+  readonly percent: Percent;
 }
 
 /** Constituents that come in through the oils, in the order in which they first appear. */

@@ -1,3 +1,4 @@
+import type { OilId } from '../ids';
 import { exceeds } from '../statistics';
 import { list } from '../drainage/wording';
 import { dropsPerMlOf } from './amounts';
@@ -11,7 +12,7 @@ import { oilLimit } from './limits';
 import { capitalise } from '../wording/capitalise';
 
 export interface Change {
-  readonly oil: string;
+  readonly oil: OilId;
   readonly from: number;
   readonly to: number;
 }

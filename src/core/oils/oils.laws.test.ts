@@ -1,3 +1,4 @@
+import type { OilId } from '../ids';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { oilBook as book } from '../../catalogue/oils/oils';
@@ -42,7 +43,7 @@ describe('laws of blends', () => {
         const mended = makeSafe(book, given);
         expect(isSafe(given, mended?.parts ?? given.parts)).toBe(true);
         if (!mended) return;
-        const drops = (oil: string) => mended.parts.find((part) => part.oil === oil)?.drops ?? 0;
+        const drops = (oil: OilId) => mended.parts.find((part) => part.oil === oil)?.drops ?? 0;
         for (const part of given.parts) {
           expect(drops(part.oil)).toBeLessThanOrEqual(part.drops);
           if (drops(part.oil) === part.drops) continue;

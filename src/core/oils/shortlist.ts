@@ -1,3 +1,5 @@
+import type { Millilitres } from '../quantities';
+import type { OilId } from '../ids';
 import type { Candidate } from './best/blend-problem';
 import type { Area, NoteId, OilBook, UseId } from './book';
 import { noteIds, oilOf } from './book';
@@ -6,8 +8,8 @@ import { guideOf, isSensitive, type OilClient, reasonsToAvoid } from './client';
 
 /** An oil on the shelf. */
 export interface Shelved {
-  readonly oil: string;
-  readonly leftMl: number;
+  readonly oil: OilId;
+  readonly leftMl: Millilitres;
   readonly dropsPerMl: number | null;
   readonly centsPerMl: number;
 }

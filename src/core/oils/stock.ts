@@ -1,3 +1,5 @@
+import type { Millilitres } from '../quantities';
+import type { OilId } from '../ids';
 import { addDays, daysBetween } from '../calendar/days';
 import type { Carrier, EssentialOil } from './book';
 
@@ -6,14 +8,14 @@ export interface Bottle {
   readonly id: number;
   readonly kind: 'essential' | 'carrier';
   /** Id in the book. */
-  readonly oil: string;
+  readonly oil: OilId;
   readonly lot: string;
   /** null: still closed. */
   readonly openedOn: string | null;
   /** What the maker printed; null: nothing. */
   readonly printedOn: string | null;
-  readonly sizeMl: number;
-  readonly leftMl: number;
+  readonly sizeMl: Millilitres;
+  readonly leftMl: Millilitres;
   /** What the whole bottle cost, in hundredths of the house's money. */
   readonly costCents: number;
   /** Counted on this bottle; null: the table's figure. */
@@ -75,7 +77,7 @@ function isFastAgeing(of: EssentialOil | Carrier): boolean {
 
 export interface Draw {
   readonly bottle: number;
-  readonly ml: number;
+  readonly ml: Millilitres;
 }
 
 /**
@@ -84,8 +86,8 @@ export interface Draw {
  */
 export function drawFrom(
   bottles: readonly (Bottle & { readonly freshness: Freshness; readonly bestBefore: string | null })[],
-  wantedMl: number,
-): { readonly draws: readonly Draw[]; readonly shortMl: number } {
+  wantedMl: Millilitres,
+): { readonly draws: readonly Draw[]; readonly shortMl: Millilitres } {
   const order = bottles
     .filter(({ freshness, leftMl }) => freshness !== 'old' && leftMl > 0)
     .sort(
@@ -112,7 +114,7 @@ export const centsPerMl = ({ costCents, sizeMl }: Pick<Bottle, 'costCents' | 'si
 
 export interface ReorderLine {
   readonly kind: Bottle['kind'];
-  readonly oil: string;
+  readonly oil: OilId;
   readonly why: string;
 }
 

@@ -1,3 +1,5 @@
+import type { Drops } from '../quantities';
+import type { OilId } from '../ids';
 import { dropsPerMlOf, mlOf } from './amounts';
 import type { BlendPart, EssentialOil, OilBook } from './book';
 import { oilOf } from './book';
@@ -6,8 +8,8 @@ import type { BlendCase } from './blend-case';
 import type { Candidate } from './best/blend-problem';
 
 export interface Substitute {
-  readonly oil: string;
-  readonly drops: number;
+  readonly oil: OilId;
+  readonly drops: Drops;
   /** How close it comes (0–1). */
   readonly likeness: number;
   readonly why: readonly string[];

@@ -1,3 +1,4 @@
+import type { Drops } from '../quantities';
 import { describe, expect, it } from 'vitest';
 import { anatomy } from '../../catalogue/anatomy';
 import { shippedLibrary } from '../../catalogue/library/library';
@@ -6,7 +7,7 @@ import { oilTouches } from '../room/oil-touches';
 import { checkBlend } from './check';
 import { adult, type OilClient } from './client';
 
-const blend = (drops: number, client: OilClient, area: 'body' | 'face' | 'bath' = 'body', oil = 'lavender') =>
+const blend = (drops: Drops, client: OilClient, area: 'body' | 'face' | 'bath' = 'body', oil = 'lavender') =>
   checkBlend(oilBook, { volumeMl: 30, area, client, parts: [{ oil, drops }], basis: 'max' });
 
 describe('limits of a visit', () => {

@@ -1,3 +1,4 @@
+import type { Percent } from '../quantities';
 import type { PlaceId } from '../anatomy/place';
 import { nameOf, sideOf } from '../anatomy/place';
 
@@ -15,7 +16,7 @@ export type SpreadKind = 'light-glide' | 'massage' | 'deep-grip' | 'facial';
 
 export interface SkinShare {
   readonly part: string;
-  readonly percent: number;
+  readonly percent: Percent;
   /** Both sides together, or each by itself. */
   readonly isEach: boolean;
   /** Names of the regions that it is made of. */

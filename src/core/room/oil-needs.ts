@@ -1,3 +1,4 @@
+import type { Millilitres, Minutes } from '../quantities';
 import { nameOf, type RegionGroups } from '../anatomy/place';
 import { facialModalities } from '../library/protocol';
 import type { PlannedBlock } from '../treatment/plan-treatment';
@@ -5,9 +6,9 @@ import { mediumMl, skinAreaCm2, type SpreadTable } from './medium';
 
 /** How much oil a treatment takes for one part of it, and for how long hands glide on it in one go. */
 export interface OilNeed {
-  readonly ml: number;
+  readonly ml: Millilitres;
   readonly cm2: number;
-  readonly minutes: number;
+  readonly minutes: Minutes;
 }
 
 export interface OilNeeds {

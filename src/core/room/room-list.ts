@@ -1,3 +1,4 @@
+import type { Minutes, Seconds } from '../quantities';
 import type { RegionGroups } from '../anatomy/place';
 import { facialModalities } from '../library/protocol';
 import type { Limits } from '../screening/tables';
@@ -41,10 +42,10 @@ export interface RoomItem {
 /** How the house gets its room ready. */
 export interface RoomHabits {
   /** From cold water to the temperature of the bath. */
-  readonly stoneWarmUpMinutes: number;
+  readonly stoneWarmUpMinutes: Minutes;
   /** A pair of palm stones that glide: how long it stays useful, and how long it needs to be warm again (s). */
-  readonly stoneUsefulSeconds: number;
-  readonly stoneReheatSeconds: number;
+  readonly stoneUsefulSeconds: Seconds;
+  readonly stoneReheatSeconds: Seconds;
   readonly spread: SpreadTable;
   /** Skin of this client (m²), where height and weight are known. */
   readonly surfaceM2?: number | undefined;

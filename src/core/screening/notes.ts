@@ -1,3 +1,4 @@
+import type { ConditionId } from '../ids';
 import type { ScreeningBook } from './book';
 import { mergeLimits } from './limits';
 import type { ModalityAnswer, Screening } from './screen';
@@ -6,7 +7,7 @@ import { type Limits, rankOf, worseOf } from './tables';
 /** What a written note that counts allows, and no more than that. */
 export interface NoteLimits {
   /** The finding that it is about. */
-  readonly condition: string;
+  readonly condition: ConditionId;
   /** Who wrote it, for the reason. */
   readonly writtenBy: string;
   readonly modalities: 'all' | readonly string[];

@@ -1,3 +1,4 @@
+import type { ConditionId } from '../ids';
 import type { FiredRule } from './combination';
 import type { ReadScreening } from './read-request';
 import type { FindingSubject, Subject } from './subject';
@@ -6,7 +7,7 @@ export interface Question {
   /** `age`, or the condition and what is asked of it. */
   readonly id: string;
   /** Absent for the age. */
-  readonly condition?: string;
+  readonly condition?: ConditionId;
   readonly kind: 'age' | 'date' | 'side' | 'place' | 'follow-up' | 'clearance';
   readonly text: string;
 }

@@ -1,3 +1,4 @@
+import type { ConditionId } from '../ids';
 import type { PlaceId } from '../anatomy/place';
 import type { ScreeningBook } from './book';
 import { firedRules } from './combination';
@@ -12,7 +13,7 @@ import { type Confidence, type Decision, type Effect, type Limits, type Modality
 
 export interface ScreeningReason {
   /** A condition, a rule, or `scope`. */
-  readonly condition: string;
+  readonly condition: ConditionId;
   readonly decision: Decision;
   readonly text: string;
   readonly code: 'finding' | 'rule' | 'scope';

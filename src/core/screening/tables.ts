@@ -1,3 +1,5 @@
+import type { Celsius, Minutes, Percent } from '../quantities';
+import type { ConditionId } from '../ids';
 /** Mildest first; the worst decision wins. */
 export const decisions = ['ok', 'modify', 'clear-first', 'refer', 'stop'] as const;
 export type Decision = (typeof decisions)[number];
@@ -12,13 +14,13 @@ export type Pressure = (typeof pressures)[number];
 /** What has to be kept while the work goes on. Absent: no such limit. */
 export interface Limits {
   readonly maxPressure?: Pressure;
-  readonly maxMinutes?: number;
+  readonly maxMinutes?: Minutes;
   /** Warmest stone surface at first touch, °C. */
-  readonly maxStoneC?: number;
+  readonly maxStoneC?: Celsius;
   /** Times in seven days. */
   readonly maxPerWeek?: number;
   /** Essential oil in the medium, percent by volume. */
-  readonly dilutionMaxPercent?: number;
+  readonly dilutionMaxPercent?: Percent;
   readonly keepAwayCm?: number;
   readonly noHeat?: boolean;
   readonly noCold?: boolean;
@@ -132,7 +134,7 @@ export interface RedFlag {
   readonly id: string;
   readonly ask: string;
   readonly action: 'stop-urgent' | 'refer-same-day' | 'postpone';
-  readonly condition: string;
+  readonly condition: ConditionId;
   /** The sentence for the client. */
   readonly say: string;
 }

@@ -1,3 +1,4 @@
+import type { Minutes, Seconds } from '../quantities';
 export const positions = ['supine', 'prone', 'side-left', 'side-right', 'seated'] as const;
 export type Position = (typeof positions)[number];
 
@@ -22,7 +23,7 @@ export interface Setting {
 /** A stretch of a treatment that is worked without a change of setting. */
 export interface Block extends Setting {
   readonly id: string;
-  readonly minutes: number;
+  readonly minutes: Minutes;
   /** Blocks that have to be over before this one begins. */
   readonly after: readonly string[];
 }
@@ -38,7 +39,7 @@ export interface SetupCosts {
   readonly hands: (from: HandState, to: HandState) => number;
 }
 
-type HandsRow = readonly [from: readonly HandState[] | 'any', to: readonly HandState[] | 'any', seconds: number];
+type HandsRow = readonly [from: readonly HandState[] | 'any', to: readonly HandState[] | 'any', seconds: Seconds];
 
 /** The first row that fits counts; rows for washing, drying, gloving and taking up. */
 const handsRows: readonly HandsRow[] = [

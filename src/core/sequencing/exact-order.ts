@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 /** Blocks by index, ordered by id, with what the search needs. */
 export interface OrderProblem {
   readonly size: number;
@@ -11,7 +12,7 @@ export interface OrderProblem {
 
 export interface FoundOrder {
   readonly order: readonly number[];
-  readonly seconds: number;
+  readonly seconds: Seconds;
 }
 
 /** Bits of a number that are safe to shift. */

@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import type { FoundOrder } from './exact-order';
 
 /** As `OrderProblem`, for any number of blocks. */
@@ -53,7 +54,7 @@ function cheapestNext({ size, classOf, between, before }: LongProblem): readonly
   return [...over];
 }
 
-function bestMove(problem: LongProblem, order: readonly number[], seconds: number): FoundOrder | undefined {
+function bestMove(problem: LongProblem, order: readonly number[], seconds: Seconds): FoundOrder | undefined {
   let best: FoundOrder | undefined;
   for (let length = 1; length <= longestPiece; length += 1)
     for (let from = 0; from + length <= order.length; from += 1) {

@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import type { FieldError, Result } from '../result';
 import { type Block, type Setting, type SetupCosts, startSetting, usualCosts } from './block';
 import { findCycle, ringWords } from './cycle';
@@ -8,7 +9,7 @@ import { leastVisit } from './setup-bound';
 
 export interface Sequence {
   readonly order: readonly string[];
-  readonly setupSeconds: number;
+  readonly setupSeconds: Seconds;
   /** No order costs less than this; the same as `setupSeconds` when the order is proven best. */
   readonly lowerBound: number;
   readonly optimal: boolean;

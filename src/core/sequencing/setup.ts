@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import { type Setting, type SetupCosts, tablePlaces } from './block';
 
 export const changeKinds = ['turn', 'hands', 'walk', 'drape'] as const;
@@ -7,7 +8,7 @@ export interface SetupChange {
   /** Id of the block that it makes ready for. */
   readonly before: string;
   readonly kind: ChangeKind;
-  readonly seconds: number;
+  readonly seconds: Seconds;
 }
 
 const apart = (from: Setting['therapist'], to: Setting['therapist']) => {

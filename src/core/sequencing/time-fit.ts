@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import type { Option } from './option';
 import { cheapestWay, fullestWay } from './ways';
 
@@ -5,7 +6,7 @@ import { cheapestWay, fullestWay } from './ways';
 export interface FitStep {
   readonly id: string;
   readonly secondsPerRepetition: number;
-  readonly overheadSeconds: number;
+  readonly overheadSeconds: Seconds;
   readonly min: number;
   readonly usual: number;
   readonly max: number;
@@ -18,9 +19,9 @@ export interface FitStep {
 export interface TimeFit {
   readonly fits: boolean;
   /** What even the least lacks; 0 when it fits. */
-  readonly shortBySeconds: number;
+  readonly shortBySeconds: Seconds;
   readonly penalty: number;
-  readonly usedSeconds: number;
+  readonly usedSeconds: Seconds;
   readonly repetitions: readonly { readonly id: string; readonly repetitions: number }[];
   readonly leftOut: readonly string[];
 }
@@ -43,7 +44,7 @@ export function secondsAt(step: FitStep, repetitions: number): number {
  * Whole repetitions with the least total penalty within the time, exactly. Equal penalties: the shorter one.
  * @param fill spends what is left over on the stretchable steps, up to their most repetitions
  */
-export function fitTime(steps: readonly FitStep[], availableSeconds: number, fill = false): TimeFit {
+export function fitTime(steps: readonly FitStep[], availableSeconds: Seconds, fill = false): TimeFit {
   const least = steps.map((step) => (step.optional ? 0 : step.min));
   const leastSeconds = totalSeconds(steps, least);
   if (leastSeconds > availableSeconds + tolerance)
@@ -68,7 +69,7 @@ const totalSeconds = (steps: readonly FitStep[], repetitions: readonly number[])
   steps.reduce((sum, step, i) => sum + secondsAt(step, repetitions[i] ?? 0), 0);
 
 /** As much of what is left over as whole repetitions of the stretchable steps can take, with the least penalty. */
-function stretch(steps: readonly FitStep[], fitted: readonly number[], availableSeconds: number): readonly number[] {
+function stretch(steps: readonly FitStep[], fitted: readonly number[], availableSeconds: Seconds): readonly number[] {
   const left = availableSeconds - totalSeconds(steps, fitted);
   const more = steps.map((step, i) => {
     const now = fitted[i] ?? 0;

@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import type { Option } from './option';
 
 /** One option is to be taken of each list. */
@@ -7,7 +8,7 @@ const tolerance = 1e-9;
 
 /** A way to have done the steps so far; `from` leads back to the way of the step before. */
 interface Way {
-  readonly seconds: number;
+  readonly seconds: Seconds;
   readonly penalty: number;
   readonly repetitions: number;
   readonly from: Way | undefined;
@@ -19,14 +20,14 @@ interface Way {
  * 15:494–505), but for those that a price on time proves hopeless.
  * @returns repetitions; the shortest options of all must fit
  */
-export function cheapestWay(choices: Choices, availableSeconds: number): readonly number[] {
+export function cheapestWay(choices: Choices, availableSeconds: Seconds): readonly number[] {
   const price = priceTime(choices, availableSeconds);
   const boundAfter = suffixSums(choices.map((list) => Math.min(...list.map((one) => pricedAt(one, price.perSecond)))));
   const shortestAfter = suffixSums(choices.map((list) => Math.min(...list.map(({ seconds }) => seconds))));
   let ways: readonly Way[] = [{ seconds: 0, penalty: 0, repetitions: 0, from: undefined }];
   for (const [i, list] of choices.entries()) {
     const mostSeconds = availableSeconds - (shortestAfter[i + 1] ?? 0) + tolerance;
-    const isHopeful = (seconds: number, penalty: number) =>
+    const isHopeful = (seconds: Seconds, penalty: number) =>
       penalty + (boundAfter[i + 1] ?? 0) - price.perSecond * (availableSeconds - seconds) <= price.reached + 1e-7;
     ways = extend(ways, list, mostSeconds, isHopeful);
   }
@@ -42,7 +43,7 @@ const suffixSums = (values: readonly number[]) =>
  * A price on time at which the cheapest options just fit, and the penalty that they reach: no way with a bound above it
  * can be the best (Everett (1963), Operations Research 11:399–417).
  */
-function priceTime(choices: Choices, availableSeconds: number) {
+function priceTime(choices: Choices, availableSeconds: Seconds) {
   const at = (perSecond: number) => {
     const taken = choices.map((list) =>
       list.reduce((best, one) => {
@@ -68,7 +69,7 @@ function priceTime(choices: Choices, availableSeconds: number) {
 }
 
 /** The penalty after what time is left has been spent, each time on whatever gains most. */
-function improved(choices: Choices, taken: readonly Option[], seconds: number): number {
+function improved(choices: Choices, taken: readonly Option[], seconds: Seconds): number {
   const now = [...taken];
   let left = seconds;
   for (;;) {
@@ -91,8 +92,8 @@ function improved(choices: Choices, taken: readonly Option[], seconds: number): 
 function extend(
   ways: readonly Way[],
   options: readonly Option[],
-  mostSeconds: number,
-  isHopeful: (seconds: number, penalty: number) => boolean,
+  mostSeconds: Seconds,
+  isHopeful: (seconds: Seconds, penalty: number) => boolean,
 ): readonly Way[] {
   const heads = options.map(() => 0);
   const kept: Way[] = [];
@@ -126,8 +127,8 @@ const ticksPerSecond = 100;
 const divisorOf = (a: number, b: number): number => (b === 0 ? a : divisorOf(b, a % b));
 
 /** The way that takes most of the time, with the least penalty among those; the first option of each list takes none. */
-export function fullestWay(choices: Choices, availableSeconds: number): readonly number[] {
-  const ticks = (seconds: number) => Math.round(seconds * ticksPerSecond);
+export function fullestWay(choices: Choices, availableSeconds: Seconds): readonly number[] {
+  const ticks = (seconds: Seconds) => Math.round(seconds * ticksPerSecond);
   const unit = choices.flat().reduce((common, { seconds }) => divisorOf(ticks(seconds), common), 0);
   if (unit === 0) return choices.map(() => 0);
   const longest = choices.reduce((sum, list) => sum + Math.max(...list.map(({ seconds }) => ticks(seconds))), 0);

@@ -1,3 +1,4 @@
+import type { Minutes } from '../quantities';
 /** What is known of the skin after a treatment. */
 export interface SkinAfter {
   /** When the treatment ended, ISO; null: it has not. */
@@ -6,7 +7,7 @@ export interface SkinAfter {
   readonly redness: number | null;
   readonly rednessBefore: number | null;
   /** Minutes until it was back; −1: not yet at the last look; null: not looked again. */
-  readonly fadeMinutes: number | null;
+  readonly fadeMinutes: Minutes | null;
 }
 
 const lookAfterMinutes = 10;

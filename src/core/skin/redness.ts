@@ -1,3 +1,4 @@
+import type { Minutes } from '../quantities';
 /** Looks at the skin after the work (minutes) at which redness may be seen to have gone back. */
 export const looksAfterMinutes = [5, 15, 30] as const;
 const expectedToFadeWithinMinutes = 30;
@@ -8,7 +9,7 @@ export interface Redness {
   readonly before: number | null;
   readonly after: number | null;
   /** Minutes back to the grade before; `not-yet` at the last look; null: not looked. */
-  readonly fadedAfterMinutes: number | 'not-yet' | null;
+  readonly fadedAfterMinutes: Minutes | 'not-yet' | null;
 }
 
 export type RednessVerdict = 'none' | 'expected' | 'watch' | 'reaction' | 'unknown';

@@ -1,3 +1,4 @@
+import type { Celsius } from '../quantities';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { stoneBook as book } from '../../catalogue/stones/stones';
@@ -34,7 +35,7 @@ describe('a stone’s measures', () => {
 });
 
 describe('a bath', () => {
-  const ready = (startC: number, bathC = 54) =>
+  const ready = (startC: Celsius, bathC = 54) =>
     readySeconds(basalt, materials.basalt, physics, { startC, bathC, toleranceC: 1 });
 
   it('warms a stone to its centre', () => {
@@ -133,7 +134,8 @@ describe('a gliding stone', () => {
       glideOf(hot, materials.basalt, physics, { startC: 52, usefulC: 42, flip }).usefulSeconds;
     within(glides(false), plain ?? 0, 0.005);
     within(glides(true), turned ?? 0, 0.005);
-    const bath = (startC: number) => readySeconds(hot, materials.basalt, physics, { startC, bathC: 54, toleranceC: 1 });
+    const bath = (startC: Celsius) =>
+      readySeconds(hot, materials.basalt, physics, { startC, bathC: 54, toleranceC: 1 });
     within(bath(21), warm ?? 0, 0.005);
     within(bath(42), again ?? 0, 0.005);
     within(

@@ -1,3 +1,4 @@
+import type { Celsius, Seconds } from '../quantities';
 import { diffusivityOf, type Medium, type StonePhysics } from './book';
 import type { StoneShape } from './shape';
 
@@ -8,7 +9,7 @@ const bisections = 60;
  * Share of the gap to a bath that a stone's centre still has, after so many seconds: lumped where the stone conducts
  * well against its size, else the product of three slab series.
  */
-function gapLeft(shape: StoneShape, stone: Medium, bathWM2K: number, lumpedBiot: number): (seconds: number) => number {
+function gapLeft(shape: StoneShape, stone: Medium, bathWM2K: number, lumpedBiot: number): (seconds: Seconds) => number {
   const biot = (bathWM2K * shape.lengthM) / stone.conductivityWMK;
   if (biot <= lumpedBiot) {
     const tau = shape.heatJK / (bathWM2K * shape.surfaceM2);
@@ -52,7 +53,7 @@ export function readySeconds(
   shape: StoneShape,
   stone: Medium,
   physics: StonePhysics,
-  { startC, bathC, toleranceC }: { readonly startC: number; readonly bathC: number; readonly toleranceC: number },
+  { startC, bathC, toleranceC }: { readonly startC: Celsius; readonly bathC: Celsius; readonly toleranceC: Celsius },
 ): number {
   const gap = Math.abs(startC - bathC);
   if (gap <= toleranceC) return 0;
@@ -74,9 +75,9 @@ export function readySeconds(
 export function airSeconds(
   shape: StoneShape,
   physics: StonePhysics,
-  fromC: number,
-  toC: number,
-  ambientC: number,
+  fromC: Celsius,
+  toC: Celsius,
+  ambientC: Celsius,
 ): number | undefined {
   const ratio = (fromC - ambientC) / (toC - ambientC);
   if (!(ratio >= 1)) return undefined;
@@ -85,8 +86,8 @@ export function airSeconds(
 
 export interface BathLoad {
   readonly count: number;
-  readonly startC: number;
-  readonly bathC: number;
+  readonly startC: Celsius;
+  readonly bathC: Celsius;
   readonly waterLitres: number;
   readonly heaterW: number;
 }

@@ -1,3 +1,4 @@
+import type { Celsius, Seconds } from '../quantities';
 /** What the calculations of stones are made from; the catalogue brings the figures. */
 
 export const materialIds = [
@@ -55,26 +56,26 @@ type BySkin = Readonly<Record<SkinId, number>>;
 
 export interface StoneLimits {
   /** Nothing hotter, whatever else holds. */
-  readonly capC: number;
+  readonly capC: Celsius;
   readonly firstContactC: Readonly<Record<'moving' | 'oneTowel' | 'moreTowels', BySkin>>;
-  readonly nearC: number;
-  readonly bareStopC: number;
-  readonly bareCautionC: number;
-  readonly basalCautionC: number;
-  readonly basalStopC: number;
+  readonly nearC: Celsius;
+  readonly bareStopC: Celsius;
+  readonly bareCautionC: Celsius;
+  readonly basalCautionC: Celsius;
+  readonly basalStopC: Celsius;
   readonly omegaCaution: number;
   readonly omegaStop: number;
-  readonly coldStartStopC: number;
+  readonly coldStartStopC: Celsius;
   readonly coldSurfaceStopC: BySkin;
   readonly coldSurfaceCautionC: BySkin;
-  readonly coldBareCautionSeconds: number;
-  readonly coldCautionSeconds: number;
+  readonly coldBareCautionSeconds: Seconds;
+  readonly coldCautionSeconds: Seconds;
 }
 
 export interface StonePhysics {
-  readonly ambientC: number;
-  readonly skinC: number;
-  readonly coreC: number;
+  readonly ambientC: Celsius;
+  readonly skinC: Celsius;
+  readonly coreC: Celsius;
   readonly bloodJM3K: number;
   readonly oilFilmM2KW: number;
   readonly towelMm: number;
@@ -86,17 +87,17 @@ export interface StonePhysics {
   readonly airWM2K: number;
   readonly glideShare: number;
   readonly glideWM2K: number;
-  readonly glideSkinC: number;
+  readonly glideSkinC: Celsius;
   readonly handWM2K: number;
-  readonly handC: number;
-  readonly passContactSeconds: number;
-  readonly passPeriodSeconds: number;
+  readonly handC: Celsius;
+  readonly passContactSeconds: Seconds;
+  readonly passPeriodSeconds: Seconds;
   readonly bathWM2K: number;
   readonly waterJLK: number;
   readonly bathLossWK: number;
   readonly openBathLossWK: number;
   readonly lumpedBiot: number;
-  readonly longestSeconds: number;
+  readonly longestSeconds: Seconds;
   readonly thomsenExponent: number;
   readonly damageLogPerS: number;
   readonly damageJMol: number;
@@ -105,16 +106,16 @@ export interface StonePhysics {
 }
 
 export interface RotationHabits {
-  readonly pickupDropC: number;
-  readonly handlingSeconds: number;
-  readonly usefulStepSeconds: number;
-  readonly reheatStepSeconds: number;
-  readonly restStepSeconds: number;
+  readonly pickupDropC: Celsius;
+  readonly handlingSeconds: Seconds;
+  readonly usefulStepSeconds: Seconds;
+  readonly reheatStepSeconds: Seconds;
+  readonly restStepSeconds: Seconds;
   readonly extraRuns: number;
-  readonly shortestExtraRunSeconds: number;
+  readonly shortestExtraRunSeconds: Seconds;
   readonly placedTissueM2KW: number;
-  readonly placedSkinC: number;
-  readonly shortageGapSeconds: number;
+  readonly placedSkinC: Celsius;
+  readonly shortageGapSeconds: Seconds;
 }
 
 export interface StoneBook {

@@ -1,19 +1,20 @@
+import type { Celsius, Seconds } from '../quantities';
 import type { SkinId, StoneBook, StoneLimits } from './book';
 
 export type BurnRisk = 'none' | 'caution' | 'stop';
 
 interface Judged {
-  readonly startC: number;
+  readonly startC: Celsius;
   readonly mode: 'still' | 'moving';
   readonly towelLayers: number;
-  readonly seconds: number;
+  readonly seconds: Seconds;
   readonly skin: SkinId;
-  readonly skinStartC: number;
+  readonly skinStartC: Celsius;
 }
 
 interface Measured {
-  readonly skinSurfacePeakC: number;
-  readonly basalPeakC: number;
+  readonly skinSurfacePeakC: Celsius;
+  readonly basalPeakC: Celsius;
   readonly omega: number;
 }
 

@@ -1,3 +1,4 @@
+import type { Celsius } from '../quantities';
 import { describe, expect, it } from 'vitest';
 import { stoneBook as book } from '../../catalogue/stones/stones';
 import { diffusivityOf } from './book';
@@ -24,7 +25,7 @@ const steps = [
 ] as const;
 
 /** Lets time pass as the contact does, and looks after each whole second. */
-function run(slab: Slab, outerWM2K: number, outerC: number, t: Float64Array, look: (s: number) => void): void {
+function run(slab: Slab, outerWM2K: number, outerC: Celsius, t: Float64Array, look: (s: number) => void): void {
   let done = 0;
   for (const [until, step] of steps) {
     const stepper = stepperFor(slab, outerWM2K, { conductanceWM2K: 0, toC: 0 }, step);

@@ -1,9 +1,10 @@
+import type { Celsius, Seconds } from '../quantities';
 import { halfConductance, type Stack } from './stack';
 
 /** What lies at an end of a stack: heat passes to `toC` through so much conductance (W/(m²·K)), beyond the half cell. */
 export interface Boundary {
   readonly conductanceWM2K: number;
-  readonly toC: number;
+  readonly toC: Celsius;
 }
 
 export interface Slab {
@@ -11,13 +12,13 @@ export interface Slab {
   /** Extra resistance behind a cell (m²·K/W), by its number: films and the faces of towels. */
   readonly resistances: ReadonlyMap<number, number>;
   readonly bloodJM3K: number;
-  readonly coreC: number;
+  readonly coreC: Celsius;
 }
 
 /** The matrix of one implicit step of a fixed length, factored once: solving takes two passes. */
 export interface Stepper {
   /** Temperatures a step later, in place. @param outerC what the outside is at, at the end of the step */
-  readonly advance: (temperatures: Float64Array, outerC: number) => void;
+  readonly advance: (temperatures: Float64Array, outerC: Celsius) => void;
 }
 
 /** Conductance between the middles of a cell and the next (W/(m²·K)). */
@@ -75,7 +76,7 @@ function assemble(slab: Slab, outer: number, inner: Boundary): Matrix {
  * One implicit Euler step of a fixed length.
  * @param outerWM2K conductance beyond the first half cell; 0 lets nothing through, Infinity holds the face
  */
-export function stepperFor(slab: Slab, outerWM2K: number, inner: Boundary, stepSeconds: number): Stepper {
+export function stepperFor(slab: Slab, outerWM2K: number, inner: Boundary, stepSeconds: Seconds): Stepper {
   const { lower, diagonal, upper, source, outerW } = assemble(slab, outerWM2K, inner);
   const n = slab.stack.length;
   const storage = Float64Array.from(
@@ -98,7 +99,7 @@ export function stepperFor(slab: Slab, outerWM2K: number, inner: Boundary, stepS
 }
 
 /** Where temperatures settle with the outside held at `outerC`. */
-export function steadyTemperatures(slab: Slab, outerWM2K: number, outerC: number, inner: Boundary): Float64Array {
+export function steadyTemperatures(slab: Slab, outerWM2K: number, outerC: Celsius, inner: Boundary): Float64Array {
   const { lower, diagonal, upper, source, outerW } = assemble(slab, outerWM2K, inner);
   const [factor, pivot] = factorise(lower, diagonal, upper);
   const temperatures = Float64Array.from(source);

@@ -1,3 +1,4 @@
+import type { Celsius, Seconds } from '../quantities';
 import { effusivityOf, type MaterialId, type SkinId, type StoneBook } from './book';
 import { type Boundary, type Slab, steadyTemperatures, type Stepper, stepperFor } from './conduction';
 import { damageSum } from './damage';
@@ -8,28 +9,28 @@ import { type Fineness, halfConductance, skinCells, type Stack, stoneCells, towe
 export interface ContactCase {
   readonly material: MaterialId;
   readonly thicknessMm: number;
-  readonly startC: number;
+  readonly startC: Celsius;
   readonly mode: 'still' | 'moving';
   readonly towelLayers: number;
-  readonly seconds: number;
+  readonly seconds: Seconds;
   readonly skin: SkinId;
-  readonly skinStartC: number;
-  readonly ambientC: number;
+  readonly skinStartC: Celsius;
+  readonly ambientC: Celsius;
   /** The towel is damp and conducts some six times better; dry when left out. */
   readonly isTowelDamp?: boolean | undefined;
 }
 
 export interface ContactPoint {
   readonly s: number;
-  readonly stoneC: number;
-  readonly surfaceC: number;
-  readonly basalC: number;
+  readonly stoneC: Celsius;
+  readonly surfaceC: Celsius;
+  readonly basalC: Celsius;
 }
 
 export interface Contact {
-  readonly interfaceC: number;
-  readonly skinSurfacePeakC: number;
-  readonly basalPeakC: number;
+  readonly interfaceC: Celsius;
+  readonly skinSurfacePeakC: Celsius;
+  readonly basalPeakC: Celsius;
   readonly basalPeakAtS: number;
   readonly omega: number;
   readonly burnRisk: BurnRisk;
@@ -37,7 +38,7 @@ export interface Contact {
 }
 
 /** Temperature of the first instant of bare contact. */
-export function interfaceC(book: StoneBook, material: MaterialId, stoneC: number, skinC: number): number {
+export function interfaceC(book: StoneBook, material: MaterialId, stoneC: Celsius, skinC: Celsius): number {
   const [stone, skin] = [effusivityOf(book.materials[material]), effusivityOf(book.tissue.epidermis)];
   return (stone * stoneC + skin * skinC) / (stone + skin);
 }
@@ -70,7 +71,7 @@ function recorder(book: StoneBook, given: ContactCase, every: number, first: Omi
   let [surfacePeakC, basalPeakC, basalPeakAtS] = [first.surfaceC, first.basalC, 0];
   const isBeyond = (now: number, peak: number) => (isCold ? now < peak : now > peak);
   return {
-    add: (s: number, stepSeconds: number, stoneC: () => number, surfaceC: number, basalC: number) => {
+    add: (s: number, stepSeconds: Seconds, stoneC: () => number, surfaceC: Celsius, basalC: Celsius) => {
       damage.add(basalC, stepSeconds);
       if (isBeyond(surfaceC, surfacePeakC)) surfacePeakC = surfaceC;
       if (isBeyond(basalC, basalPeakC)) [basalPeakC, basalPeakAtS] = [basalC, s];
@@ -185,7 +186,7 @@ function movingTrace(book: StoneBook, given: ContactCase, everyS: number, finene
 }
 
 /** Skin that has rested long with its surface held. */
-function restingSkin(book: StoneBook, skin: Stack, surfaceC: number): Float64Array {
+function restingSkin(book: StoneBook, skin: Stack, surfaceC: Celsius): Float64Array {
   const { physics } = book;
   const slab: Slab = { stack: skin, resistances: new Map(), bloodJM3K: physics.bloodJM3K, coreC: physics.coreC };
   return steadyTemperatures(slab, Infinity, surfaceC, { ...firm, toC: physics.coreC });

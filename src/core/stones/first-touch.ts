@@ -1,3 +1,4 @@
+import type { Celsius } from '../quantities';
 import type { SkinId, StoneLimits } from './book';
 import { hottestC } from './burn-risk';
 import type { StoneStep } from './step-times';
@@ -6,7 +7,7 @@ import type { StoneStep } from './step-times';
 export interface StoneClient {
   readonly skin: SkinId;
   /** The warmest that screening allows at the first touch. */
-  readonly mostC: number | null;
+  readonly mostC: Celsius | null;
   readonly likes: '' | 'cooler' | 'usual' | 'warmer';
   /** Remark at the last visit: −2 too cool … 2 too hot. */
   readonly lastRemark: number | null;
@@ -14,7 +15,7 @@ export interface StoneClient {
 
 /** The first touch for a client, and each thing that moved it. */
 export interface FirstTouch {
-  readonly firstC: number;
+  readonly firstC: Celsius;
   readonly why: readonly string[];
 }
 
@@ -55,5 +56,5 @@ export function firstTouchOf(
  * How warm the bath is set for a visit: a stone that is taken out is then right for the first touch and need not wait in
  * the air. Never warmer than the house's own setting.
  */
-export const bathForVisit = (houseC: number, steps: readonly StoneStep[], pickupDropC: number): number =>
+export const bathForVisit = (houseC: Celsius, steps: readonly StoneStep[], pickupDropC: Celsius): number =>
   Math.min(houseC, Math.max(...steps.map(({ firstContactC }) => firstContactC)) + pickupDropC);

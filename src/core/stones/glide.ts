@@ -1,24 +1,25 @@
+import type { Celsius, Seconds } from '../quantities';
 import type { Medium, StonePhysics } from './book';
 import type { StoneShape } from './shape';
 
 /** A stone that glides, from its start to the temperature at which it is no longer useful. */
 export interface GlideCase {
-  readonly startC: number;
-  readonly usefulC: number;
+  readonly startC: Celsius;
+  readonly usefulC: Celsius;
   /** Turned over once, when the side on the skin has become useless. */
   readonly flip: boolean;
 }
 
 export interface GlidePoint {
   readonly s: number;
-  readonly contactC: number;
-  readonly otherC: number;
-  readonly faceC: number;
+  readonly contactC: Celsius;
+  readonly otherC: Celsius;
+  readonly faceC: Celsius;
 }
 
 export interface Glide {
   /** Seconds; null where the limit is not reached within the longest time. */
-  readonly usefulSeconds: number | null;
+  readonly usefulSeconds: Seconds | null;
   readonly curve: readonly GlidePoint[];
 }
 
@@ -33,14 +34,14 @@ export function glideOf(shape: StoneShape, stone: Medium, physics: StonePhysics,
   const model = glideModel(shape, stone, physics);
   const longest = physics.longestSeconds;
   const isCold = startC < physics.glideSkinC;
-  const isUseless = (contactC: number) => (isCold ? contactC >= usefulC : contactC <= usefulC);
+  const isUseless = (contactC: Celsius) => (isCold ? contactC >= usefulC : contactC <= usefulC);
   const start: Halves = [startC, startC];
   if (isUseless(startC)) return { usefulSeconds: 0, curve: [pointAt(model, 0, start)] };
   const turnS = crossing(model.after(start), isUseless, longest);
   const turned = turnS === undefined || !flip ? undefined : swap(model.after(start)(turnS));
   const more = turned && crossing(model.after(turned), isUseless, longest - (turnS ?? 0));
   const usefulSeconds = !flip ? (turnS ?? null) : turnS === undefined || more === undefined ? null : turnS + more;
-  const at = (seconds: number): Halves =>
+  const at = (seconds: Seconds): Halves =>
     turned && turnS !== undefined && seconds >= turnS
       ? model.after(turned)(seconds - turnS)
       : model.after(start)(seconds);
@@ -61,8 +62,8 @@ const pointAt = ({ faceOf }: GlideModel, s: number, [contactC, otherC]: Halves):
 });
 
 interface GlideModel {
-  readonly after: (start: Halves) => (seconds: number) => Halves;
-  readonly faceOf: (contactC: number) => number;
+  readonly after: (start: Halves) => (seconds: Seconds) => Halves;
+  readonly faceOf: (contactC: Celsius) => number;
 }
 
 /** Two halves, each of one temperature, joined to each other, to the skin and to the hand: solved by their two rates. */
@@ -99,9 +100,9 @@ export function glideModel(shape: StoneShape, stone: Medium, physics: StonePhysi
 
 /** First time at which the half on the skin has become useless; undefined when it does not within so long. */
 function crossing(
-  after: (seconds: number) => Halves,
-  isUseless: (contactC: number) => boolean,
-  longestSeconds: number,
+  after: (seconds: Seconds) => Halves,
+  isUseless: (contactC: Celsius) => boolean,
+  longestSeconds: Seconds,
 ): number | undefined {
   if (isUseless(after(0)[0])) return 0;
   let low = 0;

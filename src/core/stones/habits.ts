@@ -1,17 +1,18 @@
+import type { Celsius } from '../quantities';
 /** How warm and how cool a house works with stones. */
 export interface StoneHabits {
-  readonly hotBathC: number;
-  readonly coldBathC: number;
-  readonly toleranceC: number;
+  readonly hotBathC: Celsius;
+  readonly coldBathC: Celsius;
+  readonly toleranceC: Celsius;
   readonly waterLitres: number;
   readonly heaterW: number;
   /** Cooler than this a hot stone is swapped. */
-  readonly usefulHotC: number;
+  readonly usefulHotC: Celsius;
   /** Warmer than this a cold one is. */
-  readonly usefulColdC: number;
+  readonly usefulColdC: Celsius;
   /** First touch of a cold stone on the body and on the face: not cooler. */
-  readonly coldBodyC: number;
-  readonly coldFaceC: number;
+  readonly coldBodyC: Celsius;
+  readonly coldFaceC: Celsius;
 }
 
 export const usualHabits: StoneHabits = {

@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anatomy } from '../../catalogue/anatomy';
@@ -53,7 +54,7 @@ describe('the first touch', () => {
 
 describe('what a plan asks of the stones', () => {
   const stones = { size: 'palm', isCold: false, mode: 'moving', count: 2, towelLayers: 0 } as const;
-  const step = (id: string, seconds: number, told: object | undefined, setupSeconds = 0) =>
+  const step = (id: string, seconds: Seconds, told: object | undefined, setupSeconds = 0) =>
     ({ id, seconds, setupSeconds, told: told && { block: 'back', stones, ...told } }) as Parameters<
       typeof stoneStepsOf
     >[0][number];

@@ -1,10 +1,11 @@
+import type { Seconds } from '../quantities';
 import type { StoneBook } from './book';
 import { hottestC } from './burn-risk';
 import { type ContactCase, traceOf } from './contact';
 
 /** How long a stone may lie, and what ends it. */
 export interface Resting {
-  readonly seconds: number;
+  readonly seconds: Seconds;
   readonly why: string;
 }
 

@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import type { StoneBook } from './book';
 import { chooseRuns, peakOf, runOf, type Span, spansOf, type TimedStep } from './runs';
 import { type Bath, type Blocked, type StepTimes, stepTimes, type Stock, type StoneStep } from './step-times';
@@ -106,7 +107,7 @@ function named(stock: Stock, steps: readonly TimedStep[], runs: readonly number[
 function shortagesOf(
   stock: Stock,
   spans: readonly (Span & { readonly stones: number })[],
-  gapSeconds: number,
+  gapSeconds: Seconds,
 ): readonly Shortage[] {
   const times = [...new Set(spans.flatMap(({ outS, readyS }) => [outS, readyS]))].sort((a, b) => a - b);
   const found: Shortage[] = [];

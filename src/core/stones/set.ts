@@ -1,3 +1,4 @@
+import type { Celsius } from '../quantities';
 import { dipC, readySeconds, recoverSeconds } from './bath';
 import type { MaterialId, StoneBook } from './book';
 import { type Glide, type GlideCase, glideOf } from './glide';
@@ -6,9 +7,9 @@ import { shapeOf, type StoneSize } from './shape';
 /** A set of like stones that goes into a bath together. */
 export interface BathCase extends StoneSize {
   readonly material: MaterialId;
-  readonly startC: number;
-  readonly bathC: number;
-  readonly toleranceC: number;
+  readonly startC: Celsius;
+  readonly bathC: Celsius;
+  readonly toleranceC: Celsius;
   readonly waterLitres: number;
   readonly count: number;
   readonly heaterW: number;
@@ -18,7 +19,7 @@ export interface BathResult {
   /** Of one stone. */
   readonly massG: number;
   readonly readyS: number;
-  readonly bathDipC: number;
+  readonly bathDipC: Celsius;
   readonly recoverS: number | null;
 }
 

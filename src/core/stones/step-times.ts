@@ -1,3 +1,4 @@
+import type { Celsius, Seconds } from '../quantities';
 import { airSeconds, readySeconds } from './bath';
 import type { MaterialId, SizeId, StoneBook } from './book';
 import { glideOf } from './glide';
@@ -6,8 +7,8 @@ import { shapeOf } from './shape';
 /** A step that takes stones: when, how long, how many at once, between which temperatures. */
 export interface StoneStep {
   readonly id: string;
-  readonly startS: number;
-  readonly durationS: number;
+  readonly startS: Seconds;
+  readonly durationS: Seconds;
   /** Name of the stock that it takes from. */
   readonly class: string;
   readonly count: number;
@@ -15,9 +16,9 @@ export interface StoneStep {
   readonly flip: boolean;
   readonly towelLayers: number;
   /** Hot: the least that is still warm. Cold: the most that is still cool. */
-  readonly usefulC: number;
+  readonly usefulC: Celsius;
   /** Hot: the most at the first touch. Cold: the least. */
-  readonly firstContactC: number;
+  readonly firstContactC: Celsius;
   readonly usefulS?: number | undefined;
   readonly reheatS?: number | undefined;
   readonly restS?: number | undefined;
@@ -32,15 +33,15 @@ export interface Stock {
 }
 
 export interface Bath {
-  readonly bathC: number;
-  readonly toleranceC: number;
-  readonly ambientC: number;
+  readonly bathC: Celsius;
+  readonly toleranceC: Celsius;
+  readonly ambientC: Celsius;
 }
 
 export type Blocked = 'no-stock' | 'window' | 'rest' | 'short-lived';
 
 export interface StepTimes {
-  readonly takeC: number;
+  readonly takeC: Celsius;
   readonly usefulS: number;
   readonly reheatS: number;
   readonly restS: number;

@@ -1,3 +1,4 @@
+import type { Celsius } from '../quantities';
 /** What a thermometer in the bath said, as it came. */
 export interface RawReading {
   readonly text: string;
@@ -10,7 +11,7 @@ export type BathState = 'ready' | 'warming' | 'cooling' | 'off' | 'too-hot' | 'd
 export interface BathReading {
   readonly state: BathState;
   /** Null while nothing sensible was said. */
-  readonly bathC: number | null;
+  readonly bathC: Celsius | null;
   /** K a minute over the last minutes; null with too few readings. */
   readonly perMinuteC: number | null;
   readonly words: string;
@@ -37,9 +38,9 @@ export function readThermometer(text: string): number | undefined {
 export function judgeBath(
   readings: readonly RawReading[],
   nowMs: number,
-  setC: number,
-  toleranceC: number,
-  capC: number,
+  setC: Celsius,
+  toleranceC: Celsius,
+  capC: Celsius,
 ): BathReading {
   const last = readings.at(-1);
   if (!last || nowMs - last.atMs > silentMs)
@@ -81,7 +82,7 @@ export function judgeBath(
 }
 
 /** Least-squares slope in K a minute. */
-function slopeOf(readings: readonly { readonly bathC: number; readonly atMs: number }[]): number | null {
+function slopeOf(readings: readonly { readonly bathC: Celsius; readonly atMs: number }[]): number | null {
   const first = readings[0];
   if (!first || readings.length < 3) return null;
   const xs = readings.map(({ atMs }) => (atMs - first.atMs) / 60_000);

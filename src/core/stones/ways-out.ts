@@ -1,3 +1,4 @@
+import type { Celsius, Seconds } from '../quantities';
 import type { StoneBook } from './book';
 import { rotate, type Rotation, type RotationCase } from './rotation';
 
@@ -21,7 +22,7 @@ export function waysOut(
   book: StoneBook,
   given: RotationCase,
   found: Rotation,
-  warmestBathC: number,
+  warmestBathC: Celsius,
 ): readonly WayOut[] {
   if (found.feasible || found.shortages.length === 0) return [];
   const short = new Set(found.shortages.map((one) => one.class));
@@ -43,7 +44,7 @@ function fewer(book: StoneBook, given: RotationCase, short: ReadonlySet<string>)
 /** Everything from the shortage on waits; the first half minute that is enough. */
 function later(book: StoneBook, given: RotationCase, { shortages }: Rotation): readonly WayOut[] {
   const from = Math.min(...shortages.map(({ fromS }) => fromS));
-  const isAfter = (startS: number) => startS > 0 && startS >= from;
+  const isAfter = (startS: Seconds) => startS > 0 && startS >= from;
   if (!given.steps.some(({ startS }) => isAfter(startS))) return [];
   for (let wait = laterStepS; wait <= mostLaterS; wait += laterStepS) {
     const steps = given.steps.map((step) => (isAfter(step.startS) ? { ...step, startS: step.startS + wait } : step));
@@ -54,7 +55,7 @@ function later(book: StoneBook, given: RotationCase, { shortages }: Rotation): r
   return [];
 }
 
-function warmer(book: StoneBook, given: RotationCase, warmestBathC: number): readonly WayOut[] {
+function warmer(book: StoneBook, given: RotationCase, warmestBathC: Celsius): readonly WayOut[] {
   for (let more = 1; more <= mostWarmerC && given.bathC + more <= warmestBathC; more += 1) {
     const next = { ...given, bathC: given.bathC + more };
     if (works(book, next))
@@ -63,5 +64,5 @@ function warmer(book: StoneBook, given: RotationCase, warmestBathC: number): rea
   return [];
 }
 
-const minutes = (seconds: number) =>
+const minutes = (seconds: Seconds) =>
   seconds % 60 === 0 ? `${seconds / 60} min` : `${Math.floor(seconds / 60)} min ${seconds % 60} s`;

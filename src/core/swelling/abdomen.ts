@@ -1,3 +1,4 @@
+import type { Percent } from '../quantities';
 import { exceeds } from '../statistics';
 
 export interface AbdomenGirth {
@@ -11,7 +12,7 @@ export interface AbdomenGirth {
 export interface AbdomenRow {
   readonly heightCm: number;
   readonly changeCm: number;
-  readonly changePercent: number;
+  readonly changePercent: Percent;
   readonly isBeyondError: boolean;
 }
 

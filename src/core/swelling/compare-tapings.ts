@@ -1,3 +1,4 @@
+import type { Millilitres } from '../quantities';
 import { type LengthUnit, toCm } from '../units';
 import { judgeChange } from './change';
 import type { Limb } from './entry-checks';
@@ -18,11 +19,11 @@ export interface ComparedTaping {
 export interface TapingChange {
   /** Excess over the other side where it was taped both times, else the affected limb alone. */
   readonly of: 'excess' | 'affected';
-  readonly fromMl: number;
-  readonly toMl: number;
-  readonly ml: number;
+  readonly fromMl: Millilitres;
+  readonly toMl: Millilitres;
+  readonly ml: Millilitres;
   readonly beyond: boolean;
-  readonly limitMl: number;
+  readonly limitMl: Millilitres;
 }
 
 const sameMarkCm = 0.01;
@@ -36,7 +37,7 @@ const sameMarkCm = 0.01;
 export function compareTapings(
   earlier: ComparedTaping,
   later: ComparedTaping,
-  mdcMl: number,
+  mdcMl: Millilitres,
   settings: VolumeSettings = usualVolume,
 ): TapingChange | undefined {
   if (earlier.limb !== later.limb || earlier.side !== later.side) return undefined;

@@ -1,3 +1,4 @@
+import type { Millilitres } from '../quantities';
 import { segmentVolumes } from './volume';
 
 export interface ErrorSources {
@@ -12,12 +13,12 @@ export interface ErrorSources {
 }
 
 export interface ErrorBudget {
-  readonly volumeMl: number;
-  readonly tapeSdMl: number;
-  readonly marksSdMl: number;
-  readonly startSdMl: number;
-  readonly scaleSdMl: number;
-  readonly totalSdMl: number;
+  readonly volumeMl: Millilitres;
+  readonly tapeSdMl: Millilitres;
+  readonly marksSdMl: Millilitres;
+  readonly startSdMl: Millilitres;
+  readonly scaleSdMl: Millilitres;
+  readonly totalSdMl: Millilitres;
 }
 
 /**

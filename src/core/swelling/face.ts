@@ -1,3 +1,4 @@
+import type { Percent } from '../quantities';
 import { isBelow, reaches, sumOf } from '../statistics';
 
 type Length = number | null;
@@ -60,7 +61,7 @@ export function asymmetryBand(index: number): 'even' | 'slight' | 'clear' | 'mar
 }
 
 export interface FaceChange {
-  readonly percent: number;
+  readonly percent: Percent;
   /** At least two per cent: taken as real. */
   readonly isReal: boolean;
 }

@@ -1,7 +1,8 @@
+import type { Millilitres, Percent } from '../quantities';
 /** Volumes (mL) and body weight (kg) at one date; null or absent: not taken. */
 export interface LimbState {
-  readonly affectedMl: number;
-  readonly unaffectedMl?: number | null | undefined;
+  readonly affectedMl: Millilitres;
+  readonly unaffectedMl?: Millilitres | null | undefined;
   readonly weightKg?: number | null | undefined;
 }
 
@@ -10,9 +11,9 @@ export const changeModes = ['rvc', 'wac'] as const;
 export type ChangeMode = (typeof changeModes)[number];
 
 export interface LimbChange {
-  readonly changePercent: number;
+  readonly changePercent: Percent;
   /** mL beyond what the other limb, or the weight, explains. */
-  readonly changeMl: number;
+  readonly changeMl: Millilitres;
 }
 
 export type LimbChangeResult =
@@ -44,6 +45,6 @@ export function limbChange(before: LimbState, after: LimbState, mode: ChangeMode
 }
 
 /** Share of an excess that is gone (%), or null when there was none beyond its own error to reduce. */
-export function excessReductionPercent(fromMl: number, fromSdMl: number, toMl: number): number | null {
+export function excessReductionPercent(fromMl: Millilitres, fromSdMl: Millilitres, toMl: Millilitres): number | null {
   return fromMl > 0 && fromMl > 1.96 * fromSdMl ? (100 * (fromMl - toMl)) / fromMl : null;
 }

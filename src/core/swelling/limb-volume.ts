@@ -1,3 +1,4 @@
+import type { Millilitres, Percent } from '../quantities';
 import { exceeds, reaches } from '../statistics';
 import { type LengthUnit, toCm } from '../units';
 import { checkBothSides, checkSide, type EntryWarning, type Limb } from './entry-checks';
@@ -17,7 +18,7 @@ export interface LimbVolumeInput {
   readonly reference: readonly Girth[] | null;
   readonly dominant: 'affected' | 'reference' | 'none';
   /** 0–20; arms only. */
-  readonly dominanceCorrectionPercent: number;
+  readonly dominanceCorrectionPercent: Percent;
   /** Standard deviation of one girth (cm), whatever the unit. */
   readonly tapeSigmaCm: number;
 }
@@ -27,19 +28,19 @@ export type Severity = 'none' | 'early' | 'minimal' | 'moderate' | 'severe';
 export interface LimbSegment {
   readonly from: number;
   readonly to: number;
-  readonly affectedMl: number;
-  readonly referenceMl: number | null;
-  readonly excessMl: number | null;
+  readonly affectedMl: Millilitres;
+  readonly referenceMl: Millilitres | null;
+  readonly excessMl: Millilitres | null;
 }
 
 export interface LimbVolume {
-  readonly affectedMl: number;
-  readonly referenceMl: number | null;
-  readonly excessMl: number | null;
-  readonly excessPercent: number | null;
+  readonly affectedMl: Millilitres;
+  readonly referenceMl: Millilitres | null;
+  readonly excessMl: Millilitres | null;
+  readonly excessPercent: Percent | null;
   readonly segments: readonly LimbSegment[];
-  readonly affectedSdMl: number;
-  readonly excessSdMl: number | null;
+  readonly affectedSdMl: Millilitres;
+  readonly excessSdMl: Millilitres | null;
   readonly severity: Severity | null;
   readonly warnings: readonly { readonly code: string; readonly position: number | null; readonly message: string }[];
 }
@@ -210,7 +211,7 @@ function sortWarnings(warnings: readonly EntryWarning[]): readonly EntryWarning[
 }
 
 /** Observation, never a diagnosis. Bands by unrounded excess (%): 5, 10, 20 belong to the band above, 40 to moderate. */
-export function severityOf(excessPercent: number): Severity {
+export function severityOf(excessPercent: Percent): Severity {
   if (exceeds(excessPercent, 40)) return 'severe';
   if (reaches(excessPercent, 20)) return 'moderate';
   if (reaches(excessPercent, 10)) return 'minimal';

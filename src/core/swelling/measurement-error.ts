@@ -1,10 +1,11 @@
+import type { Percent } from '../quantities';
 export type Duplicate = readonly [number, number];
 
 export interface MeasurementError {
   /** Technical error of measurement: all disagreement, a steady shift too; in the unit of the readings. */
   readonly tem: number;
   /** Null when the mean of the readings is not above 0. */
-  readonly relativeTemPercent: number | null;
+  readonly relativeTemPercent: Percent | null;
   /** Standard error of measurement: the random part only. */
   readonly sem: number;
   /** The smallest change that is not noise, with 95 %. */

@@ -1,9 +1,10 @@
+import type { Seconds } from '../quantities';
 import { exceeds, isBelow } from '../statistics';
 
 export interface Pit {
   readonly depthMm: number;
   /** Seconds until the dent cannot be seen; null: not timed. */
-  readonly reboundSeconds: number | null;
+  readonly reboundSeconds: Seconds | null;
 }
 
 export type PittingGrade = 0 | 1 | 2 | 3 | 4;

@@ -1,3 +1,4 @@
+import type { Minutes } from '../quantities';
 import type { FieldError, Result } from '../result';
 import { isBelow } from '../statistics';
 
@@ -9,7 +10,7 @@ export interface TapeProtocol {
   readonly zero: string;
   readonly posture: string;
   readonly stop: string;
-  readonly restMinutes: number;
+  readonly restMinutes: Minutes;
   /** Rising from the zero mark. */
   readonly positionsCm: readonly number[];
   /** The figure-of-eight that belongs to it; null: none. */

@@ -1,3 +1,4 @@
+import type { Celsius, Millilitres, Percent } from '../quantities';
 import { exceeds, reaches } from '../statistics';
 
 /** How urgent; the highest wins. The first two stop the treatment. */
@@ -7,8 +8,8 @@ export type ReferralLevel = (typeof referralLevels)[number];
 /** How much larger a limb is than at the last visit. */
 export interface Increase {
   readonly days: number;
-  readonly volumePercent: number | null;
-  readonly volumeMl: number | null;
+  readonly volumePercent: Percent | null;
+  readonly volumeMl: Millilitres | null;
   /** Two neighbouring points are both at least 2 cm larger. */
   readonly isGirthUpAtTwoPoints: boolean;
   readonly isBeyondError: boolean;
@@ -41,7 +42,7 @@ export interface Signs {
   readonly calfGirthDifferenceCm?: number;
   readonly isPittingOnOneSide?: boolean;
   /** Warmer than the mirror point (°C). */
-  readonly warmerC?: number;
+  readonly warmerC?: Celsius;
   readonly isNewlySwollen?: boolean;
   readonly isArmPainfulBlueOrVeined?: boolean;
   readonly isLineOrPortOnThatSide?: boolean;
@@ -50,7 +51,7 @@ export interface Signs {
   readonly redness?: number;
   /** 0–10, in the swollen part. */
   readonly pain?: number;
-  readonly temperatureC?: number;
+  readonly temperatureC?: Celsius;
   readonly isShivering?: boolean;
   readonly hasRedStreaks?: boolean;
   readonly increase?: Increase;
@@ -66,7 +67,7 @@ export interface Signs {
   readonly hasNewWeaknessOrNumbness?: boolean;
   readonly hasCancerHistory?: boolean;
   readonly wasSwellingAssessed?: boolean;
-  readonly excessPercent?: number;
+  readonly excessPercent?: Percent;
   readonly girthDifferenceCm?: number;
   readonly newHeavinessOrTightness?: number;
   readonly hasNewLumpOrSkinChange?: boolean;

@@ -1,3 +1,4 @@
+import type { Millilitres, Percent } from '../quantities';
 import { daysBetween } from '../calendar/days';
 
 /** Volumes (mL) before and after the work of one visit; null: not taped. */
@@ -6,14 +7,14 @@ export interface TreatedVisit {
   readonly before: number | null;
   readonly after: number | null;
   /** What a response has to exceed (mL) before its retention means anything; of the taping error alone. */
-  readonly limitMl: number;
+  readonly limitMl: Millilitres;
 }
 
 export interface VisitResponse {
   readonly date: string;
   /** Positive: smaller after the work. */
-  readonly responseMl: number;
-  readonly responsePercent: number;
+  readonly responseMl: Millilitres;
+  readonly responsePercent: Percent;
   readonly isBeyondError: boolean;
 }
 
@@ -21,7 +22,7 @@ export interface Retention extends VisitResponse {
   /** Calendar days to the next visit with a taping before the work. */
   readonly days: number;
   /** 100: all held; 0: all back; null: the response lay within measuring error. */
-  readonly retentionPercent: number | null;
+  readonly retentionPercent: Percent | null;
   readonly reboundMlPerDay: number;
 }
 

@@ -1,3 +1,4 @@
+import type { Millilitres } from '../quantities';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { judgeChange } from './change';
@@ -23,8 +24,13 @@ const rules: Record<string, (input: never) => unknown> = {
   pittingGrade,
   settleReadings: ({ first, second, third }: Record<string, number | null>) =>
     settleReadings([first ?? null, second, third]),
-  retention: ({ visits, limitMl }: { visits: { date: string; before: number; after: number }[]; limitMl: number }) =>
-    retentionOf(visits.map((visit) => ({ ...visit, limitMl }))),
+  retention: ({
+    visits,
+    limitMl,
+  }: {
+    visits: { date: string; before: number; after: number }[];
+    limitMl: Millilitres;
+  }) => retentionOf(visits.map((visit) => ({ ...visit, limitMl }))),
   errorBudget: (input: Record<string, never>) =>
     errorBudget(input['positions'] as never, input['circumferences'] as never, input as never),
   beyondError: ({ changeMl, sd1Ml, sd2Ml, mdc95Ml }: Record<string, number>) =>

@@ -1,3 +1,4 @@
+import type { Percent } from '../quantities';
 import type { LengthUnit } from '../units';
 import type { VolumeUnit } from '../volume-units';
 import type { DefinitionId } from './definitions';
@@ -14,7 +15,7 @@ export interface MeasuringSettings {
   /** Standard deviation of one girth (cm), 0–2. */
   readonly tapeSigmaCm: number;
   /** How much larger a dominant arm is taken to be (%), 0–20; 0: off. */
-  readonly dominanceCorrectionPercent: number;
+  readonly dominanceCorrectionPercent: Percent;
   readonly definition: DefinitionId;
   readonly readingsPerPoint: 1 | 2;
   readonly confidence: Confidence;
@@ -79,7 +80,7 @@ export const usualClientMeasuring: ClientMeasuring = {
 export interface VolumeSettings {
   readonly method: VolumeMethod;
   readonly tapeSigmaCm: number;
-  readonly dominanceCorrectionPercent: number;
+  readonly dominanceCorrectionPercent: Percent;
   readonly hand: Handedness;
 }
 

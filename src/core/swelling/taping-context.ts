@@ -1,3 +1,4 @@
+import type { Minutes } from '../quantities';
 import { warningKind } from './warning-texts';
 
 /** Before surgery or the first treatment, before and after the work of a visit, or apart from any. */
@@ -13,7 +14,7 @@ export interface TapingContext {
   /** Figure-of-eight of hand or foot, in the unit of the taping; a series of its own. */
   readonly eight: { readonly affected: number | null; readonly reference: number | null };
   readonly weightKg: number | null;
-  readonly restMinutes: number | null;
+  readonly restMinutes: Minutes | null;
   readonly marks: 'fresh' | 'left-on' | null;
   readonly ticks: readonly TapingTick[];
   readonly note: string;

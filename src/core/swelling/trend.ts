@@ -1,3 +1,4 @@
+import type { Percent } from '../quantities';
 import { isBelow, exceeds, median, middleOf } from '../statistics';
 import { dayNumber } from '../calendar/days';
 
@@ -21,7 +22,7 @@ export interface Trend {
   readonly first: number;
   readonly last: number;
   /** Null when the first value is 0. */
-  readonly changePercent: number | null;
+  readonly changePercent: Percent | null;
   readonly n: number;
   readonly direction: TrendDirection;
 }

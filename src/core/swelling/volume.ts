@@ -1,3 +1,4 @@
+import type { Millilitres } from '../quantities';
 /** How a limb's volume is worked out from its girths. */
 export const volumeMethods = ['frustum', 'disc', 'simpson'] as const;
 export type VolumeMethod = (typeof volumeMethods)[number];
@@ -30,7 +31,7 @@ export function segmentVolumes(
   girthsCm: readonly number[],
   method: VolumeMethod,
 ): SegmentVolumes {
-  const segmentsMl: number[] = [];
+  const segmentsMl: Millilitres[] = [];
   const gradient = girthsCm.map(() => 0);
   const notes: MethodNote[] = [];
   const grow = (i: number, amount: number) => {

@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import { beforeTheFirstStep, type TableState } from './progress';
 import type { TableEvent } from './table-event';
 import { spanOf, type TableStep } from './table-step';
@@ -10,8 +11,8 @@ export interface Given {
   readonly missed: readonly TableStep[];
   /** Steps that took other repetitions than planned. */
   readonly changed: readonly { readonly step: TableStep; readonly repetitions: number }[];
-  readonly plannedSeconds: number;
-  readonly seconds: number;
+  readonly plannedSeconds: Seconds;
+  readonly seconds: Seconds;
 }
 
 /** @param state after the last event; `events` only say whether anything was begun at all */

@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { givenOf } from './given';
@@ -20,8 +21,8 @@ import { stepsAfter } from './refit';
 import type { TableStep } from './table-step';
 
 const begin = Date.parse('2026-11-25T14:00:00.000Z');
-const at = (seconds: number) => new Date(begin + seconds * 1000).toISOString();
-const event = (kind: TableEvent['kind'], stepId: string | null, seconds: number, extra: Partial<TableEvent> = {}) => ({
+const at = (seconds: Seconds) => new Date(begin + seconds * 1000).toISOString();
+const event = (kind: TableEvent['kind'], stepId: string | null, seconds: Seconds, extra: Partial<TableEvent> = {}) => ({
   ...{ id: `${kind}-${stepId}-${seconds}`, kind, stepId, at: at(seconds), planVersion: 1 },
   ...extra,
 });

@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import type { MarkKind, MarkSide } from './mark-kinds';
 import { nameOf, type PlaceId, sideOf } from '../anatomy/place';
 import type { TableChange, TableEvent } from './table-event';
@@ -139,7 +140,7 @@ const askUntilSeconds = 600;
 const handWork = (step: TableStep) => step.kind !== 'breathe';
 
 /** Whether to ask about the pressure now: early, while the client is awake, and once. */
-export function isTimeToAsk(step: TableStep | undefined, visitSeconds: number, marks: readonly Mark[]): boolean {
+export function isTimeToAsk(step: TableStep | undefined, visitSeconds: Seconds, marks: readonly Mark[]): boolean {
   if (!step || !handWork(step)) return false;
   const isAnswered = marks.some(({ kind }) => ['asked', 'lighter', 'deeper', 'pain'].includes(kind));
   return !isAnswered && visitSeconds >= askFromSeconds && visitSeconds < askUntilSeconds;

@@ -1,11 +1,12 @@
+import type { Seconds } from '../quantities';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { beatAt, clocksAt, replay } from './progress';
 import type { TableEvent } from './table-event';
 
-const at = (seconds: number) => new Date(Date.UTC(2026, 0, 1, 9) + seconds * 1000).toISOString();
+const at = (seconds: Seconds) => new Date(Date.UTC(2026, 0, 1, 9) + seconds * 1000).toISOString();
 let count = 0;
-const event = (kind: TableEvent['kind'], stepId: string | null, seconds: number): TableEvent => ({
+const event = (kind: TableEvent['kind'], stepId: string | null, seconds: Seconds): TableEvent => ({
   id: `e${(count += 1)}`,
   kind,
   stepId,

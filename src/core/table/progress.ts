@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import { type TableChange, noChange, type TableEvent } from './table-event';
 import { onceEach } from './events';
 
@@ -100,9 +101,9 @@ export interface BeatStep {
   readonly kind: string;
   readonly repetitions: number;
   readonly placements: number;
-  readonly seconds: number;
+  readonly seconds: Seconds;
   /** Turning, draping, changing hands: before the place is found. */
-  readonly setupSeconds?: number | undefined;
+  readonly setupSeconds?: Seconds | undefined;
   /** Steps of the library keep their own pace. */
   readonly told?: { readonly count: string; readonly rounds?: readonly string[] | undefined } | undefined;
 }

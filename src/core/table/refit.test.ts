@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anatomy } from '../../catalogue/anatomy';
@@ -35,7 +36,7 @@ const steps: readonly TableStep[] = [
   told('c1', 'scalp', 9, { fit: { min: 2, max: 20, secondsPerRepetition: 10, isStretchable: true } }),
 ];
 const total = steps.reduce((sum, step) => sum + spanOf(step), 0);
-const clock = (visitSeconds: number, index = 0, availableSeconds = total) => ({
+const clock = (visitSeconds: Seconds, index = 0, availableSeconds = total) => ({
   index,
   stepSeconds: 0,
   visitSeconds,

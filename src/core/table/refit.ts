@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import { repetitionRanges, secondsPerRepetition, thickenedDrainRange } from '../drainage/step';
 import { type FitStep, fitTime, secondsAt, type TimeFit } from '../sequencing/time-fit';
 import { type TableChange, noChange } from './table-event';
@@ -8,7 +9,7 @@ export interface CatchUp {
   readonly kind: 'evenly' | 'leave-out' | 'over' | 'stretch';
   readonly words: string;
   /** How much earlier the visit would end (s); below 0: later. */
-  readonly savesSeconds: number;
+  readonly savesSeconds: Seconds;
   /** All that would differ from the plan. */
   readonly change: TableChange;
 }
@@ -17,11 +18,11 @@ export interface TableClock {
   /** Index of the step at hand. */
   readonly index: number;
   /** Running time of the step at hand and of the visit (s). */
-  readonly stepSeconds: number;
-  readonly visitSeconds: number;
-  readonly availableSeconds: number;
+  readonly stepSeconds: Seconds;
+  readonly visitSeconds: Seconds;
+  readonly availableSeconds: Seconds;
   /** Where the plan itself ends, if that is before the time is over: what is left then was meant to be. */
-  readonly plannedSeconds?: number | undefined;
+  readonly plannedSeconds?: Seconds | undefined;
 }
 
 const driftSeconds = 60;

@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import type { MarkKind, MarkSide } from './mark-kinds';
 
 /** What the therapist changed of the plan while it ran, all of it: each change takes the place of the one before. */
@@ -6,7 +7,7 @@ export interface TableChange {
   readonly repetitions: Readonly<Record<string, number>>;
   readonly leftOut: readonly string[];
   /** Seconds that the visit may run over. */
-  readonly overSeconds: number;
+  readonly overSeconds: Seconds;
 }
 
 export const noChange: TableChange = { repetitions: {}, leftOut: [], overSeconds: 0 };

@@ -1,3 +1,5 @@
+import type { Seconds } from '../quantities';
+import type { TechniqueId } from '../ids';
 import type { Anatomy, PlaceId } from '../anatomy/place';
 import type { Step } from '../drainage/step';
 import type { StoneUseKind } from '../stones/use';
@@ -6,7 +8,7 @@ import { repetitionsInWords, stepDirection, stepTitle } from '../drainage/step-w
 /** How a step of the library is told at the table; drainage steps are told from what they are. */
 export interface ToldStep {
   /** Its technique; absent in plans of before it was kept. */
-  readonly technique?: string | undefined;
+  readonly technique?: TechniqueId | undefined;
   readonly title: string;
   /** Where and which way. */
   readonly how: string;
@@ -39,7 +41,7 @@ export interface TableStep extends Step {
   /** What changes before it: turning, draping, washing hands, walking round. */
   readonly changes?: readonly string[] | undefined;
   /** What those changes take (s), before the step itself. */
-  readonly setupSeconds?: number | undefined;
+  readonly setupSeconds?: Seconds | undefined;
   /** How far its repetitions may go when time runs short or is left over; drainage steps have theirs by kind. */
   readonly fit?:
     | {

@@ -1,3 +1,4 @@
+import type { Minutes } from '../quantities';
 import { describe, expect, it } from 'vitest';
 import { differencesFrom, type GivenTreatment } from './compare';
 
@@ -6,7 +7,7 @@ const block = (key: string, steps: readonly (readonly [string, number])[] = []) 
   name: key,
   steps: steps.map(([title, repetitions]) => ({ key: title, title, repetitions })),
 });
-const given = (minutes: number, ...blocks: GivenTreatment['blocks']): GivenTreatment => ({ minutes, blocks });
+const given = (minutes: Minutes, ...blocks: GivenTreatment['blocks']): GivenTreatment => ({ minutes, blocks });
 
 describe('as last time, but', () => {
   it('says nothing when all is the same', () => {

@@ -1,6 +1,7 @@
+import type { Minutes } from '../quantities';
 /** A treatment as it was or would be given, as far as two are compared. */
 export interface GivenTreatment {
-  readonly minutes: number;
+  readonly minutes: Minutes;
   readonly blocks: readonly GivenBlock[];
 }
 

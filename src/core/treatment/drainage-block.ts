@@ -1,3 +1,4 @@
+import type { Minutes } from '../quantities';
 import { nameOf, type PlaceId } from '../anatomy/place';
 import type { DrainagePlan } from '../drainage/plan';
 import type { Technique } from '../library/technique';
@@ -16,7 +17,7 @@ export interface CourseMinutes {
 }
 
 /** Searches for the fewest whole minutes in which the whole course fits. @param planFor plans the same case in so many minutes */
-export function drainageMinutes(full: DrainagePlan, planFor: (minutes: number) => DrainagePlan): CourseMinutes {
+export function drainageMinutes(full: DrainagePlan, planFor: (minutes: Minutes) => DrainagePlan): CourseMinutes {
   const usual = Math.max(1, Math.ceil(full.totalSeconds / secondsPerMinute));
   let [fits, tooShort] = [usual, 0];
   while (fits - tooShort > 1) {

@@ -1,3 +1,4 @@
+import type { Minutes } from '../quantities';
 import { type Anatomy, type PlaceId, sideOf } from '../anatomy/place';
 import { expandArea } from '../anatomy/areas';
 import type { DrainagePlan } from '../drainage/plan';
@@ -36,7 +37,7 @@ export interface DrainagePart {
   readonly blocks: readonly TreatmentBlock[];
   /** The course at the visit's minutes; undefined when nothing was asked of the planner. */
   readonly full: DrainagePlan | undefined;
-  readonly planOf: (minutes: number) => DrainagePlan;
+  readonly planOf: (minutes: Minutes) => DrainagePlan;
 }
 
 /**
@@ -50,13 +51,13 @@ export function drainagePart(
   given: {
     readonly focus: readonly PlaceId[];
     readonly affected: 'left' | 'right' | null;
-    readonly minutes: number;
-    readonly planFor: (focus: readonly PlaceId[], minutes: number) => DrainagePlan;
+    readonly minutes: Minutes;
+    readonly planFor: (focus: readonly PlaceId[], minutes: Minutes) => DrainagePlan;
   },
 ): DrainagePart {
   const planned = choices.find(({ protocol }) => library.protocols.get(protocol)?.source === 'planner');
   const focus = planned ? focusOfProtocol(anatomy, planned.protocol, given.focus, given.affected) : given.focus;
-  const planOf = (minutes: number) => given.planFor(focus, minutes);
+  const planOf = (minutes: Minutes) => given.planFor(focus, minutes);
   if (!planned) return { choice: undefined, blocks: [], full: undefined, planOf };
   const full = planOf(given.minutes);
   if (full.steps.length === 0) return { choice: planned.id, blocks: [], full, planOf };

@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import { type FitStep, fitTime, secondsAt, type TimeFit } from '../sequencing/time-fit';
 import { overheadSecondsOf, repetitionSecondsOf, type TreatmentBlock, type TreatmentStep } from './block';
 import { isDrainageCourse } from './drainage-block';
@@ -42,7 +43,7 @@ export const usualSecondsOf = (blocks: readonly TreatmentBlock[]) =>
  */
 export function fitBlocks(
   blocks: readonly TreatmentBlock[],
-  availableSeconds: number,
+  availableSeconds: Seconds,
   mostSeconds: ReadonlyMap<string, number>,
   fill: boolean,
 ): TimeFit {
@@ -63,7 +64,7 @@ export function fitBlocks(
  * A block cut down to so many seconds: steps are left out where even the least repetitions of all do not fit. What
  * soothes stays longest.
  */
-export function trimSteps(block: TreatmentBlock, mostSeconds: number): TreatmentBlock {
+export function trimSteps(block: TreatmentBlock, mostSeconds: Seconds): TreatmentBlock {
   const steps = block.steps.map((step) => ({
     ...toFitStep(block, step),
     weight: isStretchable(step) ? 3 : 1,
@@ -89,7 +90,7 @@ function worthOf(block: TreatmentBlock): number {
  * The blocks worth most whose least repetitions fit in the time, and for each kind of work in its own limit; twins
  * together. Exact over whole seconds.
  */
-export function keepMostWorth(blocks: readonly TreatmentBlock[], availableSeconds: number): readonly TreatmentBlock[] {
+export function keepMostWorth(blocks: readonly TreatmentBlock[], availableSeconds: Seconds): readonly TreatmentBlock[] {
   const groups = new Map<string, TreatmentBlock[]>();
   for (const block of blocks) groups.set(groupOf(block), [...(groups.get(groupOf(block)) ?? []), block]);
   const room = Math.max(0, Math.floor(availableSeconds));

@@ -1,3 +1,4 @@
+import type { TechniqueId } from '../ids';
 import type { PlaceId } from '../anatomy/place';
 import type { JudgementReason } from '../judgement/reasons';
 import type { TreatmentBlock, TreatmentStep } from './block';
@@ -11,7 +12,7 @@ export interface LeftOut {
   readonly blockName: string;
   readonly modality: string;
   /** Absent: the whole block. */
-  readonly technique: string | null;
+  readonly technique: TechniqueId | null;
   /** Where it is not given; all of its places when it is out altogether. */
   readonly places: readonly PlaceId[];
   /** True where the step is still given elsewhere. */

@@ -1,12 +1,13 @@
+import type { Seconds } from '../quantities';
 import { hasTrait } from '../library/technique';
 import type { PlannedBlock } from './plan-treatment';
 
 /** What a treatment asks of the therapist's own body, and where its minutes go. */
 export interface TreatmentLoad {
-  readonly thumbSeconds: number;
-  readonly standingSeconds: number;
-  readonly firmSeconds: number;
-  readonly byRegion: readonly { readonly region: string; readonly seconds: number }[];
+  readonly thumbSeconds: Seconds;
+  readonly standingSeconds: Seconds;
+  readonly firmSeconds: Seconds;
+  readonly byRegion: readonly { readonly region: string; readonly seconds: Seconds }[];
 }
 
 export function loadOf(blocks: readonly PlannedBlock[]): TreatmentLoad {

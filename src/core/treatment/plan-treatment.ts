@@ -1,3 +1,4 @@
+import type { Minutes, Seconds } from '../quantities';
 import type { RegionGroups } from '../anatomy/place';
 import type { Setting } from '../sequencing/block';
 import type { SetupChange } from '../sequencing/setup';
@@ -14,7 +15,7 @@ import { withinMinutes } from './within-minutes';
 import { faultsWithin, type StepFault } from './within-block';
 
 export interface PlannedStep extends TreatmentStep {
-  readonly seconds: number;
+  readonly seconds: Seconds;
   /** Seconds from the beginning of the treatment. */
   readonly startsAt: number;
 }
@@ -24,7 +25,7 @@ export interface PlannedBlock extends Omit<TreatmentBlock, 'steps'> {
   /** What changes before it. */
   readonly changes: readonly SetupChange[];
   readonly startsAt: number;
-  readonly seconds: number;
+  readonly seconds: Seconds;
   /** Why it stands here, a sentence for each rule. */
   readonly why: readonly string[];
 }
@@ -32,14 +33,14 @@ export interface PlannedBlock extends Omit<TreatmentBlock, 'steps'> {
 export interface TreatmentPlan {
   readonly blocks: readonly PlannedBlock[];
   readonly start: Setting;
-  readonly setupSeconds: number;
+  readonly setupSeconds: Seconds;
   readonly isBestOrder: boolean;
-  readonly lowerBoundSeconds: number;
-  readonly totalSeconds: number;
-  readonly availableSeconds: number;
-  readonly usualSeconds: number;
+  readonly lowerBoundSeconds: Seconds;
+  readonly totalSeconds: Seconds;
+  readonly availableSeconds: Seconds;
+  readonly usualSeconds: Seconds;
   readonly fits: boolean;
-  readonly shortBySeconds: number;
+  readonly shortBySeconds: Seconds;
   readonly penalty: number;
   readonly leftOut: readonly LeftOut[];
   readonly faults: readonly OrderFault[];
@@ -50,7 +51,7 @@ export interface TreatmentPlan {
 }
 
 export interface TreatmentWish {
-  readonly minutes: number;
+  readonly minutes: Minutes;
   /** Only what a protocol keeps in its short form, where it has one. */
   readonly isShort: boolean;
   readonly fill: boolean;
@@ -102,7 +103,7 @@ function shortForm(blocks: readonly TreatmentBlock[]): readonly TreatmentBlock[]
 }
 
 /** Whole blocks that fit; where not even one does, the first of them, cut down. */
-function keepOrTrim(blocks: readonly TreatmentBlock[], seconds: number): readonly TreatmentBlock[] {
+function keepOrTrim(blocks: readonly TreatmentBlock[], seconds: Seconds): readonly TreatmentBlock[] {
   const kept = keepMostWorth(blocks, seconds);
   const [first] = blocks;
   if (kept.length > 0 || !first) return kept;
@@ -129,7 +130,7 @@ function missing(
 function fitting(
   groups: RegionGroups,
   blocks: readonly TreatmentBlock[],
-  availableSeconds: number,
+  availableSeconds: Seconds,
 ): readonly TreatmentBlock[] {
   let kept = blocks;
   for (let round = 0; round <= blocks.length; round += 1) {

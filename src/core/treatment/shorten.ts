@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import { hasTrait } from '../library/technique';
 import { repetitionSecondsOf, type TreatmentBlock } from './block';
 import { leastSecondsOf, usualSecondsOf } from './fit-blocks';
@@ -6,7 +7,7 @@ import { leastSecondsOf, usualSecondsOf } from './fit-blocks';
 export interface Proposal {
   readonly kind: 'evenly' | 'short-form' | 'both-hands' | 'leave-out' | 'open-once';
   readonly words: string;
-  readonly savesSeconds: number;
+  readonly savesSeconds: Seconds;
   /** Blocks that it takes out. */
   readonly blocks: readonly string[];
 }

@@ -1,3 +1,4 @@
+import type { Minutes } from '../quantities';
 import type { Anatomy, PlaceId } from '../anatomy/place';
 import type { DrainagePlan } from '../drainage/plan';
 import type { Step } from '../drainage/step';
@@ -19,7 +20,7 @@ export interface TreatmentCase {
   readonly affected: 'left' | 'right' | null;
   /** What the visit is about, for protocols of the planner. */
   readonly focus: readonly PlaceId[];
-  readonly planFor: (focus: readonly PlaceId[], minutes: number) => DrainagePlan;
+  readonly planFor: (focus: readonly PlaceId[], minutes: Minutes) => DrainagePlan;
   /** Blocks that come from no protocol, such as the client's own lines. */
   readonly ownBlocks?: (choice: Choice) => readonly TreatmentBlock[] | undefined;
 }

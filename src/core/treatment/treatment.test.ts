@@ -1,3 +1,4 @@
+import type { Minutes } from '../quantities';
 import { describe, expect, it } from 'vitest';
 import { anatomy } from '../../catalogue/anatomy';
 import { shippedLibrary } from '../../catalogue/library/library';
@@ -17,7 +18,7 @@ const why = ({ reason }: LeftOut) => reasonInWords({ anatomy, book: screeningBoo
 
 const plan = (
   allowed: Judged,
-  minutes: number,
+  minutes: Minutes,
   wish: Partial<Parameters<typeof planTreatment>[2]> = {},
 ): TreatmentPlan => planTreatment(anatomy.groups, allowed, { minutes, isShort: false, fill: false, ...wish });
 const ids = ({ blocks }: TreatmentPlan) => blocks.map(({ id }) => id);

@@ -1,3 +1,4 @@
+import type { Seconds } from '../quantities';
 import { hasTrait, touches } from '../library/technique';
 import { secondsAt } from '../sequencing/time-fit';
 import type { TreatmentBlock, TreatmentStep } from './block';
@@ -35,12 +36,12 @@ export function withinMinutes(
 /** Steps that stay or go together: what is done on one side is done on the other. */
 interface Unit {
   readonly steps: readonly TreatmentStep[];
-  readonly leastSeconds: number;
+  readonly leastSeconds: Seconds;
   readonly rank: number;
   readonly at: number;
 }
 
-function stepsToLose(blocks: readonly TreatmentBlock[], mostSeconds: number): ReadonlySet<string> {
+function stepsToLose(blocks: readonly TreatmentBlock[], mostSeconds: Seconds): ReadonlySet<string> {
   const units = unitsOf(blocks);
   let total = units.reduce((sum, { leastSeconds }) => sum + leastSeconds, 0);
   const gone: Unit[] = [];

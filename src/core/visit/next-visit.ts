@@ -1,3 +1,4 @@
+import type { Minutes, Percent } from '../quantities';
 import { facialModalities } from '../library/protocol';
 import type { Purpose } from '../drainage/case';
 import { addDays } from '../calendar/days';
@@ -12,13 +13,13 @@ export interface NextVisitFacts {
   /** Of the excess of the limb that swells; null: not measured. */
   readonly trend: TrendDirection | null;
   /** Part of what a visit takes away that is still gone at the next one (%); null: not known yet. */
-  readonly retentionPercent: number | null;
+  readonly retentionPercent: Percent | null;
   /** Usual days between the last visits; null: this is one of the first. */
   readonly usualDays: number | null;
   /** Work that may be given so often in seven days, and how often it was, today included. */
   readonly perWeek: readonly { readonly label: string; readonly times: number; readonly most: number }[];
   /** Minutes until today's redness had gone; −1: not yet; null: none, or not looked. */
-  readonly fadeMinutes: number | null;
+  readonly fadeMinutes: Minutes | null;
   readonly wantedLighter: boolean;
   /** Who would give it, and the days of the week on which they do not work: 1 Monday … 7 Sunday. */
   readonly therapist: { readonly name: string; readonly daysOff: readonly number[] };

@@ -1,3 +1,4 @@
+import type { ConditionId } from '../../core/ids';
 import type { Pressure } from '../../core/screening/tables';
 import { type FormEvent, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
@@ -23,7 +24,7 @@ interface Props {
   readonly isMarking: boolean;
   readonly onMark: () => void;
   /** Adds a finding that answers a follow-up question. */
-  readonly onAdd: (condition: string) => void;
+  readonly onAdd: (condition: ConditionId) => void;
 }
 
 /** What is still to be known of a finding: side, place, date, follow-up questions, a clearance note. */

@@ -1,3 +1,4 @@
+import type { ConditionId } from '../../core/ids';
 import { useCallback, useRef, useState } from 'react';
 import type { AskState, AskView } from '../../contracts/ask-views';
 import type { BodyOf } from '../../contracts/routes/asking';
@@ -59,7 +60,7 @@ export function useAsk(view: AskView) {
 
   const reload = () => send('GET /api/visits/{id}/ask', { params });
 
-  const answerIntake = (answers: readonly { readonly condition: string; readonly answer: Answer }[]) => {
+  const answerIntake = (answers: readonly { readonly condition: ConditionId; readonly answer: Answer }[]) => {
     setState((old) => ({
       ...old,
       intake: { ...old.intake, ...Object.fromEntries(answers.map((a) => [a.condition, a.answer])) },

@@ -1,3 +1,4 @@
+import type { Celsius } from '../../core/quantities';
 import { useState } from 'react';
 import type { BathView } from '../../contracts/stone-views';
 import type { BathDeviceInput } from '../../contracts/stones';
@@ -19,9 +20,9 @@ export function BathPanel({
   readonly first: BathView;
   readonly stones: number;
   /** What the visit or the day asks for; null where nothing does. */
-  readonly wantedC: number | null;
+  readonly wantedC: Celsius | null;
   /** What the house sets it to otherwise. */
-  readonly usualC: number;
+  readonly usualC: Celsius;
 }) {
   const { bath = first, setBath, isLost, setIsLost } = useBath(wantedC, everyMs, first);
   const [isOpen, setIsOpen] = useState(false);

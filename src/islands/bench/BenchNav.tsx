@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import styles from './BenchNav.module.css';
 
 const places = [
@@ -16,7 +17,7 @@ export function BenchNav({
   visitId,
 }: {
   readonly here: (typeof places)[number][0];
-  readonly visitId: number | null;
+  readonly visitId: VisitId | null;
 }) {
   return (
     <nav className={styles['nav']} aria-label="Benches">

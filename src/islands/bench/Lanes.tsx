@@ -1,10 +1,11 @@
+import type { Minutes, Seconds } from '../../core/quantities';
 import type { RotationView } from '../../contracts/stone-views';
 import { formatClock } from '../../core/units';
 import styles from './Lanes.module.css';
 
 interface Props {
   readonly rotations: readonly RotationView[];
-  readonly minutes: number;
+  readonly minutes: Minutes;
 }
 
 const reasons = {
@@ -19,7 +20,7 @@ export function Lanes({ rotations, minutes }: Props) {
   const uses = rotations.flatMap(({ rotation }) => rotation.uses);
   const from = Math.min(0, ...uses.map(({ outS }) => outS));
   const to = Math.max(minutes * 60, ...uses.map(({ readyS }) => readyS));
-  const at = (seconds: number) => `${((seconds - from) / (to - from)) * 100}%`;
+  const at = (seconds: Seconds) => `${((seconds - from) / (to - from)) * 100}%`;
   const width = (a: number, b: number) => `${((b - a) / (to - from)) * 100}%`;
   const marks = Array.from({ length: Math.floor(to / 600) + 1 }, (_, i) => i * 600);
   return (
@@ -88,7 +89,7 @@ export function Lanes({ rotations, minutes }: Props) {
   );
 }
 
-const clock = (seconds: number) => (seconds < 0 ? `−${formatClock(-seconds)}` : formatClock(seconds));
+const clock = (seconds: Seconds) => (seconds < 0 ? `−${formatClock(-seconds)}` : formatClock(seconds));
 
 const leastForWords = 0.07;
 

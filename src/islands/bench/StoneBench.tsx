@@ -1,3 +1,4 @@
+import type { Celsius } from '../../core/quantities';
 import { useState } from 'react';
 import type { StoneBenchView, StoneView } from '../../contracts/stone-views';
 import { Button, ButtonLink } from '../../ui/button/Button';
@@ -61,7 +62,7 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
     setNow((was) => ({ ...was, stone: null }));
     void reload();
   };
-  const warm = (byC: number) => setNow((was) => warmedBy(was, byC));
+  const warm = (byC: Celsius) => setNow((was) => warmedBy(was, byC));
   const turn = (knob: Knob) => setNow(knob.turn);
   const pin = () => setPinned((was) => (was ? undefined : answer));
   const toNextVisit = () => {

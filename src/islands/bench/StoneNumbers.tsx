@@ -1,3 +1,4 @@
+import type { Seconds } from '../../core/quantities';
 import styles from './StoneNumbers.module.css';
 import type { useStoneAnswer } from './useStoneAnswer';
 
@@ -5,7 +6,7 @@ type Answer = ReturnType<typeof useStoneAnswer>;
 
 const riskWords = { none: 'Within the limits', caution: 'With caution', stop: 'Not so' } as const;
 
-function long(seconds: number): string {
+function long(seconds: Seconds): string {
   if (seconds < 60) return `${Math.floor(seconds)} s`;
   const minutes = `${Math.floor(seconds / 60)} min`;
   return seconds % 60 === 0 ? minutes : `${minutes} ${String(Math.floor(seconds % 60)).padStart(2, '0')}`;

@@ -1,3 +1,4 @@
+import type { Celsius, Seconds } from '../../core/quantities';
 import { stoneBook } from '../../catalogue/stones/stones';
 import type { StoneBenchView } from '../../contracts/stone-views';
 import { type MaterialId, materialIds, type SizeId, sizeIds, type SkinId, skinIds } from '../../core/stones/book';
@@ -8,12 +9,12 @@ type VisitStones = NonNullable<StoneBenchView['visit']>;
 export interface StoneSetting {
   readonly size: SizeId;
   readonly material: MaterialId;
-  readonly startC: number;
+  readonly startC: Celsius;
   readonly isMoving: boolean;
   readonly towelLayers: number;
   readonly flip: boolean;
   readonly skin: SkinId;
-  readonly seconds: number;
+  readonly seconds: Seconds;
   /** A stone of the house that is looked at instead of the usual one of its size. */
   readonly stone: { readonly id: number; readonly thicknessMm: number } | null;
 }
@@ -32,7 +33,7 @@ export function startingSetting(visit: VisitStones | null): StoneSetting {
 }
 
 /** Half degrees between ice and the hottest a bath may be. */
-export const warmedBy = (now: StoneSetting, byC: number): StoneSetting => ({
+export const warmedBy = (now: StoneSetting, byC: Celsius): StoneSetting => ({
   ...now,
   startC: Math.min(warmestC, Math.max(0, Math.round((now.startC + byC) * 2) / 2)),
 });

@@ -1,3 +1,5 @@
+import type { Minutes } from '../../core/quantities';
+import type { ClientId, TherapistId } from '../../core/ids';
 import { type FormEvent, useEffect, useState } from 'react';
 import type { ProposalView } from '../../contracts/client-views';
 import type { LastWork } from '../../contracts/last-work';
@@ -39,14 +41,14 @@ const reasons = [
 /** What is moved, when a visit that is booked already gets another time. */
 export interface Moving {
   readonly id: number;
-  readonly minutes: number;
-  readonly therapistId: number;
+  readonly minutes: Minutes;
+  readonly therapistId: TherapistId;
 }
 
 interface Props {
   readonly isOpen: boolean;
   readonly onClose: () => void;
-  readonly clientId: number;
+  readonly clientId: ClientId;
   readonly clientName?: string | undefined;
   readonly therapists: readonly TherapistView[];
   readonly lastWork: LastWork | null;

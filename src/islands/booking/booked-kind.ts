@@ -1,3 +1,4 @@
+import type { Minutes } from '../../core/quantities';
 import type { TreatmentHolds } from '../../contracts/treatment';
 import type { TreatmentOffers } from '../../contracts/treatment-views';
 
@@ -7,7 +8,7 @@ export type Kind = 'drainage' | `ready:${string}` | `protocol:${string}`;
 export interface BookedKind {
   /** Undefined: drainage by itself. */
   readonly holds: TreatmentHolds | undefined;
-  readonly minutes: number | undefined;
+  readonly minutes: Minutes | undefined;
   /** Where to drain has to be said. */
   readonly isDrained: boolean;
   readonly hasHeat: boolean;

@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import { useState } from 'react';
 import type { BookedView } from '../../contracts/client-views';
 import type { LastWork } from '../../contracts/last-work';
@@ -9,7 +10,7 @@ import { BookVisit } from '../booking/BookVisit';
 import styles from './ClientPage.module.css';
 
 interface Props {
-  readonly clientId: number;
+  readonly clientId: ClientId;
   readonly booked: readonly BookedView[];
   readonly therapists: readonly TherapistView[];
   readonly today: string;

@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import { type FormEvent, useState } from 'react';
 import type { ClientInput } from '../../contracts/record';
 import { Button } from '../../ui/button/Button';
@@ -6,7 +7,7 @@ import { RequestError, send } from '../api';
 import styles from './EditClient.module.css';
 
 interface Props {
-  readonly clientId: number;
+  readonly clientId: ClientId;
   readonly data: ClientInput;
   readonly version: number;
   /** The front desk changes contact data only. */

@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import { type ChangeEvent, useRef, useState } from 'react';
 import type { ConsentView } from '../../contracts/ask-views';
 import type { FileView } from '../../contracts/client-views';
@@ -8,7 +9,7 @@ import shared from './ClientPage.module.css';
 import styles from './Files.module.css';
 
 interface Props {
-  readonly clientId: number;
+  readonly clientId: ClientId;
   readonly initial: readonly FileView[];
   readonly consent: ConsentView | null;
   readonly say: (words: string, tone?: 'error') => void;

@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import { useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlacedFinding } from '../../contracts/people-views';
@@ -40,7 +41,7 @@ function howOf(id: string | null, conditions: readonly ConditionView[]): How {
 
 /** State of placing one finding, or of correcting one: what, where, since when. Kept until it is saved or given up. */
 export function usePlacing(
-  clientId: number,
+  clientId: ClientId,
   conditions: readonly ConditionView[],
   onSaved: (finding: PlacedFinding, replaced: number | null) => void,
 ) {

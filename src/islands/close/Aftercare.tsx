@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { homeWordsOf } from '../../catalogue/homecare/homecare';
 import { type AftercareId, aftercareIds } from '../../core/visit/aftercare';
 import { ButtonLink } from '../../ui/button/Button';
@@ -5,7 +6,7 @@ import type { Answers } from './answers';
 import styles from './Aftercare.module.css';
 
 interface Props {
-  readonly visitId: number;
+  readonly visitId: VisitId;
   readonly proposed: readonly AftercareId[];
   readonly answers: Answers;
   readonly onAnswer: (change: Partial<Answers>) => void;

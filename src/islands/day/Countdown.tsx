@@ -1,3 +1,4 @@
+import type { Minutes } from '../../core/quantities';
 import { useEffect, useState } from 'react';
 import styles from './DayThread.module.css';
 
@@ -15,7 +16,7 @@ export function Countdown({ startsAt, now }: { readonly startsAt: string; readon
 }
 
 /** @param minutes until the start; negative when it is over */
-export function countdownInWords(minutes: number): string {
+export function countdownInWords(minutes: Minutes): string {
   if (minutes > 120 || minutes < -60) return '';
   if (minutes === 0) return 'now';
   return minutes > 0 ? `in ${minutes} min` : `${-minutes} min late`;

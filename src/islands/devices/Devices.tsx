@@ -1,3 +1,4 @@
+import type { Celsius } from '../../core/quantities';
 import { useEffect, useMemo, useState } from 'react';
 import type { BathView } from '../../contracts/stone-views';
 import { Button } from '../../ui/button/Button';
@@ -11,7 +12,7 @@ import { FootPanel } from './FootPanel';
 
 interface Props {
   readonly bath: BathView;
-  readonly usualBathC: number;
+  readonly usualBathC: Celsius;
   /** Messages that are due or went wrong. */
   readonly outbox: { readonly due: number; readonly failed: number };
 }

@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { HomeWish } from '../../contracts/home';
 import type { HomeSheet } from '../../core/homecare/sheet';
@@ -15,7 +16,7 @@ export interface DrawnUp {
 }
 
 /** The sheet for a wish, drawn up anew with each change; only the newest answer counts. */
-export function useDrawnUp(visitId: number, wish: HomeWish): DrawnUp {
+export function useDrawnUp(visitId: VisitId, wish: HomeWish): DrawnUp {
   const [made, setMade] = useState<{ readonly sheet?: HomeSheet; readonly errors: readonly FieldError[] }>({
     errors: [],
   });

@@ -1,3 +1,4 @@
+import type { Minutes } from '../../core/quantities';
 import { purposes } from '../../catalogue/library/purposes';
 import type { Entry, LibraryView } from '../../contracts/library-views';
 import type { Protocol } from '../../core/library/protocol';
@@ -15,7 +16,7 @@ export interface Filter {
   /** What clients come for. */
   readonly purpose: string;
   readonly school: string;
-  readonly mostMinutes: number | undefined;
+  readonly mostMinutes: Minutes | undefined;
 }
 
 export const noFilter: Filter = {

@@ -1,3 +1,4 @@
+import type { TechniqueId } from '../../core/ids';
 import { describe, expect, it } from 'vitest';
 import type { Protocol } from '../../core/library/protocol';
 import {
@@ -14,7 +15,7 @@ import {
   toDraft,
 } from './protocol-edits';
 
-const step = (technique: string) => ({ technique, regions: ['cheek'], side: 'both' as const });
+const step = (technique: TechniqueId) => ({ technique, regions: ['cheek'], side: 'both' as const });
 const protocol: Protocol = {
   id: 'p',
   name: 'P',

@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import { useState } from 'react';
 import { referralWords } from '../../catalogue/swelling/scales.data';
 import type { FlagView } from '../../contracts/measure-views';
@@ -9,7 +10,7 @@ import styles from './Flags.module.css';
 import { capitalise } from '../../core/wording/capitalise';
 
 interface Props {
-  readonly clientId: number;
+  readonly clientId: ClientId;
   readonly flags: readonly FlagView[];
   readonly onChange: (flags: readonly FlagView[]) => void;
 }
@@ -33,7 +34,7 @@ export function Flags({ clientId, flags, onChange }: Props) {
 }
 
 interface FlagProps {
-  readonly clientId: number;
+  readonly clientId: ClientId;
   readonly flag: FlagView;
   readonly onClosed: () => void;
 }

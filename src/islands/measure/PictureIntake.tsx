@@ -1,3 +1,4 @@
+import type { ClientId, VisitId } from '../../core/ids';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { PhotoView } from '../../contracts/measure-views';
 import { Button } from '../../ui/button/Button';
@@ -7,8 +8,8 @@ import type { Pose } from '../../contracts/photos';
 import styles from './PictureSheet.module.css';
 
 interface Props {
-  readonly visitId: number;
-  readonly clientId: number;
+  readonly visitId: VisitId;
+  readonly clientId: ClientId;
   readonly phase: 'before' | 'after';
   readonly pose: Pose;
   /** The last picture of the pose: shown through the new one, so that the crop comes out the same. */

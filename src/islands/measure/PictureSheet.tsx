@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import { poses } from '../../contracts/photos';
 import type { Pose } from '../../contracts/photos';
 import { useState } from 'react';
@@ -75,11 +76,11 @@ export default function PictureSheet({ view, phase, head, onward }: SheetProps) 
   );
 }
 
-export const sourceOf = (clientId: number, photo: { readonly fileId: number }) =>
+export const sourceOf = (clientId: ClientId, photo: { readonly fileId: number }) =>
   `/api/clients/${clientId}/files/${photo.fileId}`;
 
 interface CompareProps {
-  readonly clientId: number;
+  readonly clientId: ClientId;
   readonly photos: readonly PhotoView[];
 }
 

@@ -1,3 +1,4 @@
+import type { Millilitres } from '../../core/quantities';
 import { useId } from 'react';
 import type { Figure, Point } from '../../core/figure/figure';
 import styles from './TapeLines.module.css';
@@ -24,7 +25,7 @@ export interface Band {
 
 /** Excess of each stretch as a tint, the strongest where most fluid sits. */
 export function excessBands(
-  segments: readonly { readonly fromCm: number; readonly toCm: number; readonly ml: number }[],
+  segments: readonly { readonly fromCm: number; readonly toCm: number; readonly ml: Millilitres }[],
 ): readonly Band[] {
   const most = Math.max(1, ...segments.map(({ ml }) => ml));
   return segments.map(({ fromCm, toCm, ml }) => ({ fromCm, toCm, strength: Math.max(0, ml / most), tone: 'excess' }));

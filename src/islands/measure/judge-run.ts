@@ -1,3 +1,4 @@
+import type { Millilitres, Percent } from '../../core/quantities';
 import { detectableChanges } from '../../catalogue/swelling/detectable.data';
 import { swellingDefinitions } from '../../catalogue/swelling/definitions.data';
 import type { MeasureView } from '../../contracts/measure-views';
@@ -93,7 +94,7 @@ export function baselineChange(
 export function verdictsOf(
   view: MeasureView,
   now: Judged,
-  volume: { readonly excessPercent: number | null; readonly excessMl: number | null },
+  volume: { readonly excessPercent: Percent | null; readonly excessMl: Millilitres | null },
   change: ReturnType<typeof baselineChange>,
 ): readonly DefinitionVerdict[] {
   const cm = (girths: Pass['affected']) => girths.map((girth) => (girth === null ? null : toCm(girth, now.unit)));

@@ -1,3 +1,4 @@
+import type { Celsius } from '../../core/quantities';
 import { bruisingLevels, limbSkin, pittingLabels, rednessLevels, warmth } from '../../catalogue/swelling/scales.data';
 import type { ObservationView } from '../../contracts/measure-views';
 import { pittingGrade } from '../../core/swelling/pitting';
@@ -39,7 +40,7 @@ export function observedWords(one: ObservationView): string {
 }
 
 /** Warmer, cooler or alike, in the words of the practice; the sign of warmth is a rule, not a feeling. */
-export function temperatureWords(differenceC: number): string {
+export function temperatureWords(differenceC: Celsius): string {
   const size = Math.abs(differenceC);
   if (size < warmth.noteC) return `as warm as the other side (${formatSigned(differenceC, 1)} °C)`;
   const much = size >= warmth.raisedC ? 'clearly ' : '';

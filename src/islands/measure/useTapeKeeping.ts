@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import type { BodyOf } from '../../contracts/routes/asking';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { FlagView } from '../../contracts/measure-views';
@@ -32,7 +33,7 @@ export function useTapeKeeping({
   onDraft,
   onFlags,
 }: {
-  readonly visitId: number;
+  readonly visitId: VisitId;
   readonly draftKey: string;
   /** Version on record when the page was made; 0 for none. */
   readonly savedVersion: number;

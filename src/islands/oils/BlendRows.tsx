@@ -1,3 +1,4 @@
+import type { OilId } from '../../core/ids';
 import { useEffect, useRef } from 'react';
 import { X } from 'lucide-react';
 import { oilBook } from '../../catalogue/oils/oils';
@@ -13,7 +14,7 @@ import type { Bench } from './useBlend';
 const mostShapes = 12;
 
 /** The oils of the blend: drops by key, wheel or press, each with its share of its own limit. */
-export function BlendRows({ bench, onReplace }: { readonly bench: Bench; readonly onReplace: (oil: string) => void }) {
+export function BlendRows({ bench, onReplace }: { readonly bench: Bench; readonly onReplace: (oil: OilId) => void }) {
   const { blend, check, draft, change, usable, mayCompose } = bench;
   const list = useRef<HTMLUListElement>(null);
   const turn = useRef(change);

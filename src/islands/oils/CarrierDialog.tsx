@@ -1,3 +1,4 @@
+import type { Minutes } from '../../core/quantities';
 import type { CarrierChoice } from '../../core/oils/carrier';
 import { Dialog } from '../../ui/dialog/Dialog';
 import styles from './Oils.module.css';
@@ -5,7 +6,7 @@ import styles from './Oils.module.css';
 interface Props {
   readonly choices: readonly CarrierChoice[];
   readonly now: string;
-  readonly minutes: number;
+  readonly minutes: Minutes;
   readonly onClose: () => void;
   readonly onChoose: (carrier: string) => void;
 }

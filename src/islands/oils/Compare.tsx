@@ -1,3 +1,4 @@
+import type { OilId } from '../../core/ids';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { BlendInput } from '../../contracts/oil-house';
 import { carrierOf, oilOf } from '../../core/oils/book';
@@ -16,7 +17,7 @@ interface Props {
 /** Two blends beside each other: what was pinned, and what is on the bench. */
 export function Compare({ before, now, client }: Props) {
   const oils = [...new Set([...before.parts, ...now.parts].map(({ oil }) => oil))];
-  const drops = (blend: BlendInput, oil: string) => blend.parts.find((part) => part.oil === oil)?.drops ?? 0;
+  const drops = (blend: BlendInput, oil: OilId) => blend.parts.find((part) => part.oil === oil)?.drops ?? 0;
   const rows: readonly (readonly [string, string, string])[] = [
     ...oils.map((oil) => [oilOf(oilBook, oil).name, String(drops(before, oil)), String(drops(now, oil))] as const),
     ['in all', facts(before).total, facts(now).total],

@@ -1,3 +1,5 @@
+import type { Drops } from '../../core/quantities';
+import type { OilId } from '../../core/ids';
 import { useState } from 'react';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { MixView } from '../../contracts/oil-views';
@@ -39,7 +41,7 @@ export function MixingCard({ first }: { readonly first: MixView }) {
       setSaid(sentenceOf(error)),
     );
   };
-  const set = (drops: number) => part && keep({ ...counted, [part.oil]: Math.max(0, drops) });
+  const set = (drops: Drops) => part && keep({ ...counted, [part.oil]: Math.max(0, drops) });
   const next = (drops = Math.max(count, part?.drops ?? 0)) => {
     if (!part) return;
     keep({ ...counted, [part.oil]: drops });
@@ -79,7 +81,7 @@ export function MixingCard({ first }: { readonly first: MixView }) {
     arrowleft: () => setAt((now) => Math.max(0, now - 1)),
     g: fromScale,
   });
-  const isIn = (oil: string, drops: number, i: number) => {
+  const isIn = (oil: OilId, drops: Drops, i: number) => {
     const has = counted[oil];
     return has !== undefined && (has >= drops || i !== at || !isMixing);
   };

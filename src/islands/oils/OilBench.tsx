@@ -1,3 +1,4 @@
+import type { Millilitres } from '../../core/quantities';
 import { useRef, useState } from 'react';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { OilBenchView } from '../../contracts/oil-views';
@@ -259,7 +260,7 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
 }
 
 /** Millilitres: what cannot be read stays in the field and is said, and the blend keeps what it had. */
-function Amount({ value, onChange }: { readonly value: number; readonly onChange: (ml: number) => void }) {
+function Amount({ value, onChange }: { readonly value: number; readonly onChange: (ml: Millilitres) => void }) {
   const [text, setText] = useState<string>();
   const ml = Number((text ?? '').replace(',', '.'));
   const isBad = text !== undefined && !(ml > 0 && ml <= 1000);

@@ -1,3 +1,4 @@
+import type { Millilitres } from '../../core/quantities';
 import { useRef } from 'react';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { BlendInput } from '../../contracts/oil-house';
@@ -119,7 +120,7 @@ export function ReadyBlends({ bench }: { readonly bench: Bench }) {
 }
 
 /** Part of a bottle that is mixed: the same percent, whatever whole drops would come to. */
-function poured(blend: BlendInput, ml: number): BlendInput {
+function poured(blend: BlendInput, ml: Millilitres): BlendInput {
   const parts = blend.parts
     .map((part) => ({ ...part, drops: Math.round((part.drops * ml) / blend.volumeMl) }))
     .filter(({ drops }) => drops > 0);

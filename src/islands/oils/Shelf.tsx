@@ -1,3 +1,4 @@
+import type { OilId } from '../../core/ids';
 import { useState } from 'react';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { ShelfEntry } from '../../contracts/oil-views';
@@ -18,7 +19,7 @@ interface Props {
 /** The oils of the house, those of the blend first; a press lets a drop fall. */
 export function Shelf({ bench: { bench, blend, client, change, mayCompose }, searchRef }: Props) {
   const [wanted, setWanted] = useState('');
-  const isIn = (oil: string) => blend.parts.some((part) => part.oil === oil);
+  const isIn = (oil: OilId) => blend.parts.some((part) => part.oil === oil);
   const rows = bench.shelf
     .map((entry) => ({ entry, oil: oilOf(oilBook, entry.oil), ...statusOf(entry) }))
     .filter(({ oil }) => wanted === '' || matches(oil, wanted))

@@ -1,3 +1,5 @@
+import type { Drops } from '../../core/quantities';
+import type { OilId } from '../../core/ids';
 import { oilBook } from '../../catalogue/oils/oils';
 import { oilOf } from '../../core/oils/book';
 import { dropsText } from '../../core/oils/finding-words';
@@ -9,7 +11,7 @@ import type { Bench } from './useBlend';
 
 interface Props {
   readonly bench: Bench;
-  readonly oil: string;
+  readonly oil: OilId;
   readonly onClose: () => void;
 }
 
@@ -25,7 +27,7 @@ export function StandIn({ bench, oil, onClose }: Props) {
     oil,
     usable.map((entry) => candidateOf(oilBook, entry)),
   );
-  const take = (next: string, drops: number) => {
+  const take = (next: string, drops: Drops) => {
     const dropsPerMl = usable.find((entry) => entry.oil === next)?.dropsPerMl ?? undefined;
     takeParts(blend.parts.map((part) => (part.oil === oil ? { oil: next, drops, dropsPerMl } : part)));
     onClose();

@@ -1,3 +1,5 @@
+import type { Millilitres, Minutes } from '../../core/quantities';
+import type { OilId } from '../../core/ids';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { BlendInput } from '../../contracts/oil-house';
 import type { OilBenchView } from '../../contracts/oil-views';
@@ -15,11 +17,11 @@ export interface Draft {
 }
 
 export type DraftChange =
-  | { readonly kind: 'drops'; readonly oil: string; readonly by: number; readonly dropsPerMl?: number | undefined }
-  | { readonly kind: 'select'; readonly oil: string }
-  | { readonly kind: 'remove'; readonly oil: string }
+  | { readonly kind: 'drops'; readonly oil: OilId; readonly by: number; readonly dropsPerMl?: number | undefined }
+  | { readonly kind: 'select'; readonly oil: OilId }
+  | { readonly kind: 'remove'; readonly oil: OilId }
   | { readonly kind: 'parts'; readonly parts: BlendInput['parts'] }
-  | { readonly kind: 'volume'; readonly volumeMl: number; readonly isScaled: boolean }
+  | { readonly kind: 'volume'; readonly volumeMl: Millilitres; readonly isScaled: boolean }
   | { readonly kind: 'carrier'; readonly carrier: string }
   | { readonly kind: 'area'; readonly area: BlendInput['area'] }
   | { readonly kind: 'use'; readonly use: UseId }
@@ -90,7 +92,7 @@ function movedParts(
     : parts.map((part) => (part.oil === oil ? { ...part, drops } : part));
 }
 
-const scaled = (blend: BlendInput, toMl: number): BlendInput['parts'] =>
+const scaled = (blend: BlendInput, toMl: Millilitres): BlendInput['parts'] =>
   scaleBlend(oilBook, blend.parts, blend.volumeMl, toMl)
     .parts.filter(({ drops }) => drops > 0)
     .map(({ oil, drops, dropsPerMl }) => ({ oil, drops, ...(dropsPerMl ? { dropsPerMl } : {}) }));
@@ -129,7 +131,7 @@ export function firstDraft(bench: OilBenchView): Draft {
 }
 
 /** Carriers of the house from the most to the least suited. */
-export const carriersFor = (bench: OilBenchView, area: BlendInput['area'], minutes: number) =>
+export const carriersFor = (bench: OilBenchView, area: BlendInput['area'], minutes: Minutes) =>
   chooseCarrier(oilBook, {
     area,
     client: clientOf(bench),

@@ -1,3 +1,5 @@
+import type { Millilitres } from '../../core/quantities';
+import type { OilId } from '../../core/ids';
 import { useReducer, useState } from 'react';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { BlendInput } from '../../contracts/oil-house';
@@ -59,7 +61,7 @@ export function useBlend(first: OilBenchView) {
     const others = wish().candidates.filter(({ oil }) => !blend.parts.some((part) => part.oil === oil));
     return makeBetter(oilBook, blend.parts, { ...wish(), candidates: [...own, ...others] });
   };
-  const centsOf = (entries: OilBenchView['shelf'], oil: string, ml: number) =>
+  const centsOf = (entries: OilBenchView['shelf'], oil: OilId, ml: Millilitres) =>
     ml * (entries.find((entry) => entry.oil === oil)?.centsPerMl ?? 0);
   const costCents =
     (check?.parts ?? []).reduce((sum, { oil, ml }) => sum + centsOf(bench.shelf, oil, ml), 0) +

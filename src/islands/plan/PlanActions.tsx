@@ -1,10 +1,11 @@
+import type { VisitId } from '../../core/ids';
 import type { ReactNode } from 'react';
 import { Button, ButtonLink } from '../../ui/button/Button';
 import type { PlanStatus } from './usePlanSaves';
 import styles from './PlanActions.module.css';
 
 interface Props {
-  readonly visitId: number;
+  readonly visitId: VisitId;
   readonly status: PlanStatus;
   readonly onUndo: () => void;
   readonly canUndo: boolean;

@@ -1,3 +1,4 @@
+import type { Seconds } from '../../core/quantities';
 import { lazy, Suspense, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TherapistView } from '../../contracts/people-views';
@@ -112,7 +113,7 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
   );
 }
 
-function timeWords(fits: boolean, totalSeconds: number, budgetSeconds: number, fill: boolean): string {
+function timeWords(fits: boolean, totalSeconds: Seconds, budgetSeconds: Seconds, fill: boolean): string {
   if (!fits) return 'It does not all fit.';
   if (totalSeconds > budgetSeconds - 120) return 'It fits.';
   return fill

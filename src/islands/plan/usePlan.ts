@@ -1,3 +1,4 @@
+import type { Minutes } from '../../core/quantities';
 import { useMemo, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlaceId } from '../../core/anatomy/place';
@@ -11,7 +12,7 @@ import { send } from '../api';
 
 export interface PlanWish {
   readonly school: School;
-  readonly minutes: number;
+  readonly minutes: Minutes;
   readonly fill: boolean;
   /** Ways that were chosen, or are not to be taken. */
   readonly use?: readonly PlaceId[];

@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { useCallback, useRef, useState } from 'react';
 import type { PlanView } from '../../contracts/visit-views';
 import { RequestError, sentenceOf } from '../api';
@@ -17,7 +18,7 @@ export type MakePlan = (of: {
  * Stores changes of a plan one after the other, each based on the version that the one before it made.
  * @param firstVersion the version that the page was made with
  */
-export function usePlanSaves(visitId: number, firstVersion: number) {
+export function usePlanSaves(visitId: VisitId, firstVersion: number) {
   const [status, setStatus] = useState<PlanStatus>({ kind: 'kept' });
   const version = useRef(firstVersion);
   const queue = useRef<Promise<void>>(Promise.resolve());

@@ -1,3 +1,4 @@
+import type { Millilitres } from '../../core/quantities';
 import { pressureAnswers, warmthAnswers } from '../../catalogue/swelling/scales.data';
 import type { CourseVisit, FeedbackLine, LimbCourse, SeenTable } from '../../contracts/progress-views';
 import { formatNumber, formatSigned } from '../../core/units';
@@ -15,7 +16,7 @@ interface Props {
 /** Every figure of a course, newest first. */
 export function FiguresTable({ course, visits }: Props) {
   const volumes = volumesIn(course.volumeUnit);
-  const millilitres = (ml: number | null) => (ml === null ? '–' : volumes.bare(ml));
+  const millilitres = (ml: Millilitres | null) => (ml === null ? '–' : volumes.bare(ml));
   const responses = new Map(course.responses.map((one) => [one.date, one]));
   const byVisit = new Map(visits.map((visit) => [visit.visitId, visit]));
   const hasExcessHeld = course.responses.some(({ excessRetentionPercent }) => excessRetentionPercent !== null);

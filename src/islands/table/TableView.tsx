@@ -1,3 +1,4 @@
+import type { Seconds } from '../../core/quantities';
 import { format, parseISO } from 'date-fns';
 import { useCallback, useEffect, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
@@ -274,7 +275,7 @@ function pressesOf(
 }
 
 /** Where the plan stands: stones are swapped by it, also when the clock has run away from it. */
-function planSeconds(steps: readonly TableStep[], step: TableStep, stepSeconds: number): number {
+function planSeconds(steps: readonly TableStep[], step: TableStep, stepSeconds: Seconds): number {
   const at = steps.findIndex(({ id }) => id === step.id);
   const before = steps.slice(0, Math.max(0, at)).reduce((sum, one) => sum + spanOf(one), 0);
   return before + Math.min(stepSeconds, spanOf(steps[at] ?? step));

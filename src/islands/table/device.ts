@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 /** What this browser calls itself towards the house; made up once. */
 export function deviceId(): string {
   const name = 'velvet-stone-device';
@@ -19,7 +20,7 @@ export function deviceId(): string {
  * @param onLost the lock was taken by another window
  * @returns whether it was free; true where the browser knows no locks
  */
-export async function holdTable(visitId: number, isTaking: boolean, onLost: () => void): Promise<boolean> {
+export async function holdTable(visitId: VisitId, isTaking: boolean, onLost: () => void): Promise<boolean> {
   // Not there outside secure contexts.
   if (!('locks' in navigator)) return true;
   return new Promise((resolve) => {

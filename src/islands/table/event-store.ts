@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { TableEvent } from '../../core/table/table-event';
 
@@ -10,15 +11,15 @@ export interface OwnEvent extends TableEvent {
 /** Where a device keeps the presses of a treatment until the house has them, and after: a reload needs them again. */
 export interface EventStore {
   readonly kind: 'database' | 'page-store' | 'memory';
-  read(visitId: number): Promise<readonly OwnEvent[]>;
+  read(visitId: VisitId): Promise<readonly OwnEvent[]>;
   /** @throws when the device cannot keep them: its store is full, or refused */
-  put(visitId: number, events: readonly OwnEvent[]): Promise<void>;
-  acknowledge(visitId: number, ids: ReadonlySet<string>): Promise<void>;
-  forget(visitId: number): Promise<void>;
+  put(visitId: VisitId, events: readonly OwnEvent[]): Promise<void>;
+  acknowledge(visitId: VisitId, ids: ReadonlySet<string>): Promise<void>;
+  forget(visitId: VisitId): Promise<void>;
 }
 
 interface TableDatabase extends DBSchema {
-  event: { key: [number, string]; value: OwnEvent & { readonly visitId: number }; indexes: { visit: number } };
+  event: { key: [number, string]; value: OwnEvent & { readonly visitId: VisitId }; indexes: { visit: number } };
 }
 
 const databaseName = 'velvet-stone-table';
@@ -37,7 +38,7 @@ export async function openEventStore(): Promise<EventStore> {
 }
 
 function databaseStore(db: IDBPDatabase<TableDatabase>): EventStore {
-  const change = async (visitId: number, changed: (event: OwnEvent) => OwnEvent | null) => {
+  const change = async (visitId: VisitId, changed: (event: OwnEvent) => OwnEvent | null) => {
     const trx = db.transaction('event', 'readwrite');
     for await (const cursor of trx.store.index('visit').iterate(visitId)) {
       const next = changed(cursor.value);
@@ -62,7 +63,7 @@ function databaseStore(db: IDBPDatabase<TableDatabase>): EventStore {
   };
 }
 
-const withoutVisit = ({ visitId: _, ...event }: OwnEvent & { readonly visitId: number }): OwnEvent => event;
+const withoutVisit = ({ visitId: _, ...event }: OwnEvent & { readonly visitId: VisitId }): OwnEvent => event;
 const acknowledged = (event: OwnEvent): OwnEvent => ({ ...event, isAcknowledged: true });
 
 /** @returns undefined where the browser refuses it too */
@@ -92,8 +93,8 @@ export function memoryStore(): EventStore {
 }
 
 interface Lists {
-  readonly get: (visitId: number) => readonly OwnEvent[];
-  readonly set: (visitId: number, events: readonly OwnEvent[]) => void;
+  readonly get: (visitId: VisitId) => readonly OwnEvent[];
+  readonly set: (visitId: VisitId, events: readonly OwnEvent[]) => void;
 }
 
 /** A store that keeps a visit's events as one list; only written `async` so that all stores are used alike. */

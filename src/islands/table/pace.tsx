@@ -1,3 +1,4 @@
+import type { Seconds } from '../../core/quantities';
 import { spanOf, type TableStep } from '../../core/table/table-step';
 import { type Beat, repetitionMsOf } from '../../core/table/progress';
 import { pebbleOutlines } from '../../ui/pebbles';
@@ -33,7 +34,7 @@ export function Drift({
   readonly visitMs: number;
   readonly stepMs: number;
   /** Once the plan was changed on the way: how far beyond the time it ends. */
-  readonly overSeconds: number | undefined;
+  readonly overSeconds: Seconds | undefined;
 }) {
   if (index < 0) return <span className={styles['drift']} />;
   if (overSeconds !== undefined) {

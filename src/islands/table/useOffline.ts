@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { useEffect, useState } from 'react';
 import { figureUrls } from '../../ui/body-map/figure';
 
@@ -33,7 +34,7 @@ const loadedFiles = (): readonly string[] => [
 ];
 
 /** Keeps the table view on this device before it is begun. */
-export function useOffline(visitId: number, isFinished: boolean): Offline {
+export function useOffline(visitId: VisitId, isFinished: boolean): Offline {
   const [offline, setOffline] = useState<Offline>('preparing');
   useEffect(() => {
     const path = `/visits/${visitId}/table`;

@@ -1,3 +1,4 @@
+import type { Seconds } from '../../core/quantities';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { VisitView } from '../../contracts/visit-views';
 import { askedBefore, asksForSide, longerStay, marksOf, withoutWork, withoutTechnique } from '../../core/table/marks';
@@ -26,7 +27,7 @@ export function useTable(
   visit: VisitView,
   planned: readonly TableStep[],
   planVersion: number,
-  availableSeconds: number,
+  availableSeconds: Seconds,
 ) {
   const { events, emit: emitEvents, keeping, role, takeOver, storeKind } = useEvents(visit, planVersion);
   // Until the first tick no time has passed since the last press, wherever that one is found.

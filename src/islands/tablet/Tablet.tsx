@@ -1,3 +1,4 @@
+import type { ConditionId } from '../../core/ids';
 import { useRef, useState } from 'react';
 import type { TabletView } from '../../contracts/ask-views';
 import { Button } from '../../ui/button/Button';
@@ -20,7 +21,7 @@ export function Tablet({ view }: { readonly view: TabletView }) {
   const last = view.groups.length;
   const group = view.groups[page];
 
-  const keep = (given: readonly { readonly condition: string; readonly answer: Answer }[]) => {
+  const keep = (given: readonly { readonly condition: ConditionId; readonly answer: Answer }[]) => {
     setAnswers((old) => ({ ...old, ...Object.fromEntries(given.map((g) => [g.condition, g.answer])) }));
     queue.current = queue.current.then(() =>
       keepTrying(

@@ -1,3 +1,4 @@
+import type { Seconds } from '../../core/quantities';
 import type { TreatmentView } from '../../contracts/treatment-views';
 import { formatClock } from '../../core/units';
 import styles from './Bands.module.css';
@@ -66,7 +67,7 @@ export function Bands({ treatment, selected, onSelect }: Props) {
 
 interface Band {
   readonly text: string;
-  readonly seconds: number;
+  readonly seconds: Seconds;
 }
 
 const merged = (list: readonly Band[]): readonly Band[] =>

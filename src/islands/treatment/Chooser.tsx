@@ -1,3 +1,5 @@
+import type { Minutes } from '../../core/quantities';
+import type { ClientId } from '../../core/ids';
 import { useState } from 'react';
 import { purposes } from '../../catalogue/library/purposes';
 import type { TreatmentHolds } from '../../contracts/treatment';
@@ -12,11 +14,11 @@ import { useOffers } from './useOffers';
 export interface Chosen {
   readonly holds: Partial<TreatmentHolds> & Pick<TreatmentHolds, 'choices'>;
   /** Of a ready-made treatment that was taken. */
-  readonly minutes?: number | undefined;
+  readonly minutes?: Minutes | undefined;
 }
 
 interface Props {
-  readonly clientId: number;
+  readonly clientId: ClientId;
   /** What is chosen already. */
   readonly chosen: Choices;
   readonly onChoose: (chosen: Chosen) => void;

@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import { useCallback, useEffect, useState } from 'react';
 import type { TreatmentOffers } from '../../contracts/treatment-views';
 import { send, sentenceOf } from '../api';
@@ -8,7 +9,7 @@ export type Offers =
   | { readonly kind: 'here'; readonly offers: TreatmentOffers };
 
 /** What may be chosen for a visit, asked for when it is needed. */
-export function useOffers(clientId: number, isWanted = true) {
+export function useOffers(clientId: ClientId, isWanted = true) {
   const [state, setState] = useState<Offers>({ kind: 'waiting' });
   const load = useCallback(
     (signal?: AbortSignal) =>

@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { useRef, useState } from 'react';
 import type { PlanView } from '../../contracts/visit-views';
 import type { TreatmentView } from '../../contracts/treatment-views';
@@ -8,7 +9,7 @@ import { usePlanSaves } from '../plan/usePlanSaves';
 type Wish = TreatmentView['wish'];
 
 /** A treatment while it is put together: every change is planned and stored at once, the last ones can be undone. */
-export function useTreatment(visitId: number, first: PlanView, firstTreatment: TreatmentView) {
+export function useTreatment(visitId: VisitId, first: PlanView, firstTreatment: TreatmentView) {
   const [plan, setPlan] = useState(first);
   const [past, setPast] = useState<readonly Wish[]>([]);
   const treatment = plan.treatment ?? firstTreatment;

@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import type { Door } from '../../contracts/routes/route';
 import { match } from '../http/matching';
 import type { Role } from '../people/people.repository';
@@ -7,7 +8,7 @@ const ranks: Readonly<Record<Role, number>> = { assistant: 1, therapist: 2, owne
 export interface Visitor {
   readonly role: Role | undefined;
   readonly isLocked: boolean;
-  readonly handedVisitId: number | null;
+  readonly handedVisitId: VisitId | null;
   readonly isHouseSetUp: boolean;
 }
 

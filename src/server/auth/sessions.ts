@@ -1,3 +1,4 @@
+import type { TherapistId, VisitId } from '../../core/ids';
 import type { Db } from '../db/connection';
 import type { SessionRow } from '../db/schema';
 import { type StaffMember, findStaff } from '../people/people.repository';
@@ -16,11 +17,11 @@ export interface Session {
   readonly staff: StaffMember;
   readonly isLocked: boolean;
   /** The tablet is with a client, who may only answer the questions of this visit. */
-  readonly handedVisitId: number | null;
+  readonly handedVisitId: VisitId | null;
 }
 
 /** @returns the token for the cookie; only its hash is stored */
-export async function openSession(db: Db, staffId: number, now: Date): Promise<string> {
+export async function openSession(db: Db, staffId: TherapistId, now: Date): Promise<string> {
   const { token, hash } = makeToken();
   await insertSession(db, {
     tokenHash: hash,

@@ -1,3 +1,4 @@
+import type { Seconds } from '../../core/quantities';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { mostWrongPins } from '../../core/sign-in/lockout';
 import type { Db } from '../db/connection';
@@ -11,7 +12,7 @@ beforeEach(async () => {
   ({ db } = await openHouse());
 });
 
-const later = (seconds: number) => new Date(now.getTime() + seconds * 1000);
+const later = (seconds: Seconds) => new Date(now.getTime() + seconds * 1000);
 const tokenOf = async (at = now) => {
   const result = await signIn(db, 'ida', ownerPassword, at);
   if (result.kind !== 'signed-in') throw new Error(result.kind);

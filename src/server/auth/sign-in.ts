@@ -1,3 +1,5 @@
+import type { Seconds } from '../../core/quantities';
+import type { TherapistId, VisitId } from '../../core/ids';
 import type { AuditAction } from '../../contracts/audit';
 import type { FieldError } from '../../core/result';
 import { mostWrongPins, pinTrouble, waitAfterFailures } from '../../core/sign-in/lockout';
@@ -19,7 +21,7 @@ import { openSession, type Session } from './sessions';
 export type SignedIn =
   | { readonly kind: 'signed-in'; readonly token: string }
   | { readonly kind: 'wrong' }
-  | { readonly kind: 'wait'; readonly seconds: number };
+  | { readonly kind: 'wait'; readonly seconds: Seconds };
 
 /** Login and password against what is stored; after some failures each try has to wait longer, right or wrong. */
 export async function signIn(db: Db, login: string, password: string, now: Date): Promise<SignedIn> {
@@ -42,7 +44,7 @@ export async function signIn(db: Db, login: string, password: string, now: Date)
 }
 
 /** Goes in as somebody without a password: the demo only. @returns undefined when there is no such person any more */
-export async function signInAs(db: Db, staffId: number, now: Date): Promise<string | undefined> {
+export async function signInAs(db: Db, staffId: TherapistId, now: Date): Promise<string | undefined> {
   const staff = await findStaff(db, staffId);
   if (!staff || staff.leftAt) return undefined;
   await note(db, staff.id, 'signed in by one click (demo)', now);
@@ -59,7 +61,7 @@ export const lockSession = (db: Db, session: Session, now: Date): Promise<void> 
   changeSession(db, session.tokenHash, { locked_at: now.toISOString(), failed_pins: 0 });
 
 /** From here until the PIN a session may do nothing but answer the questions of one visit. @returns false without one */
-export async function handTablet(db: Db, session: Session, visitId: number): Promise<boolean> {
+export async function handTablet(db: Db, session: Session, visitId: VisitId): Promise<boolean> {
   if (!(await findVisit(db, visitId))) return false;
   await changeSession(db, session.tokenHash, { handed_visit_id: visitId, failed_pins: 0 });
   return true;
@@ -68,7 +70,7 @@ export async function handTablet(db: Db, session: Session, visitId: number): Pro
 /** Sets one's own PIN; the password shows that it is oneself. In the demo house nobody has a password. */
 export async function changePin(
   db: Db,
-  staffId: number,
+  staffId: TherapistId,
   { password, pin }: { readonly password: string; readonly pin: string },
   isDemo: boolean,
 ): Promise<readonly FieldError[]> {
@@ -99,8 +101,8 @@ export async function unlock(db: Db, session: Session, pin: string): Promise<Unl
   return { kind: 'wrong', left: mostWrongPins - failed };
 }
 
-const later = (now: Date, seconds: number) => new Date(now.getTime() + seconds * 1000).toISOString();
+const later = (now: Date, seconds: Seconds) => new Date(now.getTime() + seconds * 1000).toISOString();
 
-function note(db: Db, staffId: number, action: AuditAction, now: Date): Promise<void> {
+function note(db: Db, staffId: TherapistId, action: AuditAction, now: Date): Promise<void> {
   return insertAudit(db, { at: now.toISOString(), by: staffId, action, subject: `staff ${staffId}` });
 }

@@ -1,3 +1,4 @@
+import type { Minutes } from '../../core/quantities';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { VisitInput } from '../../contracts/record';
 import { bookVisit, cancelVisit, moveVisit, proposeTimes } from './booking';
@@ -19,7 +20,7 @@ const wish = (change: Partial<VisitInput> = {}): VisitInput => ({
   purpose: 'swelling',
   ...change,
 });
-const times = async (change: { withStones?: boolean; minutes?: number } = {}) =>
+const times = async (change: { withStones?: boolean; minutes?: Minutes } = {}) =>
   (await proposeTimes(house.db, { from: now, minutes: 60, withStones: false, therapistIds: [1], ...change }, now)).map(
     ({ day, time, warmUpFrom }) => `${day} ${time}${warmUpFrom ? ` from ${warmUpFrom}` : ''}`,
   );

@@ -1,3 +1,5 @@
+import type { Minutes } from '../../core/quantities';
+import type { TherapistId, VisitId } from '../../core/ids';
 import { randomUUID } from 'node:crypto';
 import { addDays, addWeeks, differenceInMinutes, format, parseISO, set, startOfDay } from 'date-fns';
 import { anatomy } from '../../catalogue/anatomy';
@@ -44,7 +46,7 @@ function minuteOf(time: string): number {
 const timeOf = (minute: number) => `${Math.floor(minute / 60)}:${String(minute % 60).padStart(2, '0')}`;
 
 /** What is taken of a therapist's day, in minutes from midnight of the house's clock. */
-async function takenOn(db: Db, therapistId: number, day: Date, butVisit?: number): Promise<readonly Span[]> {
+async function takenOn(db: Db, therapistId: TherapistId, day: Date, butVisit?: number): Promise<readonly Span[]> {
   const midnight = startOfDay(day);
   return (await listVisits(db, ...dayBounds(day)))
     .filter((visit) => visit.therapist_id === therapistId && visit.id !== butVisit)
@@ -59,7 +61,7 @@ export async function proposeTimes(
   db: Db,
   wish: {
     readonly from: Date;
-    readonly minutes: number;
+    readonly minutes: Minutes;
     readonly withStones: boolean;
     readonly therapistIds: readonly number[];
     readonly butVisit?: number;
@@ -155,9 +157,9 @@ const underHolds = ({ path, message }: FieldError): FieldError => ({ path: `hold
 /** Why a time cannot be had; undefined when it is free. Only being there twice at once is refused, a short pause is not. */
 async function collision(
   db: Db,
-  therapistId: number,
+  therapistId: TherapistId,
   startsAt: string,
-  minutes: number,
+  minutes: Minutes,
   butVisit?: number,
 ): Promise<string | undefined> {
   const day = parseISO(startsAt);
@@ -171,7 +173,7 @@ async function collision(
 /** Moves a visit to another time or therapist; the reminder moves along. */
 export async function moveVisit(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   input: BookingChangeInput,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
@@ -206,7 +208,7 @@ export async function moveVisit(
 /** Cancels a visit, or it and all later ones of its row. They stay on record as cancelled. */
 export async function cancelVisit(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   reason: string,
   withFollowing: boolean,
   actor: Actor,

@@ -1,3 +1,4 @@
+import type { TherapistId } from '../../core/ids';
 import { randomBytes } from 'node:crypto';
 import ical, { ICalCalendarMethod, ICalEventClass, ICalEventStatus } from 'ical-generator';
 import { addDays } from 'date-fns';
@@ -8,7 +9,7 @@ import { initialsOf } from '../people/save-staff';
 import { listForCalendar } from '../visits/visits.repository';
 
 /** The secret address of somebody's calendar; a new one makes the old one useless. */
-export async function feedToken(db: Db, staffId: number, isRenewed: boolean): Promise<string> {
+export async function feedToken(db: Db, staffId: TherapistId, isRenewed: boolean): Promise<string> {
   const feeds = Object.entries((await findSettings(db)).feeds ?? {});
   const known = feeds.find(([, id]) => id === staffId)?.[0];
   if (known && !isRenewed) return known;
@@ -28,7 +29,7 @@ export async function staffOfFeed(db: Db, token: string): Promise<number | undef
  * A therapist's visits as a calendar (RFC 5545), from a month ago on; cancelled ones stay in it as cancelled, so that
  * programs that follow the feed take them away. Clients are given by initials: calendars travel to many devices.
  */
-export async function writeCalendar(db: Db, staffId: number, now: Date): Promise<string> {
+export async function writeCalendar(db: Db, staffId: TherapistId, now: Date): Promise<string> {
   const [house, person, visits] = await Promise.all([
     findHouse(db),
     findStaff(db, staffId),

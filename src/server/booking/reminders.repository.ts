@@ -1,9 +1,10 @@
+import type { VisitId } from '../../core/ids';
 import type { Insertable } from 'kysely';
 import type { Db } from '../db/connection';
 import type { ReminderTable } from '../db/schema/visits';
 
 /** A visit with all that a reminder of it needs. */
-export const findReminded = (db: Db, visitId: number) =>
+export const findReminded = (db: Db, visitId: VisitId) =>
   db
     .selectFrom('visit')
     .innerJoin('client', 'client.id', 'visit.client_id')
@@ -16,7 +17,7 @@ export async function insertReminder(db: Db, reminder: Insertable<ReminderTable>
   await db.insertInto('reminder').values(reminder).execute();
 }
 
-export async function cancelReminders(db: Db, visitId: number, now: string): Promise<void> {
+export async function cancelReminders(db: Db, visitId: VisitId, now: string): Promise<void> {
   await db
     .updateTable('reminder')
     .set({ state: 'cancelled', settled_at: now })

@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { addHours, subHours } from 'date-fns';
 import type { ReminderView } from '../../contracts/house-views';
 import type { Db } from '../db/connection';
@@ -11,7 +12,7 @@ import { countReminders, findReminded, insertReminder, listReminderRows, settle 
  */
 
 /** A day before the visit, or soon when it is nearer; by text when there is a number, else by mail, else not at all. */
-export async function queueReminder(db: Db, visitId: number, now: Date): Promise<void> {
+export async function queueReminder(db: Db, visitId: VisitId, now: Date): Promise<void> {
   const [visit, house] = await Promise.all([findReminded(db, visitId), findHouse(db)]);
   if (!visit || visit.starts_at <= now.toISOString()) return;
   const channel = visit.phone ? 'text' : visit.email ? 'mail' : undefined;

@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import { createHash } from 'node:crypto';
 import { fileTypeFromBuffer } from 'file-type';
 import type { Db } from '../db/connection';
@@ -20,7 +21,7 @@ interface NewFile {
 
 export async function attachFile(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   file: NewFile,
   actor: Actor,
   as: 'file' | 'picture' = 'file',
@@ -31,7 +32,7 @@ export async function attachFile(
 /** The same inside a transaction that somebody else has begun. */
 export async function attachWithin(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   file: NewFile,
   actor: Actor,
   as: 'file' | 'picture',
@@ -79,7 +80,7 @@ export const readAttachment = findAttachment;
 
 export async function removeAttachment(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   id: number,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved' } | SaveRefusal> {

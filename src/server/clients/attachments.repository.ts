@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import type { Insertable } from 'kysely';
 import type { FileView } from '../../contracts/client-views';
 import type { Db } from '../db/connection';
@@ -8,7 +9,7 @@ export async function insertAttachment(db: Db, file: Insertable<AttachmentTable>
   return row.id;
 }
 
-export async function listAttachments(db: Db, clientId: number): Promise<readonly FileView[]> {
+export async function listAttachments(db: Db, clientId: ClientId): Promise<readonly FileView[]> {
   const rows = await db
     .selectFrom('attachment')
     .select(['id', 'name', 'media_type', 'bytes', 'added_at'])
@@ -26,7 +27,7 @@ export async function listAttachments(db: Db, clientId: number): Promise<readonl
 
 export async function findAttachment(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   id: number,
 ): Promise<{ readonly name: string; readonly mediaType: string; readonly content: Buffer } | undefined> {
   const row = await db
@@ -39,7 +40,7 @@ export async function findAttachment(
 }
 
 /** Takes a file away, and the picture that it was. @returns false when the client has no such file */
-export async function deleteAttachment(db: Db, clientId: number, id: number): Promise<boolean> {
+export async function deleteAttachment(db: Db, clientId: ClientId, id: number): Promise<boolean> {
   await db.deleteFrom('photo').where('attachment_id', '=', id).where('client_id', '=', clientId).execute();
   const result = await db
     .deleteFrom('attachment')

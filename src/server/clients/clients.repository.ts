@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import { sql } from 'kysely';
 import type { ClientInput } from '../../contracts/record';
 import { nearness, plainLetters } from '../../core/search/nearness';
@@ -105,7 +106,7 @@ export async function changeClient(
     .execute();
 }
 
-export async function listClientVersions(db: Db, clientId: number) {
+export async function listClientVersions(db: Db, clientId: ClientId) {
   return db
     .selectFrom('client_version')
     .selectAll()
@@ -114,7 +115,7 @@ export async function listClientVersions(db: Db, clientId: number) {
     .execute();
 }
 
-export async function setArchived(db: Db, clientId: number, at: string | null): Promise<void> {
+export async function setArchived(db: Db, clientId: ClientId, at: string | null): Promise<void> {
   await db.updateTable('client').set({ archived_at: at }).where('id', '=', clientId).execute();
 }
 

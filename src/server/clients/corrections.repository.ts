@@ -1,7 +1,8 @@
+import type { ClientId } from '../../core/ids';
 import type { Db } from '../db/connection';
 
 /** Tapings that a newer version has replaced, with what stands in that one. */
-export const listReplacedTapings = (db: Db, clientId: number) =>
+export const listReplacedTapings = (db: Db, clientId: ClientId) =>
   db
     .selectFrom('taping')
     .innerJoin('taping as next', (join) =>
@@ -24,7 +25,7 @@ export const listReplacedTapings = (db: Db, clientId: number) =>
     .execute();
 
 /** Closings that said something and that a newer version has replaced. */
-export const listReplacedClosings = (db: Db, clientId: number) =>
+export const listReplacedClosings = (db: Db, clientId: ClientId) =>
   db
     .selectFrom('closing')
     .innerJoin('visit', 'visit.id', 'closing.visit_id')

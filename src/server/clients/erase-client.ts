@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import { type Db, emptyLog } from '../db/connection';
 import { findClient } from './clients.repository';
 import { insertAudit } from '../house/audit.repository';
@@ -7,7 +8,7 @@ import type { Actor, SaveRefusal } from '../shared/saving';
 /** Everything on record of one client as one JSON document, for the client to take along. */
 export async function exportClient(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved'; readonly document: object } | SaveRefusal> {
   if (!(await findClient(db, clientId))) return { kind: 'not-found' };
@@ -25,7 +26,7 @@ export async function exportClient(
 /** Erases a client for good. Refused unless the name was typed as it stands on the record. */
 export async function eraseClient(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   typedName: string,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved' } | SaveRefusal> {

@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import type { MergePreview } from '../../contracts/routes/clients';
 import type { ClientInput } from '../../contracts/record';
 import { nearness } from '../../core/search/nearness';
@@ -14,7 +15,7 @@ import type { Actor, SaveRefusal } from '../shared/saving';
 /** Records that may be the same person: same name and birthday, or the same number or address. */
 export async function findDuplicates(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
 ): Promise<readonly { id: number; name: string; why: string }[]> {
   const client = await findClient(db, clientId);
   if (!client) return [];

@@ -1,3 +1,4 @@
+import type { ClientId, VisitId } from '../../core/ids';
 import { subDays } from 'date-fns';
 import { pressureAnswers, scentAnswers, warmthAnswers } from '../../catalogue/swelling/scales.data';
 import { screeningBook } from '../../catalogue/screening/screening';
@@ -125,7 +126,7 @@ export async function readClient(db: Db, id: number, now: Date): Promise<ClientV
 }
 
 /** What the last three answers agree on, where it is something to change. */
-async function readPreferences(db: Db, clientId: number, visits: readonly VisitRow[]): Promise<readonly string[]> {
+async function readPreferences(db: Db, clientId: ClientId, visits: readonly VisitRow[]): Promise<readonly string[]> {
   const closings = await listClosingsOfClient(db, clientId);
   const inOrder = visits.toReversed().map((visit) => closings.get(visit.id));
   const preferred = (pick: (closing: ClosingView) => number | null) =>
@@ -159,7 +160,7 @@ async function readPreferences(db: Db, clientId: number, visits: readonly VisitR
 
 async function readHistory(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   visits: readonly VisitRow[],
   therapists: readonly TherapistView[],
 ): Promise<readonly HistoryEntry[]> {
@@ -175,7 +176,7 @@ async function readHistory(
     tapings.filter(({ visit_id }) => visit_id !== null).map((row) => [`${row.visit_id} ${row.phase}`, row]),
   );
   const measured = new Map([...newest].map(([key, row]) => [key, withVolume(row, settings)]));
-  const byVisit = (visitId: number, phase: 'before' | 'after') => measured.get(`${visitId} ${phase}`);
+  const byVisit = (visitId: VisitId, phase: 'before' | 'after') => measured.get(`${visitId} ${phase}`);
   const history: HistoryEntry[] = [];
   for (const [index, visit] of visits.entries()) {
     const before = byVisit(visit.id, 'before');

@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import type { ClientInput } from '../../contracts/record';
 import type { CorrectionView } from '../../contracts/client-views';
 import type { Db } from '../db/connection';
@@ -25,7 +26,7 @@ const fieldNames: Readonly<Partial<Record<keyof ClientInput, string>>> = {
 };
 
 /** Everything on a client's record that was changed after it was written, newest first: what it was, who and when. */
-export async function readCorrections(db: Db, clientId: number): Promise<readonly CorrectionView[]> {
+export async function readCorrections(db: Db, clientId: ClientId): Promise<readonly CorrectionView[]> {
   const [staff, findings, versions, records] = await Promise.all([
     listStaff(db),
     listPastFindings(db, clientId),
@@ -73,7 +74,7 @@ function changedFields(before: ClientInput, after: ClientInput | undefined): str
 /** Older versions of measurements and closing notes that a newer one has replaced. */
 async function versionedRecords(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
 ): Promise<
   readonly { readonly at: string; readonly by: number | null; readonly what: string; readonly was: string }[]
 > {

@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import type { ClientChangeInput, ClientInput } from '../../contracts/record';
 import type { Db } from '../db/connection';
 import { changeClient, contactOnly, findClient, insertClient, setArchived, toClientData } from './clients.repository';
@@ -32,7 +33,7 @@ export type ClientChanged =
 /** The same from the front desk: what belongs to the treatment stays as it is, and unseen. */
 export async function correctContact(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   input: ClientChangeInput,
   actor: Actor,
 ): Promise<ClientChanged> {
@@ -48,7 +49,7 @@ export async function correctContact(
 /** Changes a client's own data; what was there before stays as a version with who and when. */
 export async function correctClient(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   input: ClientChangeInput,
   actor: Actor,
 ): Promise<ClientChanged> {
@@ -79,7 +80,7 @@ export async function correctClient(
 export const bornTooLate = (early: string) => `Something on the record happened in ${early}, before this birthday.`;
 
 /** The date of a finding that lies before a birthday, whole years compared with whole years. */
-export async function findingBefore(db: Db, clientId: number, bornOn: string | null): Promise<string | undefined> {
+export async function findingBefore(db: Db, clientId: ClientId, bornOn: string | null): Promise<string | undefined> {
   if (bornOn === null) return undefined;
   const findings = await listFindings(db, clientId);
   return findings
@@ -90,7 +91,7 @@ export async function findingBefore(db: Db, clientId: number, bornOn: string | n
 /** Puts a client aside, or takes them back; everything stays. */
 export async function archiveClient(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   isArchived: boolean,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved' } | SaveRefusal> {

@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import type { Pose } from '../../contracts/photos';
 import type { PhotoView } from '../../contracts/measure-views';
 import type { Db } from '../db/connection';
@@ -11,7 +12,7 @@ import type { Actor, SaveRefusal } from '../shared/saving';
 /** Keeps a photograph with the pose that it shows, so that it can be laid beside earlier ones. */
 export async function savePhoto(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   given: { readonly pose: Pose; readonly phase: 'before' | 'after'; readonly content: Uint8Array },
   actor: Actor,
 ): Promise<{ readonly kind: 'saved'; readonly photo: PhotoView } | SaveRefusal> {

@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import { sql } from 'kysely';
 import type { Db } from '../db/connection';
 
@@ -35,7 +36,7 @@ const ofVisit = [
 export type Counts = Readonly<Record<(typeof ofClient)[number] | 'visit', number>>;
 
 /** How much is on record of a client, table by table. */
-export async function countOf(db: Db, clientId: number): Promise<Counts> {
+export async function countOf(db: Db, clientId: ClientId): Promise<Counts> {
   const counts: Record<string, number> = {};
   for (const table of [...ofClient, 'visit'] as const) {
     const row = await db
@@ -49,14 +50,14 @@ export async function countOf(db: Db, clientId: number): Promise<Counts> {
 }
 
 /** The client and every record that was merged into it, however many times over. */
-async function idsOf(db: Db, clientId: number): Promise<readonly number[]> {
+async function idsOf(db: Db, clientId: ClientId): Promise<readonly number[]> {
   const merged = await db.selectFrom('client').select('id').where('merged_into', '=', clientId).execute();
   const below = await Promise.all(merged.map(({ id }) => idsOf(db, id)));
   return [clientId, ...below.flat()];
 }
 
 /** Every row of a client as it is stored, also of what was merged into it; the content of files as base64. */
-export async function rowsOfClient(db: Db, clientId: number): Promise<Readonly<Record<string, readonly unknown[]>>> {
+export async function rowsOfClient(db: Db, clientId: ClientId): Promise<Readonly<Record<string, readonly unknown[]>>> {
   const ids = await idsOf(db, clientId);
   const all: Record<string, readonly unknown[]> = {
     client: await db.selectFrom('client').selectAll().where('id', 'in', ids).execute(),
@@ -83,12 +84,12 @@ export async function moveRows(db: Db, fromId: number, toId: number): Promise<vo
 }
 
 /** Removes a client, what was merged into it and all that hangs on them; what the audit trail says about them keeps the act and loses the details. */
-export async function eraseRows(db: Db, clientId: number): Promise<void> {
+export async function eraseRows(db: Db, clientId: ClientId): Promise<void> {
   // The deepest first, so that no signpost points to what is gone.
   for (const id of (await idsOf(db, clientId)).toReversed()) await eraseOne(db, id);
 }
 
-async function eraseOne(db: Db, clientId: number): Promise<void> {
+async function eraseOne(db: Db, clientId: ClientId): Promise<void> {
   const visits = (await db.selectFrom('visit').select('id').where('client_id', '=', clientId).execute()).map(
     (v) => v.id,
   );

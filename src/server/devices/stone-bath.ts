@@ -1,3 +1,4 @@
+import type { Celsius, Seconds } from '../../core/quantities';
 import { stoneBook } from '../../catalogue/stones/stones';
 import type { BathDeviceInput } from '../../contracts/stones';
 import type { RawReading } from '../../core/stones/thermometer';
@@ -11,8 +12,8 @@ export interface StoneBath {
 
 export interface BathDeviceState {
   readonly isOn: boolean;
-  readonly setC: number;
-  readonly waterC: number;
+  readonly setC: Celsius;
+  readonly waterC: Celsius;
   readonly stones: number;
   readonly fault: NonNullable<BathDeviceInput['fault']>;
 }
@@ -72,7 +73,7 @@ export class SimulatedBath implements StoneBath {
   }
 
   /** What was said before lies so much further back; what is said on the way is said in its own time. */
-  #skip(seconds: number): void {
+  #skip(seconds: Seconds): void {
     this.#said = this.#said.map((one) => ({ ...one, atMs: one.atMs - seconds * 1000 }));
     for (let s = 1; s <= seconds; s += 1) {
       this.#second();

@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { anatomy } from '../../catalogue/anatomy';
 import type { CourseInput, PlanWishInput } from '../../contracts/record';
 import type { PlanView } from '../../contracts/visit-views';
@@ -20,7 +21,7 @@ const begun: FieldError = {
 /** Plans the visit anew from what is known now; a version that was edited elsewhere is not overwritten. */
 export async function makePlan(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   wish: Omit<PlanWishInput, 'use' | 'refuse'> & Partial<Pick<PlanWishInput, 'use' | 'refuse'>>,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved'; readonly plan: PlanView } | SaveRefusal> {
@@ -58,7 +59,7 @@ export async function makePlan(
 /** Stores a rearranged course as a new version of the plan. */
 export async function rearrangeCourse(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   input: CourseInput,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved'; readonly plan: PlanView } | SaveRefusal> {

@@ -1,3 +1,4 @@
+import type { ClientId, VisitId } from '../../core/ids';
 import { homeLanguages, homeRoutine, homeWordsOf } from '../../catalogue/homecare/homecare';
 import { homeRoutines } from '../../catalogue/homecare/routines.data';
 import type { HomeWish } from '../../contracts/home';
@@ -30,7 +31,7 @@ import type { Actor, SaveRefusal } from '../shared/saving';
 const takesSide = (id: HomeRoutineId) => homeRoutine(id).from === 'planner';
 
 /** What the page about home shows. @returns undefined when there is no such visit */
-export async function readHome(db: Db, visitId: number, now: Date): Promise<HomeView | undefined> {
+export async function readHome(db: Db, visitId: VisitId, now: Date): Promise<HomeView | undefined> {
   const record = await readVisitFrame(db, visitId);
   if (!record) return undefined;
   const [visit, sheets] = await Promise.all([completeVisit(db, record), readSheets(db, record.client.id, now)]);
@@ -84,7 +85,7 @@ function wishFor(id: HomeRoutineId): HomeWish {
 }
 
 /** Sheets that a client was given, the newest first, with how well they were kept to. */
-export async function readSheets(db: Db, clientId: number, now: Date): Promise<readonly KeptSheet[]> {
+export async function readSheets(db: Db, clientId: ClientId, now: Date): Promise<readonly KeptSheet[]> {
   const sheets = await listSheets(db, clientId);
   if (sheets.length === 0) return [];
   const [ticks, links, therapists] = await Promise.all([
@@ -124,7 +125,7 @@ export type ComposedSheet = { readonly kind: 'saved'; readonly id: number | null
 /** Draws a sheet up, and makes it the client’s if wished; the one of the same routine before it ends. */
 export async function makeHomeSheet(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   { wish, keep }: { readonly wish: HomeWish; readonly keep: boolean },
   actor: Actor,
 ): Promise<ComposedSheet | SaveRefusal> {

@@ -1,3 +1,4 @@
+import type { ClientId, VisitId } from '../../core/ids';
 import type { HomeWish } from '../../contracts/home';
 import type { HomeDone } from '../../core/homecare/rhythm';
 import type { HomeSheet } from '../../core/homecare/sheet';
@@ -9,7 +10,7 @@ import { sheetColumn, wishColumn } from './home.documents';
 /** A sheet as it was given. */
 export interface StoredSheet {
   readonly id: number;
-  readonly clientId: number;
+  readonly clientId: ClientId;
   readonly language: string;
   readonly wish: HomeWish;
   readonly sheet: HomeSheet;
@@ -35,7 +36,7 @@ export async function findSheet(db: Db, id: number): Promise<StoredSheet | undef
 }
 
 /** Sheets of a client, the newest first. */
-export async function listSheets(db: Db, clientId: number): Promise<readonly StoredSheet[]> {
+export async function listSheets(db: Db, clientId: ClientId): Promise<readonly StoredSheet[]> {
   const rows = await db
     .selectFrom('home_sheet')
     .selectAll()
@@ -48,7 +49,7 @@ export async function listSheets(db: Db, clientId: number): Promise<readonly Sto
 
 export async function insertSheet(
   db: Db,
-  given: Omit<StoredSheet, 'id' | 'endedAt'> & { readonly visitId: number },
+  given: Omit<StoredSheet, 'id' | 'endedAt'> & { readonly visitId: VisitId },
 ): Promise<number> {
   const { id } = await db
     .insertInto('home_sheet')
@@ -68,7 +69,7 @@ export async function insertSheet(
 }
 
 /** Sheets of a routine that are still in use end; another one takes their place. */
-export async function endSheets(db: Db, clientId: number, routine: string, now: string): Promise<void> {
+export async function endSheets(db: Db, clientId: ClientId, routine: string, now: string): Promise<void> {
   await db
     .updateTable('home_sheet')
     .set({ ended_at: now })
@@ -145,7 +146,7 @@ export interface HomeTick extends HomeDone {
 }
 
 /** Everything that a client ticked, oldest first. @param from only from this day on */
-export async function listTicks(db: Db, clientId: number, from = ''): Promise<readonly HomeTick[]> {
+export async function listTicks(db: Db, clientId: ClientId, from = ''): Promise<readonly HomeTick[]> {
   const rows = await db
     .selectFrom('home_tick')
     .selectAll()
@@ -161,7 +162,7 @@ export async function listTicks(db: Db, clientId: number, from = ''): Promise<re
 }
 
 /** Again with the same id changes nothing. */
-export async function insertTicks(db: Db, clientId: number, ticks: readonly HomeTick[], now: string): Promise<void> {
+export async function insertTicks(db: Db, clientId: ClientId, ticks: readonly HomeTick[], now: string): Promise<void> {
   if (ticks.length === 0) return;
   await db
     .insertInto('home_tick')

@@ -1,3 +1,4 @@
+import type { TechniqueId } from '../../core/ids';
 import { knownWith, shippedLibrary } from '../../catalogue/library/library';
 import type { LibraryFile } from '../../contracts/library';
 import type { ImportedLibrary, ImportKind } from '../../contracts/library-views';
@@ -75,7 +76,7 @@ export async function restoreEntry(
   });
 }
 
-const usersOf = (protocols: Iterable<Protocol>, technique: string) =>
+const usersOf = (protocols: Iterable<Protocol>, technique: TechniqueId) =>
   [...protocols]
     .filter(({ blocks }) => blocks.some(({ steps }) => steps.some((step) => step.technique === technique)))
     .map(({ name }) => `“${name}”`);

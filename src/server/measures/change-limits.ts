@@ -1,3 +1,4 @@
+import type { TherapistId } from '../../core/ids';
 import { detectableChanges } from '../../catalogue/swelling/detectable.data';
 import type { OwnErrors } from '../../contracts/measure-views';
 import type { TapingView } from '../../contracts/visit-views';
@@ -45,7 +46,7 @@ const knownErrors = new WeakMap<Db, Map<string, OwnErrors>>();
 const mostKnown = 40;
 
 /** What a therapist's own pairs of readings say of their error, by limb. */
-export async function readOwnErrors(db: Db, therapistId: number, settings: VolumeSettings): Promise<OwnErrors> {
+export async function readOwnErrors(db: Db, therapistId: TherapistId, settings: VolumeSettings): Promise<OwnErrors> {
   const pairs = await newestDoubleTapings(db, therapistId, newestPairs);
   if (pairs.length === 0) return {};
   const known = knownErrors.get(db) ?? new Map<string, OwnErrors>();

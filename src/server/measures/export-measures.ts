@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import Papa from 'papaparse';
 import { formatNumber } from '../../core/units';
 import { type LengthUnit, fromCm, roundTo, toCm } from '../../core/units';
@@ -9,7 +10,7 @@ import { isoDay } from '../shared/house-clock';
 const other = { left: 'right', right: 'left' } as const;
 
 /** All girths of a client as a table that can be brought in again: a row a girth. @returns undefined for nobody */
-export async function exportMeasures(db: Db, clientId: number, unit: LengthUnit): Promise<string | undefined> {
+export async function exportMeasures(db: Db, clientId: ClientId, unit: LengthUnit): Promise<string | undefined> {
   const client = await findClient(db, clientId);
   if (!client) return undefined;
   const rows = (await listTapingsOfClient(db, clientId)).flatMap((row) => {

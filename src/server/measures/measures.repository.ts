@@ -1,3 +1,4 @@
+import type { ClientId, VisitId } from '../../core/ids';
 import type { ObservationInput, ObservationKind, ProtocolInput } from '../../contracts/measures';
 import type { ObservationView } from '../../contracts/measure-views';
 import type { TapeProtocol } from '../../core/swelling/protocol';
@@ -7,12 +8,12 @@ import type { Db } from '../db/connection';
 import type { ObservationRow, ReferralFlagRow, TapeProtocolRow } from '../db/schema';
 import { clientMeasuringColumn, positionsColumn, valueColumn } from './measures.documents';
 
-export async function findClientMeasuring(db: Db, clientId: number): Promise<ClientMeasuring> {
+export async function findClientMeasuring(db: Db, clientId: ClientId): Promise<ClientMeasuring> {
   const row = await db.selectFrom('client').select('measuring_json').where('id', '=', clientId).executeTakeFirst();
   return clientMeasuringColumn.read(row?.measuring_json ?? '{}');
 }
 
-export async function storeClientMeasuring(db: Db, clientId: number, measuring: ClientMeasuring): Promise<void> {
+export async function storeClientMeasuring(db: Db, clientId: ClientId, measuring: ClientMeasuring): Promise<void> {
   await db
     .updateTable('client')
     .set({ measuring_json: clientMeasuringColumn.write(measuring) })
@@ -117,7 +118,7 @@ export function toObservation(row: ObservationRow): ObservationView {
 }
 
 /** What stands on record of a client, oldest first. */
-export async function listObservationsOfClient(db: Db, clientId: number): Promise<readonly ObservationView[]> {
+export async function listObservationsOfClient(db: Db, clientId: ClientId): Promise<readonly ObservationView[]> {
   const rows = await db
     .selectFrom('observation')
     .selectAll()
@@ -129,7 +130,7 @@ export async function listObservationsOfClient(db: Db, clientId: number): Promis
   return rows.map(toObservation);
 }
 
-export async function findObservation(db: Db, visitId: number, key: number): Promise<ObservationRow | undefined> {
+export async function findObservation(db: Db, visitId: VisitId, key: number): Promise<ObservationRow | undefined> {
   return db
     .selectFrom('observation')
     .selectAll()
@@ -141,7 +142,7 @@ export async function findObservation(db: Db, visitId: number, key: number): Pro
 
 export async function insertObservation(
   db: Db,
-  owner: { readonly clientId: number; readonly visitId: number; readonly takenAt: string },
+  owner: { readonly clientId: ClientId; readonly visitId: VisitId; readonly takenAt: string },
   given: ObservationInput,
   by: number | null,
   now: string,
@@ -171,7 +172,7 @@ export async function endObservation(db: Db, key: number, by: number | null, now
 }
 
 /** Flags of a client that nobody has closed, most recent first. */
-export async function listOpenFlags(db: Db, clientId: number): Promise<readonly ReferralFlagRow[]> {
+export async function listOpenFlags(db: Db, clientId: ClientId): Promise<readonly ReferralFlagRow[]> {
   return db
     .selectFrom('referral_flag')
     .selectAll()
@@ -183,7 +184,7 @@ export async function listOpenFlags(db: Db, clientId: number): Promise<readonly 
 
 export async function insertFlag(
   db: Db,
-  owner: { readonly clientId: number; readonly visitId: number },
+  owner: { readonly clientId: ClientId; readonly visitId: VisitId },
   flag: { readonly rule: string; readonly level: ReferralLevel; readonly why: string },
   by: number | null,
   now: string,
@@ -205,7 +206,7 @@ export async function insertFlag(
 /** @returns whether there was such a flag to close */
 export async function closeFlag(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   id: number,
   note: string,
   by: number | null,
@@ -227,10 +228,10 @@ export interface StoredPhoto {
   readonly pose: string;
   readonly phase: 'before' | 'after';
   readonly takenAt: string;
-  readonly visitId: number | null;
+  readonly visitId: VisitId | null;
 }
 
-export async function listPhotos(db: Db, clientId: number): Promise<readonly StoredPhoto[]> {
+export async function listPhotos(db: Db, clientId: ClientId): Promise<readonly StoredPhoto[]> {
   const rows = await db
     .selectFrom('photo')
     .selectAll()
@@ -250,7 +251,7 @@ export async function listPhotos(db: Db, clientId: number): Promise<readonly Sto
 
 export async function insertPhoto(
   db: Db,
-  given: Omit<StoredPhoto, 'id'> & { readonly clientId: number; readonly by: number | null },
+  given: Omit<StoredPhoto, 'id'> & { readonly clientId: ClientId; readonly by: number | null },
 ): Promise<number> {
   const row = await db
     .insertInto('photo')
@@ -269,7 +270,7 @@ export async function insertPhoto(
 }
 
 /** Redness and bruises as they were found at a visit before the work. */
-export const listSkinBefore = (db: Db, visitId: number) =>
+export const listSkinBefore = (db: Db, visitId: VisitId) =>
   db
     .selectFrom('observation')
     .select(['kind', 'place', 'value_json'])

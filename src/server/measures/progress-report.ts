@@ -1,3 +1,4 @@
+import type { Millilitres } from '../../core/quantities';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { courseOption } from '../../charts/course-options';
 import { paperPalette } from '../../charts/palette';
@@ -131,7 +132,7 @@ function howMeasured(course: LimbCourse): Content[] {
 
 function figures(course: LimbCourse): Content {
   const { name, bare } = volumesIn(course.volumeUnit);
-  const volume = (ml: number | null) => (ml === null ? '–' : bare(ml));
+  const volume = (ml: Millilitres | null) => (ml === null ? '–' : bare(ml));
   const head = ['Date', `${course.side}, ${name}`, `other, ${name}`, `excess, ${name}`, '%', `after, ${name}`, 'held'];
   const held = new Map(course.responses.map(({ date, retentionPercent }) => [date, retentionPercent]));
   const rows = course.points.toReversed().slice(0, mostRows);

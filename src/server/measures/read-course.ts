@@ -1,3 +1,4 @@
+import type { Millilitres } from '../../core/quantities';
 import { swellingDefinitions } from '../../catalogue/swelling/definitions.data';
 import type { CoursePoint, CourseResponse, LimbCourse } from '../../contracts/progress-views';
 import type { TapingView } from '../../contracts/visit-views';
@@ -122,7 +123,7 @@ function trendsOf(
 }
 
 function responsesIn(all: readonly Point[], before: readonly Point[]) {
-  const visitsBy = (of: (volume: LimbVolume) => readonly [ml: number | null, sdMl: number | null]) =>
+  const visitsBy = (of: (volume: LimbVolume) => readonly [ml: Millilitres | null, sdMl: Millilitres | null]) =>
     before.map((point): TreatedVisit => {
       const [ml, sdMl] = of(point.volume);
       const after = afterOf(all, point);

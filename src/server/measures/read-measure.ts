@@ -1,3 +1,4 @@
+import type { ClientId, VisitId } from '../../core/ids';
 import { shippedProtocols } from '../../catalogue/swelling/protocols.data';
 import type { TapeProtocol } from '../../core/swelling/protocol';
 import type { MeasureView, ObservationView, PhotoView } from '../../contracts/measure-views';
@@ -16,7 +17,7 @@ import { readVisit } from '../visits/read-visit';
 import { withVolume } from './taping-volume';
 
 /** All that the Measure view opens with. @returns undefined when there is no such visit */
-export async function readMeasure(db: Db, visitId: number): Promise<MeasureView | undefined> {
+export async function readMeasure(db: Db, visitId: VisitId): Promise<MeasureView | undefined> {
   const visit = await readVisit(db, visitId);
   if (!visit) return undefined;
   const clientId = visit.client.id;
@@ -31,7 +32,7 @@ export async function readMeasure(db: Db, visitId: number): Promise<MeasureView 
   ]);
   const settings = volumeSettings(house, client);
   const tapings = rows.map((row) => withVolume(row, settings));
-  const isHere = ({ visitId: of }: { readonly visitId: number | null }) => of === visitId;
+  const isHere = ({ visitId: of }: { readonly visitId: VisitId | null }) => of === visitId;
   const past = observations.filter((one) => !isHere(one) && one.takenAt < visit.startsAt);
   const earlier = tapings.filter((one) => !isHere(one) && one.phase !== 'after' && one.takenAt < visit.startsAt);
   return {
@@ -92,7 +93,7 @@ export async function readProtocols(db: Db): Promise<readonly TapeProtocol[]> {
 }
 
 /** What the skin did after the last visit, when it was more than expected; null: nothing to say. */
-async function readLastReaction(db: Db, clientId: number, before: string): Promise<string | null> {
+async function readLastReaction(db: Db, clientId: ClientId, before: string): Promise<string | null> {
   const row = await lastReactionBefore(db, clientId, before);
   if (!row) return null;
   const verdict = judgeRedness({

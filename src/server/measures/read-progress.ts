@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import type { CourseVisit, FeedbackLine, ProgressView } from '../../contracts/progress-views';
 import type { ObservationView } from '../../contracts/measure-views';
 import type { ClosingView } from '../../contracts/closing-view';
@@ -24,7 +25,7 @@ import { briefOf, therapistOf } from '../visits/read-visit';
 import { workOf } from '../visits/visit-holds';
 
 /** How a client's swelling, skin and liking have gone over the visits. @returns undefined for an unknown client */
-export async function readProgress(db: Db, clientId: number, now: Date): Promise<ProgressView | undefined> {
+export async function readProgress(db: Db, clientId: ClientId, now: Date): Promise<ProgressView | undefined> {
   const client = await findClient(db, clientId);
   if (!client) return undefined;
   const [house, findings, measuring, own, rows, observations, visits, therapists, steps, closings, ticks, sheets] =

@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import type { ObservationView } from '../../contracts/measure-views';
 import type { SeenTable } from '../../contracts/progress-views';
 import { faceComposite } from '../../core/swelling/face';
@@ -71,7 +72,7 @@ function inCm(length: number | null | undefined): string | null {
  * told. Columns and visits without anything are left out.
  */
 export function seenTable(
-  visits: readonly { readonly visitId: number; readonly day: string }[],
+  visits: readonly { readonly visitId: VisitId; readonly day: string }[],
   observations: readonly ObservationView[],
 ): SeenTable {
   const rows = visits.toReversed().map(({ visitId, day }) => {

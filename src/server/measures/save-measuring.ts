@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import { shippedProtocols } from '../../catalogue/swelling/protocols.data';
 import type { ClientMeasuringInput, MeasuringInput, ProtocolInput } from '../../contracts/measures';
 import { checkPositions, type TapeProtocol } from '../../core/swelling/protocol';
@@ -40,7 +41,7 @@ export async function saveMeasuring(db: Db, input: MeasuringInput, actor: Actor)
 /** How a client is measured from now on. */
 export async function saveClientMeasuring(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   input: ClientMeasuringInput,
   actor: Actor,
 ): Promise<Saved> {

@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { anatomy } from '../../catalogue/anatomy';
 import { type ObservationInput, placedKinds } from '../../contracts/measures';
 import type { FlagView, ObservationView } from '../../contracts/measure-views';
@@ -11,7 +12,7 @@ import type { Actor, SaveRefusal } from '../shared/saving';
 /** Stores what was felt, seen or said; a correction takes the place of the old one, which stays in the history. */
 export async function saveObservation(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   input: ObservationInput,
   actor: Actor,
 ): Promise<
@@ -44,7 +45,7 @@ export async function saveObservation(
 /** Takes an observation off the record's face; it stays in the history. */
 export async function removeObservation(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   key: number,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved' } | SaveRefusal> {

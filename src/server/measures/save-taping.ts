@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import type { TapingInput } from '../../contracts/record';
 import type { FlagView } from '../../contracts/measure-views';
 import type { TapingView } from '../../contracts/visit-views';
@@ -20,7 +21,7 @@ export const takenAt = (visit: Pick<VisitRecord, 'startsAt'>, now: Date) =>
 /** Stores a taping as a new version; raw girths are never overwritten. */
 export async function saveTaping(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   input: TapingInput,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved'; readonly taping: TapingView; readonly flags: readonly FlagView[] } | SaveRefusal> {

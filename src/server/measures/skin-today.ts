@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import type { Irritation } from '../../core/judgement/judgement';
 import type { Db } from '../db/connection';
 import { listSkinBefore } from './measures.repository';
@@ -6,7 +7,7 @@ import { valueColumn } from './measures.documents';
 const redEnough = 2;
 
 /** Places found red or bruised at a visit before the work: nothing that stimulates the skin goes there. */
-export async function readIrritated(db: Db, visitId: number): Promise<ReadonlyMap<string, Irritation>> {
+export async function readIrritated(db: Db, visitId: VisitId): Promise<ReadonlyMap<string, Irritation>> {
   const rows = await listSkinBefore(db, visitId);
   const places = new Map<string, Irritation>();
   for (const { kind, place, value_json } of rows) {

@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import type { TapingView } from '../../contracts/visit-views';
 import type { LimbVolume } from '../../core/swelling/limb-volume';
 import { usualVolume, volumeSettings, type VolumeSettings } from '../../core/swelling/settings';
@@ -26,7 +27,7 @@ export function withVolume(row: TapingRow, settings: VolumeSettings = usualVolum
 }
 
 /** What volumes of a client are worked out with: the house's settings and what is particular to the client. */
-export async function readVolumeSettings(db: Db, clientId: number): Promise<VolumeSettings> {
+export async function readVolumeSettings(db: Db, clientId: ClientId): Promise<VolumeSettings> {
   const [house, client] = await Promise.all([findMeasuring(db), findClientMeasuring(db, clientId)]);
   return volumeSettings(house, client);
 }

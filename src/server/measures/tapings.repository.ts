@@ -1,3 +1,4 @@
+import type { ClientId, TherapistId, VisitId } from '../../core/ids';
 import { sql } from 'kysely';
 import type { TapingInput } from '../../contracts/record';
 import type { TapingView } from '../../contracts/visit-views';
@@ -40,7 +41,7 @@ export function toTaping(row: TapingRow, volume: LimbVolume | null): TapingView 
 }
 
 /** Newest versions of a visit's tapings, the one saved last at the end. */
-export async function listTapingsOfVisit(db: Db, visitId: number): Promise<readonly TapingRow[]> {
+export async function listTapingsOfVisit(db: Db, visitId: VisitId): Promise<readonly TapingRow[]> {
   return db
     .selectFrom('taping')
     .selectAll()
@@ -53,7 +54,7 @@ export async function listTapingsOfVisit(db: Db, visitId: number): Promise<reado
 /** The newest version of one limb's taping. */
 export async function latestTaping(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   phase: TapingPhase,
   limb: 'arm' | 'leg',
 ): Promise<TapingRow | undefined> {
@@ -70,7 +71,7 @@ export async function latestTaping(
 /** The last taping of a client before a moment, not one taken after the work. */
 export async function lastTapingBefore(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   before: string,
   exceptVisitId: number,
 ): Promise<TapingRow | undefined> {
@@ -89,7 +90,7 @@ export async function lastTapingBefore(
 }
 
 /** The newest version of every taping of a client, oldest first. */
-export async function listTapingsOfClient(db: Db, clientId: number): Promise<readonly TapingRow[]> {
+export async function listTapingsOfClient(db: Db, clientId: ClientId): Promise<readonly TapingRow[]> {
   return db
     .selectFrom('taping')
     .selectAll()
@@ -107,7 +108,7 @@ export async function listTapings(db: Db, ids: readonly number[]): Promise<reado
 /** Which tapings a therapist took twice over, the newest first; with when, since an erased one's id may come again. */
 export async function newestDoubleTapings(
   db: Db,
-  therapistId: number,
+  therapistId: TherapistId,
   limit: number,
 ): Promise<readonly Pick<TapingRow, 'id' | 'recorded_at'>[]> {
   return db
@@ -122,8 +123,8 @@ export async function newestDoubleTapings(
 }
 
 export interface NewTaping {
-  readonly clientId: number;
-  readonly visitId: number | null;
+  readonly clientId: ClientId;
+  readonly visitId: VisitId | null;
   readonly takenAt: string;
   readonly version: number;
   readonly taping: Omit<TapingInput, 'source' | 'basedOn'>;
@@ -193,7 +194,7 @@ export async function insertTapings(
 }
 
 /** When, in which phase and on which limb a client was taped. */
-export const listTapedDays = (db: Db, clientId: number) =>
+export const listTapedDays = (db: Db, clientId: ClientId) =>
   db
     .selectFrom('taping')
     .select(['taken_at', 'phase', 'limb'])

@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { screeningBook } from '../../catalogue/screening/screening';
 import type { ObservationView } from '../../contracts/measure-views';
 import type { TapingView } from '../../contracts/visit-views';
@@ -56,7 +57,7 @@ function isSettled(taping: TapingView): boolean {
   return isWhole && open.length === 0;
 }
 
-function lastOf(tapings: readonly TapingView[], now: TapingView, visitId: number): TapingView | undefined {
+function lastOf(tapings: readonly TapingView[], now: TapingView, visitId: VisitId): TapingView | undefined {
   return tapings.findLast(
     (one) =>
       one.limb === now.limb &&
@@ -174,7 +175,7 @@ function ofRecord(visit: VisitRecord, day: string): Signs {
   };
 }
 
-function ofWeight(tapings: readonly TapingView[], visitId: number, day: string): Signs {
+function ofWeight(tapings: readonly TapingView[], visitId: VisitId, day: string): Signs {
   const weights = tapings.flatMap((one) =>
     one.context.weightKg === null ? [] : [{ visitId: one.visitId, day: isoDay(one.takenAt), kg: one.context.weightKg }],
   );

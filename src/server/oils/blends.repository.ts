@@ -1,3 +1,5 @@
+import type { Millilitres } from '../../core/quantities';
+import type { ClientId, VisitId } from '../../core/ids';
 import type { BlendInput, SmellInput } from '../../contracts/oil-house';
 import type { Db } from '../db/connection';
 import type { OilMixRow } from '../db/schema';
@@ -58,7 +60,7 @@ export async function findMix(db: Db, id: number): Promise<StoredMix | undefined
 
 export async function insertMix(
   db: Db,
-  given: { readonly blend: BlendInput; readonly clientId: number | null; readonly visitId: number | null },
+  given: { readonly blend: BlendInput; readonly clientId: ClientId | null; readonly visitId: VisitId | null },
   now: string,
 ): Promise<number> {
   const row = await db
@@ -91,7 +93,7 @@ export async function setMixed(
   given: {
     readonly useBy: string;
     readonly costCents: number;
-    readonly leftMl: number;
+    readonly leftMl: Millilitres;
     readonly by: number | null;
     readonly now: string;
   },
@@ -130,8 +132,8 @@ export async function listHouseMixes(db: Db, onDate: string): Promise<readonly S
 /** What was mixed for or poured for a client, the newest first, with what was said of the scent. */
 export async function listBlendsOfClient(
   db: Db,
-  clientId: number,
-): Promise<readonly { readonly visitId: number; readonly startsAt: string; readonly blend: BlendInput }[]> {
+  clientId: ClientId,
+): Promise<readonly { readonly visitId: VisitId; readonly startsAt: string; readonly blend: BlendInput }[]> {
   const rows = await db
     .selectFrom('visit_blend')
     .innerJoin('visit', 'visit.id', 'visit_blend.visit_id')
@@ -155,7 +157,7 @@ export interface StoredVisitBlend {
   readonly pouredFrom: number | null;
 }
 
-export async function listVisitBlends(db: Db, visitId: number): Promise<readonly StoredVisitBlend[]> {
+export async function listVisitBlends(db: Db, visitId: VisitId): Promise<readonly StoredVisitBlend[]> {
   const rows = await db.selectFrom('visit_blend').selectAll().where('visit_id', '=', visitId).orderBy('area').execute();
   return rows.map(({ area, blend_json, mix_id, poured_from }) => ({
     area,
@@ -167,7 +169,7 @@ export async function listVisitBlends(db: Db, visitId: number): Promise<readonly
 
 export async function setVisitBlend(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   { area, blend, mixId, pouredFrom }: Omit<StoredVisitBlend, 'blend'> & { readonly blend: BlendInput | null },
   by: number | null,
   now: string,
@@ -189,7 +191,7 @@ export async function setVisitBlend(
 }
 
 /** Takes mL out of a mixed bottle, down to nothing. */
-export async function pourFrom(db: Db, mixId: number, ml: number): Promise<void> {
+export async function pourFrom(db: Db, mixId: number, ml: Millilitres): Promise<void> {
   const mix = await findMix(db, mixId);
   if (!mix) return;
   await db
@@ -208,8 +210,8 @@ export async function insertSmell(
     strips,
     chosen,
   }: {
-    readonly clientId: number;
-    readonly visitId: number;
+    readonly clientId: ClientId;
+    readonly visitId: VisitId;
     readonly strips: SmellInput['strips'];
     readonly chosen: number | null;
   },

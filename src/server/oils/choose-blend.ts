@@ -1,3 +1,4 @@
+import type { ClientId, VisitId } from '../../core/ids';
 import { anatomy } from '../../catalogue/anatomy';
 import { oilBook } from '../../catalogue/oils/oils';
 import { vocabulary } from '../../catalogue/screening/screening';
@@ -126,7 +127,7 @@ export async function chosenAgainst(db: Db, record: VisitRecord): Promise<readon
 /** The blend that a visit carries. What has been mixed for it stays mixed. */
 export async function chooseBlend(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   { area, blend, pouredFrom }: VisitBlendInput,
   qualifications: readonly string[],
   actor: Actor,
@@ -259,7 +260,7 @@ export async function recordSmell(
 const likedFrom = 7;
 
 /** A version of the record, as any other change of it. */
-async function addLiked(db: Db, clientId: number, blend: BlendInput, actor: Actor): Promise<void> {
+async function addLiked(db: Db, clientId: ClientId, blend: BlendInput, actor: Actor): Promise<void> {
   const row = await findClient(db, clientId);
   if (!row) return;
   const data = toClientData(row);

@@ -1,3 +1,4 @@
+import type { OilId } from '../../core/ids';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { BlendInput, MixCountInput, MixInput } from '../../contracts/oil-house';
 import type { MixView } from '../../contracts/oil-views';
@@ -159,7 +160,7 @@ async function drawsFor(db: Db, blend: BlendInput, today: string) {
     costCents: Math.round(used.reduce((sum, { of, ml }) => sum + ml * centsPerMl(of), 0)),
     bestBefores: used.map(({ of }) => of.bestBefore),
     short: found.filter(({ shortMl }) => shortMl > 1e-6).map(({ kind, oil }) => nameOf(kind, oil)),
-    lots: (kind: string, oil: string) =>
+    lots: (kind: string, oil: OilId) =>
       used.filter(({ of }) => of.kind === kind && of.oil === oil).map(({ of }) => of.lot),
   };
 }
@@ -167,7 +168,7 @@ async function drawsFor(db: Db, blend: BlendInput, today: string) {
 const ageOf = (bottle: StoredBottle, today: string) =>
   ageingOf(bottle, bottle.kind === 'essential' ? oilOf(oilBook, bottle.oil) : carrierOf(oilBook, bottle.oil), today);
 
-const nameOf = (kind: 'essential' | 'carrier', oil: string) =>
+const nameOf = (kind: 'essential' | 'carrier', oil: OilId) =>
   (kind === 'essential' ? oilOf(oilBook, oil) : carrierOf(oilBook, oil)).name;
 
 /** A bottle as the mixing card shows it. @returns undefined when there is none */

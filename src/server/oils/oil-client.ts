@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import { anatomy } from '../../catalogue/anatomy';
 import { oilBook } from '../../catalogue/oils/oils';
 import { screeningBook, vocabulary } from '../../catalogue/screening/screening';
@@ -66,7 +67,7 @@ export async function oilWorkOf(db: Db, visit: VisitRecord): Promise<OilWork> {
 /** All of a client that decides about oils, screened for the day. @returns undefined when there is no such client */
 export async function readOilClient(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   now: Date,
   of?: OilWork,
 ): Promise<OilClientView | undefined> {
@@ -160,7 +161,7 @@ export const mayNotSmell = (findings: readonly StoredFinding[]): boolean =>
   findings.some(({ id }) => (noSmellConditions as readonly string[]).includes(id));
 
 /** Surface of the skin from height and the last weight, and the kind of skin as it was last seen. */
-export async function readBody(db: Db, clientId: number): Promise<Pick<OilClientView, 'surfaceM2' | 'skinType'>> {
+export async function readBody(db: Db, clientId: ClientId): Promise<Pick<OilClientView, 'surfaceM2' | 'skinType'>> {
   const [row, observations, tapings] = await Promise.all([
     findClient(db, clientId),
     listObservationsOfClient(db, clientId),

@@ -1,3 +1,5 @@
+import type { Millilitres } from '../../core/quantities';
+import type { TherapistId } from '../../core/ids';
 import { format } from 'date-fns';
 import type { BottleInput } from '../../contracts/oil-house';
 import type { Bottle } from '../../core/oils/stock';
@@ -58,9 +60,9 @@ export async function updateBottle(db: Db, id: number, given: BottleInput): Prom
 /** Takes something out of a bottle, and remembers it; an empty one is put aside. */
 export async function drawBottle(
   db: Db,
-  draw: { readonly bottle: number; readonly ml: number },
+  draw: { readonly bottle: number; readonly ml: Millilitres },
   why: 'mixed' | 'corrected' | 'discarded',
-  by: { readonly mixId: number | null; readonly therapistId: number | null; readonly now: string },
+  by: { readonly mixId: number | null; readonly therapistId: TherapistId | null; readonly now: string },
 ): Promise<void> {
   const row = await db.selectFrom('oil_bottle').selectAll().where('id', '=', draw.bottle).executeTakeFirstOrThrow();
   const left = Math.max(0, row.left_ml - draw.ml);
@@ -80,9 +82,9 @@ export async function drawBottle(
 
 export async function insertDraw(
   db: Db,
-  { bottle, ml }: { readonly bottle: number; readonly ml: number },
+  { bottle, ml }: { readonly bottle: number; readonly ml: Millilitres },
   why: 'mixed' | 'corrected' | 'discarded',
-  by: { readonly mixId: number | null; readonly therapistId: number | null; readonly now: string },
+  by: { readonly mixId: number | null; readonly therapistId: TherapistId | null; readonly now: string },
 ): Promise<void> {
   await db
     .insertInto('oil_draw')

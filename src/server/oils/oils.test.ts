@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { addDays } from 'date-fns';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { ObservationInput } from '../../contracts/measures';
@@ -46,7 +47,7 @@ async function fillShelf() {
   for (const oil of ['lavender', 'vetiver', 'mandarin']) await addBottle(house.db, bottle({ oil }), actor);
   await addBottle(house.db, bottle({ kind: 'carrier', oil: 'grapeseed', sizeMl: 500, leftMl: 400 }), actor);
 }
-const bench = (visitId: number | null = null, as = clinical) =>
+const bench = (visitId: VisitId | null = null, as = clinical) =>
   readOilBench(house.db, { visitId, clientId: null }, as, now);
 const start = (given: BlendInput = blend(), as = clinical) =>
   startMix(house.db, { blend: given, visitId: house.visit, clientId: null }, as, actor);

@@ -1,10 +1,11 @@
+import type { ClientId } from '../../core/ids';
 import type { PatchReading } from '../../core/oils/patch-test';
 import type { Db } from '../db/connection';
 import { readingsColumn } from './oils.documents';
 
 export interface StoredPatchTest {
   readonly id: number;
-  readonly clientId: number;
+  readonly clientId: ClientId;
   readonly client: string;
   readonly what: string;
   readonly placedAt: string;
@@ -31,12 +32,12 @@ export async function listOpenPatchTests(db: Db): Promise<readonly StoredPatchTe
   return (await patchTests(db).where('ended_at', 'is', null).orderBy('placed_at').execute()).map(toPatchTest);
 }
 
-export async function latestPatchTest(db: Db, clientId: number): Promise<StoredPatchTest | undefined> {
+export async function latestPatchTest(db: Db, clientId: ClientId): Promise<StoredPatchTest | undefined> {
   const row = await patchTests(db).where('client_id', '=', clientId).orderBy('placed_at', 'desc').executeTakeFirst();
   return row && toPatchTest(row);
 }
 
-export async function listPatchTests(db: Db, clientId: number): Promise<readonly StoredPatchTest[]> {
+export async function listPatchTests(db: Db, clientId: ClientId): Promise<readonly StoredPatchTest[]> {
   const rows = await patchTests(db).where('client_id', '=', clientId).orderBy('placed_at', 'desc').execute();
   return rows.map(toPatchTest);
 }
@@ -48,7 +49,7 @@ export async function findPatchTest(db: Db, id: number): Promise<StoredPatchTest
 
 export async function insertPatchTest(
   db: Db,
-  given: { readonly clientId: number; readonly what: string },
+  given: { readonly clientId: ClientId; readonly what: string },
   by: number | null,
   now: string,
 ): Promise<number> {

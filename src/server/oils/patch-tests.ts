@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import type { PatchReadingInput, PatchTestInput } from '../../contracts/oil-house';
 import type { PatchView } from '../../contracts/oil-views';
 import { patchDueAt, patchState } from '../../core/oils/patch-test';
@@ -16,13 +17,13 @@ import { clockTime, isoDay, shortDay } from '../shared/house-clock';
 import type { Actor, SaveRefusal } from '../shared/saving';
 
 /** The last patch test of a client. */
-export async function readPatch(db: Db, clientId: number, now: Date): Promise<PatchView | null> {
+export async function readPatch(db: Db, clientId: ClientId, now: Date): Promise<PatchView | null> {
   const test = await latestPatchTest(db, clientId);
   return test ? viewOf(test, now) : null;
 }
 
 /** All patch tests of a client, the newest first. */
-export async function listPatches(db: Db, clientId: number, now: Date): Promise<readonly PatchView[]> {
+export async function listPatches(db: Db, clientId: ClientId, now: Date): Promise<readonly PatchView[]> {
   return (await listPatchTests(db, clientId)).map((test) => viewOf(test, now));
 }
 
@@ -45,7 +46,7 @@ export async function patchTestsDue(
   db: Db,
   now: Date,
 ): Promise<
-  readonly { readonly client: string; readonly clientId: number; readonly words: string; readonly isDue: boolean }[]
+  readonly { readonly client: string; readonly clientId: ClientId; readonly words: string; readonly isDue: boolean }[]
 > {
   return (await listOpenPatchTests(db))
     .map((test) => {

@@ -1,3 +1,4 @@
+import type { ClientId, VisitId } from '../../core/ids';
 import { subWeeks } from 'date-fns';
 import { oilBook } from '../../catalogue/oils/oils';
 import { scentAnswers } from '../../catalogue/swelling/scales.data';
@@ -30,7 +31,7 @@ const weeksLookedAt = 8;
 /** All that the blend bench opens with. @param given the visit or the client to blend for; neither: for the house */
 export async function readOilBench(
   db: Db,
-  given: { readonly visitId: number | null; readonly clientId: number | null },
+  given: { readonly visitId: VisitId | null; readonly clientId: ClientId | null },
   qualifications: readonly string[],
   now: Date,
 ): Promise<OilBenchView> {
@@ -85,7 +86,7 @@ async function oilVisit(db: Db, record: VisitRecord): Promise<OilVisitView> {
   };
 }
 
-async function usedBefore(db: Db, clientId: number): Promise<readonly UsedBlend[]> {
+async function usedBefore(db: Db, clientId: ClientId): Promise<readonly UsedBlend[]> {
   const [blends, closings] = await Promise.all([listBlendsOfClient(db, clientId), listClosingsOfClient(db, clientId)]);
   return blends.map(({ visitId, startsAt, blend }) => {
     const scent = closings.get(visitId)?.scent ?? null;

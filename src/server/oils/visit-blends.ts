@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { VisitBlendView, VisitBlends } from '../../contracts/oil-views';
 import { carrierOf, oilOf } from '../../core/oils/book';
@@ -5,7 +6,7 @@ import type { Db } from '../db/connection';
 import { findMix, listVisitBlends, pourFrom } from './blends.repository';
 
 /** What a visit carries for body and face, with how far the mixing is. */
-export async function readVisitBlends(db: Db, visitId: number): Promise<VisitBlends> {
+export async function readVisitBlends(db: Db, visitId: VisitId): Promise<VisitBlends> {
   const blends: { body?: VisitBlendView; face?: VisitBlendView } = {};
   for (const { area, blend, mixId, pouredFrom } of await listVisitBlends(db, visitId)) {
     const mix = mixId === null ? undefined : await findMix(db, mixId);
@@ -29,7 +30,7 @@ function blendInWords({ parts, carrier, volumeMl }: VisitBlendView['blend']): st
 /** Takes what a visit poured out of the house's bottles. @param oilMl what was really used, where it is not as planned */
 export async function pourForVisit(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   oilMl: { readonly body?: number | undefined; readonly face?: number | undefined } = {},
 ): Promise<void> {
   for (const { area, pouredFrom, blend } of await listVisitBlends(db, visitId))

@@ -1,9 +1,15 @@
+import type { TherapistId } from '../../core/ids';
 import type { Db } from '../db/connection';
 import type { SessionRow } from '../db/schema';
 
 export async function insertSession(
   db: Db,
-  given: { readonly tokenHash: string; readonly staffId: number; readonly now: string; readonly expiresAt: string },
+  given: {
+    readonly tokenHash: string;
+    readonly staffId: TherapistId;
+    readonly now: string;
+    readonly expiresAt: string;
+  },
 ): Promise<void> {
   await db
     .insertInto('session')
@@ -36,7 +42,7 @@ export async function deleteSession(db: Db, tokenHash: string): Promise<void> {
 }
 
 /** Signs somebody out everywhere, and clears away what has run out. */
-export async function deleteSessionsOf(db: Db, staffId: number | null, now: string): Promise<void> {
+export async function deleteSessionsOf(db: Db, staffId: TherapistId | null, now: string): Promise<void> {
   await db
     .deleteFrom('session')
     .where((eb) => eb.or([eb('staff_id', '=', staffId ?? -1), eb('expires_at', '<', now)]))

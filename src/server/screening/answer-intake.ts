@@ -1,3 +1,4 @@
+import type { ClientId, VisitId } from '../../core/ids';
 import { screeningBook } from '../../catalogue/screening/screening';
 import type { ConsentInput, IntakeInput, OverrideInput } from '../../contracts/record';
 import type { AskState } from '../../contracts/ask-views';
@@ -28,7 +29,7 @@ type Answered = { readonly kind: 'saved'; readonly state: AskState } | SaveRefus
  */
 export async function answerIntake(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   input: IntakeInput,
   actor: Actor,
   source: 'therapist' | 'client' = 'therapist',
@@ -86,7 +87,7 @@ const isBareAnswer = (finding: StoredFinding, day: string) =>
   !finding.clearance;
 
 /** Medicines, due date and birthday stand with the client's own data, so that a change keeps what was there before. */
-async function keepText(db: Db, clientId: number, input: IntakeInput, by: number | null, now: string): Promise<void> {
+async function keepText(db: Db, clientId: ClientId, input: IntakeInput, by: number | null, now: string): Promise<void> {
   if (input.medicines === undefined && input.dueOn === undefined && input.bornOn === undefined) return;
   const client = await findClient(db, clientId);
   if (!client) return;
@@ -101,7 +102,7 @@ async function keepText(db: Db, clientId: number, input: IntakeInput, by: number
 }
 
 /** Keeps a signed consent with the version of the wording that was read. */
-export async function signConsent(db: Db, visitId: number, input: ConsentInput, actor: Actor): Promise<Answered> {
+export async function signConsent(db: Db, visitId: VisitId, input: ConsentInput, actor: Actor): Promise<Answered> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
   const wording = await readWording(db);
@@ -127,7 +128,7 @@ export async function signConsent(db: Db, visitId: number, input: ConsentInput, 
 }
 
 /** Sets one limit or a soft stop aside for this visit, with the reason in writing. */
-export async function makeOverride(db: Db, visitId: number, input: OverrideInput, actor: Actor): Promise<Answered> {
+export async function makeOverride(db: Db, visitId: VisitId, input: OverrideInput, actor: Actor): Promise<Answered> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
   const screening = screenCase(screeningCaseOf(visit));
@@ -156,14 +157,14 @@ export async function makeOverride(db: Db, visitId: number, input: OverrideInput
 }
 
 /** The limit holds again. */
-export async function takeBackOverride(db: Db, visitId: number, id: number, actor: Actor): Promise<Answered> {
+export async function takeBackOverride(db: Db, visitId: VisitId, id: number, actor: Actor): Promise<Answered> {
   const now = actor.now.toISOString();
   if (!(await endOverride(db, visitId, id, now))) return { kind: 'not-found' };
   await insertAudit(db, { at: now, by: actor.therapistId, action: 'limit restored', subject: `visit ${visitId}` });
   return stateAfter(db, visitId);
 }
 
-async function stateAfter(db: Db, visitId: number): Promise<Answered> {
+async function stateAfter(db: Db, visitId: VisitId): Promise<Answered> {
   const state = await readAskState(db, visitId);
   return state ? { kind: 'saved', state } : { kind: 'not-found' };
 }

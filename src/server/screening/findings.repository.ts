@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import type { ClearanceInput, PlacedFindingInput } from '../../contracts/record';
 import type { Db } from '../db/connection';
 import type { FindingRow } from '../db/schema';
@@ -46,7 +47,7 @@ function toFinding(row: FindingRow): StoredFinding {
 }
 
 /** Findings that hold, as they were placed; oldest first. */
-export async function listFindings(db: Db, clientId: number): Promise<readonly StoredFinding[]> {
+export async function listFindings(db: Db, clientId: ClientId): Promise<readonly StoredFinding[]> {
   const rows = await db
     .selectFrom('finding')
     .selectAll()
@@ -76,7 +77,7 @@ export async function listFindingsOf(
 }
 
 /** Findings that no longer hold, newest first. */
-export async function listPastFindings(db: Db, clientId: number): Promise<readonly PastFinding[]> {
+export async function listPastFindings(db: Db, clientId: ClientId): Promise<readonly PastFinding[]> {
   const rows = await db
     .selectFrom('finding')
     .leftJoin('finding as next', 'next.replaces', 'finding.id')
@@ -106,7 +107,7 @@ export interface NewFinding extends Pick<PlacedFindingInput, 'id'>, Partial<Omit
 
 export async function insertFinding(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   given: NewFinding,
   by: number | null,
   now: string,
@@ -139,7 +140,7 @@ export async function insertFinding(
 /** A finding that no longer holds stays in the history with who ended it, when and why. @returns whether it held until now */
 export async function endFinding(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   key: number,
   by: number | null,
   now: string,

@@ -1,3 +1,4 @@
+import type { Drops } from '../../core/quantities';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { BlendInput } from '../../contracts/oil-house';
 import { limitsOver, stonesAt } from '../../core/judgement/visit-limits';
@@ -18,12 +19,12 @@ import { bookFor, mayAll, planFor } from '../treatments/treatment-fixtures';
 let house: TestHouse;
 const brings = (id: string, more: object = {}) => addFinding(house.db, house.client, finding({ id, ...more }), actor);
 const clinical = ['massage', 'aromatherapy-clinical'];
-const bottle = (drops: number, name = 'Evening') =>
+const bottle = (drops: Drops, name = 'Evening') =>
   BlendInput.parse({
     ...{ name, area: 'body', volumeMl: 30, carrier: 'grapeseed', uses: ['sleep'] },
     parts: drops > 0 ? [{ oil: 'lavender', drops }] : [],
   });
-const choose = (visit: number, drops: number) =>
+const choose = (visit: number, drops: Drops) =>
   chooseBlend(house.db, visit, { area: 'body', blend: bottle(drops), pouredFrom: null }, clinical, actor);
 const judgementOf = async (visit: number) => {
   const record = await readVisitFrame(house.db, visit);

@@ -1,3 +1,4 @@
+import type { ClientId, VisitId } from '../../core/ids';
 import type { FlagView } from '../../contracts/measure-views';
 import { referralLevels, referralsFor } from '../../core/swelling/referral';
 import type { Db } from '../db/connection';
@@ -52,11 +53,11 @@ export async function raiseFlags(db: Db, visit: VisitRecord, actor: Actor): Prom
 const byLevel = (a: FlagView, b: FlagView) => referralLevels.indexOf(a.level) - referralLevels.indexOf(b.level);
 
 /** What stands open for a client, most urgent first. */
-export async function readFlags(db: Db, clientId: number, visitId: number): Promise<readonly FlagView[]> {
+export async function readFlags(db: Db, clientId: ClientId, visitId: VisitId): Promise<readonly FlagView[]> {
   return (await listOpenFlags(db, clientId)).map((row) => toFlag(row, visitId)).sort(byLevel);
 }
 
-function toFlag(row: ReferralFlagRow, visitId: number): FlagView {
+function toFlag(row: ReferralFlagRow, visitId: VisitId): FlagView {
   return {
     id: row.id,
     rule: row.rule,
@@ -70,7 +71,7 @@ function toFlag(row: ReferralFlagRow, visitId: number): FlagView {
 /** Closes a flag with what was done; until then it stays on the record. */
 export async function settleFlag(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   id: number,
   note: string,
   actor: Actor,

@@ -1,3 +1,4 @@
+import type { ClientId, VisitId } from '../../core/ids';
 import { addMonths, addYears } from 'date-fns';
 import { gateRows } from '../../catalogue/screening/intake.data';
 import { screeningBook } from '../../catalogue/screening/screening';
@@ -24,7 +25,7 @@ import { visitCheckFor } from '../visits/visit-check';
 import { areasColumn } from './screening.documents';
 
 /** Everything that changes while one asks. @returns undefined when there is no such visit */
-export async function readAskState(db: Db, visitId: number): Promise<AskState | undefined> {
+export async function readAskState(db: Db, visitId: VisitId): Promise<AskState | undefined> {
   const visit = await readVisitFrame(db, visitId);
   return visit && stateOf(db, visit);
 }
@@ -63,7 +64,7 @@ async function stateOf(db: Db, visit: VisitRecord): Promise<AskState> {
 }
 
 /** What the Ask view opens with. @returns undefined when there is no such visit */
-export async function readAsk(db: Db, visitId: number): Promise<AskView | undefined> {
+export async function readAsk(db: Db, visitId: VisitId): Promise<AskView | undefined> {
   const record = await readVisitFrame(db, visitId);
   if (!record) return undefined;
   const visit = await completeVisit(db, record);
@@ -86,7 +87,7 @@ export async function readAsk(db: Db, visitId: number): Promise<AskView | undefi
 /** The first visit, a year since the last intake, or half a year away ask for a full one. */
 export async function readIntakeDue(
   db: Db,
-  visit: { readonly clientId: number; readonly startsAt: string; readonly isFirst: boolean },
+  visit: { readonly clientId: ClientId; readonly startsAt: string; readonly isFirst: boolean },
 ): Promise<string | null> {
   const newest = await latestIntakeAt(db, visit.clientId);
   if (!newest) return visit.isFirst ? 'first visit' : 'no intake on record yet';
@@ -96,7 +97,7 @@ export async function readIntakeDue(
   return isLongAgo && newest < last ? `away since ${shortDay(last)}` : null;
 }
 
-export async function readConsent(db: Db, clientId: number, on: string): Promise<ConsentView | null> {
+export async function readConsent(db: Db, clientId: ClientId, on: string): Promise<ConsentView | null> {
   const [newest] = (await listConsents(db, clientId)).filter((consent) => consent.withdrawn_at === null);
   if (!newest) return null;
   const wording = await latestWording(db);
@@ -112,7 +113,7 @@ export async function readConsent(db: Db, clientId: number, on: string): Promise
   };
 }
 
-async function viewOverrides(db: Db, visitId: number): Promise<readonly OverrideView[]> {
+async function viewOverrides(db: Db, visitId: VisitId): Promise<readonly OverrideView[]> {
   const [overrides, staff] = await Promise.all([listOverrides(db, visitId), listStaff(db)]);
   return overrides.map((override) => ({
     key: override.id,

@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { insertAudit } from '../house/audit.repository';
 import type { Actor } from '../shared/saving';
 import type { Content } from 'pdfmake/interfaces';
@@ -31,7 +32,7 @@ export interface Referral {
 }
 
 /** What a treating professional needs to answer, and nothing else. @returns undefined when there is no such visit */
-export async function readReferral(db: Db, visitId: number): Promise<Referral | undefined> {
+export async function readReferral(db: Db, visitId: VisitId): Promise<Referral | undefined> {
   const [record, visit, house] = await Promise.all([
     readVisitFrame(db, visitId),
     readVisit(db, visitId),
@@ -77,7 +78,7 @@ export async function readReferral(db: Db, visitId: number): Promise<Referral | 
 const isoDayInWords = (at: string) => dayInWords(isoDay(at));
 
 /** Makes the note of a visit and keeps that it was made. @returns undefined when there is no such visit */
-export async function makeReferral(db: Db, visitId: number, actor: Actor): Promise<Buffer | undefined> {
+export async function makeReferral(db: Db, visitId: VisitId, actor: Actor): Promise<Buffer | undefined> {
   const referral = await readReferral(db, visitId);
   if (!referral) return undefined;
   const pdf = await printReferral(referral);

@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import type { AuditAction } from '../../contracts/audit';
 import { anatomy } from '../../catalogue/anatomy';
 import { screeningBook } from '../../catalogue/screening/screening';
@@ -20,7 +21,7 @@ type Placed = { readonly kind: 'saved'; readonly finding: PlacedFinding } | Save
 /** Places a finding on a client's record. Refused when its place or date cannot be, or it contradicts what is there. */
 export async function addFinding(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   input: PlacedFindingInput,
   actor: Actor,
   source: 'therapist' | 'client' = 'therapist',
@@ -36,7 +37,7 @@ export async function addFinding(
 /** Corrects a finding: the new one takes its place, the old one stays with who changed it, when and why. */
 export async function correctFinding(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   key: number,
   input: FindingChangeInput,
   actor: Actor,
@@ -58,7 +59,7 @@ export async function correctFinding(
 /** Adds the written note of a treating professional to a finding. */
 export async function addClearance(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   key: number,
   clearance: ClearanceInput,
   actor: Actor,
@@ -93,7 +94,7 @@ export async function addClearance(
 
 export async function removeFinding(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   key: number,
   actor: Actor,
   reason = '',
@@ -114,7 +115,7 @@ export async function removeFinding(
 
 async function replace(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   old: StoredFinding,
   next: PlacedFindingInput,
   actor: Actor,
@@ -135,7 +136,7 @@ async function replace(
 
 async function store(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
   given: Parameters<typeof insertFinding>[2],
   actor: Actor,
   action: AuditAction,

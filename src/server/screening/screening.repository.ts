@@ -1,3 +1,4 @@
+import type { ClientId, ConditionId, VisitId } from '../../core/ids';
 import type { ConsentInput, IntakeAnswer } from '../../contracts/record';
 import type { Override } from '../../core/screening/override';
 import type { Db } from '../db/connection';
@@ -7,7 +8,7 @@ import { areasColumn, limitValueColumn, wordingColumn } from './screening.docume
 /** The newest answer to each question of the intake. */
 export async function listIntakeAnswers(
   db: Db,
-  clientId: number,
+  clientId: ClientId,
 ): Promise<ReadonlyMap<string, { readonly answer: IntakeAnswer; readonly at: string; readonly source: string }>> {
   const rows = await db
     .selectFrom('intake_answer')
@@ -19,7 +20,7 @@ export async function listIntakeAnswers(
 }
 
 /** When the newest answer of an intake was given; null when none was. */
-export async function latestIntakeAt(db: Db, clientId: number): Promise<string | null> {
+export async function latestIntakeAt(db: Db, clientId: ClientId): Promise<string | null> {
   const row = await db
     .selectFrom('intake_answer')
     .select((eb) => eb.fn.max('recorded_at').as('at'))
@@ -31,9 +32,9 @@ export async function latestIntakeAt(db: Db, clientId: number): Promise<string |
 export async function insertIntakeAnswers(
   db: Db,
   given: {
-    readonly clientId: number;
-    readonly visitId: number | null;
-    readonly answers: readonly { readonly condition: string; readonly answer: IntakeAnswer }[];
+    readonly clientId: ClientId;
+    readonly visitId: VisitId | null;
+    readonly answers: readonly { readonly condition: ConditionId; readonly answer: IntakeAnswer }[];
     readonly source: 'therapist' | 'client';
     readonly by: number | null;
     readonly now: string;
@@ -59,7 +60,7 @@ export interface StoredOverride extends Override {
 }
 
 /** Overrides of a visit that hold, in the order in which they were made. */
-export async function listOverrides(db: Db, visitId: number): Promise<readonly StoredOverride[]> {
+export async function listOverrides(db: Db, visitId: VisitId): Promise<readonly StoredOverride[]> {
   const rows = await db
     .selectFrom('screening_override')
     .selectAll()
@@ -80,7 +81,7 @@ export async function listOverrides(db: Db, visitId: number): Promise<readonly S
 
 export async function insertOverride(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   override: Override,
   old: Override['value'],
   by: number | null,
@@ -102,7 +103,7 @@ export async function insertOverride(
     .execute();
 }
 
-export async function endOverride(db: Db, visitId: number, id: number, now: string): Promise<boolean> {
+export async function endOverride(db: Db, visitId: VisitId, id: number, now: string): Promise<boolean> {
   const result = await db
     .updateTable('screening_override')
     .set({ ended_at: now })
@@ -139,8 +140,8 @@ export async function insertWording(
 
 export async function insertConsent(
   db: Db,
-  clientId: number,
-  visitId: number | null,
+  clientId: ClientId,
+  visitId: VisitId | null,
   given: ConsentInput,
   by: number | null,
   now: string,
@@ -163,7 +164,7 @@ export async function insertConsent(
 }
 
 /** Consents of a client, newest first. */
-export async function listConsents(db: Db, clientId: number): Promise<readonly ConsentRow[]> {
+export async function listConsents(db: Db, clientId: ClientId): Promise<readonly ConsentRow[]> {
   return db.selectFrom('consent').selectAll().where('client_id', '=', clientId).orderBy('id', 'desc').execute();
 }
 

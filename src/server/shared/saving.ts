@@ -1,3 +1,4 @@
+import type { TherapistId, VisitId } from '../../core/ids';
 import type { StageOrEnd } from '../../contracts/people-views';
 import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
@@ -5,7 +6,7 @@ import { setStage } from '../visits/visits.repository';
 
 /** Who saves, and when. */
 export interface Actor {
-  readonly therapistId: number | null;
+  readonly therapistId: TherapistId | null;
   readonly now: Date;
 }
 
@@ -18,6 +19,6 @@ export type SaveRefusal =
 const order: readonly StageOrEnd[] = ['ask', 'measure', 'plan', 'prepare', 'table', 'close', 'done'];
 
 /** Moves a visit on, never back: looking at an earlier stage again does not undo a later one. */
-export async function advance(db: Db, visitId: number, stage: StageOrEnd, to: StageOrEnd): Promise<void> {
+export async function advance(db: Db, visitId: VisitId, stage: StageOrEnd, to: StageOrEnd): Promise<void> {
   if (order.indexOf(to) > order.indexOf(stage) || stage === 'stopped') await setStage(db, visitId, to);
 }

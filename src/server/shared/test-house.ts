@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import type { z } from 'zod';
 import { ClosingInput } from '../../contracts/closing';
 import { TapingInput } from '../../contracts/record';
@@ -117,7 +118,7 @@ export const larger = (byCm: number) => legs.affected.map((girth) => girth + byC
 const intakeConditions = [...screeningBook.conditions.values()].filter(({ askAt }) => askAt.includes('intake'));
 
 /** All that is asked before the table: what is not on record is answered no, the consent signed, the check without a yes. */
-export async function admit(db: Db, visitId: number, by: typeof actor = actor): Promise<void> {
+export async function admit(db: Db, visitId: VisitId, by: typeof actor = actor): Promise<void> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) throw new Error(`no visit ${visitId}`);
   const found = new Set(visit.stored.map(({ id }) => id));

@@ -1,3 +1,5 @@
+import type { Celsius } from '../../core/quantities';
+import type { VisitId } from '../../core/ids';
 import { stoneModalities } from '../../core/library/protocol';
 import { stoneBook } from '../../catalogue/stones/stones';
 import type { BathView, StoneBenchView, StoneView, StoneVisitView, TableStones } from '../../contracts/stone-views';
@@ -16,7 +18,7 @@ import { type DayPart, readTray, rotateDay, rotationsOf, warmUpOf } from './rota
 import { holdsOf } from '../visits/visit-holds';
 
 /** All that the stone bench opens with. @param visitId the visit to plan for; none when left out or unknown */
-export async function readStoneBench(db: Db, visitId: number | null, now: Date): Promise<StoneBenchView> {
+export async function readStoneBench(db: Db, visitId: VisitId | null, now: Date): Promise<StoneBenchView> {
   const [habits, stones, water, visits, record] = await Promise.all([
     findHabits(db),
     listStones(db),
@@ -74,7 +76,7 @@ const hotBathOf = (of: Pick<StoneVisitView, 'rotations'> | null) => of?.rotation
  * What the thermometer says right now.
  * @param wantedC what a plan asks for; without one the bath is held to what it is set to, and an idle one to the habit
  */
-export function readBath(habits: StoneHabits, wantedC?: number): BathView {
+export function readBath(habits: StoneHabits, wantedC?: Celsius): BathView {
   const bath = houseBath();
   const { isOn, setC, stones, fault } = bath.state();
   const readings = bath.readings();
@@ -94,8 +96,8 @@ export function readBath(habits: StoneHabits, wantedC?: number): BathView {
 /** The bath with what the house usually sets it to. */
 export async function readHouseBath(
   db: Db,
-  wantedC?: number,
-): Promise<{ readonly bath: BathView; readonly usualC: number }> {
+  wantedC?: Celsius,
+): Promise<{ readonly bath: BathView; readonly usualC: Celsius }> {
   const habits = await findHabits(db);
   return { bath: readBath(habits, wantedC), usualC: habits.hotBathC };
 }
@@ -118,7 +120,7 @@ async function stoneVisit(db: Db, record: VisitRecord): Promise<StoneVisitView> 
 }
 
 /** What the table needs of stones: when they are taken out and swapped, and the hot bath; nothing where a plan takes none. */
-export async function readTableStones(db: Db, visitId: number): Promise<TableStones> {
+export async function readTableStones(db: Db, visitId: VisitId): Promise<TableStones> {
   const record = await readVisitFrame(db, visitId);
   const none = { cues: [], hotBathC: null };
   if (!record) return none;

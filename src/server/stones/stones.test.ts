@@ -1,3 +1,4 @@
+import type { Celsius } from '../../core/quantities';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { StoneCareInput, StoneInput } from '../../contracts/stones';
 import { usualHabits } from '../../core/stones/habits';
@@ -151,7 +152,7 @@ describe('a hot-stone visit for somebody who likes it mild', () => {
 
 describe('the bath of the house', () => {
   it('is held to what a plan asks for, else to what it is set to, else to what is usual', () => {
-    const said = (wantedC?: number) => readBath(usualHabits, wantedC).reading;
+    const said = (wantedC?: Celsius) => readBath(usualHabits, wantedC).reading;
     houseBath().drive({ isOn: true, setC: 48, stones: 0, skipS: 7200 });
     expect(said().state).toBe('ready');
     expect(said(54)).toMatchObject({ state: 'off' });

@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { anatomy } from '../../catalogue/anatomy';
 import { referralWords } from '../../catalogue/swelling/scales.data';
 import { readCase } from '../../core/drainage/case';
@@ -21,7 +22,7 @@ import { readVisitFrame, toPlanView } from '../visits/read-visit';
 import { type Actor, type SaveRefusal, advance } from '../shared/saving';
 
 /** Whether the plan may be carried out: decided, without broken rules, or with a written reason for each that is kept. */
-export async function readyForTable(db: Db, visitId: number): Promise<readonly FieldError[] | undefined> {
+export async function readyForTable(db: Db, visitId: VisitId): Promise<readonly FieldError[] | undefined> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return undefined;
   const row = await latestPlan(db, visitId);
@@ -84,7 +85,7 @@ export interface KeptEvents {
  */
 export async function recordEvents(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   { deviceId, events }: { readonly deviceId: string; readonly events: readonly TableEvent[] },
   actor: Actor,
 ): Promise<KeptEvents | SaveRefusal> {
@@ -112,7 +113,7 @@ const isSideSaidLater = ({ kind, side }: TableEvent) => kind === 'mark' && side 
 /** Another device leads from now on; what the one before still sends is kept aside. */
 export async function takeLead(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   deviceId: string,
   actor: Actor,
 ): Promise<({ readonly kind: 'saved' } & TableNow) | SaveRefusal> {
@@ -131,7 +132,7 @@ export async function takeLead(
 }
 
 /** How a treatment stands, for a device that follows. */
-export async function readTableNow(db: Db, visitId: number): Promise<TableNow> {
+export async function readTableNow(db: Db, visitId: VisitId): Promise<TableNow> {
   const [events, lead] = await Promise.all([listEvents(db, visitId), findLead(db, visitId)]);
   return { events, lead: lead ?? null };
 }

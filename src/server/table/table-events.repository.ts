@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import type { TableLead } from '../../contracts/visit-views';
 import type { MarkKind } from '../../core/table/mark-kinds';
 import type { TableEvent } from '../../core/table/table-event';
@@ -13,7 +14,7 @@ export interface EventOrigin {
 /** Stores events that are not there yet, in the order given; sending again changes nothing. @returns how many were new */
 export async function insertEvents(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   events: readonly TableEvent[],
   now: string,
   { deviceId, isAside }: EventOrigin = { deviceId: null, isAside: false },
@@ -58,12 +59,12 @@ export async function findEndsOf(db: Db, visitIds: readonly number[]): Promise<R
 }
 
 /** Which device leads a treatment. @returns undefined before it is begun */
-export async function findLead(db: Db, visitId: number): Promise<TableLead | undefined> {
+export async function findLead(db: Db, visitId: VisitId): Promise<TableLead | undefined> {
   const row = await db.selectFrom('table_lead').selectAll().where('visit_id', '=', visitId).executeTakeFirst();
   return row && { deviceId: row.device_id, takenAt: row.taken_at };
 }
 
-export async function setLead(db: Db, visitId: number, deviceId: string, now: string): Promise<void> {
+export async function setLead(db: Db, visitId: VisitId, deviceId: string, now: string): Promise<void> {
   const row = { device_id: deviceId, taken_at: now };
   await db
     .insertInto('table_lead')
@@ -73,7 +74,7 @@ export async function setLead(db: Db, visitId: number, deviceId: string, now: st
 }
 
 /** How many presses came from devices that did not lead. */
-export async function countAside(db: Db, visitId: number): Promise<number> {
+export async function countAside(db: Db, visitId: VisitId): Promise<number> {
   const row = await db
     .selectFrom('table_event')
     .select((eb) => eb.fn.countAll<number>().as('count'))
@@ -83,7 +84,7 @@ export async function countAside(db: Db, visitId: number): Promise<number> {
   return row.count;
 }
 
-export async function listEvents(db: Db, visitId: number): Promise<readonly TableEvent[]> {
+export async function listEvents(db: Db, visitId: VisitId): Promise<readonly TableEvent[]> {
   const rows = await db
     .selectFrom('table_event')
     .selectAll()

@@ -1,3 +1,4 @@
+import type { Minutes } from '../../core/quantities';
 import { anatomy } from '../../catalogue/anatomy';
 import { spreadTable } from '../../catalogue/oils/spread';
 import { asksAgain } from '../../catalogue/screening/plan-rules';
@@ -221,7 +222,7 @@ function tellBlocks(
 }
 
 /** The planner's answer for some of the client's body, in so many minutes. */
-function planFor(visit: VisitRecord, wish: Wish, focus: readonly string[], minutes: number): DrainagePlan {
+function planFor(visit: VisitRecord, wish: Wish, focus: readonly string[], minutes: Minutes): DrainagePlan {
   const given = caseOf({ ...visit, focus }, { minutes, fill: false, ...(wish.school ? { school: wish.school } : {}) });
   const read = readCase(anatomy, given);
   if (!read.ok) throw new Error(read.errors[0]?.message ?? 'the case cannot be read');

@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import type { PlanView } from '../../contracts/visit-views';
 import type { Db } from '../db/connection';
 import { makePlan } from '../drainage/make-plan';
@@ -8,7 +9,7 @@ import { makeTreatment } from './make-treatment';
 /** The first plan of a visit: of what it was booked for, or a drainage that fills the time booked. */
 export async function makeFirstPlan(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved'; readonly plan: PlanView } | SaveRefusal> {
   const visit = await readVisit(db, visitId);

@@ -1,3 +1,5 @@
+import type { Minutes } from '../../core/quantities';
+import type { ClientId, VisitId } from '../../core/ids';
 import type { BlockView } from '../../contracts/treatment-views';
 import { anatomy } from '../../catalogue/anatomy';
 import { replay } from '../../core/table/progress';
@@ -16,7 +18,7 @@ import { holdsColumn } from '../visits/visit.documents';
 const withoutChoice = (id: string) => id.slice(id.indexOf('/') + 1);
 
 /** A treatment as it is compared with another. */
-export function givenOf(minutes: number, blocks: readonly BlockView[], steps: readonly TableStep[]): GivenTreatment {
+export function givenOf(minutes: Minutes, blocks: readonly BlockView[], steps: readonly TableStep[]): GivenTreatment {
   const byId = new Map(steps.map((step) => [step.id, step]));
   return {
     minutes,
@@ -35,16 +37,16 @@ export function givenOf(minutes: number, blocks: readonly BlockView[], steps: re
 }
 
 export interface LastTreatment {
-  readonly visitId: number;
+  readonly visitId: VisitId;
   readonly date: string;
   readonly name: string;
-  readonly minutes: number;
+  readonly minutes: Minutes;
   readonly holds: TreatmentHolds;
   readonly given: GivenTreatment;
 }
 
 /** The last treatment of several parts that a client had before a time, as it was given: without what was skipped. */
-export async function lastTreatment(db: Db, clientId: number, before: string): Promise<LastTreatment | null> {
+export async function lastTreatment(db: Db, clientId: ClientId, before: string): Promise<LastTreatment | null> {
   const visit = await lastGivenTreatment(db, clientId, before);
   const row = visit && (await latestPlan(db, visit.id));
   if (!visit || !row) return null;

@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TreatmentInput } from '../../contracts/treatment';
 import type { PlanView } from '../../contracts/visit-views';
@@ -26,7 +27,7 @@ type Saved = { readonly kind: 'saved'; readonly plan: PlanView } | SaveRefusal;
 type Wish = Omit<TreatmentInput, 'basedOn' | 'reason'>;
 
 /** Plans all that was chosen for a visit, or takes the therapist's order of it, as a new version of the plan. */
-export async function makeTreatment(db: Db, visitId: number, input: TreatmentInput, actor: Actor): Promise<Saved> {
+export async function makeTreatment(db: Db, visitId: VisitId, input: TreatmentInput, actor: Actor): Promise<Saved> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
   if (visit.stage === 'stopped')
@@ -95,7 +96,7 @@ const drainageCaseOf = (visit: VisitRecord, { minutes, school }: Wish) =>
   caseOf(visit, { minutes, ...(school ? { school } : {}) });
 
 /** What a visit that has been booked for a treatment will hold, as far as is known before anybody is asked. */
-export async function foreseeTreatment(db: Db, visitId: number, wish: Wish): Promise<void> {
+export async function foreseeTreatment(db: Db, visitId: VisitId, wish: Wish): Promise<void> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return;
   const library = await readHouseLibrary(db);

@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import { screeningBook } from '../../catalogue/screening/screening';
 import type { TemplateInput } from '../../contracts/treatment';
 import type { TreatmentOffers } from '../../contracts/treatment-views';
@@ -17,7 +18,7 @@ import type { Actor, SaveRefusal } from '../shared/saving';
  * What may be chosen for a visit: ready-made treatments first, then all that the library has.
  * @param clientId adds what is usual for that client, and what was given last
  */
-export async function offerTreatments(db: Db, clientId: number | null, now: Date): Promise<TreatmentOffers> {
+export async function offerTreatments(db: Db, clientId: ClientId | null, now: Date): Promise<TreatmentOffers> {
   const [library, templates, last, observations] = await Promise.all([
     readHouseLibrary(db),
     listTemplates(db, clientId),

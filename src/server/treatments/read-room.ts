@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { subMinutes } from 'date-fns';
 import { anatomy } from '../../catalogue/anatomy';
 import type { ReadyInput } from '../../contracts/treatment';
@@ -19,7 +20,7 @@ import { drainageWork, holdsOf } from '../visits/visit-holds';
 import { readyColumn } from '../visits/visit.documents';
 
 /** The room list of a visit with the time of day for each item. @returns undefined when there is no such visit */
-export async function readRoom(db: Db, visitId: number): Promise<RoomView | undefined> {
+export async function readRoom(db: Db, visitId: VisitId): Promise<RoomView | undefined> {
   const [record, row] = await Promise.all([readVisitFrame(db, visitId), findVisit(db, visitId)]);
   if (!record || !row) return undefined;
   const visit = await completeVisit(db, record);
@@ -69,7 +70,7 @@ function forDrainage(plan: Parameters<typeof drainageBlock>[2], judgement: Judge
 /** Keeps what is ready. */
 export async function saveReady(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   { ready }: ReadyInput,
 ): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
   const visit = await findVisit(db, visitId);

@@ -1,17 +1,19 @@
+import type { Minutes } from '../../core/quantities';
+import type { ClientId } from '../../core/ids';
 import type { TemplateInput, TreatmentHolds } from '../../contracts/treatment';
 import type { Db } from '../db/connection';
 import { templateColumn } from './treatments.documents';
 
 export interface StoredTemplate {
   readonly id: number;
-  readonly clientId: number | null;
+  readonly clientId: ClientId | null;
   readonly name: string;
-  readonly minutes: number;
+  readonly minutes: Minutes;
   readonly holds: TreatmentHolds;
 }
 
 /** Those of the house, and what is usual for a client, the newest first. */
-export async function listTemplates(db: Db, clientId: number | null): Promise<readonly StoredTemplate[]> {
+export async function listTemplates(db: Db, clientId: ClientId | null): Promise<readonly StoredTemplate[]> {
   const rows = await db
     .selectFrom('treatment_template')
     .selectAll()

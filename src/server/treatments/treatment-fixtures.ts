@@ -1,3 +1,4 @@
+import type { Minutes } from '../../core/quantities';
 import { screeningBook } from '../../catalogue/screening/screening';
 import { ObservationInput } from '../../contracts/measures';
 import { TreatmentHolds, TreatmentInput } from '../../contracts/treatment';
@@ -92,7 +93,7 @@ export async function give(
   house: TestHouse,
   visit: number,
   protocols: readonly string[],
-  minutes: number,
+  minutes: Minutes,
 ): Promise<void> {
   const { steps } = await planFor(house, visit, protocols, { minutes });
   await follow(house, visit, steps);

@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import type { VisitCheckInput } from '../../contracts/record';
 import type { AskState } from '../../contracts/ask-views';
 import type { StageOrEnd } from '../../contracts/people-views';
@@ -13,7 +14,7 @@ import { type Actor, type SaveRefusal, advance } from '../shared/saving';
 /** Stores the answers as they are given; a red flag stops the visit, a corrected answer opens it again. */
 export async function answerCheck(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   input: VisitCheckInput,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved'; readonly stage: StageOrEnd; readonly state: AskState } | SaveRefusal> {

@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { type ClosingInput, type FeedbackField, type FeedbackInput, feedbackFields } from '../../contracts/closing';
 import type { ClosingView } from '../../contracts/closing-view';
 import { plainNote } from '../../core/visit/note-doc';
@@ -14,7 +15,7 @@ const longestNote = 4000;
 /** Stores what is asked at the end; every change is a new version. A note with a form is kept beside its plain text. */
 export async function saveClosing(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   input: ClosingInput,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved'; readonly closing: ClosingView } | SaveRefusal> {
@@ -38,7 +39,7 @@ type Feedback = typeof FeedbackInput._output;
 /** What the client answered on the tablet, on top of what is there; it is remembered that they said it themselves. */
 export async function saveFeedback(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   given: Feedback,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
@@ -65,7 +66,7 @@ const emptyClosing: ClosingView = {
 /** Signs the record off. Signed again after a correction, it has another signature, and nothing is poured a second time. */
 export async function finishVisit(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);

@@ -1,3 +1,4 @@
+import type { ClientId, TherapistId, VisitId } from '../../core/ids';
 import type { ClosingInput } from '../../contracts/closing';
 import type { ClosingView } from '../../contracts/closing-view';
 import type { Db } from '../db/connection';
@@ -21,7 +22,7 @@ function toClosing(row: ClosingRow): ClosingView {
   };
 }
 
-export async function latestClosing(db: Db, visitId: number): Promise<ClosingView | undefined> {
+export async function latestClosing(db: Db, visitId: VisitId): Promise<ClosingView | undefined> {
   const row = await db
     .selectFrom('closing')
     .selectAll()
@@ -45,7 +46,7 @@ export async function latestClosingsOf(db: Db, visitIds: readonly number[]): Pro
 
 export async function insertClosing(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   version: number,
   given: Omit<ClosingInput, keyof ClosingMore> & Partial<ClosingMore>,
   by: number | null,
@@ -79,19 +80,19 @@ const moreOf = ({ noteDoc, byClient, oilMl, stonesUsed, aftercare }: ClosingMore
 
 export interface SignatureRecord {
   readonly version: number;
-  readonly therapistId: number | null;
+  readonly therapistId: TherapistId | null;
   readonly signedAt: string;
 }
 
 /** Who signed the record of a visit, and which version of it; oldest first. */
-export async function listSignatures(db: Db, visitId: number): Promise<readonly SignatureRecord[]> {
+export async function listSignatures(db: Db, visitId: VisitId): Promise<readonly SignatureRecord[]> {
   const rows = await db.selectFrom('signature').selectAll().where('visit_id', '=', visitId).orderBy('id').execute();
   return rows.map((row) => ({
     ...{ version: row.closing_version, therapistId: row.therapist_id, signedAt: row.signed_at },
   }));
 }
 
-export async function insertSignature(db: Db, visitId: number, given: SignatureRecord): Promise<void> {
+export async function insertSignature(db: Db, visitId: VisitId, given: SignatureRecord): Promise<void> {
   await db
     .insertInto('signature')
     .values({
@@ -102,7 +103,7 @@ export async function insertSignature(db: Db, visitId: number, given: SignatureR
 }
 
 /** Visit of a client → what was asked at its end, newest version. */
-export async function listClosingsOfClient(db: Db, clientId: number): Promise<ReadonlyMap<number, ClosingView>> {
+export async function listClosingsOfClient(db: Db, clientId: ClientId): Promise<ReadonlyMap<number, ClosingView>> {
   const rows = await db
     .selectFrom('closing')
     .innerJoin('visit', 'visit.id', 'closing.visit_id')
@@ -114,7 +115,7 @@ export async function listClosingsOfClient(db: Db, clientId: number): Promise<Re
 }
 
 /** How red the skin was at the last visit before a time, and how long. */
-export const lastReactionBefore = (db: Db, clientId: number, before: string) =>
+export const lastReactionBefore = (db: Db, clientId: ClientId, before: string) =>
   db
     .selectFrom('closing')
     .innerJoin('visit', 'visit.id', 'closing.visit_id')

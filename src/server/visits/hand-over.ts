@@ -1,3 +1,4 @@
+import type { TherapistId, VisitId } from '../../core/ids';
 import type { Db } from '../db/connection';
 import { findStaff } from '../people/people.repository';
 import { insertAudit } from '../house/audit.repository';
@@ -8,8 +9,8 @@ import type { Actor, SaveRefusal } from '../shared/saving';
 /** Hands a visit over to a colleague, for instance one who holds the qualification that it needs. */
 export async function handOver(
   db: Db,
-  visitId: number,
-  therapistId: number,
+  visitId: VisitId,
+  therapistId: TherapistId,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);

@@ -1,3 +1,4 @@
+import type { ClientId } from '../../core/ids';
 import { screeningBook } from '../../catalogue/screening/screening';
 import { noticeDays, type Preparation, preparationFor } from '../../core/visit/prepare';
 import { addDays } from '../../core/calendar/days';
@@ -43,7 +44,7 @@ export function missingNotes(
 export async function prepareVisit(
   db: Db,
   visit: {
-    readonly clientId: number;
+    readonly clientId: ClientId;
     readonly startsAt: string;
     readonly focus: readonly string[];
     readonly isFirst: boolean;

@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { differenceInCalendarDays } from 'date-fns';
 import { screeningBook } from '../../catalogue/screening/screening';
 import type { NextVisitView } from '../../contracts/visit-views';
@@ -18,7 +19,7 @@ import { readLedger } from '../treatments/treatment-facts';
 const gapsLookedAt = 4;
 
 /** When the client of a visit had best come again, with the reasons. @returns null when there is no such visit */
-export async function proposeNext(db: Db, visitId: number, now: Date): Promise<NextVisitView | null> {
+export async function proposeNext(db: Db, visitId: VisitId, now: Date): Promise<NextVisitView | null> {
   const [visit, row] = await Promise.all([readVisitFrame(db, visitId), findVisit(db, visitId)]);
   if (!visit || !row) return null;
   const [progress, visits, { timesThisWeek: times }, closing, therapists, staff] = await Promise.all([

@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { oilBook } from '../../catalogue/oils/oils';
 import { screeningBook } from '../../catalogue/screening/screening';
 import { limitsOver } from '../../core/judgement/visit-limits';
@@ -18,7 +19,7 @@ import type { VisitRecord } from './visit-record';
 import { readTray, rotationsOf } from '../stones/rotate-stones';
 
 /** What the end of a visit shows: what was used, what the client should mind, when to come again. @returns undefined for no visit */
-export async function readClose(db: Db, visitId: number, now: Date): Promise<CloseView | undefined> {
+export async function readClose(db: Db, visitId: VisitId, now: Date): Promise<CloseView | undefined> {
   const record = await readVisitFrame(db, visitId);
   if (!record) return undefined;
   const visit = await completeVisit(db, record);

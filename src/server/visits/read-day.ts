@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { addDays, format, isSameDay, subMinutes } from 'date-fns';
 import type { DayView, DayVisit } from '../../contracts/day-views';
 import type { ClosingView } from '../../contracts/closing-view';
@@ -168,7 +169,7 @@ async function openChecks(
 }
 
 /** Ten minutes after a treatment the skin wants another look, until it is written down how it was. */
-function skinTasks(visitId: number, stage: StageOrEnd, { ends, closings }: Known): DayVisit['tasks'] {
+function skinTasks(visitId: VisitId, stage: StageOrEnd, { ends, closings }: Known): DayVisit['tasks'] {
   if (reached[stage] < reached.close || stage === 'stopped') return [];
   const endedAt = ends.get(visitId) ?? null;
   const closing = closings.get(visitId);
@@ -197,7 +198,7 @@ function roomTasks(row: VisitOfDay, isOver: boolean): DayVisit['tasks'] {
 
 async function lineOf(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   stage: StageOrEnd,
   { earlier, closings }: Known,
   last: TapingRow | undefined,

@@ -1,3 +1,4 @@
+import type { VisitId } from '../../core/ids';
 import { gateRows } from '../../catalogue/screening/intake.data';
 import type { AskView, FeedbackTabletView, TabletView } from '../../contracts/ask-views';
 import type { StageOrEnd } from '../../contracts/people-views';
@@ -10,7 +11,7 @@ import { readVisitFrame } from './read-visit';
 import { readVisitBlends } from '../oils/visit-blends';
 
 /** What a client sees on the tablet: plain questions and their own answers. @returns undefined when there is no such visit */
-export async function readTablet(db: Db, visitId: number): Promise<TabletView | undefined> {
+export async function readTablet(db: Db, visitId: VisitId): Promise<TabletView | undefined> {
   const [visit, house] = await Promise.all([readVisitFrame(db, visitId), findHouse(db)]);
   if (!visit) return undefined;
   const asked = listConditions().filter((condition) => condition.atIntake);
@@ -37,7 +38,7 @@ export async function readTablet(db: Db, visitId: number): Promise<TabletView | 
 const after: readonly StageOrEnd[] = ['table', 'close', 'done'];
 
 /** @returns undefined when the visit has not come to its end, or is not there */
-export async function readFeedbackTablet(db: Db, visitId: number): Promise<FeedbackTabletView | undefined> {
+export async function readFeedbackTablet(db: Db, visitId: VisitId): Promise<FeedbackTabletView | undefined> {
   const [visit, house, blends] = await Promise.all([
     readVisitFrame(db, visitId),
     findHouse(db),

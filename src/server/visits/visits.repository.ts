@@ -1,3 +1,4 @@
+import type { ClientId, TherapistId, VisitId } from '../../core/ids';
 import { sql } from 'kysely';
 import type { VisitInput } from '../../contracts/record';
 import type { StageOrEnd } from '../../contracts/people-views';
@@ -39,7 +40,7 @@ export async function countVisits(db: Db, from: string, to: string): Promise<num
   return row.count;
 }
 
-export async function listVisitsOfClient(db: Db, clientId: number): Promise<readonly VisitRow[]> {
+export async function listVisitsOfClient(db: Db, clientId: ClientId): Promise<readonly VisitRow[]> {
   return db
     .selectFrom('visit')
     .selectAll()
@@ -68,7 +69,7 @@ export async function countEarlierOf(db: Db, visitIds: readonly number[]): Promi
 }
 
 /** When a client was last treated before a time; null: never. */
-export async function lastTreatedBefore(db: Db, clientId: number, before: string): Promise<string | null> {
+export async function lastTreatedBefore(db: Db, clientId: ClientId, before: string): Promise<string | null> {
   const row = await db
     .selectFrom('visit')
     .select('starts_at')
@@ -144,11 +145,11 @@ export async function setReady(db: Db, id: number, ready: readonly string[]): Pr
     .execute();
 }
 
-export async function setTherapist(db: Db, id: number, therapistId: number): Promise<void> {
+export async function setTherapist(db: Db, id: number, therapistId: TherapistId): Promise<void> {
   await db.updateTable('visit').set({ therapist_id: therapistId }).where('id', '=', id).execute();
 }
 
-export async function latestAnswers(db: Db, visitId: number): Promise<CheckAnswers> {
+export async function latestAnswers(db: Db, visitId: VisitId): Promise<CheckAnswers> {
   const row = await db
     .selectFrom('visit_check')
     .select('answers_json')
@@ -160,7 +161,7 @@ export async function latestAnswers(db: Db, visitId: number): Promise<CheckAnswe
 
 export async function insertAnswers(
   db: Db,
-  visitId: number,
+  visitId: VisitId,
   answers: CheckAnswers,
   outcome: string,
   by: number | null,
@@ -172,7 +173,7 @@ export async function insertAnswers(
     .execute();
 }
 
-export async function latestPlan(db: Db, visitId: number): Promise<PlanRow | undefined> {
+export async function latestPlan(db: Db, visitId: VisitId): Promise<PlanRow | undefined> {
   return db
     .selectFrom('plan')
     .selectAll()
@@ -182,7 +183,7 @@ export async function latestPlan(db: Db, visitId: number): Promise<PlanRow | und
 }
 
 /** Visit of a client → steps of its newest plan. */
-export async function countStepsOfClient(db: Db, clientId: number): Promise<ReadonlyMap<number, number>> {
+export async function countStepsOfClient(db: Db, clientId: ClientId): Promise<ReadonlyMap<number, number>> {
   const rows = await db
     .selectFrom('plan')
     .innerJoin('visit', 'visit.id', 'plan.visit_id')
@@ -206,7 +207,7 @@ export async function insertPlan(db: Db, row: Omit<PlanRow, 'id'>): Promise<void
 export async function moveTo(
   db: Db,
   visit: VisitRow,
-  { startsAt, therapistId }: { readonly startsAt: string; readonly therapistId: number },
+  { startsAt, therapistId }: { readonly startsAt: string; readonly therapistId: TherapistId },
 ): Promise<void> {
   await db
     .updateTable('visit')
@@ -245,7 +246,7 @@ export async function listFollowing(db: Db, visit: VisitRow): Promise<readonly n
 }
 
 /** A therapist's visits from a day on, cancelled ones too, with whom they are for. */
-export const listForCalendar = (db: Db, therapistId: number, from: string) =>
+export const listForCalendar = (db: Db, therapistId: TherapistId, from: string) =>
   db
     .selectFrom('visit')
     .innerJoin('client', 'client.id', 'visit.client_id')
@@ -258,7 +259,7 @@ export const listForCalendar = (db: Db, therapistId: number, from: string) =>
     .execute();
 
 /** The last visit of a client before a time that held a treatment and was given. */
-export const lastGivenTreatment = (db: Db, clientId: number, before: string) =>
+export const lastGivenTreatment = (db: Db, clientId: ClientId, before: string) =>
   db
     .selectFrom('visit')
     .select(['id', 'starts_at', 'holds_json'])
@@ -273,7 +274,7 @@ export const lastGivenTreatment = (db: Db, clientId: number, before: string) =>
 /** Visits of the same client up to the beginning of this one, as far as they count for how often work is given. */
 export const listLedgerVisits = (
   db: Db,
-  visit: { readonly id: number; readonly clientId: number; readonly startsAt: string },
+  visit: { readonly id: number; readonly clientId: ClientId; readonly startsAt: string },
   since: string,
 ) =>
   db

@@ -1,3 +1,4 @@
+import type { Seconds } from '../../core/quantities';
 import { pebbleTone, type PebbleKind } from '../pebbles';
 import { formatClock } from '../../core/units';
 import styles from './TimeRibbon.module.css';
@@ -5,7 +6,7 @@ import styles from './TimeRibbon.module.css';
 export interface Bead {
   readonly id: string;
   readonly kind: PebbleKind;
-  readonly seconds: number;
+  readonly seconds: Seconds;
   readonly title: string;
   readonly phase: string;
   readonly state?: 'due' | 'done' | 'skipped' | 'here' | 'fault';
@@ -13,7 +14,7 @@ export interface Bead {
 
 interface Props {
   readonly beads: readonly Bead[];
-  readonly budgetSeconds: number;
+  readonly budgetSeconds: Seconds;
   readonly selected?: string | undefined;
   readonly onSelect?: ((id: string) => void) | undefined;
 }
@@ -21,7 +22,7 @@ interface Props {
 /** Steps as beads whose width is their time, the phases as bands below, the total at the right. */
 export function TimeRibbon({ beads, budgetSeconds, selected, onSelect }: Props) {
   const total = beads.reduce((sum, bead) => sum + bead.seconds, 0);
-  const bands = beads.reduce<{ phase: string; seconds: number }[]>((all, bead) => {
+  const bands = beads.reduce<{ phase: string; seconds: Seconds }[]>((all, bead) => {
     const last = all.at(-1);
     if (last?.phase === bead.phase) last.seconds += bead.seconds;
     else all.push({ phase: bead.phase, seconds: bead.seconds });

@@ -1,3 +1,5 @@
+import type { Drops, Percent } from '../../quantities';
+import type { OilId } from '../../ids';
 import { sumOf } from '../../statistics';
 import type { OilBook } from '../book';
 import { oilOf } from '../book';
@@ -16,9 +18,9 @@ import { neighbours } from './neighbours';
 import { searchBest } from './search';
 
 export interface BestBlend {
-  readonly parts: readonly { readonly oil: string; readonly drops: number }[];
+  readonly parts: readonly { readonly oil: OilId; readonly drops: Drops }[];
   readonly objective: number;
-  readonly totalPercent: number;
+  readonly totalPercent: Percent;
   /** Proven: every other blend was bounded or tried. */
   readonly optimal: true;
   /** What keeps a better one away, in words. */

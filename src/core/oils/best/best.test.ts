@@ -1,3 +1,4 @@
+import type { OilId } from '../../ids';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { oilBook as book } from '../../../catalogue/oils/oils';
@@ -143,7 +144,7 @@ describe('the best blend', () => {
       path: 'volumeMl',
       message: '10 mL at 0.5 % is less than two drops: mix more, or make it stronger.',
     });
-    const only = (oil: string) => [{ oil, costPerDrop: 0, maxDrops: 60 }];
+    const only = (oil: OilId) => [{ oil, costPerDrop: 0, maxDrops: 60 }];
     const pregnant = { ...adult, conditions: ['pregnancy'] };
     expect(refusal(wish({ candidates: only('wintergreen'), client: pregnant, targetPercent: 1 }))?.message).toContain(
       'None of these oils',

@@ -1,3 +1,5 @@
+import type { Drops, Millilitres, Percent } from '../../quantities';
+import type { OilId } from '../../ids';
 import { exceeds, isBelow, slack } from '../../statistics';
 import { dropsPerMlOf } from '../amounts';
 import type { Area, NoteId, OilBook, UseId } from '../book';
@@ -7,23 +9,23 @@ import { constituentLimit, oilLimit } from '../limits';
 
 /** An oil that may be taken. */
 export interface Candidate {
-  readonly oil: string;
+  readonly oil: OilId;
   /** In the house's smallest coin. */
   readonly costPerDrop: number;
   /** What the bottle still holds, or a wish. */
-  readonly maxDrops: number;
+  readonly maxDrops: Drops;
   readonly dropsPerMl?: number | undefined;
 }
 
 export interface BestBlendCase {
-  readonly volumeMl: number;
+  readonly volumeMl: Millilitres;
   readonly area: Area;
   readonly client: OilClient;
   readonly candidates: readonly Candidate[];
   readonly wanted: readonly { readonly use: UseId; readonly weight: number }[];
   /** Wished share of each note (0–1); null: no wish. */
   readonly notes: Readonly<Record<NoteId, number>> | null;
-  readonly targetPercent: number;
+  readonly targetPercent: Percent;
   readonly maxOils: number;
 }
 

@@ -1,3 +1,4 @@
+import type { Drops } from '../../quantities';
 import { slack } from '../../statistics';
 import { type BlendProblem, meritOf, merits, totalRange } from './blend-problem';
 import type { Box, Line } from './relax';
@@ -67,7 +68,7 @@ export class SetSearch {
     return true;
   }
 
-  private put(at: number, i: number, drops: number): void {
+  private put(at: number, i: number, drops: Drops): void {
     const { share, cost, note, uses, packings } = this.problem;
     const part = drops * (share[i] ?? 0);
     const n = note[i] ?? 0;

@@ -1,3 +1,4 @@
+import type { ClientId, ConditionId, VisitId } from '../../../core/ids';
 import type { Generated } from 'kysely';
 
 export interface ClientTable {
@@ -25,7 +26,7 @@ export interface ClientTable {
 
 export interface ClientVersionTable {
   id: Generated<number>;
-  client_id: number;
+  client_id: ClientId;
   version: number;
   before_json: string;
   changed_at: string;
@@ -34,7 +35,7 @@ export interface ClientVersionTable {
 
 export interface FindingTable {
   id: Generated<number>;
-  client_id: number;
+  client_id: ClientId;
   kind: string;
   side: string | null;
   regions_json: string | null;
@@ -55,9 +56,9 @@ export interface FindingTable {
 
 export interface IntakeAnswerTable {
   id: Generated<number>;
-  client_id: number;
-  visit_id: number | null;
-  condition: string;
+  client_id: ClientId;
+  visit_id: VisitId | null;
+  condition: ConditionId;
   answer: 'yes' | 'no' | 'unsure';
   source: 'therapist' | 'client';
   recorded_at: string;
@@ -66,8 +67,8 @@ export interface IntakeAnswerTable {
 
 export interface ConsentTable {
   id: Generated<number>;
-  client_id: number;
-  visit_id: number | null;
+  client_id: ClientId;
+  visit_id: VisitId | null;
   wording_version: number;
   areas_json: string;
   signer: 'client' | 'guardian';
@@ -80,7 +81,7 @@ export interface ConsentTable {
 
 export interface AttachmentTable {
   id: Generated<number>;
-  client_id: number;
+  client_id: ClientId;
   name: string;
   media_type: string;
   bytes: number;

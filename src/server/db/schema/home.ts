@@ -1,9 +1,10 @@
+import type { ClientId, VisitId } from '../../../core/ids';
 import type { Generated } from 'kysely';
 
 export interface HomeSheetTable {
   id: Generated<number>;
-  client_id: number;
-  visit_id: number | null;
+  client_id: ClientId;
+  visit_id: VisitId | null;
   routine: string;
   language: string;
   wish_json: string;
@@ -23,7 +24,7 @@ export interface HomeLinkTable {
 
 export interface HomeTickTable {
   id: string;
-  client_id: number;
+  client_id: ClientId;
   sheet_id: number;
   modality: string;
   day: string;

@@ -1,3 +1,4 @@
+import type { ClientId, TherapistId, VisitId } from '../../../core/ids';
 import type { Generated } from 'kysely';
 
 export interface HouseTable {
@@ -28,12 +29,12 @@ export interface TherapistTable {
 
 export interface SessionTable {
   token_hash: string;
-  staff_id: number;
+  staff_id: TherapistId;
   created_at: string;
   seen_at: string;
   expires_at: string;
   locked_at: string | null;
-  handed_visit_id: number | null;
+  handed_visit_id: VisitId | null;
   failed_pins: Generated<number>;
 }
 
@@ -58,7 +59,7 @@ export interface LibraryEntryTable {
 
 export interface TreatmentTemplateTable {
   id: Generated<number>;
-  client_id: number | null;
+  client_id: ClientId | null;
   name: string;
   holds_json: string;
   made_at: string;
@@ -69,7 +70,7 @@ export interface TreatmentTemplateTable {
 export interface AuditTable {
   id: Generated<number>;
   at: string;
-  therapist_id: number | null;
+  therapist_id: TherapistId | null;
   action: string;
   subject: string;
   detail: string;

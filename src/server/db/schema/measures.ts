@@ -1,9 +1,10 @@
+import type { ClientId, VisitId } from '../../../core/ids';
 import type { Generated } from 'kysely';
 
 export interface TapingTable {
   id: Generated<number>;
-  client_id: number;
-  visit_id: number | null;
+  client_id: ClientId;
+  visit_id: VisitId | null;
   taken_at: string;
   phase: 'baseline' | 'before' | 'after' | 'follow-up';
   version: number;
@@ -33,8 +34,8 @@ export interface TapingTable {
 
 export interface ObservationTable {
   id: Generated<number>;
-  client_id: number;
-  visit_id: number | null;
+  client_id: ClientId;
+  visit_id: VisitId | null;
   taken_at: string;
   phase: 'before' | 'after';
   kind: string;
@@ -49,8 +50,8 @@ export interface ObservationTable {
 
 export interface PhotoTable {
   id: Generated<number>;
-  client_id: number;
-  visit_id: number | null;
+  client_id: ClientId;
+  visit_id: VisitId | null;
   attachment_id: number;
   pose: string;
   phase: 'before' | 'after';
@@ -60,8 +61,8 @@ export interface PhotoTable {
 
 export interface ReferralFlagTable {
   id: Generated<number>;
-  client_id: number;
-  visit_id: number | null;
+  client_id: ClientId;
+  visit_id: VisitId | null;
   rule: string;
   level: 'emergency' | 'same-day' | 'soon' | 'note';
   why: string;

@@ -1,9 +1,11 @@
+import type { Millilitres } from '../../../core/quantities';
+import type { ClientId, OilId, VisitId } from '../../../core/ids';
 import type { Generated } from 'kysely';
 
 export interface OilBottleTable {
   id: Generated<number>;
   kind: 'essential' | 'carrier';
-  oil: string;
+  oil: OilId;
   lot: Generated<string>;
   opened_on: string | null;
   printed_on: string | null;
@@ -27,8 +29,8 @@ export interface OilBlendTable {
 
 export interface OilMixTable {
   id: Generated<number>;
-  client_id: number | null;
-  visit_id: number | null;
+  client_id: ClientId | null;
+  visit_id: VisitId | null;
   blend_json: string;
   counted_json: Generated<string>;
   state: Generated<'mixing' | 'mixed' | 'given-up'>;
@@ -43,7 +45,7 @@ export interface OilMixTable {
 export interface OilDrawTable {
   id: Generated<number>;
   bottle_id: number;
-  ml: number;
+  ml: Millilitres;
   why: 'mixed' | 'corrected' | 'discarded';
   mix_id: number | null;
   done_at: string;
@@ -51,7 +53,7 @@ export interface OilDrawTable {
 }
 
 export interface VisitBlendTable {
-  visit_id: number;
+  visit_id: VisitId;
   area: 'body' | 'face';
   blend_json: string;
   mix_id: number | null;
@@ -62,8 +64,8 @@ export interface VisitBlendTable {
 
 export interface SmellChoiceTable {
   id: Generated<number>;
-  client_id: number;
-  visit_id: number | null;
+  client_id: ClientId;
+  visit_id: VisitId | null;
   strips_json: string;
   chosen: number | null;
   done_at: string;
@@ -72,7 +74,7 @@ export interface SmellChoiceTable {
 
 export interface PatchTestTable {
   id: Generated<number>;
-  client_id: number;
+  client_id: ClientId;
   what: string;
   placed_at: string;
   placed_by: number | null;

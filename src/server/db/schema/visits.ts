@@ -1,11 +1,13 @@
+import type { Minutes } from '../../../core/quantities';
+import type { ClientId, TherapistId, VisitId } from '../../../core/ids';
 import type { Generated } from 'kysely';
 
 export interface VisitTable {
   id: Generated<number>;
-  client_id: number;
-  therapist_id: number;
+  client_id: ClientId;
+  therapist_id: TherapistId;
   starts_at: string;
-  minutes: number;
+  minutes: Minutes;
   purpose: string;
   focus_json: string;
   stage: Generated<string>;
@@ -21,7 +23,7 @@ export interface VisitTable {
 
 export interface ReminderTable {
   id: Generated<number>;
-  visit_id: number;
+  visit_id: VisitId;
   channel: 'text' | 'mail';
   address: string;
   words: string;
@@ -33,7 +35,7 @@ export interface ReminderTable {
 
 export interface VisitCheckTable {
   id: Generated<number>;
-  visit_id: number;
+  visit_id: VisitId;
   answers_json: string;
   outcome: string;
   recorded_at: string;
@@ -42,7 +44,7 @@ export interface VisitCheckTable {
 
 export interface ScreeningOverrideTable {
   id: Generated<number>;
-  visit_id: number;
+  visit_id: VisitId;
   modality: string;
   limit_key: string;
   old_json: string;
@@ -55,7 +57,7 @@ export interface ScreeningOverrideTable {
 
 export interface PlanTable {
   id: Generated<number>;
-  visit_id: number;
+  visit_id: VisitId;
   version: number;
   case_json: string;
   plan_json: string;
@@ -69,7 +71,7 @@ export interface PlanTable {
 export interface TableEventTable {
   sequence: Generated<number>;
   id: string;
-  visit_id: number;
+  visit_id: VisitId;
   kind: string;
   step_id: string | null;
   plan_version: number;
@@ -84,14 +86,14 @@ export interface TableEventTable {
 }
 
 export interface TableLeadTable {
-  visit_id: number;
+  visit_id: VisitId;
   device_id: string;
   taken_at: string;
 }
 
 export interface ClosingTable {
   id: Generated<number>;
-  visit_id: number;
+  visit_id: VisitId;
   version: number;
   pressure: number | null;
   comfort: number | null;
@@ -110,9 +112,9 @@ export interface ClosingTable {
 
 export interface SignatureTable {
   id: Generated<number>;
-  visit_id: number;
+  visit_id: VisitId;
   closing_version: number;
-  therapist_id: number | null;
+  therapist_id: TherapistId | null;
   signed_at: string;
 }
 
