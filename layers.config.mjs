@@ -6,7 +6,7 @@
  */
 export const arrows = {
   core: [],
-  catalogue: ['core'],
+  catalogue: ['core', 'contracts'],
   contracts: ['core'],
   charts: ['core', 'contracts'],
   ui: ['core', 'catalogue', 'styles'],

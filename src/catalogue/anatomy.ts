@@ -7,6 +7,7 @@ import {
   type PlaceId,
   type Quadrant,
   type RegionGroup,
+  type RegionGroups,
   regionGroups,
   type Territory,
 } from '../core/anatomy/place';
@@ -101,14 +102,13 @@ function defineAnatomy(): Anatomy {
     into.push(edge);
   }
   const names = new Set([...territories.values(), ...basins.values()].map(({ name }) => name));
-  const groups = Object.fromEntries(
-    regionGroups.map((group) => {
-      const unknown = regionGroupRows[group].find((name) => !names.has(name));
-      if (unknown) throw new Error(`anatomy: the group ${group} names “${unknown}”, which is no region`);
-      return [group, new Set<string>(regionGroupRows[group])];
-    }),
-  ) as unknown as Record<RegionGroup, ReadonlySet<string>>;
-  return { territories, basins, edges, edgesInto, groups };
+  const groups: Partial<Record<RegionGroup, ReadonlySet<string>>> = {};
+  for (const group of regionGroups) {
+    const unknown = regionGroupRows[group].find((name) => !names.has(name));
+    if (unknown) throw new Error(`anatomy: the group ${group} names “${unknown}”, which is no region`);
+    groups[group] = new Set<string>(regionGroupRows[group]);
+  }
+  return { territories, basins, edges, edgesInto, groups: groups as RegionGroups };
 }
 
 /** The body as it ships: 126 territories, 26 node groups and 346 ways between them. */

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { ClientBrief, StageOrEnd, TherapistView, stages } from './people-views';
+import { ClientBrief, StageOrEnd, TherapistView } from './people-views';
+import { stages } from '../core/visit/stage';
 
 export const DayVisit = z.object({
   id: z.number(),

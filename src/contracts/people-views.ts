@@ -1,3 +1,4 @@
+import { stages } from '../core/visit/stage';
 import { z } from 'zod';
 import { qualificationIds } from '../core/drainage/case';
 import { LocatableShape } from './shapes/screening';
@@ -6,9 +7,7 @@ import { FindingShape } from './shapes/drainage';
 
 /** What pages hand to islands: plain data, times as ISO UTC text, clock times in the house’s own zone as `14:00`. */
 
-export const stages = ['ask', 'measure', 'plan', 'prepare', 'table', 'close'] as const;
-
-export const Stage = z.enum(['ask', 'measure', 'plan', 'prepare', 'table', 'close']);
+export const Stage = z.enum(stages);
 export type Stage = z.infer<typeof Stage>;
 
 export const StageOrEnd = z.union([z.enum(stages), z.enum(['done', 'stopped'])]);

@@ -1,3 +1,4 @@
+import { careKinds } from '../core/stones/care';
 import { z } from 'zod';
 import { materialIds, type SizeId, sizeIds, skinIds } from '../core/stones/book';
 
@@ -200,7 +201,6 @@ export const StoneInput = z.object({
 });
 export type StoneInput = z.infer<typeof StoneInput>;
 
-export const careKinds = ['cleaned', 'oiled', 'water-changed', 'checked'] as const;
 export const StoneCareInput = z.object({
   what: z.enum(careKinds, `One of ${careKinds.join(', ')}.`),
   /** None: all stones in use, and the bath. */

@@ -55,9 +55,8 @@ function colourAt(x: number, halves: readonly number[], isMark: boolean): Colour
     if (aside > half) continue;
     if (half - aside < 2 || isMark) return line;
     const roundness = aside / half;
-    return [0, 1, 2].map((c) =>
-      Math.round((skin[c] ?? 0) * (1 - roundness ** 3) + (shade[c] ?? 0) * roundness ** 3),
-    ) as unknown as Colour;
+    const mixed = (c: 0 | 1 | 2) => Math.round(skin[c] * (1 - roundness ** 3) + shade[c] * roundness ** 3);
+    return [mixed(0), mixed(1), mixed(2)];
   }
   return paper;
 }

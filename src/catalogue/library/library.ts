@@ -1,8 +1,10 @@
 import { type Known, problemsOfProtocol, problemsOfTechnique } from '../../core/library/check-library';
 import type { Library, Protocol } from '../../core/library/protocol';
 import type { Technique } from '../../core/library/technique';
+import { ProtocolSchema, TechniqueSchema } from '../../contracts/library';
 import type { FieldError } from '../../core/result';
 import { basinRows, territoryRows } from '../anatomy.data';
+import { readRows } from '../read-table';
 import { screeningBook } from '../screening/screening';
 import bodyRows from './data/body.json';
 import drainageRows from './data/drainage.json';
@@ -13,9 +15,9 @@ import techniqueRows from './data/techniques.json';
 
 const byId = <T extends { readonly id: string }>(rows: readonly T[]) => new Map(rows.map((row) => [row.id, row]));
 
-const techniques = byId(techniqueRows as unknown as readonly Technique[]);
-const protocols = byId(
-  [drainageRows, faceRows, stoneRows, bodyRows, homeRows].flat() as unknown as readonly Protocol[],
+const techniques: ReadonlyMap<string, Technique> = byId(readRows('techniques', TechniqueSchema, techniqueRows));
+const protocols: ReadonlyMap<string, Protocol> = byId(
+  readRows('protocols', ProtocolSchema, [drainageRows, faceRows, stoneRows, bodyRows, homeRows].flat()),
 );
 
 /** What ships: every technique and protocol, in the order of the catalogue. */

@@ -1,43 +1,20 @@
 import { describe, expect, it } from 'vitest';
-import { z } from 'zod';
-import { noteIds, useIds } from '../../core/oils/book';
 import { conditionsOf } from '../../core/oils/client';
 import { screeningBook, vocabulary } from '../screening/screening';
+import { readRows } from '../read-table';
 import { oilBook } from './oils';
+import { CarrierRow, ConstituentRow, EssentialOilRow, GuideRowRow } from './schemas';
 import { spreadTable } from './spread';
-
-const id = z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/);
-const words = z.string().min(1);
-const percent = z.number().min(0).max(100);
-const certainty = z.enum(['established', 'typical', 'uncertain']);
-const strength = z.enum(['none', 'low', 'moderate', 'high']);
-
-const EssentialOilRow = z.strictObject({
-  ...{ id, name: words, latin: words, part: words, odourFamily: words },
-  note: z.enum(noteIds),
-  odourIntensity: z.number().int().min(1).max(10),
-  densityGPerMl: z.number().min(0.8).max(1.3),
-  dropsPerMl: z.number().int().min(15).max(40),
-  shelfLifeMonthsOpened: z.number().int().min(6).max(120),
-  constituents: z.array(
-    z
-      .strictObject({ id, minPercent: percent, typicalPercent: percent, maxPercent: percent })
-      .refine((c) => c.minPercent <= c.typicalPercent && c.typicalPercent <= c.maxPercent),
-  ),
-  dermalMaxPercent: percent.nullable(),
-  dermalMaxReason: words.nullable(),
-  phototoxic: z.strictObject({ maxLeaveOnPercent: percent.gt(0), hoursOutOfSun: z.number().int().gt(0) }).nullable(),
-  ...{ sensitiser: strength, irritant: strength, confidence: certainty },
-  uses: z.array(z.enum(useIds)).min(1),
-  skinTypes: z.array(words),
-  avoid: z.array(z.strictObject({ condition: id, scope: z.enum(['all', 'face']), reason: words })),
-});
 
 describe('the catalogue of oils', () => {
   it('has whole rows, each once, whose names the rest of it knows', () => {
+    readRows('essential oils', EssentialOilRow, [...oilBook.oils.values()]);
+    readRows('constituents', ConstituentRow, [...oilBook.constituents.values()]);
+    readRows('carriers', CarrierRow, [...oilBook.carriers.values()]);
+    readRows('dilution guide', GuideRowRow, [...oilBook.guide.values()]);
+    expect(() => readRows('essential oils', EssentialOilRow, [{ id: 'Bad Id' }])).toThrow(/catalogue essential oils/);
     expect(oilBook.oils.size).toBe(62);
     for (const oil of oilBook.oils.values()) {
-      expect(EssentialOilRow.safeParse(oil).error?.issues, oil.id).toBeUndefined();
       for (const one of oil.constituents) expect(oilBook.constituents.has(one.id), one.id).toBe(true);
       for (const { condition } of oil.avoid) expect(oilBook.conditions.has(condition), condition).toBe(true);
       expect(new Set(oil.constituents.map((one) => one.id)).size).toBe(oil.constituents.length);

@@ -1,21 +1,21 @@
-import type { Carrier, Constituent, EssentialOil, GuideRow, OilBook } from '../../core/oils/book';
-import carriers from './data/carriers.json';
-import conditions from './data/conditions.json';
-import constituents from './data/constituents.json';
-import guide from './data/dilution-guide.json';
-import oils from './data/essential-oils.json';
+import type { OilBook } from '../../core/oils/book';
+import { carriers } from './data/carriers.data';
+import { oilConditions } from './data/conditions.data';
+import { constituents } from './data/constituents.data';
+import { dilutionGuide } from './data/dilution-guide.data';
+import { essentialOils } from './data/essential-oils.data';
 
 const byId = <T extends { readonly id: string }>(rows: readonly T[]): ReadonlyMap<string, T> =>
   new Map(rows.map((row) => [row.id, row]));
 
 /**
- * Essential oils, what is in them, carriers and how strong blends usually are. The rows are JSON, whose words TypeScript
- * cannot narrow; `oils.test.ts` holds every row to the types that are named here.
+ * Essential oils, what is in them, carriers and how strong blends usually are. The browser has them too, so their shape
+ * is held by the compiler; `oils.test.ts` holds their figures to `schemas.ts`.
  */
 export const oilBook: OilBook = {
-  oils: byId(oils as unknown as readonly EssentialOil[]),
-  constituents: byId(constituents as unknown as readonly Constituent[]),
-  carriers: byId(carriers as unknown as readonly Carrier[]),
-  guide: byId(guide as readonly GuideRow[]),
-  conditions: new Map(conditions.map(({ id, label }) => [id, label])),
+  oils: byId(essentialOils),
+  constituents: byId(constituents),
+  carriers: byId(carriers),
+  guide: byId(dilutionGuide),
+  conditions: new Map(oilConditions.map(({ id, label }) => [id, label])),
 };

@@ -1,7 +1,7 @@
-import { z } from 'zod';
 import { makeBook } from '../../core/screening/book';
 import type { Condition } from '../../core/screening/tables';
 import { anatomy } from '../anatomy';
+import { readRows, readTable } from '../read-table';
 import age from './data/age.json';
 import allergies from './data/allergies.json';
 import bones from './data/bones-and-joints.json';
@@ -44,28 +44,21 @@ const conditionGroups = [
   ['Age', age],
 ] as const satisfies readonly (readonly [string, readonly unknown[]])[];
 
-/** A bad table stops the start, with the table and the field in the message. */
-function read<S extends z.ZodType>(name: string, schema: S, rows: unknown): z.infer<S> {
-  const parsed = schema.safeParse(rows);
-  if (parsed.success) return parsed.data;
-  throw new Error(`catalogue ${name}: ${z.prettifyError(parsed.error)}`);
-}
-
-export const vocabulary = read('vocabulary', VocabularySchema, vocabularyRows);
+export const vocabulary = readTable('vocabulary', VocabularySchema, vocabularyRows);
 
 const slugOf = (title: string) => title.toLowerCase().replace(/[^a-z]+/g, '-');
 
 const conditions: readonly Condition[] = conditionGroups.flatMap(([group, rows]) =>
-  read(group, z.array(ConditionSchema), rows).map((row) => ({ ...row, group, groupId: slugOf(group) })),
+  readRows(group, ConditionSchema, rows).map((row) => ({ ...row, group, groupId: slugOf(group) })),
 );
 
 /** Everything that screening knows, checked and laid out once. */
 export const screeningBook = makeBook(
   {
-    modalities: read('modalities', z.array(ModalitySchema), modalityRows),
+    modalities: readRows('modalities', ModalitySchema, modalityRows),
     conditions,
-    rules: read('rules', z.array(RuleSchema), ruleRows),
-    redFlags: read('red flags', z.array(RedFlagSchema), redFlagRows),
+    rules: readRows('rules', RuleSchema, ruleRows),
+    redFlags: readRows('red flags', RedFlagSchema, redFlagRows),
     qualifications: vocabulary.qualifications,
     families: vocabulary.families,
     basinSkin: vocabulary.basinSkin,

@@ -1,4 +1,4 @@
-import type { Drops, Millilitres, Minutes, Percent } from '../quantities';
+import type { Drops, Minutes, Percent } from '../quantities';
 import type { ConditionId, OilId } from '../ids';
 /** What blends are judged by; the catalogue brings the figures. Percent is volume in volume of the finished blend. */
 

@@ -1,4 +1,3 @@
-import type { Millilitres } from '../quantities';
 /** A scale under the bottle: what falls in is weighed, and drops are counted from it. */
 
 export interface ScaleReading {

@@ -1,5 +1,5 @@
 import type { StoneBenchView } from '../../contracts/stone-views';
-import { careKinds } from '../../contracts/stones';
+import { careKinds } from '../../core/stones/care';
 import { Button } from '../../ui/button/Button';
 import { send, sentenceOf } from '../api';
 import shared from './Bench.module.css';

@@ -56,7 +56,7 @@ export function useObservations(
       const shown = {
         ...{ key: stored.current.get(slot) ?? -(made.current += 1), kind, place, phase, value },
         ...{ takenAt: new Date().toISOString(), visitId: view.visit.id, by: null },
-      } as unknown as ObservationView;
+      } as ObservationView;
       const isOfSlot = (one: ObservationView) => !isOneMore && slotOf(one) === slot;
       set([...latest.current.filter((one) => !isOfSlot(one)), shown]);
       setStatus('keeping …');

@@ -1,4 +1,5 @@
-import { stages, type Stage, type StageOrEnd } from '../../contracts/people-views';
+import type { Stage, StageOrEnd } from '../../contracts/people-views';
+import { stages } from '../../core/visit/stage';
 import { type VisitView } from '../../contracts/visit-views';
 import { type Stone, SteppingStones } from '../../ui/stones/SteppingStones';
 import { type Shortcut, Shortcuts } from '../../ui/shortcuts/Shortcuts';

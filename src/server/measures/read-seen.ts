@@ -7,22 +7,27 @@ import { formatNumber, formatSigned } from '../../core/units';
 
 type Seen<K extends ObservationView['kind']> = Extract<ObservationView, { readonly kind: K }>['value'];
 
-interface Column<K extends ObservationView['kind']> {
+interface Column {
   readonly name: string;
-  readonly kind: K;
-  readonly tell: (value: Seen<K>) => string | null;
-  /** Of several places the one with the largest is told; without it, what was written down last. */
-  readonly size: ((value: Seen<K>) => number) | undefined;
+  /** What the column says of those of its kind; of several places the one with the largest, or else what was written down last. */
+  readonly told: (here: readonly ObservationView[]) => string | null;
 }
 
-type AnyColumn = Column<ObservationView['kind']>;
-
-const column = <K extends ObservationView['kind']>(
+function column<K extends ObservationView['kind']>(
   name: string,
   kind: K,
-  tell: Column<K>['tell'],
-  size?: Column<K>['size'],
-) => ({ name, kind, tell, size }) as unknown as AnyColumn;
+  tell: (value: Seen<K>) => string | null,
+  size?: (value: Seen<K>) => number,
+): Column {
+  return {
+    name,
+    told: (here) => {
+      const values = here.filter((one) => one.kind === kind).map(({ value }) => value as Seen<K>);
+      const ordered = size ? values.toSorted((a, b) => size(a) - size(b)) : values;
+      return ordered.flatMap((value) => tell(value) ?? []).at(-1) ?? null;
+    },
+  };
+}
 
 const degrees = (value: number | null) => (value === null ? '–' : `${value}°`);
 const pair = (left: number | null, right: number | null) =>
@@ -77,7 +82,7 @@ export function seenTable(
 ): SeenTable {
   const rows = visits.toReversed().map(({ visitId, day }) => {
     const here = observations.filter((one) => one.visitId === visitId && one.phase === 'before');
-    return { visitId, day, cells: columns.map((one) => toldBy(one, here)) };
+    return { visitId, day, cells: columns.map(({ told }) => told(here)) };
   });
   const used = columns.map((_, i) => rows.some(({ cells }) => cells[i] != null));
   return {
@@ -86,10 +91,4 @@ export function seenTable(
       .filter(({ cells }) => cells.some((cell) => cell !== null))
       .map((row) => ({ ...row, cells: row.cells.filter((_, i) => used[i]) })),
   };
-}
-
-function toldBy({ kind, tell, size }: AnyColumn, here: readonly ObservationView[]): string | null {
-  const values = here.filter((one) => one.kind === kind).map(({ value }) => value);
-  const ordered = size ? values.toSorted((a, b) => size(a) - size(b)) : values;
-  return ordered.flatMap((value) => tell(value) ?? []).at(-1) ?? null;
 }

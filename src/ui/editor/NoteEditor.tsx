@@ -31,7 +31,7 @@ export default function NoteEditor({ label, hint, error, value, turn, isReadOnly
     editorProps: {
       attributes: { role: 'textbox', 'aria-multiline': 'true', 'aria-label': label, 'aria-describedby': `${id}-hint` },
     },
-    onUpdate: ({ editor: changed }) => onChange(plainMarks(changed.getJSON() as unknown as NoteDoc)),
+    onUpdate: ({ editor: changed }) => onChange(plainMarks(changed.getJSON())),
   });
   useEffect(() => {
     if (editor && turn > 0) editor.commands.setContent(value as object, { emitUpdate: false });
@@ -83,7 +83,7 @@ export default function NoteEditor({ label, hint, error, value, turn, isReadOnly
 }
 
 /** The editor gives empty attributes along; a note has none. */
-function plainMarks(doc: NoteDoc): NoteDoc {
+function plainMarks(doc: object): NoteDoc {
   return JSON.parse(
     JSON.stringify(doc, (key: string, part: unknown) => (key === 'attrs' ? undefined : part)),
   ) as NoteDoc;

@@ -1,4 +1,6 @@
-[
+import type { Carrier } from '../../../core/oils/book';
+
+export const carriers: readonly Carrier[] = [
   {"id": "grapeseed", "name": "Grape seed", "latin": "Vitis vinifera", "densityGPerMl": 0.92, "viscosity": "light", "absorption": "medium", "glideMinutes": 25, "comedogenicity": 1, "skinTypes": ["all", "oily"], "allergens": [], "shelfLifeMonthsOpened": 9, "faceSuitable": true, "launders": "easy", "waterBased": false, "confidence": "typical"},
   {"id": "almond-sweet", "name": "Sweet almond", "latin": "Prunus dulcis", "densityGPerMl": 0.915, "viscosity": "medium", "absorption": "medium", "glideMinutes": 30, "comedogenicity": 2, "skinTypes": ["dry", "normal", "sensitive"], "allergens": ["tree-nut"], "shelfLifeMonthsOpened": 12, "faceSuitable": true, "launders": "hard", "waterBased": false, "confidence": "typical"},
   {"id": "apricot-kernel", "name": "Apricot kernel", "latin": "Prunus armeniaca", "densityGPerMl": 0.915, "viscosity": "light", "absorption": "medium", "glideMinutes": 25, "comedogenicity": 2, "skinTypes": ["dry", "sensitive", "mature"], "allergens": ["tree-nut"], "shelfLifeMonthsOpened": 12, "faceSuitable": true, "launders": "easy", "waterBased": false, "confidence": "typical"},
@@ -18,4 +20,4 @@
   {"id": "shea", "name": "Shea butter", "latin": "Vitellaria paradoxa", "densityGPerMl": 0.92, "viscosity": "rich", "absorption": "slow", "glideMinutes": 45, "comedogenicity": 2, "skinTypes": ["dry", "mature"], "allergens": ["tree-nut"], "shelfLifeMonthsOpened": 18, "faceSuitable": false, "launders": "hard", "waterBased": false, "confidence": "typical"},
   {"id": "gel-aqueous", "name": "Aqueous gel", "latin": null, "densityGPerMl": 1.0, "viscosity": "light", "absorption": "fast", "glideMinutes": 6, "comedogenicity": 0, "skinTypes": ["oily", "sensitive"], "allergens": [], "shelfLifeMonthsOpened": 6, "faceSuitable": true, "launders": "easy", "waterBased": true, "confidence": "typical"},
   {"id": "cream-unscented", "name": "Unscented cream", "latin": null, "densityGPerMl": 0.98, "viscosity": "medium", "absorption": "fast", "glideMinutes": 12, "comedogenicity": 1, "skinTypes": ["all", "sensitive"], "allergens": [], "shelfLifeMonthsOpened": 12, "faceSuitable": true, "launders": "easy", "waterBased": true, "confidence": "typical"}
-]
+];

@@ -1,4 +1,6 @@
-[
+import type { Constituent } from '../../../core/oils/book';
+
+export const constituents: readonly Constituent[] = [
   {"id": "methyl-salicylate", "name": "methyl salicylate", "dermalMaxPercent": 2.4, "dermalMaxFacePercent": 1.2, "reason": "salicylate poisoning and bleeding", "source": "Tisserand & Young 2014", "confidence": "established"},
   {"id": "eugenol", "name": "eugenol", "dermalMaxPercent": 0.5, "dermalMaxFacePercent": 0.5, "reason": "skin sensitisation, slows clotting", "source": "IFRA; Tisserand & Young 2014", "confidence": "established"},
   {"id": "methyl-eugenol", "name": "methyl eugenol", "dermalMaxPercent": 0.02, "dermalMaxFacePercent": 0.02, "reason": "possible carcinogen", "source": "Tisserand & Young 2014", "confidence": "established"},
@@ -22,4 +24,4 @@
   {"id": "furocoumarins", "name": "furocoumarins (bergapten and related)", "dermalMaxPercent": null, "dermalMaxFacePercent": null, "reason": "phototoxic; handled by each oil's phototoxic limit", "source": "IFRA", "confidence": "established"},
   {"id": "linalool", "name": "linalool", "dermalMaxPercent": null, "dermalMaxFacePercent": null, "reason": "oxidises to sensitisers: respect shelf life", "source": "SCCS 2012", "confidence": "established"},
   {"id": "limonene", "name": "limonene", "dermalMaxPercent": null, "dermalMaxFacePercent": null, "reason": "oxidises to sensitisers: respect shelf life", "source": "SCCS 2012", "confidence": "established"}
-]
+];

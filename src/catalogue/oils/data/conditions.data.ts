@@ -1,4 +1,5 @@
-[
+/** Conditions that bear on oils, as they are called in sentences. */
+export const oilConditions: readonly { readonly id: string; readonly label: string }[] = [
   {"id": "pregnancy", "label": "pregnant"},
   {"id": "breastfeeding", "label": "breastfeeding"},
   {"id": "epilepsy", "label": "epilepsy or seizures"},
@@ -20,4 +21,4 @@
   {"id": "age-under-2", "label": "under 2 years"},
   {"id": "age-under-6", "label": "under 6 years"},
   {"id": "age-under-10", "label": "under 10 years"}
-]
+];

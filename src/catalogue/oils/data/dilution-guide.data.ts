@@ -1,4 +1,6 @@
-[
+import type { GuideRow } from '../../../core/oils/book';
+
+export const dilutionGuide: readonly GuideRow[] = [
   {"id": "face", "audience": "adult", "area": "face", "usualMinPercent": 0.5, "usualMaxPercent": 1.0, "note": ""},
   {"id": "face-sensitive", "audience": "sensitive skin", "area": "face", "usualMinPercent": 0.2, "usualMaxPercent": 0.5, "note": "patch test first"},
   {"id": "body", "audience": "adult", "area": "body", "usualMinPercent": 1.0, "usualMaxPercent": 3.0, "note": "2 % is usual"},
@@ -11,4 +13,4 @@
   {"id": "child-6-12", "audience": "6 to 11 years", "area": "body", "usualMinPercent": 0.5, "usualMaxPercent": 1.5, "note": "with guardian's consent"},
   {"id": "oedematous-or-irradiated", "audience": "swollen limb or irradiated skin", "area": "local", "usualMinPercent": 0.0, "usualMaxPercent": 0.0, "note": "unscented medium only"},
   {"id": "inhalation", "audience": "any", "area": "air", "usualMinPercent": 0.0, "usualMaxPercent": 0.0, "note": "on a tissue or diffuser, not on skin"}
-]
+];
