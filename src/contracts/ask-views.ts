@@ -1,3 +1,4 @@
+import { languageIds } from '../core/language';
 import { z } from 'zod';
 import { PlacedFinding, StageOrEnd } from './people-views';
 import { CheckAnswersShape, VisitCheckShape } from './shapes/visit';
@@ -14,6 +15,13 @@ export const ConsentView = z.object({
   isDue: z.boolean(),
 });
 export type ConsentView = z.infer<typeof ConsentView>;
+
+/** The wording of the consent, in the language in which this client reads it. */
+const WordingView = z.object({
+  version: z.number(),
+  language: z.enum(languageIds),
+  paragraphs: z.array(z.string()).readonly(),
+});
 
 /** What changes while one asks; every answer of the Ask view brings a new one. */
 export const AskState = z.object({
@@ -64,10 +72,7 @@ export const AskView = z.object({
   check: VisitCheckShape,
   /** Why a full intake is due; null: the short check will do. */
   intakeDue: z.string().nullable(),
-  wording: z.object({
-    version: z.number(),
-    paragraphs: z.array(z.string()).readonly(),
-  }),
+  wording: WordingView,
   medicines: z.string(),
   dueOn: z.string().nullable(),
   qualifications: z.array(z.string()).readonly(),
@@ -77,6 +82,7 @@ export type AskView = z.infer<typeof AskView>;
 /** What is handed to the client: questions in plain words and the wording of the consent, nothing that was decided. */
 export const TabletView = z.object({
   visitId: z.number(),
+  language: z.enum(languageIds),
   firstName: z.string(),
   name: z.string(),
   house: z.string(),
@@ -99,16 +105,14 @@ export const TabletView = z.object({
     )
     .readonly(),
   intake: z.record(z.string(), z.enum(['yes', 'no', 'unsure'])),
-  wording: z.object({
-    version: z.number(),
-    paragraphs: z.array(z.string()).readonly(),
-  }),
+  wording: WordingView,
 });
 export type TabletView = z.infer<typeof TabletView>;
 
 /** What a client sees when the tablet is turned round after the treatment. */
 export const FeedbackTabletView = z.object({
   visitId: z.number(),
+  language: z.enum(languageIds),
   firstName: z.string(),
   house: z.string(),
   isScented: z.boolean(),

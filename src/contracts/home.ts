@@ -1,3 +1,4 @@
+import { languageIds } from '../core/language';
 import { z } from 'zod';
 import { homeRoutineIds } from '../core/homecare/sheet';
 
@@ -26,10 +27,12 @@ export const HomeLinkInput = z.object({
   days: z.number().int().min(1, 'At least one day.').max(180, 'At most 180 days.'),
 });
 
-/** Whom clients ring. */
-export const HousePhoneInput = z.object({
-  phone: z.string().trim().max(40, 'Keep the phone number within 40 characters.'),
+/** Whom clients ring, and in which language they read who have not said another one; what is left out stays. */
+export const HouseFactsInput = z.object({
+  phone: z.string().trim().max(40, 'Keep the phone number within 40 characters.').optional(),
+  language: z.enum(languageIds).optional(),
 });
+export type HouseFactsInput = z.infer<typeof HouseFactsInput>;
 
 const day = z.iso.date('A day such as 2026-11-25.');
 /** Days of the paper log. */

@@ -1,5 +1,5 @@
+import { languageIds } from '../core/language';
 import { z } from 'zod';
-import { AskView } from './ask-views';
 import { TherapistView } from './people-views';
 import { MeasuringInput } from './measures';
 
@@ -46,7 +46,14 @@ export const HouseView = z.object({
       }),
     )
     .readonly(),
-  wording: AskView.shape.wording.extend({ since: z.string() }),
+  wording: z.object({
+    version: z.number(),
+    paragraphs: z.array(z.string()).readonly(),
+    others: z.partialRecord(z.enum(languageIds), z.array(z.string()).readonly()),
+    since: z.string(),
+  }),
+  /** In which clients read who have not said another one. */
+  language: z.enum(languageIds),
   audit: AuditView,
   measuring: MeasuringInput,
 });

@@ -1,3 +1,4 @@
+import { languageIds } from '../core/language';
 import { z } from 'zod';
 import { FreshnessShape, OilClientShape, PatchStateShape, ReorderLineShape } from './shapes/oils';
 import { BlendInput } from './oil-house';
@@ -227,6 +228,7 @@ export const MixView = z.object({
     .readonly(),
   /** Sizes on which the label fits. */
   fits: z.array(z.string()).readonly(),
+  language: z.enum(languageIds),
   aftercare: z.array(z.string()).readonly(),
 });
 export type MixView = z.infer<typeof MixView>;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { longestVisitMinutes, purposes, qualificationIds } from '../core/drainage/case';
+import { languageIds } from '../core/language';
 import { pressures } from '../core/screening/tables';
 import { isDate } from '../core/screening/time';
 import { plainContext, tapingPhases, tapingTicks } from '../core/swelling/taping-context';
@@ -57,6 +58,8 @@ export const ClientInput = z.object({
   address: line(300, 'the address'),
   emergencyContact: line(200, 'this'),
   dueOn: dateOnly.nullable().default(null),
+  /** In which a client reads; '': as the house does. */
+  language: z.enum(['', ...languageIds]).default(''),
   heightCm: z
     .number('Give the height in cm.')
     .min(40, 'At least 40 cm.')
@@ -181,6 +184,8 @@ export const ConsentInput = z.object({
     .nullable()
     .default(null),
   wordingVersion: z.number().int().positive(),
+  /** In which it was read. */
+  language: z.enum(languageIds).default('en'),
 });
 export type ConsentInput = z.infer<typeof ConsentInput>;
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { languageIds } from '../core/language';
 import { qualificationIds } from '../core/drainage/case';
 
 export const SignInInput = z.object({
@@ -35,11 +36,13 @@ export const StaffInput = z.object({
 });
 export type StaffInput = z.infer<typeof StaffInput>;
 
+const paragraphs = z
+  .array(z.string().trim().min(1).max(2000, 'Keep a paragraph within 2000 characters.'))
+  .max(30, 'Keep it within 30 paragraphs.');
 export const WordingInput = z.object({
-  paragraphs: z
-    .array(z.string().trim().min(1).max(2000, 'Keep a paragraph within 2000 characters.'))
-    .min(1, 'Write what the client consents to.')
-    .max(30, 'Keep it within 30 paragraphs.'),
+  paragraphs: paragraphs.min(1, 'Write what the client consents to.').readonly(),
+  /** The same in the other languages of the house's clients; one left out is read in the house's own. */
+  others: z.partialRecord(z.enum(languageIds), paragraphs.min(1).readonly()).default({}),
   /** The version that was edited. */
   basedOn: z.number().int().positive(),
 });

@@ -381,6 +381,7 @@ export const demoClients: readonly DemoClient[] = [
   },
   {
     name: 'Jonas Verhoef',
+    language: 'de',
     bornOn: '1990-01-17',
     phone: '0700 900 406',
     note: 'Runner.',

@@ -1,3 +1,4 @@
+import type { LanguageId } from '../core/language';
 import type { Minutes } from '../core/quantities';
 import type { BlendInput } from '../contracts/oil-house';
 import type { LikesInput } from '../contracts/record';
@@ -24,6 +25,8 @@ export interface DemoClient {
   readonly note: string;
   readonly email?: string;
   readonly heightCm?: number;
+  /** What the client reads; left out: as the house does. */
+  readonly language?: LanguageId;
   readonly likes?: Partial<LikesInput>;
   readonly medicines?: string;
   /** Days from today to the day on which a child is due. */

@@ -149,7 +149,7 @@ async function makeIntake(
     db,
     clientId,
     null,
-    { areas: ['groin', 'belly'], signer, name, drawing: null, wordingVersion },
+    { areas: ['groin', 'belly'], signer, name, drawing: null, wordingVersion, language: 'en' },
     by,
     at,
   );

@@ -1,4 +1,4 @@
-import { nameOf, sideOf } from '../../core/anatomy/place';
+import { nameOf } from '../../core/anatomy/place';
 import type { HomeStep } from '../../core/homecare/sheet';
 import type { ActWords, HomeWords } from './words';
 import { capitalise } from '../../core/wording/capitalise';
@@ -42,14 +42,9 @@ function placesInWords(words: HomeWords, { places }: HomeStep): string {
       const own = places.filter((place) => nameOf(place) === name);
       const [first] = own;
       if (first === undefined) return '';
-      return own.length > 1 ? `${withoutSide(words, first)}, ${words.sides.both}` : words.placeName(first);
+      return own.length > 1 ? `${words.bareName(first)}, ${words.sides.both}` : words.placeName(first);
     })
     .join('; ');
-}
-
-function withoutSide(words: HomeWords, place: string): string {
-  const side = sideOf(place);
-  return side === 'mid' ? words.placeName(place) : words.placeName(place).replace(`${words.sides[side]} `, '');
 }
 
 function countInWords({ counts }: HomeWords, step: HomeStep): string {

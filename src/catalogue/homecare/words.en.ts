@@ -1,5 +1,5 @@
 import { nameOf, sideOf } from '../../core/anatomy/place';
-import { shortLabel } from '../../core/anatomy/place-labels';
+import { bareLabel, shortLabel } from '../../core/anatomy/place-labels';
 import { anatomy } from '../anatomy';
 import type { HomeWords } from './words';
 import { capitalise } from '../../core/wording/capitalise';
@@ -150,6 +150,7 @@ export const english: HomeWords = {
     sideOf(id) === 'mid' || anatomy.territories.has(id) || anatomy.basins.has(id)
       ? shortLabel(anatomy, id)
       : nameOf(id),
+  bareName: (id) => (anatomy.territories.has(id) || anatomy.basins.has(id) ? bareLabel(anatomy, id) : nameOf(id)),
   sides: { left: 'left', right: 'right', both: 'both sides' },
   counts: {
     times: (n) => `${n}\u00a0×`,

@@ -1,3 +1,4 @@
+import type { LanguageId } from '../../core/language';
 import type { Seconds } from '../../core/quantities';
 import type { AftercareId } from '../../core/visit/aftercare';
 import type { HomeAct, HomePartId, HomeRoutineId } from '../../core/homecare/sheet';
@@ -51,7 +52,7 @@ export type HomeTechnique = (typeof homeTechniques)[number];
  * another file of this shape; the compiler says what it still lacks.
  */
 export interface HomeWords {
-  readonly language: string;
+  readonly language: LanguageId;
   readonly languageName: string;
   readonly routines: Readonly<Record<HomeRoutineId, { readonly title: string; readonly about: string }>>;
   readonly parts: Readonly<Record<HomePartId, string>>;
@@ -59,6 +60,8 @@ export interface HomeWords {
   readonly techniques: Readonly<Record<HomeTechnique, ActWords>>;
   /** Of a place by its id; another language brings its own map of the body. */
   readonly placeName: (id: string) => string;
+  /** The same without its side. */
+  readonly bareName: (id: string) => string;
   readonly sides: Readonly<Record<'left' | 'right' | 'both', string>>;
   readonly counts: {
     readonly times: (n: number) => string;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { HousePhoneInput } from '../home';
+import { HouseFactsInput } from '../home';
 import { HouseInput } from '../record';
 import { get, post, put, saved } from './route';
 
@@ -30,11 +30,11 @@ export const houseRoutes = {
     answer: saved({ ownerId: z.number() }),
     refusals: [409],
   }),
-  changePhone: put('/api/house', {
+  changeFacts: put('/api/house', {
     who: 'owner',
     what: 'house',
-    summary: 'Whom clients ring.',
-    body: HousePhoneInput,
-    answer: z.object({ phone: z.string() }),
+    summary: 'Whom clients ring, and in which language they read.',
+    body: HouseFactsInput,
+    answer: HouseFactsInput,
   }),
 } as const;

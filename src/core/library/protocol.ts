@@ -1,5 +1,5 @@
 import type { Minutes } from '../quantities';
-import type { TechniqueId } from '../ids';
+import type { ProtocolId, TechniqueId } from '../ids';
 import type { HandState, Position, TablePlace } from '../sequencing/block';
 import { repetitionSeconds, stepOverheadSeconds, type StoneWish, type Technique } from './technique';
 
@@ -51,7 +51,7 @@ export interface ProtocolBlock {
 }
 
 export interface Protocol {
-  readonly id: string;
+  readonly id: ProtocolId;
   readonly name: string;
   readonly modality: string;
   readonly school: string;

@@ -1,3 +1,5 @@
+import type { TechniqueId } from '../ids';
+
 /** Ways of moving, and how they are put together. */
 
 export const families = [
@@ -116,7 +118,7 @@ export interface Repetitions {
 }
 
 export interface Technique {
-  readonly id: string;
+  readonly id: TechniqueId;
   readonly name: string;
   readonly family: Family;
   readonly hands: HandNeed;

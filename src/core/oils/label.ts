@@ -2,7 +2,7 @@ import type { Millilitres } from '../quantities';
 import { totalMlOf } from './amounts';
 import type { Area, BlendPart, OilBook } from './book';
 import { carrierOf, oilOf } from './book';
-import { percentText } from './finding-words';
+import type { BottleWords } from './bottle-words';
 import { addMonths } from './stock';
 
 export interface LabelFacts {
@@ -31,27 +31,21 @@ export interface LabelLine {
 }
 
 /** What stands on the bottle: what is in it by common and Latin name, how strong, until when, and what to mind. */
-export function labelLines(book: OilBook, facts: LabelFacts): readonly LabelLine[] {
+export function labelLines(book: OilBook, facts: LabelFacts, words: BottleWords): readonly LabelLine[] {
   const { name, initials, area, volumeMl, carrier, parts, mixedOn, useBy, sunHours } = facts;
   const used = parts.filter(({ drops }) => drops > 0);
   const base = carrierOf(book, carrier);
   const percent = (100 * totalMlOf(book, used)) / volumeMl;
   const contents = [
-    base.latin === null ? base.name : `${base.name} (${base.latin})`,
-    ...used.map(({ oil, drops }) => `${oilOf(book, oil).name} (${oilOf(book, oil).latin}) ${drops}`),
+    base.latin === null ? words.oilName(base.id) : `${words.oilName(base.id)} (${base.latin})`,
+    ...used.map(({ oil, drops }) => `${words.oilName(oil)} (${oilOf(book, oil).latin}) ${drops}`),
   ];
-  const sun = sunHours > 0 ? [`No sun on it for ${sunHours} hours.`] : [];
-  const goes = {
-    body: 'For the skin only.',
-    face: 'For the face, not the eyes.',
-    local: 'For a small area only.',
-    bath: 'For the bath, dispersed first.',
-  }[area];
+  const sun = sunHours > 0 ? [words.noSun(sunHours)] : [];
   return [
     { look: 'title', text: initials === '' ? name : `${name} · ${initials}` },
     { look: 'text', text: `${contents.join(', ')}.` },
-    { look: 'text', text: `${percentText(percent)} in ${volumeMl} mL · mixed ${mixedOn} · use by ${useBy}` },
-    { look: 'small', text: [goes, 'Keep from eyes, mouth and children. Stop if skin reddens.', ...sun].join(' ') },
+    { look: 'text', text: words.made(words.percent(percent), volumeMl, mixedOn, useBy) },
+    { look: 'small', text: [words.goes[area], words.mind, ...sun].join(' ') },
   ];
 }
 

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { clientWordsOf } from '../../catalogue/client-words/client-words';
 import { describe, expect, it } from 'vitest';
 import { oilBook as book } from '../../catalogue/oils/oils';
 import { aftercareLines, leaveOn } from './aftercare';
@@ -22,6 +23,8 @@ const aged = (change: Partial<Bottle> = {}) => {
   const of = one.kind === 'essential' ? oilOf(book, one.oil) : carrierOf(book, one.oil);
   return { ...one, ...ageingOf(one, of, today) };
 };
+
+const { bottle: onBottle } = clientWordsOf('en');
 
 describe('a bottle', () => {
   it('is best before what is printed, or its months from the opening', () => {
@@ -101,25 +104,25 @@ describe('a label', () => {
   const measure = (text: string) => 0.5 * text.length;
 
   it('names what is in it twice, how strong it is, until when, and what to mind', () => {
-    const text = labelLines(book, facts)
+    const text = labelLines(book, facts, onBottle)
       .map((line) => line.text)
       .join('\n');
     for (const part of ['Evening blend · A. Q.', 'Lavandula angustifolia', '1.59 %', 'use by 25 Feb 2027', 'children'])
       expect(text).toContain(part);
-    expect(labelLines(book, { ...facts, sunHours: 12 }).at(-1)?.text).toContain('No sun on it for 12 hours.');
+    expect(labelLines(book, { ...facts, sunHours: 12 }, onBottle).at(-1)?.text).toContain('No sun on it for 12 hours.');
   });
 
   it('fits, or says by how much it does not', () => {
     const [small, usual, large] = labelSizes;
     if (!small || !usual || !large) throw new Error('no sizes');
-    expect(fitsLabel(labelLines(book, facts), usual, measure)).toBe(true);
+    expect(fitsLabel(labelLines(book, facts, onBottle), usual, measure)).toBe(true);
     const long = { ...facts, name: 'An evening blend for the long dark months by the water, second try, stronger' };
     const parts = ['lavender', 'mandarin', 'cedarwood-atlas', 'marjoram-sweet', 'ginger', 'vetiver'].map((oil) => ({
       oil,
       drops: 3,
     }));
-    expect(fitsLabel(labelLines(book, { ...long, parts }), small, measure)).toBe(false);
-    expect(fitsLabel(labelLines(book, { ...long, parts }), large, measure)).toBe(true);
+    expect(fitsLabel(labelLines(book, { ...long, parts }, onBottle), small, measure)).toBe(false);
+    expect(fitsLabel(labelLines(book, { ...long, parts }, onBottle), large, measure)).toBe(true);
     expect(heightOnLabel([{ look: 'title', text: 'x'.repeat(200) }], large, measure)).toBe(Infinity);
   });
 
@@ -142,9 +145,9 @@ describe('after the treatment', () => {
     expect(leaveOn(facts).hours).toEqual([8, 12]);
     expect(leaveOn({ ...facts, sunSum: 1.2 }).hours).toBeNull();
     expect(leaveOn({ ...facts, area: 'face' }).hours).toBeNull();
-    expect(leaveOn({ ...facts, travelsAtOnce: true }).why).toContain('way home');
-    expect(aftercareLines(book, { ...facts, sunSum: 1.2 }).join(' ')).toContain('for 12 hours');
-    expect(aftercareLines(book, facts).join(' ')).toContain('within what skin bears');
+    expect(leaveOn({ ...facts, travelsAtOnce: true }).why).toBe('wipeForTheWay');
+    expect(aftercareLines(book, { ...facts, sunSum: 1.2 }, onBottle).join(' ')).toContain('for 12 hours');
+    expect(aftercareLines(book, facts, onBottle).join(' ')).toContain('within what skin bears');
   });
 });
 

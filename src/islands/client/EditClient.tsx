@@ -1,5 +1,6 @@
 import type { ClientId } from '../../core/ids';
 import { type FormEvent, useState } from 'react';
+import { languageIds, languageNames } from '../../core/language';
 import type { ClientInput } from '../../contracts/record';
 import { Button } from '../../ui/button/Button';
 import { Field, Select, TextArea } from '../../ui/field/Field';
@@ -24,6 +25,7 @@ const names: Readonly<Partial<Record<keyof ClientInput, string>>> = {
   emergencyContact: 'In an emergency',
   note: 'Good to know',
   medicines: 'Medicines',
+  language: 'Reads',
 };
 
 /** A client's own data. When somebody else saved in the meantime both are shown, and the person decides. */
@@ -102,6 +104,18 @@ export function EditClient({ clientId, data, version, isContactOnly, onSaved }: 
         {text('email', 'E-mail')}
         {text('address', 'Address')}
         {text('emergencyContact', 'In an emergency')}
+        <Select
+          label="Reads"
+          value={form.language}
+          onChange={(event) => set({ language: event.target.value as ClientInput['language'] })}
+        >
+          <option value="">as the house does</option>
+          {languageIds.map((id) => (
+            <option key={id} value={id} lang={id}>
+              {languageNames[id]}
+            </option>
+          ))}
+        </Select>
       </div>
       {!isContactOnly && (
         <>

@@ -5,27 +5,31 @@ import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
 import { Field } from '../../ui/field/Field';
 import { SignName } from '../../ui/sign-name/SignName';
+import type { ConsentWords } from '../../catalogue/client-words/words';
+import { clientWordsOf } from '../../catalogue/client-words/client-words';
 import { asFilledIn, type RequestError } from '../api';
 import styles from './ConsentForm.module.css';
 
-const consentAreas = [
-  { id: 'breast', text: 'breast' },
-  { id: 'groin', text: 'groin' },
-  { id: 'buttocks', text: 'buttocks' },
-  { id: 'belly', text: 'belly' },
-  { id: 'mouth', text: 'inside of the mouth' },
-] as const;
+const consentAreas = ['breast', 'groin', 'buttocks', 'belly', 'mouth'] as const;
 
 interface Props {
   readonly wording: AskView['wording'];
+  readonly words?: ConsentWords;
   readonly clientName: string;
   readonly isMinor: boolean;
   readonly onSign: (body: BodyOf<'POST /api/visits/{id}/consent'>) => Promise<RequestError | undefined>;
   readonly onDone: () => void;
 }
 
-/** The wording, the areas that are agreed to one by one, and a name, typed or drawn. */
-export function ConsentForm({ wording, clientName, isMinor, onSign, onDone }: Props) {
+/** In the client's language: the wording, the areas that are agreed to one by one, and a name, typed or drawn. */
+export function ConsentForm({
+  wording,
+  words = clientWordsOf(wording.language).consent,
+  clientName,
+  isMinor,
+  onSign,
+  onDone,
+}: Props) {
   const [signer, setSigner] = useState<'client' | 'guardian'>(isMinor ? 'guardian' : 'client');
   const [drawing, setDrawing] = useState<string | null>(null);
   const [error, setError] = useState<RequestError>();
@@ -39,6 +43,7 @@ export function ConsentForm({ wording, clientName, isMinor, onSign, onDone }: Pr
         name: String(form.get('name') ?? ''),
         drawing,
         wordingVersion: wording.version,
+        language: wording.language,
       }),
     );
     if (refused) setError(refused);
@@ -46,32 +51,32 @@ export function ConsentForm({ wording, clientName, isMinor, onSign, onDone }: Pr
   };
   const other = error && !error.fieldError('name') ? error.message : undefined;
   return (
-    <form className={styles['consent']} onSubmit={(event) => void save(event)} noValidate>
+    <form lang={wording.language} className={styles['consent']} onSubmit={(event) => void save(event)} noValidate>
       <div className={styles['wording']}>
         {wording.paragraphs.map((paragraph) => (
           <p key={paragraph}>{paragraph}</p>
         ))}
       </div>
       <fieldset>
-        <legend>I agree to work on</legend>
+        <legend>{words.agreeTo}</legend>
         {consentAreas.map((area) => (
-          <label key={area.id}>
-            <input type="checkbox" name="area" value={area.id} /> {area.text}
+          <label key={area}>
+            <input type="checkbox" name="area" value={area} /> {words.areas[area]}
           </label>
         ))}
       </fieldset>
       <Choice
-        label="Who signs"
+        label={words.whoSigns}
         options={[
-          { value: 'client', text: 'the client' },
-          { value: 'guardian', text: 'a guardian' },
+          { value: 'client', text: words.client },
+          { value: 'guardian', text: words.guardian },
         ]}
         value={signer}
         onChange={setSigner}
         isDisabled={isMinor}
       />
       <Field
-        label="Name in full"
+        label={words.fullName}
         name="name"
         defaultValue={signer === 'client' ? clientName : ''}
         key={signer}
@@ -79,14 +84,16 @@ export function ConsentForm({ wording, clientName, isMinor, onSign, onDone }: Pr
         error={error?.fieldError('name')}
       />
       <div>
-        <p className={styles['label']}>Drawn name (if wished)</p>
-        <SignName label="Drawn name" onDraw={setDrawing} />
+        <p className={styles['label']}>
+          {words.drawnName} {words.ifWished}
+        </p>
+        <SignName label={words.drawnName} again={words.drawAgain} onDraw={setDrawing} />
       </div>
       {other && <p role="alert">{other}</p>}
       <Button look="filled" type="submit">
-        I have read this and agree
+        {words.agree}
       </Button>
-      <small>Wording {wording.version}, kept with today’s date.</small>
+      <small>{words.kept(wording.version)}</small>
     </form>
   );
 }

@@ -19,7 +19,7 @@ import { capitalise } from '../../core/wording/capitalise';
 /** The sheet on a phone: one step at a time with its beat, and a tick at the end. No sign-in: the address is the key. */
 export function HomeFollow({ first, token }: { readonly first: HomePage; readonly token: string }) {
   const words = homeWordsOf(first.language);
-  const { page, tick, isWaiting, trouble } = useTicks(token, first);
+  const { page, tick, isWaiting, isRefused } = useTicks(token, first);
   const steps = stepsOf(page.sheet);
   const run = useHomeRun(`home-run-${token.slice(0, 12)}`, steps.length);
   const [isSoundOn, setIsSoundOn] = useState(false);
@@ -41,7 +41,7 @@ export function HomeFollow({ first, token }: { readonly first: HomePage; readonl
         <p>{words.page.doneHow}</p>
         {isTicked ? (
           <p className={styles['ticked']} role="status">
-            {trouble ?? (isWaiting ? words.page.tickWaits : words.page.ticked)}
+            {isRefused ? words.page.ended : isWaiting ? words.page.tickWaits : words.page.ticked}
           </p>
         ) : page.againFrom === null ? (
           <Button

@@ -58,7 +58,7 @@ describe('the page behind a link', () => {
   });
 
   it('looks the same for a link that has run out and one that was guessed', () => {
-    expect(renderToStaticMarkup(<LostLink />)).toContain('This page is not here');
+    expect(renderToStaticMarkup(<LostLink language="en" />)).toContain('This page is not here');
   });
 });
 

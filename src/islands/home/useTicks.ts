@@ -17,7 +17,7 @@ const dayHere = (now: Date) => `${now.getFullYear()}-${twoDigits(now.getMonth() 
 export function useTicks(token: string, first: HomePage) {
   const [page, setPage] = useState(first);
   const [waiting, setWaiting] = useState<readonly Tick[]>([]);
-  const [trouble, setTrouble] = useState<string>();
+  const [isRefused, setIsRefused] = useState(false);
   const name = `home-${token.slice(0, 12)}`;
   const keep = useCallback(
     (ticks: readonly Tick[]) => {
@@ -39,7 +39,7 @@ export function useTicks(token: string, first: HomePage) {
           setPage(answer.page);
         } catch (error) {
           if (!(error instanceof RequestError) || error.status === 0 || error.status >= 500) break;
-          setTrouble(error.message);
+          setIsRefused(true);
         }
         rest = rest.filter(({ id }) => id !== tick.id);
       }
@@ -62,10 +62,10 @@ export function useTicks(token: string, first: HomePage) {
     return () => clearInterval(timer);
   }, [flush, waiting]);
   const tick = () => {
-    setTrouble(undefined);
+    setIsRefused(false);
     const made = [...waiting, { id: crypto.randomUUID(), day: dayHere(new Date()) }];
     keep(made);
     void flush(made);
   };
-  return { page, tick, isWaiting: waiting.length > 0, trouble };
+  return { page, tick, isWaiting: waiting.length > 0, isRefused };
 }

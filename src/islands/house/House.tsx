@@ -4,6 +4,7 @@ import { Choice } from '../../ui/choice/Choice';
 import { useToasts } from '../../ui/toast/useToasts';
 import { Audit, type AuditFilter } from './Audit';
 import styles from './House.module.css';
+import { ClientLanguage } from './ClientLanguage';
 import { HousePhone } from './HousePhone';
 import { Measuring } from './Measuring';
 import { People } from './People';
@@ -39,6 +40,7 @@ export function House({ view, part: first, filter, page }: Props) {
         {part === 'people' && <People people={view.people} qualifications={view.qualifications} />}
         {part === 'measuring' && <Measuring first={view.measuring} say={say} />}
         {part === 'consent' && <HousePhone first={view.phone} say={say} />}
+        {part === 'consent' && <ClientLanguage first={view.language} say={say} />}
         {part === 'consent' && <Wording wording={view.wording} say={say} />}
         {part === 'audit' && <Audit audit={view.audit} people={view.people} filter={filter} page={page} />}
       </main>

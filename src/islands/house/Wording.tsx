@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import type { HouseView } from '../../contracts/house-views';
+import { languageIds, type LanguageId, languageNames } from '../../core/language';
 import { Button } from '../../ui/button/Button';
+import { Choice } from '../../ui/choice/Choice';
 import { TextArea } from '../../ui/field/Field';
 import { RequestError, send } from '../api';
 import styles from './House.module.css';
@@ -10,21 +12,40 @@ interface Props {
   readonly say: (words: string, tone?: 'error') => void;
 }
 
-/** What clients consent to, in the house's own words. */
+type Texts = Readonly<Record<LanguageId, string>>;
+
+const textsOf = ({ paragraphs, others }: HouseView['wording']): Texts => ({
+  en: paragraphs.join('\n\n'),
+  de: (others.de ?? []).join('\n\n'),
+});
+
+const paragraphsOf = (text: string): string[] =>
+  text
+    .split(/\n\s*\n/)
+    .map((paragraph) => paragraph.trim())
+    .filter(Boolean);
+
+/** What clients consent to, in the house's own words, in each language that its clients read. */
 export function Wording({ wording, say }: Props) {
   const [version, setVersion] = useState(wording.version);
-  const [text, setText] = useState(wording.paragraphs.join('\n\n'));
-  const [saved, setSaved] = useState(text);
+  const [language, setLanguage] = useState<LanguageId>('en');
+  const [texts, setTexts] = useState(textsOf(wording));
+  const [saved, setSaved] = useState(texts);
   const [error, setError] = useState<string>();
+  const isChanged = languageIds.some((id) => texts[id] !== saved[id]);
+  const isBehind = texts.en !== saved.en && texts.de !== '' && texts.de === saved.de;
   const save = async () => {
-    const paragraphs = text
-      .split(/\n\s*\n/)
-      .map((paragraph) => paragraph.trim())
-      .filter(Boolean);
     try {
-      const answer = await send('POST /api/wording', { body: { paragraphs, basedOn: version } });
+      const other = paragraphsOf(texts.de);
+      const answer = await send('POST /api/wording', {
+        body: {
+          paragraphs: paragraphsOf(texts.en),
+          others: other.length > 0 ? { de: other } : {},
+          basedOn: version,
+        },
+      });
       setVersion(answer.version);
-      setSaved(text);
+      setSaved(texts);
       setError(undefined);
       say(`Version ${answer.version}. Every client is asked to sign it at the next visit.`);
     } catch (caught) {
@@ -44,19 +65,37 @@ export function Wording({ wording, say }: Props) {
         Have a lawyer of your country read it. A change makes a new version: what was signed keeps its own words, and
         everybody is asked again.
       </p>
+      <Choice
+        label="Language of the wording"
+        isLabelHidden
+        options={languageIds.map((id) => ({ value: id, text: languageNames[id] }))}
+        value={language}
+        onChange={setLanguage}
+      />
       <TextArea
-        label="Wording, an empty line between paragraphs"
-        value={text}
-        onChange={(event) => setText(event.target.value)}
+        label={`Wording in ${languageNames[language]}, an empty line between paragraphs`}
+        lang={language}
+        value={texts[language]}
+        onChange={(event) => setTexts({ ...texts, [language]: event.target.value })}
         rows={16}
         error={error}
+        hint={
+          language !== 'en' && texts[language] === ''
+            ? 'Nothing here: clients who read this language are shown the English wording.'
+            : undefined
+        }
         className={styles['wording'] ?? ''}
       />
+      {isBehind && (
+        <p role="status" className={styles['quiet']}>
+          The English wording was changed and the German one was not: both have to say the same.
+        </p>
+      )}
       <div className={styles['buttons']}>
-        <Button onClick={() => setText(saved)} disabled={text === saved}>
+        <Button onClick={() => setTexts(saved)} disabled={!isChanged}>
           Undo
         </Button>
-        <Button look="filled" onClick={() => void save()} disabled={text === saved}>
+        <Button look="filled" onClick={() => void save()} disabled={!isChanged}>
           Save as version {version + 1}
         </Button>
       </div>

@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
-import { scentAnswers, warmthAnswers } from '../../catalogue/swelling/scales.data';
+import { clientWordsOf } from '../../catalogue/client-words/client-words';
+import type { ClientWords, TabletWords } from '../../catalogue/client-words/words';
 import type { FeedbackTabletView } from '../../contracts/ask-views';
 import type { FeedbackField } from '../../contracts/closing';
 import { Button } from '../../ui/button/Button';
@@ -16,32 +17,33 @@ interface Question {
 }
 
 const tenths = Array.from({ length: 11 }, (_, i) => ({ value: String(i), text: String(i) }));
-const numbered = (options: readonly { readonly value: number; readonly text: string }[]) =>
-  options.map(({ value, text }) => ({ value: String(value), text }));
+/** Answers round a middle that is 0. */
+const rounded = (texts: readonly string[]) =>
+  texts.map((text, i) => ({ value: String(i - Math.floor(texts.length / 2)), text }));
 
 /** Only how it was: no names of illnesses, nothing of the record. */
-const questionsOf = ({ isScented }: FeedbackTabletView): readonly Question[] => [
+const questionsOf = ({ isScented }: FeedbackTabletView, words: TabletWords): readonly Question[] => [
   {
     field: 'pressure',
-    ask: 'How was the pressure?',
-    options: [
-      { value: '-1', text: 'lighter, please' },
-      { value: '0', text: 'just right' },
-      { value: '1', text: 'could be deeper' },
-    ],
+    ask: words.feedback.pressure,
+    options: rounded(words.pressure),
   },
-  { field: 'comfort', ask: 'How comfortable was it? 0: not at all, 10: it could not be better', options: tenths },
-  { field: 'relaxationBefore', ask: 'How relaxed were you when you came?', options: tenths },
-  { field: 'relaxationAfter', ask: 'How relaxed are you now?', options: tenths },
-  { field: 'warmth', ask: 'How was the warmth?', options: numbered(warmthAnswers) },
-  ...(isScented
-    ? [{ field: 'scent' as const, ask: 'How did you like the scent?', options: numbered(scentAnswers) }]
-    : []),
+  { field: 'comfort', ask: words.feedback.comfort, options: tenths },
+  { field: 'relaxationBefore', ask: words.feedback.relaxationBefore, options: tenths },
+  { field: 'relaxationAfter', ask: words.feedback.relaxationAfter, options: tenths },
+  { field: 'warmth', ask: words.feedback.warmth, options: rounded(words.warmth) },
+  ...(isScented ? [{ field: 'scent' as const, ask: words.feedback.scent, options: rounded(words.scent) }] : []),
 ];
 
+interface Props {
+  readonly view: FeedbackTabletView;
+  readonly words?: ClientWords;
+}
+
 /** The tablet turned round after the treatment: one question a page, then back with the PIN. */
-export function FeedbackTablet({ view }: { readonly view: FeedbackTabletView }) {
-  const questions = questionsOf(view);
+export function FeedbackTablet({ view, words: table = clientWordsOf(view.language) }: Props) {
+  const { tablet: words } = table;
+  const questions = questionsOf(view, words);
   const [page, setPage] = useState(0);
   const [answers, setAnswers] = useState<Readonly<Partial<Record<FeedbackField, string>>>>({});
   const [trouble, setTrouble] = useState<string>();
@@ -56,15 +58,16 @@ export function FeedbackTablet({ view }: { readonly view: FeedbackTabletView }) 
             params: { visit: view.visitId },
             body: { [field]: Number(value) },
           }),
+        words,
         setTrouble,
       ),
     );
   };
   return (
-    <main id="main" className={styles['tablet']}>
+    <main id="main" lang={view.language} className={styles['tablet']}>
       <header>
         <p>{view.house}</p>
-        <progress value={page} max={questions.length} aria-label="How far you are" />
+        <progress value={page} max={questions.length} aria-label={words.howFar} />
       </header>
       {trouble && (
         <p role="alert" className={styles['trouble']}>
@@ -73,9 +76,7 @@ export function FeedbackTablet({ view }: { readonly view: FeedbackTabletView }) 
       )}
       {question ? (
         <section aria-label={question.ask}>
-          {page === 0 && (
-            <p className={styles['hello']}>{view.firstName}, how was it today? There is no wrong answer.</p>
-          )}
+          {page === 0 && <p className={styles['hello']}>{words.howWasIt(view.firstName)}</p>}
           <h1>{question.ask}</h1>
           <Choice
             label={question.ask}
@@ -85,19 +86,19 @@ export function FeedbackTablet({ view }: { readonly view: FeedbackTabletView }) 
             onChange={(value) => answer(question.field, value)}
           />
           <div className={styles['turn']}>
-            {page > 0 && <Button onClick={() => setPage(page - 1)}>Back</Button>}
+            {page > 0 && <Button onClick={() => setPage(page - 1)}>{words.back}</Button>}
             <Button look="filled" onClick={() => setPage(page + 1)}>
-              {answers[question.field] === undefined ? 'Skip' : 'Next'}
+              {answers[question.field] === undefined ? words.skip : words.next}
             </Button>
           </div>
         </section>
       ) : (
-        <section aria-label="Thank you">
-          <h1>Thank you</h1>
-          <p className={styles['hello']}>Please give the tablet back now.</p>
+        <section aria-label={words.thanks}>
+          <h1>{words.thanks}</h1>
+          <p className={styles['hello']}>{words.giveBack}</p>
           <PinForm
-            label="PIN of the therapist"
-            button="Take the tablet back"
+            label={words.pin}
+            button={words.takeBack}
             onOpen={() => void queue.current.then(() => window.location.assign(`/visits/${view.visitId}/close`))}
             onEnded={() => window.location.assign('/sign-in')}
           />

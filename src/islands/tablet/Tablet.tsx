@@ -3,6 +3,8 @@ import { useRef, useState } from 'react';
 import type { TabletView } from '../../contracts/ask-views';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
+import type { ClientWords } from '../../catalogue/client-words/words';
+import { clientWordsOf } from '../../catalogue/client-words/client-words';
 import { RequestError, send } from '../api';
 import { ConsentForm } from '../consent/ConsentForm';
 import { PinForm } from '../door/PinForm';
@@ -11,8 +13,14 @@ import styles from './Tablet.module.css';
 
 type Answer = 'yes' | 'no' | 'unsure';
 
+interface Props {
+  readonly view: TabletView;
+  readonly words?: ClientWords;
+}
+
 /** The tablet in the client's hands: one group of questions a page, then the consent, then back to the therapist. */
-export function Tablet({ view }: { readonly view: TabletView }) {
+export function Tablet({ view, words: table = clientWordsOf(view.language) }: Props) {
+  const { tablet: words, consent } = table;
   const [answers, setAnswers] = useState(view.intake);
   const [opened, setOpened] = useState<ReadonlySet<string>>(new Set());
   const [page, setPage] = useState(0);
@@ -26,6 +34,7 @@ export function Tablet({ view }: { readonly view: TabletView }) {
     queue.current = queue.current.then(() =>
       keepTrying(
         () => send('POST /api/tablet/{visit}', { params: { visit: view.visitId }, body: { answers: given } }),
+        words,
         setTrouble,
       ),
     );
@@ -40,10 +49,10 @@ export function Tablet({ view }: { readonly view: TabletView }) {
   };
 
   return (
-    <main id="main" className={styles['tablet']}>
+    <main id="main" lang={view.language} className={styles['tablet']}>
       <header>
         <p>{view.house}</p>
-        <progress value={page} max={last + 1} aria-label="How far you are" />
+        <progress value={page} max={last + 1} aria-label={words.howFar} />
       </header>
       {trouble && (
         <p role="alert" className={styles['trouble']}>
@@ -51,21 +60,16 @@ export function Tablet({ view }: { readonly view: TabletView }) {
         </p>
       )}
       {group && (
-        <section aria-label={group.group}>
-          {page === 0 && (
-            <p className={styles['hello']}>
-              Hello {view.firstName}. These questions help us to work safely with you. Answer as well as you can; “not
-              sure” is an answer too. Only the people who treat you here read them.
-            </p>
-          )}
+        <section aria-label={group.ask}>
+          {page === 0 && <p className={styles['hello']}>{words.hello(view.firstName)}</p>}
           <h1>{group.ask}</h1>
-          <p className={styles['such']}>For example: {group.suchAs}.</p>
+          <p className={styles['such']}>{words.example(group.suchAs)}</p>
           <Choice
             label={group.ask}
             isLabelHidden
             options={[
-              { value: 'no', text: 'no, nothing of that' },
-              { value: 'yes', text: 'yes, or not sure' },
+              { value: 'no', text: words.noneOfThat },
+              { value: 'yes', text: words.someOfThat },
             ]}
             value={open ? 'yes' : isClosed ? 'no' : null}
             onChange={(value) => {
@@ -86,9 +90,9 @@ export function Tablet({ view }: { readonly view: TabletView }) {
                     label={question.ask}
                     isLabelHidden
                     options={[
-                      { value: 'no', text: 'no' },
-                      { value: 'yes', text: 'yes' },
-                      { value: 'unsure', text: 'not sure' },
+                      { value: 'no', text: words.no },
+                      { value: 'yes', text: words.yes },
+                      { value: 'unsure', text: words.unsure },
                     ]}
                     value={answers[question.id] ?? null}
                     onChange={(answer) => keep([{ condition: question.id, answer }])}
@@ -100,10 +104,11 @@ export function Tablet({ view }: { readonly view: TabletView }) {
         </section>
       )}
       {page === last && (
-        <section aria-label="Consent">
-          <h1>Please read this, and sign if you agree</h1>
+        <section aria-label={consent.title}>
+          <h1>{consent.title}</h1>
           <ConsentForm
             wording={view.wording}
+            words={consent}
             clientName={view.name}
             isMinor={view.isMinor}
             onSign={(body) =>
@@ -120,23 +125,23 @@ export function Tablet({ view }: { readonly view: TabletView }) {
         </section>
       )}
       {page === last + 1 && (
-        <section aria-label="Thank you">
-          <h1>Thank you</h1>
-          <p className={styles['hello']}>Please give the tablet back now.</p>
+        <section aria-label={words.thanks}>
+          <h1>{words.thanks}</h1>
+          <p className={styles['hello']}>{words.giveBack}</p>
           <PinForm
-            label="PIN of the therapist"
-            button="Take the tablet back"
+            label={words.pin}
+            button={words.takeBack}
             onOpen={() => window.location.assign(`/visits/${view.visitId}/ask`)}
             onEnded={() => window.location.assign('/sign-in')}
           />
         </section>
       )}
       {page <= last && (
-        <nav aria-label="Pages">
-          {page > 0 && <Button onClick={() => turn(page - 1)}>Back</Button>}
+        <nav aria-label={words.pages}>
+          {page > 0 && <Button onClick={() => turn(page - 1)}>{words.back}</Button>}
           <span />
           <Button look={group && !open && !isClosed ? 'quiet' : 'filled'} onClick={() => turn(page + 1)}>
-            {page === last ? 'Not now, give the tablet back' : 'Next'}
+            {page === last ? words.notNow : words.next}
           </Button>
         </nav>
       )}

@@ -1,9 +1,11 @@
 import type { VisitId } from '../../core/ids';
 import { addHours, subHours } from 'date-fns';
+import { clientWordsOf } from '../../catalogue/client-words/client-words';
 import type { ReminderView } from '../../contracts/house-views';
 import type { Db } from '../db/connection';
 import { findHouse } from '../people/people.repository';
-import { clockTime, longDay } from '../shared/house-clock';
+import { readVisitLanguage } from '../clients/read-language';
+import { clockTime, clockTimeIn, longDay, longDayIn } from '../shared/house-clock';
 import { countReminders, findReminded, insertReminder, listReminderRows, settle } from './reminders.repository';
 
 /**
@@ -17,13 +19,20 @@ export async function queueReminder(db: Db, visitId: VisitId, now: Date): Promis
   if (!visit || visit.starts_at <= now.toISOString()) return;
   const channel = visit.phone ? 'text' : visit.email ? 'mail' : undefined;
   if (!channel) return;
+  const language = await readVisitLanguage(db, visitId);
+  const { reminder: words } = clientWordsOf(language);
   const dayBefore = subHours(new Date(visit.starts_at), 24);
   const due = dayBefore > now ? dayBefore : addHours(now, 0);
   await insertReminder(db, {
     visit_id: visitId,
     channel,
     address: channel === 'text' ? visit.phone : visit.email,
-    words: `${house?.name ?? 'We'}: we expect you on ${longDay(visit.starts_at)} at ${clockTime(visit.starts_at)}, with ${visit.therapist}. If you feel feverish or unwell, please ring us first.`,
+    words: words.expected(
+      house?.name ?? words.we,
+      longDayIn(language, visit.starts_at),
+      clockTimeIn(language, visit.starts_at),
+      visit.therapist,
+    ),
     due_at: due.toISOString(),
     settled_at: null,
   });

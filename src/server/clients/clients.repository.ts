@@ -1,4 +1,4 @@
-import type { ClientId } from '../../core/ids';
+import type { ClientId, VisitId } from '../../core/ids';
 import { sql } from 'kysely';
 import type { ClientInput } from '../../contracts/record';
 import { nearness, plainLetters } from '../../core/search/nearness';
@@ -17,6 +17,7 @@ export function toClientData(row: ClientRow): ClientInput {
     emergencyContact: row.emergency_contact,
     dueOn: row.due_on,
     heightCm: row.height_cm,
+    language: row.language,
     medicines: row.medicines,
     likes: likesColumn.read(row.likes_json),
     note: row.note,
@@ -34,6 +35,7 @@ function columnsOf(given: ClientInput) {
     emergency_contact: given.emergencyContact,
     due_on: given.dueOn,
     height_cm: given.heightCm,
+    language: given.language,
     medicines: given.medicines,
     likes_json: likesColumn.write(given.likes),
     note: given.note,
@@ -61,6 +63,7 @@ export async function insertClient(db: Db, given: NewClient, now: string): Promi
     emergencyContact: '',
     dueOn: null,
     heightCm: null,
+    language: '',
     medicines: '',
     likes: noLikes,
     note: '',
@@ -275,3 +278,19 @@ export const listOwners = (db: Db, which: { readonly id: number } | { readonly n
     .where((eb) => ('id' in which ? eb('id', '=', which.id) : eb('search_name', '=', plainLetters(which.name))))
     .where('merged_into', 'is', null)
     .execute();
+
+/** The language that a client was said to read; '' where none was. */
+export async function findLanguage(db: Db, id: ClientId): Promise<ClientRow['language']> {
+  const row = await db.selectFrom('client').select('language').where('id', '=', id).executeTakeFirst();
+  return row?.language ?? '';
+}
+
+export async function findLanguageOfVisit(db: Db, visitId: VisitId): Promise<ClientRow['language']> {
+  const row = await db
+    .selectFrom('visit')
+    .innerJoin('client', 'client.id', 'visit.client_id')
+    .select('client.language')
+    .where('visit.id', '=', visitId)
+    .executeTakeFirst();
+  return row?.language ?? '';
+}

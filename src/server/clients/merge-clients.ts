@@ -74,6 +74,7 @@ function together(a: ClientInput, b: ClientInput): ClientInput {
     emergencyContact: a.emergencyContact || b.emergencyContact,
     dueOn: a.dueOn ?? b.dueOn,
     heightCm: a.heightCm ?? b.heightCm,
+    language: a.language || b.language,
     medicines: medicines.join('\n'),
     likes,
     note: [...new Set(notes)].join('\n'),

@@ -20,6 +20,7 @@ const fieldNames: Readonly<Partial<Record<keyof ClientInput, string>>> = {
   emergencyContact: 'in an emergency',
   dueOn: 'due date',
   heightCm: 'height',
+  language: 'language',
   medicines: 'medicines',
   note: 'note',
   likes: 'likes',

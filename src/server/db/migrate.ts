@@ -14,6 +14,7 @@ import { leadTheTable } from './migrations/0010_lead_the_table';
 import { sendHome } from './migrations/0011_send_home';
 import { signTheClose } from './migrations/0012_sign_the_close';
 import { sayTheSide } from './migrations/0013_say_the_side';
+import { speakToClients } from './migrations/0014_speak_to_clients';
 
 /** Listed by hand: a bundle carries no folder. */
 const migrations: readonly Migration[] = [
@@ -30,6 +31,7 @@ const migrations: readonly Migration[] = [
   sendHome,
   signTheClose,
   sayTheSide,
+  speakToClients,
 ];
 
 /**

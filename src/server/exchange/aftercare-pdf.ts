@@ -1,22 +1,23 @@
-import { format } from 'date-fns';
+import { clientWordsOf, dateInWords } from '../../catalogue/client-words/client-words';
 import type { HomeWords } from '../../catalogue/homecare/words';
 import type { AftercareId } from '../../core/visit/aftercare';
 import type { MixView } from '../../contracts/oil-views';
 import { makePdf, runs } from './pdf';
 
 /** What to mind at home, large enough to read without glasses; nothing about the client's health stands on it. */
-export function printAftercare({ blend, aftercare, useBy }: MixView, house: string): Promise<Buffer> {
+export function printAftercare({ blend, aftercare, useBy, language }: MixView, house: string): Promise<Buffer> {
+  const { bottle: words } = clientWordsOf(language);
   return makePdf({
     pageSize: 'A5',
     pageMargins: [40, 40, 40, 40],
-    info: { title: `${blend.name}, for the way home` },
+    info: { title: words.forHome(blend.name) },
     content: [
       { text: runs(blend.name), fontSize: 20, bold: true, margin: [0, 0, 0, 12] },
       { ul: aftercare.map((line) => ({ text: runs(line), margin: [0, 0, 0, 8] })), fontSize: 14 },
       ...(useBy
         ? [
             {
-              text: runs(`What is left in the bottle is good until ${format(new Date(useBy), 'd MMMM yyyy')}.`),
+              text: runs(words.leftGoodUntil(dateInWords(language, useBy))),
               fontSize: 12,
               margin: [0, 8, 0, 0] as [number, number, number, number],
             },

@@ -1,5 +1,5 @@
 import { addDays } from 'date-fns';
-import { homeRoutine } from '../../catalogue/homecare/homecare';
+import { homeRoutine, homeWordsOf } from '../../catalogue/homecare/homecare';
 import type { HomePage } from '../../contracts/home-views';
 import { mayDo } from '../../core/homecare/rhythm';
 import { hashToken, makeToken } from '../auth/secrets';
@@ -9,7 +9,7 @@ import { findClient } from '../clients/clients.repository';
 import { findLink, findSheet, insertLink, insertTicks, listTicks, revokeLinks } from './home.repository';
 import { findHouse, listTherapists } from '../people/people.repository';
 import { tickOf } from './home-log';
-import { isoDay, longDay } from '../shared/house-clock';
+import { isoDay, longDay, longDayIn } from '../shared/house-clock';
 import type { Actor, SaveRefusal } from '../shared/saving';
 
 const weekDays = 7;
@@ -72,7 +72,7 @@ export async function readHomePage(db: Db, token: string, now: Date): Promise<Ho
     language: sheet.language,
     wish: { times: sheet.wish.times, daysPerWeek: sheet.wish.daysPerWeek, note: sheet.wish.note },
     sheet: shown,
-    linkUntil: longDay(link.expiresAt),
+    linkUntil: longDayIn(homeWordsOf(sheet.language).language, link.expiresAt),
     thisWeek: ticks
       .filter(({ sheetId, day }) => sheetId === sheet.id && day > isoDay(addDays(now, -weekDays).toISOString()))
       .map(({ day }) => day),

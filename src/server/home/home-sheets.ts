@@ -1,3 +1,5 @@
+import type { LanguageId } from '../../core/language';
+import { readLanguage } from '../clients/read-language';
 import type { ClientId, VisitId } from '../../core/ids';
 import { homeLanguages, homeRoutine, homeWordsOf } from '../../catalogue/homecare/homecare';
 import { homeRoutines } from '../../catalogue/homecare/routines.data';
@@ -45,7 +47,7 @@ export async function readHome(db: Db, visitId: VisitId, now: Date): Promise<Hom
       about: words?.routines[routine.id].about ?? '',
       takesSide: takesSide(routine.id),
     })),
-    first: latest?.wish ?? firstWish(record),
+    first: latest?.wish ?? firstWish(record, await readLanguage(db, record.client.id)),
     languages: homeLanguages.map(({ language, languageName }) => ({ id: language, name: languageName })),
     sheets,
     today: isoDay(now.toISOString()),
@@ -53,7 +55,7 @@ export async function readHome(db: Db, visitId: VisitId, now: Date): Promise<Hom
 }
 
 /** What suits this client most likely: by what was found, then by what the visit is about. */
-function firstWish(visit: VisitRecord): HomeWish {
+function firstWish(visit: VisitRecord, language: LanguageId): HomeWish {
   const armpits = visit.stored.filter(({ id }) => nodeFindingOf(id)?.of === 'axillary');
   const legs = visit.focus.filter((id) => limbOfArea(id) === 'leg');
   const routine: HomeRoutineId =
@@ -67,10 +69,10 @@ function firstWish(visit: VisitRecord): HomeWish {
   const named = routine === 'after-armpit' ? armpits.map(({ side }) => side) : legs.map((id) => id.split('.')[1]);
   const sides = new Set(named.flatMap((side) => (side === 'both' ? ['left', 'right'] : [side])));
   const side = sides.size > 1 ? 'both' : sides.has('right') ? 'right' : 'left';
-  return { ...wishFor(routine), side: takesSide(routine) ? side : null };
+  return { ...wishFor(routine, language), side: takesSide(routine) ? side : null };
 }
 
-function wishFor(id: HomeRoutineId): HomeWish {
+function wishFor(id: HomeRoutineId, language: LanguageId): HomeWish {
   const routine = homeRoutine(id);
   return {
     routine: id,
@@ -79,7 +81,7 @@ function wishFor(id: HomeRoutineId): HomeWish {
     reach: { bends: true, usesLeft: true, usesRight: true },
     times: ['08:00'],
     daysPerWeek: routine.daysPerWeek,
-    language: homeLanguages[0]?.language ?? 'en',
+    language,
     note: '',
   };
 }

@@ -3,7 +3,7 @@ import { houseRoutes as routes } from '../../contracts/routes/house';
 import { openSession } from '../auth/sessions';
 import { setSessionCookie } from '../http/cookie';
 import { endpoints } from '../http/endpoint';
-import { changeHousePhone, readHouseFacts } from '../people/read-facts';
+import { changeHouseFacts, readHouseFacts } from '../people/read-facts';
 import { setUpHouse } from '../people/set-up-house';
 
 export const houseEndpoints = endpoints(routes, {
@@ -14,8 +14,8 @@ export const houseEndpoints = endpoints(routes, {
     if (result.kind === 'saved') setSessionCookie(context, await openSession(db, result.ownerId, actor.now));
     return result;
   },
-  changePhone: async ({ db, body: { phone } }) => {
-    await changeHousePhone(db, phone);
-    return { phone };
+  changeFacts: async ({ db, body }) => {
+    await changeHouseFacts(db, body);
+    return body;
   },
 });

@@ -1,7 +1,7 @@
 import { screeningBook } from '../../catalogue/screening/screening';
 import type { HouseView } from '../../contracts/house-views';
 import type { Db } from '../db/connection';
-import { findMeasuring } from '../people/settings.repository';
+import { findMeasuring, findSettings } from '../people/settings.repository';
 import { findHouse, listStaff } from '../people/people.repository';
 import { shortDay } from '../shared/house-clock';
 import type { AuditWish } from './audit.repository';
@@ -11,13 +11,14 @@ import { readWording } from '../screening/wording';
 
 /** What the owner sees to: people, the wording of the consent, and who did what. */
 export async function readHouse(db: Db, wish: AuditWish): Promise<HouseView> {
-  const [house, staff, wording, audit, made, measuring] = await Promise.all([
+  const [house, staff, wording, audit, made, measuring, settings] = await Promise.all([
     findHouse(db),
     listStaff(db),
     readWording(db),
     readAudit(db, wish),
     wordingMadeAt(db),
     findMeasuring(db),
+    findSettings(db),
   ]);
   return {
     name: house?.name ?? '',
@@ -31,6 +32,7 @@ export async function readHouse(db: Db, wish: AuditWish): Promise<HouseView> {
     })),
     qualifications: screeningBook.qualifications.map(({ id, label }) => ({ id, label })),
     wording: { ...wording, since: made ? shortDay(made) : '' },
+    language: settings.language ?? 'en',
     audit,
     measuring,
   };

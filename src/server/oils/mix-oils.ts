@@ -1,4 +1,5 @@
 import type { OilId } from '../../core/ids';
+import { clientWordsOf } from '../../catalogue/client-words/client-words';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { BlendInput, MixCountInput, MixInput } from '../../contracts/oil-house';
 import type { MixView } from '../../contracts/oil-views';
@@ -23,7 +24,8 @@ import {
 } from './blends.repository';
 import { drawBottle, listBottles, type StoredBottle } from './oils.repository';
 import { blendAgainst, blendErrors } from './choose-blend';
-import { isoDay, shortDay } from '../shared/house-clock';
+import { readLanguage } from '../clients/read-language';
+import { isoDay, shortDateIn } from '../shared/house-clock';
 import { oilScopeOf, oilWorkOf, readOilClient } from './oil-client';
 import { readVisitFrame } from '../visits/read-visit';
 import type { Actor, SaveRefusal } from '../shared/saving';
@@ -181,11 +183,22 @@ export async function readMix(db: Db, id: number, now: Date): Promise<MixView | 
   const check = checkBlend(oilBook, { ...blend, client: of?.client ?? adult, basis: 'max' });
   const mixedOn = mix.mixed_at ? isoDay(mix.mixed_at) : today;
   const useBy = mix.use_by ?? usableUntil(mixedOn, carrierOf(oilBook, blend.carrier).waterBased, stock.bestBefores);
-  const label = labelLines(oilBook, {
-    ...{ name: blend.name, initials: of?.initials ?? '', area: blend.area, volumeMl: blend.volumeMl },
-    ...{ carrier: blend.carrier, parts: blend.parts, mixedOn: shortDay(mixedOn), useBy: shortDay(useBy) },
-    sunHours: check?.phototoxic.hoursOutOfSun ?? 0,
-  });
+  const language = await readLanguage(db, mix.client_id);
+  const { bottle } = clientWordsOf(language);
+  const label = labelLines(
+    oilBook,
+    {
+      ...{ name: blend.name, initials: of?.initials ?? '', area: blend.area, volumeMl: blend.volumeMl },
+      ...{
+        carrier: blend.carrier,
+        parts: blend.parts,
+        mixedOn: shortDateIn(language, mixedOn),
+        useBy: shortDateIn(language, useBy),
+      },
+      sunHours: check?.phototoxic.hoursOutOfSun ?? 0,
+    },
+    bottle,
+  );
   return {
     id,
     blend: mix.blend,
@@ -198,9 +211,14 @@ export async function readMix(db: Db, id: number, now: Date): Promise<MixView | 
     from: stock.found.map(({ kind, oil, shortMl }) => ({ oil, lots: stock.lots(kind, oil), shortMl })),
     label,
     fits: labelSizes.filter((size) => fitsLabel(label, size, labelMeasure)).map((size) => size.id),
-    aftercare: aftercareLines(oilBook, {
-      ...{ area: blend.area, parts: blend.parts, sunSum: check?.phototoxic.sumOfFractions ?? 0 },
-      ...{ isSensitive: of ? isSensitive(of.client) : false, travelsAtOnce: false },
-    }),
+    language,
+    aftercare: aftercareLines(
+      oilBook,
+      {
+        ...{ area: blend.area, parts: blend.parts, sunSum: check?.phototoxic.sumOfFractions ?? 0 },
+        ...{ isSensitive: of ? isSensitive(of.client) : false, travelsAtOnce: false },
+      },
+      bottle,
+    ),
   };
 }

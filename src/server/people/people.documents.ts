@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { MeasuringInput } from '../../contracts/measures';
 import { SchoolShape } from '../../contracts/shapes/drainage';
 import { StoneHabitsInput } from '../../contracts/stones';
+import { languageIds } from '../../core/language';
 import { qualificationIds } from '../../core/drainage/case';
 import { jsonColumn } from '../db/json-column';
 
@@ -19,6 +20,8 @@ export const hoursColumn = jsonColumn('therapist.hours_json', WorkingHours);
 /** Settings of the house that have no column of their own; what it has not decided is left out. */
 const HouseSettings = z.object({
   phone: z.string().optional(),
+  /** In which clients read who have not said another one. */
+  language: z.enum(languageIds).optional(),
   measuring: MeasuringInput.partial().optional(),
   stones: StoneHabitsInput.partial().optional(),
   /** Secret address of a calendar feed → whose it is. */

@@ -1,3 +1,4 @@
+import type { HouseFactsInput } from '../../contracts/home';
 import type { Db } from '../db/connection';
 import type { TherapistView } from '../../contracts/people-views';
 import { findHouse, type House, listStaff, listTherapists } from './people.repository';
@@ -6,8 +7,8 @@ import { changeSettings } from './settings.repository';
 /** What the house is called and where it is rung. @returns undefined before it was set up */
 export const readHouseFacts = (db: Db): Promise<House | undefined> => findHouse(db);
 
-/** Whom clients ring from now on. */
-export const changeHousePhone = (db: Db, phone: string): Promise<void> => changeSettings(db, { phone });
+/** Whom clients ring from now on, and in which language they read. */
+export const changeHouseFacts = (db: Db, facts: HouseFactsInput): Promise<void> => changeSettings(db, facts);
 
 /** Who may be gone in as by one click, in the demo house. */
 export async function readDoor(

@@ -1,3 +1,4 @@
+import { readWording } from './wording';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { allNo } from '../../../tests/api/answers';
 import type { AskState } from '../../contracts/ask-views';
@@ -224,16 +225,22 @@ describe('overrides', () => {
 });
 
 describe('consent', () => {
-  const consent = { areas: ['groin' as const], signer: 'client' as const, name: 'Zoë Ahorn', drawing: null };
+  const consent = {
+    areas: ['groin' as const],
+    signer: 'client' as const,
+    name: 'Zoë Ahorn',
+    drawing: null,
+    language: 'en' as const,
+  };
 
   it('is kept with the version that was read; a new wording asks again', async () => {
-    const { version, paragraphs } = (await readAsk(house.db, house.visit))?.wording ?? { version: 0, paragraphs: [] };
+    const { version, paragraphs, others } = await readWording(house.db);
     const signed = await signConsent(house.db, house.visit, { ...consent, wordingVersion: version }, actor);
     expect(signed).toMatchObject({ state: { consent: { name: 'Zoë Ahorn', isDue: false } } });
-    expect((await saveWording(house.db, { paragraphs: [...paragraphs], basedOn: version }, actor)).kind).toBe(
+    expect((await saveWording(house.db, { paragraphs: [...paragraphs], others, basedOn: version }, actor)).kind).toBe(
       'refused',
     );
-    const next = { paragraphs: [...paragraphs, 'And one more thing.'], basedOn: version };
+    const next = { paragraphs: [...paragraphs, 'And one more thing.'], others, basedOn: version };
     expect(await saveWording(house.db, next, actor)).toMatchObject({ kind: 'saved', version: version + 1 });
     expect((await saveWording(house.db, next, actor)).kind).toBe('edited-elsewhere');
     expect((await readAskState(house.db, house.visit))?.consent?.isDue).toBe(true);

@@ -11,7 +11,8 @@ import { pregnancyOn } from '../../core/screening/pregnancy';
 import type { Override } from '../../core/screening/override';
 import { limitInWords } from '../../core/screening/words';
 import type { Db } from '../db/connection';
-import { readWording } from './wording';
+import { readLanguage } from '../clients/read-language';
+import { readWordingIn } from './wording';
 import { listStaff } from '../people/people.repository';
 import { latestIntakeAt, latestWording, listConsents, listIntakeAnswers, listOverrides } from './screening.repository';
 import { lastTreatedBefore } from '../visits/visits.repository';
@@ -75,7 +76,7 @@ export async function readAsk(db: Db, visitId: VisitId): Promise<AskView | undef
     gates: gateRows.map(([group, ask, suchAs]) => ({ group, ask, suchAs })),
     check: visitCheckFor(record),
     intakeDue: await readIntakeDue(db, { ...record, clientId: record.client.id }),
-    wording: await readWording(db),
+    wording: await readWordingIn(db, await readLanguage(db, record.client.id)),
     medicines: record.medicines,
     dueOn: record.dueOn,
     qualifications: visit.therapist.qualifications.map(

@@ -8,17 +8,17 @@ import type { Actor, SaveRefusal } from '../shared/saving';
 /** A new version of the consent; every client is asked to sign again, and what was signed keeps its own wording. */
 export async function saveWording(
   db: Db,
-  { paragraphs, basedOn }: WordingInput,
+  { paragraphs, others, basedOn }: WordingInput,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved'; readonly version: number } | SaveRefusal> {
   const before = await readWording(db);
   if (before.version !== basedOn) return { kind: 'edited-elsewhere' };
-  if (JSON.stringify(before.paragraphs) === JSON.stringify(paragraphs))
+  if (JSON.stringify([before.paragraphs, before.others]) === JSON.stringify([paragraphs, others]))
     return { kind: 'refused', errors: [{ path: 'paragraphs', message: 'Nothing was changed.' }] };
   const at = actor.now.toISOString();
   return db.transaction().execute(async (trx) => {
     await keepFirstWording(trx, at);
-    const version = await insertWording(trx, paragraphs, actor.therapistId, at);
+    const version = await insertWording(trx, { paragraphs, others }, actor.therapistId, at);
     await insertAudit(trx, {
       at,
       by: actor.therapistId,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { ClearanceInput } from '../../contracts/record';
+import { languageIds } from '../../core/language';
 import { jsonColumn } from '../db/json-column';
 
 export const regionsColumn = jsonColumn('finding.regions_json', z.array(z.string()).readonly());
@@ -15,4 +16,8 @@ export const limitValueColumn = jsonColumn(
 );
 
 export const wordingColumn = jsonColumn('consent_wording.text_json', z.array(z.string()).readonly());
+export const otherWordingsColumn = jsonColumn(
+  'consent_wording.others_json',
+  z.partialRecord(z.enum(languageIds), z.array(z.string()).readonly()),
+);
 export const areasColumn = jsonColumn('consent.areas_json', z.array(z.string()).readonly());

@@ -1,9 +1,10 @@
 import type { ClientId, ConditionId, VisitId } from '../../core/ids';
 import type { ConsentInput, IntakeAnswer } from '../../contracts/record';
+import type { LanguageId } from '../../core/language';
 import type { Override } from '../../core/screening/override';
 import type { Db } from '../db/connection';
 import type { ConsentRow } from '../db/schema';
-import { areasColumn, limitValueColumn, wordingColumn } from './screening.documents';
+import { areasColumn, limitValueColumn, otherWordingsColumn, wordingColumn } from './screening.documents';
 
 /** The newest answer to each question of the intake. */
 export async function listIntakeAnswers(
@@ -117,23 +118,37 @@ export async function endOverride(db: Db, visitId: VisitId, id: number, now: str
 export interface ConsentWording {
   readonly version: number;
   readonly paragraphs: readonly string[];
+  /** The same in the other languages of the house's clients. */
+  readonly others: Readonly<Partial<Record<LanguageId, readonly string[]>>>;
 }
 
 export async function latestWording(db: Db): Promise<ConsentWording | undefined> {
   const row = await db.selectFrom('consent_wording').selectAll().orderBy('version', 'desc').executeTakeFirst();
-  return row && { version: row.version, paragraphs: wordingColumn.read(row.text_json) };
+  return (
+    row && {
+      version: row.version,
+      paragraphs: wordingColumn.read(row.text_json),
+      others: otherWordingsColumn.read(row.others_json),
+    }
+  );
 }
 
 export async function insertWording(
   db: Db,
-  paragraphs: readonly string[],
+  { paragraphs, others }: Pick<ConsentWording, 'paragraphs' | 'others'>,
   by: number | null,
   now: string,
 ): Promise<number> {
   const version = ((await latestWording(db))?.version ?? 0) + 1;
   await db
     .insertInto('consent_wording')
-    .values({ version, text_json: wordingColumn.write(paragraphs), made_at: now, made_by: by })
+    .values({
+      version,
+      text_json: wordingColumn.write(paragraphs),
+      others_json: otherWordingsColumn.write(others),
+      made_at: now,
+      made_by: by,
+    })
     .execute();
   return version;
 }
@@ -159,6 +174,7 @@ export async function insertConsent(
       signed_at: now,
       recorded_by: by,
       withdrawn_at: null,
+      language: given.language,
     })
     .execute();
 }

@@ -133,6 +133,7 @@ export async function admit(db: Db, visitId: VisitId, by: typeof actor = actor):
       signer: 'client',
       name: visit.client.name,
       drawing: null,
+      language: 'en',
       wordingVersion: version,
     } as const;
     const consent = await signConsent(db, visitId, { ...signed, areas: [] }, by);

@@ -1,4 +1,5 @@
 import type { VisitId } from '../../core/ids';
+import { intakeWordsOf } from '../../catalogue/client-words/intake';
 import { gateRows } from '../../catalogue/screening/intake.data';
 import type { AskView, FeedbackTabletView, TabletView } from '../../contracts/ask-views';
 import type { StageOrEnd } from '../../contracts/people-views';
@@ -6,7 +7,8 @@ import type { Db } from '../db/connection';
 import { findHouse } from '../people/people.repository';
 import { listIntakeAnswers } from '../screening/screening.repository';
 import { listConditions } from '../screening/describe-finding';
-import { readWording } from '../screening/wording';
+import { readLanguage } from '../clients/read-language';
+import { readWordingIn } from '../screening/wording';
 import { readVisitFrame } from './read-visit';
 import { readVisitBlends } from '../oils/visit-blends';
 
@@ -14,23 +16,25 @@ import { readVisitBlends } from '../oils/visit-blends';
 export async function readTablet(db: Db, visitId: VisitId): Promise<TabletView | undefined> {
   const [visit, house] = await Promise.all([readVisitFrame(db, visitId), findHouse(db)]);
   if (!visit) return undefined;
+  const language = await readLanguage(db, visit.client.id);
+  const words = intakeWordsOf(language);
   const asked = listConditions().filter((condition) => condition.atIntake);
   const answers = await listIntakeAnswers(db, visit.client.id);
   const intake: AskView['state']['intake'] = Object.fromEntries([...answers].map(([id, { answer }]) => [id, answer]));
   return {
     visitId,
+    language,
     firstName: visit.client.name.split(' ')[0] ?? visit.client.name,
     name: visit.client.name,
     house: house?.name ?? '',
     isMinor: visit.client.age !== null && visit.client.age < 18,
-    groups: gateRows.map(([group, ask, suchAs]) => ({
-      group,
-      ask,
-      suchAs,
-      questions: asked.filter((c) => c.group === group).map(({ id, ask: text }) => ({ id, ask: text })),
-    })),
+    groups: gateRows.map(([group]) => {
+      const [ask, suchAs] = words.gate(group);
+      const questions = asked.filter((c) => c.group === group).map(({ id }) => ({ id, ask: words.question(id) }));
+      return { group, ask, suchAs, questions };
+    }),
     intake,
-    wording: await readWording(db),
+    wording: await readWordingIn(db, language),
   };
 }
 
@@ -47,6 +51,7 @@ export async function readFeedbackTablet(db: Db, visitId: VisitId): Promise<Feed
   if (!visit || !after.includes(visit.stage)) return undefined;
   return {
     visitId,
+    language: await readLanguage(db, visit.client.id),
     firstName: visit.client.name.split(' ')[0] ?? visit.client.name,
     house: house?.name ?? '',
     isScented: Object.values(blends).some(({ blend }) => blend.parts.length > 0),

@@ -7,9 +7,12 @@ const height = 160;
 /** A box in which a name is drawn with finger, pen or mouse. The drawing is the `d` of a path in 600 by 160. */
 export function SignName({
   label,
+  again,
   onDraw,
 }: {
   readonly label: string;
+  /** On the button that wipes the name off. */
+  readonly again: string;
   readonly onDraw: (path: string | null) => void;
 }) {
   const [path, setPath] = useState('');
@@ -45,7 +48,7 @@ export function SignName({
         <path d={path} className={styles['ink']} />
       </svg>
       <button type="button" onClick={() => draw('')} disabled={path === ''}>
-        Draw again
+        {again}
       </button>
     </div>
   );

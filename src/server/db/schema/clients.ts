@@ -1,5 +1,6 @@
 import type { ClientId, ConditionId, VisitId } from '../../../core/ids';
 import type { Generated } from 'kysely';
+import type { LanguageId } from '../../../core/language';
 
 export interface ClientTable {
   id: Generated<number>;
@@ -22,6 +23,7 @@ export interface ClientTable {
   merged_into: number | null;
   measuring_json: Generated<string>;
   height_cm: number | null;
+  language: Generated<LanguageId | ''>;
 }
 
 export interface ClientVersionTable {
@@ -77,6 +79,7 @@ export interface ConsentTable {
   signed_at: string;
   recorded_by: number | null;
   withdrawn_at: string | null;
+  language: Generated<LanguageId>;
 }
 
 export interface AttachmentTable {

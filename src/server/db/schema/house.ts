@@ -41,6 +41,7 @@ export interface SessionTable {
 export interface ConsentWordingTable {
   version: number;
   text_json: string;
+  others_json: Generated<string>;
   made_at: string;
   made_by: number | null;
 }

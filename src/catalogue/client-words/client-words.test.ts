@@ -1,0 +1,89 @@
+import { describe, expect, it } from 'vitest';
+import { languageIds } from '../../core/language';
+import { anatomy } from '../anatomy';
+import { homeWordsOf } from '../homecare/homecare';
+import { oilBook } from '../oils/oils';
+import { gateRows } from '../screening/intake.data';
+import { screeningBook } from '../screening/screening';
+import { clientWordsOf, dateInWords, dayInWords } from './client-words';
+import { intakeWordsOf } from './intake';
+import { gatesDe, questionsDe } from './intake.de';
+import { oilNamesDe } from './oils.de';
+import { barePlaceDe, placeDe } from './places.de';
+
+/** Every sentence of a table with its key; sentences that are made from values with some. */
+function sentencesOf(table: unknown, at = ''): readonly (readonly [string, string])[] {
+  if (typeof table === 'string') return [[at, table]];
+  if (typeof table === 'function') {
+    const values = /Name$/.test(at)
+      ? ['axillary.left']
+      : at.endsWith('.at')
+        ? [['08:00']]
+        : ['7', at.endsWith('tooOften') ? '2026-12-01' : '7', '7', '7'];
+    const made: unknown = (table as (...values: readonly unknown[]) => unknown)(...values);
+    return typeof made === 'string' ? [[at, made]] : [];
+  }
+  if (!table || typeof table !== 'object') return [];
+  return Object.entries(table).flatMap(([key, value]) => sentencesOf(value, at === '' ? key : `${at}.${key}`));
+}
+
+/** Sentences that are the same in both: names, units and signs. */
+const shared = new Set([
+  'language',
+  'languageName',
+  'page.hello',
+  'parts.hand',
+  'bottle.oilName',
+  'counts.times',
+  'counts.hold',
+  'page.pause',
+]);
+const english = /\b(the|and|with|your|you|please|not|for|from|until|when)\b/i;
+
+describe('what clients read', () => {
+  const asked = [...screeningBook.conditions.values()].filter(({ askAt }) => askAt.includes('intake'));
+
+  it('has a question in every language for every condition of the intake, and none too many', () => {
+    expect(asked.map(({ id }) => id).filter((id) => !(id in questionsDe))).toEqual([]);
+    const known = new Set(asked.map(({ id }) => id));
+    expect(Object.keys(questionsDe).filter((id) => !known.has(id))).toEqual([]);
+    expect(Object.keys(gatesDe).toSorted()).toEqual(gateRows.map(([group]) => group).toSorted());
+  });
+
+  it('ends every question as a question or with what to do', () => {
+    for (const language of languageIds)
+      for (const { id } of asked) expect(intakeWordsOf(language).question(id), id).toMatch(/[?.]$/);
+  });
+
+  it('names every place, oil and carrier in German, and none too many', () => {
+    for (const id of [...anatomy.territories.keys(), ...anatomy.basins.keys()])
+      expect(barePlaceDe(id), id).not.toBe(id.split('.')[0]);
+    expect(placeDe('axillary.left')).toBe('Lymphknoten der Achsel links');
+    const oils = new Set([...oilBook.oils.keys(), ...oilBook.carriers.keys()]);
+    expect([...oils].filter((id) => !(id in oilNamesDe))).toEqual([]);
+    expect(Object.keys(oilNamesDe).filter((id) => !oils.has(id))).toEqual([]);
+  });
+
+  it.each([
+    ['the tablet, consent, bottles and reminders', clientWordsOf('en'), clientWordsOf('de')],
+    ['home sheets', homeWordsOf('en'), homeWordsOf('de')],
+  ])('says all of %s in both languages, nothing of one in the other', (_, en, de) => {
+    const [ours, theirs] = [sentencesOf(en), sentencesOf(de)];
+    expect(theirs.map(([key]) => key)).toEqual(ours.map(([key]) => key));
+    const own = new Map(ours);
+    for (const [key, text] of theirs) {
+      expect(text.trim(), key).not.toBe('');
+      if (shared.has(key) || !/\p{L}{3,}/u.test(text.replace(/\{\w+\}/g, ''))) continue;
+      expect(text, key).not.toBe(own.get(key));
+      expect(text.match(english)?.[0], `${key}: ${text}`).toBeUndefined();
+    }
+  });
+
+  it('writes days and figures as each language does', () => {
+    expect(dayInWords('en', '2026-12-01')).toBe('Tuesday 1 December');
+    expect(dayInWords('de', '2026-12-01')).toBe('Dienstag, 1. Dezember');
+    expect(dateInWords('de', '2026-12-01')).toBe('1. Dezember 2026');
+    expect(clientWordsOf('en').bottle.percent(1.586)).toBe('1.59 %');
+    expect(clientWordsOf('de').bottle.percent(1.586)).toBe('1,59 %');
+  });
+});
