@@ -54,7 +54,7 @@ export const german: ClientWords = {
     agreeTo: 'Ich bin einverstanden mit der Arbeit an',
     areas: { breast: 'Brust', groin: 'Leiste', buttocks: 'Gesäß', belly: 'Bauch', mouth: 'Innenseite des Mundes' },
     whoSigns: 'Es unterschreibt',
-    client: 'die behandelte Person selbst',
+    client: 'ich selbst',
     guardian: 'eine sorgeberechtigte Person',
     fullName: 'Vor- und Nachname',
     drawnName: 'Unterschrift',
