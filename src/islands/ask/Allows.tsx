@@ -1,3 +1,4 @@
+import { askWords } from './ask.words';
 import { useState } from 'react';
 import type { AskView } from '../../contracts/ask-views';
 import type { judgeVisitCheck } from '../../core/visit/visit-check';
@@ -10,9 +11,9 @@ import { Decisions } from './Decisions';
 import type { useAsk } from './useAsk';
 
 const actionTitle = {
-  'stop-urgent': 'Stop. Help is needed now.',
-  'refer-same-day': 'Not today: a physician first, today.',
-  postpone: 'Not today: another day.',
+  'stop-urgent': askWords.stopHelpIsNeededNow,
+  'refer-same-day': askWords.notTodayAPhysicianFirstToday,
+  postpone: askWords.notTodayAnotherDay,
 } as const;
 
 const adultFrom = 18;
@@ -39,26 +40,24 @@ export function Allows({
   const [flag] = outcome.stoppedBy;
   const isMeasured = visit.focus.some((id) => /^(leg|arm)\./.test(id));
   return (
-    <aside className={styles['aside']} aria-label="What this allows">
+    <aside className={styles['aside']} aria-label={askWords.whatThisAllows}>
       {flag ? (
         <div className={styles['stop']} role="alert">
           <h2>{actionTitle[flag.action]}</h2>
-          <p>Say to the client:</p>
+          <p>{askWords.sayToTheClient}</p>
           <blockquote>{flag.say}</blockquote>
-          <p>
-            The visit is stopped and nothing is planned. If the answer was a slip, correct it; both stay in the record.
-          </p>
+          <p>{askWords.theVisitIsStoppedAndNothing}</p>
         </div>
       ) : (
         outcome.kind === 'go' && (
           <ButtonLink look="filled" href={`/visits/${visit.id}/${isMeasured ? 'measure' : 'plan'}`}>
-            {isMeasured ? 'Go on to measuring' : 'Go on to the plan'}
+            {isMeasured ? askWords.goOnToMeasuring : askWords.goOnToThePlan}
           </ButtonLink>
         )
       )}
       <div className={shared['heading']}>
-        <h2>What this allows</h2>
-        <span aria-live="polite">{keeping.kind === 'saving' ? 'storing…' : 'updates as you answer'}</span>
+        <h2>{askWords.whatThisAllows}</h2>
+        <span aria-live="polite">{keeping.kind === 'saving' ? askWords.storing : askWords.updatesAsYouAnswer}</span>
       </div>
       {keeping.kind === 'trouble' && (
         <p role="alert" className={styles['trouble']}>
@@ -66,27 +65,27 @@ export function Allows({
         </p>
       )}
       <p className={styles['soft']}>
-        {visit.therapist.name} holds: {view.qualifications.join(', ') || 'nothing on record'}.
+        {visit.therapist.name} {askWords.holds} {view.qualifications.join(', ') || askWords.nothingOnRecord}.
       </p>
       {state.contradictions.map((pair) => (
         <p key={pair} className={styles['trouble']} role="status">
-          These cannot both be so: {pair}. Both count until one is taken back.
+          {askWords.theseCannotBothBeSoBoth(pair)}
         </p>
       ))}
       <Decisions state={state} asking={asking} open={openWork} onOpen={onOpenWork} />
-      <h3>Consent</h3>
+      <h3>{askWords.consent}</h3>
       <p className={styles['soft']}>
         {state.consent
-          ? `Signed by ${state.consent.name}, ${state.consent.signedAt.slice(0, 10)}.${state.consent.isDue ? ' Due again: a year has passed, or the wording has changed.' : ''}`
-          : 'Not signed yet.'}
+          ? `Signed by ${state.consent.name}, ${state.consent.signedAt.slice(0, 10)}.${state.consent.isDue ? askWords.dueAgainAYearHasPassed : ''}`
+          : askWords.notSignedYet}
       </p>
       <p className={styles['links']}>
-        <Button onClick={() => setIsSigning(true)}>{state.consent ? 'Sign again' : 'Read and sign'}</Button>
+        <Button onClick={() => setIsSigning(true)}>{state.consent ? askWords.signAgain : askWords.readAndSign}</Button>
         <a href={`/api/visits/${visit.id}/referral.pdf`} download>
-          Referral note (PDF)
+          {askWords.referralNotePdf}
         </a>
       </p>
-      <Dialog title="Consent" isOpen={isSigning} onClose={() => setIsSigning(false)}>
+      <Dialog title={askWords.consent} isOpen={isSigning} onClose={() => setIsSigning(false)}>
         <ConsentForm
           wording={view.wording}
           clientName={visit.client.name}

@@ -1,3 +1,4 @@
+import { askWords } from './ask.words';
 import { type ReactNode, useEffect, useRef } from 'react';
 import { Choice } from '../../ui/choice/Choice';
 import type { Answer } from './useAsk';
@@ -17,7 +18,7 @@ interface Props {
   readonly children?: ReactNode;
 }
 
-const texts: Readonly<Record<Answer, string>> = { no: 'no', yes: 'yes', unsure: 'not sure' };
+const texts: Readonly<Record<Answer, string>> = { no: 'no', yes: 'yes', unsure: askWords.notSure };
 
 /** One question with its answers side by side; the one at hand comes into sight by itself. */
 export function AnswerRow(props: Props) {

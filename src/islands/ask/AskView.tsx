@@ -1,3 +1,4 @@
+import { askWords } from './ask.words';
 import { useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { AskView as View } from '../../contracts/ask-views';
@@ -69,9 +70,9 @@ export function AskView({ view, today }: { readonly view: View; readonly today: 
     <>
       <VisitHead visit={visit} here="ask" stage={state.stage} />
       <div className={styles['view']}>
-        <section className={styles['body']} aria-label="Body map" data-body>
+        <section className={styles['body']} aria-label={askWords.bodyMap} data-body>
           <BodyPanel
-            label={`Body of ${visit.client.name}`}
+            label={askWords.bodyOf(visit.client.name)}
             initial={bestDrawing(focus)}
             sheets={['body', 'face', 'hand', 'foot']}
             regions={askRegions({ focus, work, found, marking: marked?.regions ?? [] })}
@@ -83,27 +84,27 @@ export function AskView({ view, today }: { readonly view: View; readonly today: 
         </section>
         <main id="main" className={styles['main']}>
           <div className={styles['heading']}>
-            <h2>{part === 'intake' ? 'Consultation' : 'Before we begin'}</h2>
+            <h2>{part === 'intake' ? askWords.consultation : askWords.beforeWeBegin}</h2>
             <span>
               {part === 'intake'
                 ? `${progress.done} of ${progress.all}${view.intakeDue ? ` · ${view.intakeDue}` : ''}`
-                : `${checkIds.length - outcome.unanswered.length} of ${checkIds.length} · about a minute`}
+                : askWords.ofAboutAMinute(checkIds.length - outcome.unanswered.length, checkIds.length)}
             </span>
           </div>
           <div className={styles['parts']}>
             <Choice
-              label="Part of the consultation"
+              label={askWords.partOfTheConsultation}
               isLabelHidden
               options={[
-                { value: 'intake', text: 'full intake' },
-                { value: 'check', text: 'check of today' },
+                { value: 'intake', text: askWords.fullIntake },
+                { value: 'check', text: askWords.checkOfToday },
               ]}
               value={part}
               onChange={answering.showPart}
             />
             {part === 'intake' && (
               <Button look="link" onClick={() => setIsAllShown(!isAllShown)}>
-                {isAllShown ? 'Show only what is open' : 'Show all'}
+                {isAllShown ? askWords.showOnlyWhatIsOpen : askWords.showAll}
               </Button>
             )}
           </div>
@@ -119,9 +120,9 @@ export function AskView({ view, today }: { readonly view: View; readonly today: 
               />
               {progress.done === progress.all && (
                 <p className={styles['done']}>
-                  Every question of the intake has its answer.{' '}
+                  {askWords.everyQuestionOfTheIntakeHas}{' '}
                   <Button look="filled" onClick={() => answering.showPart('check')}>
-                    On to the check of today
+                    {askWords.onToTheCheckOfToday}
                   </Button>
                 </p>
               )}
@@ -139,28 +140,28 @@ export function AskView({ view, today }: { readonly view: View; readonly today: 
         <Allows
           {...{ view, asking, outcome, openWork }}
           onOpenWork={setOpenWork}
-          onSigned={() => say(`Consent kept, ${today}.`)}
+          onSigned={() => say(askWords.consentKept(today))}
         />
       </div>
       <footer className={styles['foot']}>
         <span>
-          <Kbd>Y</Kbd> <Kbd>N</Kbd> {part === 'intake' && <Kbd>U</Kbd>} answer
+          <Kbd>Y</Kbd> <Kbd>N</Kbd> {part === 'intake' && <Kbd>U</Kbd>} {askWords.answer}
         </span>
         <span>
-          <Kbd>↓</Kbd> next
+          <Kbd>↓</Kbd> {askWords.next}
         </span>
         {part === 'intake' && (
           <span>
-            <Kbd>R</Kbd> rest: no
+            <Kbd>R</Kbd> {askWords.restNo}
           </span>
         )}
         <span>
-          <Kbd>M</Kbd> mark on the body
+          <Kbd>M</Kbd> {askWords.markOnTheBody}
         </span>
         <Button look="link" onClick={() => void hand()}>
-          <Kbd>H</Kbd> hand the tablet over
+          <Kbd>H</Kbd> {askWords.handTheTabletOver}
         </Button>
-        <em>Local law and your licence come first.</em>
+        <em>{askWords.localLawAndYourLicenceCome}</em>
       </footer>
       {toasts}
     </>

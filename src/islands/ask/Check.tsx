@@ -1,3 +1,4 @@
+import { askWords } from './ask.words';
 import type { AskView } from '../../contracts/ask-views';
 import { AnswerRow } from './AnswerRow';
 import shared from './AskView.module.css';
@@ -38,18 +39,18 @@ export function Check(props: Props) {
   );
   return (
     <>
-      <section className={shared['group']} aria-label="Reasons to stop">
-        <h3>Reasons to stop</h3>
+      <section className={shared['group']} aria-label={askWords.reasonsToStop}>
+        <h3>{askWords.reasonsToStop}</h3>
         <ol className={shared['questions']}>{check.flags.map((question) => row(question, true))}</ol>
       </section>
       {check.still.length > 0 && (
-        <section className={shared['group']} aria-label="As last time">
-          <h3>As last time?</h3>
+        <section className={shared['group']} aria-label={askWords.asLastTime}>
+          <h3>{askWords.asLastTime2}</h3>
           <ol className={shared['questions']}>{check.still.map((question) => row(question))}</ol>
         </section>
       )}
-      <section className={shared['group']} aria-label="Today">
-        <h3>Any of these today?</h3>
+      <section className={shared['group']} aria-label={askWords.today}>
+        <h3>{askWords.anyOfTheseToday}</h3>
         <ol className={shared['questions']}>
           {check.today.map((group) => {
             const found = group.conditions.filter((c) => findings.some((f) => f.id === c.id));
@@ -65,7 +66,7 @@ export function Check(props: Props) {
                 onFocus={() => onCurrent(group.id)}
               >
                 {answers[group.id] === 'yes' && (
-                  <div className={styles['ticks']} role="group" aria-label={`${group.group}: which`}>
+                  <div className={styles['ticks']} role="group" aria-label={askWords.which(group.group)}>
                     {group.conditions.map((condition) => (
                       <label key={condition.id}>
                         <input
@@ -96,8 +97,8 @@ export function Check(props: Props) {
           })}
         </ol>
       </section>
-      <section className={shared['group']} aria-label="Since last time">
-        <h3>Since last time</h3>
+      <section className={shared['group']} aria-label={askWords.sinceLastTime}>
+        <h3>{askWords.sinceLastTime}</h3>
         <ol className={shared['questions']}>{check.others.map((question) => row(question))}</ol>
       </section>
     </>

@@ -1,3 +1,4 @@
+import { askWords } from './ask.words';
 import { type FormEvent, useState } from 'react';
 import type { AskState } from '../../contracts/ask-views';
 import type { DecisionView, LimitView } from '../../contracts/screening-views';
@@ -55,7 +56,7 @@ export function Decisions({ state, asking, open, onOpen }: Props) {
         <p className={styles['plain']}>
           <DecisionSign decision="ok" />
           <span>
-            <strong>Go ahead, usual limits</strong>
+            <strong>{askWords.goAheadUsualLimits}</strong>
             <small>{plain.map((d) => d.label).join(', ')}</small>
           </span>
         </p>
@@ -77,14 +78,14 @@ function Detail({ decision, overrides, onChange, onTakeBack }: DetailProps) {
     <div className={styles['detail']}>
       {decision.limits.length > 0 && (
         <>
-          <h4>Limits</h4>
+          <h4>{askWords.limits}</h4>
           <ul className={styles['limits']}>
             {decision.limits.map((limit) => (
               <li key={limit.key}>
                 {limit.words}
                 {limit.looser.length > 0 && (
-                  <Button look="link" onClick={() => onChange(limit)} aria-label={`Loosen: ${limit.words}`}>
-                    Loosen
+                  <Button look="link" onClick={() => onChange(limit)} aria-label={askWords.loosen2(limit.words)}>
+                    {askWords.loosen}
                   </Button>
                 )}
               </li>
@@ -94,7 +95,7 @@ function Detail({ decision, overrides, onChange, onTakeBack }: DetailProps) {
       )}
       {decision.places.length > 0 && (
         <>
-          <h4>In places</h4>
+          <h4>{askWords.inPlaces}</h4>
           <ul className={styles['places']}>
             {decision.places.map((place) => (
               <li key={`${place.decision} ${place.regions.join(' ')}`}>
@@ -108,30 +109,28 @@ function Detail({ decision, overrides, onChange, onTakeBack }: DetailProps) {
           </ul>
         </>
       )}
-      <h4>Why</h4>
+      <h4>{askWords.why}</h4>
       <ul className={styles['reasons']}>
         {decision.reasons.map((reason) => (
           <li key={`${reason.what} ${reason.text} ${reason.isLocal}`}>
             <strong>{reason.what}</strong> {reason.text}
-            {reason.isLocal && <em> In places.</em>}
+            {reason.isLocal && <em> {askWords.inPlaces2}</em>}
           </li>
         ))}
-        {decision.reasons.length === 0 && <li>Nothing speaks against it.</li>}
+        {decision.reasons.length === 0 && <li>{askWords.nothingSpeaksAgainstIt}</li>}
       </ul>
       {overrides.map((override) => (
         <p key={override.key} className={styles['override']}>
-          Set aside by {override.by}: {override.words}. “{override.reason}”
-          <Button look="link" onClick={() => onTakeBack(override.key)} aria-label={`Take back: ${override.words}`}>
-            Take back
+          {askWords.setAsideBy} {override.by}: {override.words}. “{override.reason}”
+          <Button look="link" onClick={() => onTakeBack(override.key)} aria-label={askWords.takeBack2(override.words)}>
+            {askWords.takeBack}
           </Button>
         </p>
       ))}
       {decision.decision === 'stop' && decision.way === 'written-reason' && (
-        <Button onClick={() => onChange(null)}>Do it with a written reason</Button>
+        <Button onClick={() => onChange(null)}>{askWords.doItWithAWrittenReason}</Button>
       )}
-      {decision.decision === 'clear-first' && (
-        <p className={styles['hint']}>Only a written note lifts this: add it to the finding it is about.</p>
-      )}
+      {decision.decision === 'clear-first' && <p className={styles['hint']}>{askWords.onlyAWrittenNoteLiftsThis}</p>}
     </div>
   );
 }
@@ -161,11 +160,11 @@ function SetAside({ decision, limit, asking, onClose }: SetAsideProps) {
   };
   const other = error && !error.fieldError('reason') ? error.message : undefined;
   return (
-    <Dialog title={`${decision.label}: ${limit ? limit.words : 'in spite of the stop'}`} isOpen onClose={onClose}>
+    <Dialog title={`${decision.label}: ${limit ? limit.words : askWords.inSpiteOfTheStop}`} isOpen onClose={onClose}>
       <form onSubmit={(event) => void save(event)} className={styles['form']}>
-        <p>For this visit only. It stands in the plan and in the record, with your name.</p>
+        <p>{askWords.forThisVisitOnlyItStands}</p>
         {limit && (
-          <Select label="Loosened to" name="value">
+          <Select label={askWords.loosenedTo} name="value">
             {limit.looser.map((choice, i) => (
               <option key={choice.words} value={i}>
                 {choice.words}
@@ -173,12 +172,12 @@ function SetAside({ decision, limit, asking, onClose }: SetAsideProps) {
             ))}
           </Select>
         )}
-        <TextArea label="Why" name="reason" maxLength={400} autoFocus error={error?.fieldError('reason')} />
+        <TextArea label={askWords.why} name="reason" maxLength={400} autoFocus error={error?.fieldError('reason')} />
         {other && <p role="alert">{other}</p>}
         <div className={styles['buttons']}>
-          <Button onClick={onClose}>Keep the limit</Button>
+          <Button onClick={onClose}>{askWords.keepTheLimit}</Button>
           <Button look="filled" type="submit">
-            Set aside
+            {askWords.setAside}
           </Button>
         </div>
       </form>

@@ -1,3 +1,4 @@
+import { askWords } from './ask.words';
 import type { ConditionId } from '../../core/ids';
 import type { Pressure } from '../../core/screening/tables';
 import { type FormEvent, useState } from 'react';
@@ -40,15 +41,15 @@ export function FindingDetail(props: Props) {
   const isPlaceable = finding.locatable !== 'no' && finding.locatable !== 'side';
   return (
     <div className={styles['detail']}>
-      {finding.isUnsure && <p className={styles['unsure']}>Counts as so until it has been cleared up.</p>}
+      {finding.isUnsure && <p className={styles['unsure']}>{askWords.countsAsSoUntilItHas}</p>}
       <div className={styles['fields']}>
         {finding.locatable === 'side' && (
           <Choice
-            label="Side of the client"
+            label={askWords.sideOfTheClient}
             options={[
-              { value: 'left', text: 'left' },
-              { value: 'right', text: 'right' },
-              { value: 'both', text: 'both' },
+              { value: 'left', text: askWords.left },
+              { value: 'right', text: askWords.right },
+              { value: 'both', text: askWords.both },
             ]}
             value={finding.side ?? null}
             onChange={(side) => change({ side })}
@@ -57,16 +58,16 @@ export function FindingDetail(props: Props) {
         {isPlaceable && (
           <div className={styles['place']}>
             <Button onClick={onMark} aria-pressed={isMarking}>
-              {isMarking ? 'Done marking' : places.length > 0 ? 'Change the place' : 'Mark on the body'}
+              {isMarking ? askWords.doneMarking : places.length > 0 ? askWords.changeThePlace : askWords.markOnTheBody2}
             </Button>
             <span>
               {isMarking
                 ? finding.locatable === 'line'
-                  ? 'Pick the two neighbours that the scar runs between.'
-                  : 'Pick the places; once more takes one away.'
+                  ? askWords.pickTheTwoNeighboursThatThe
+                  : askWords.pickThePlacesOnceMoreTakes
                 : places.length > 0
                   ? places.map((id) => shortLabel(anatomy, id)).join(', ')
-                  : 'Not marked: counts as everywhere.'}
+                  : askWords.notMarkedCountsAsEverywhere}
             </span>
           </div>
         )}
@@ -91,8 +92,8 @@ export function FindingDetail(props: Props) {
           <div key={question.id} className={styles['follow']}>
             <p>{question.text}</p>
             <div>
-              <Button onClick={() => answers('no')}>no</Button>
-              <Button onClick={() => answers('yes')}>yes</Button>
+              <Button onClick={() => answers('no')}>{askWords.no}</Button>
+              <Button onClick={() => answers('yes')}>{askWords.yes}</Button>
               {leads.map((lead) => (
                 <Button key={lead.id} onClick={() => onAdd(lead.id)}>
                   {lead.label}
@@ -104,17 +105,17 @@ export function FindingDetail(props: Props) {
       })}
       {finding.clearance ? (
         <p className={styles['note']} data-valid={finding.clearance.isValid}>
-          {finding.clearance.isValid ? 'Note' : 'Note that has run out'} of {dayInWords(finding.clearance.date)} by{' '}
-          {finding.clearance.writtenBy}: “{finding.clearance.words}”{' '}
-          {finding.clearance.limitWords !== '' && `It limits the work: ${finding.clearance.limitWords}. `}
-          {finding.clearance.isValid && `Counts until ${dayInWords(finding.clearance.until)}.`}
+          {finding.clearance.isValid ? askWords.note : askWords.noteThatHasRunOut} {askWords.of}{' '}
+          {dayInWords(finding.clearance.date)} {askWords.by} {finding.clearance.writtenBy}: “{finding.clearance.words}”{' '}
+          {finding.clearance.limitWords !== '' && askWords.itLimitsTheWork(finding.clearance.limitWords)}
+          {finding.clearance.isValid && askWords.countsUntil(dayInWords(finding.clearance.until))}
         </p>
       ) : null}
       {needsNote && (
         <p className={styles['note']}>
-          A written note from the treating professional is needed.{' '}
+          {askWords.aWrittenNoteFromTheTreating}{' '}
           <Button look="link" onClick={() => setIsNoting(true)}>
-            Add the note
+            {askWords.addTheNote}
           </Button>
         </p>
       )}
@@ -161,7 +162,7 @@ function DateField({ value, error, onKeep }: DateFieldProps) {
   };
   return (
     <Field
-      label="When (year, or year-month-day)"
+      label={askWords.whenYearOrYearMonthDay}
       value={text}
       placeholder="2024-03"
       maxLength={10}
@@ -204,21 +205,21 @@ function AddNote({ finding, decisions, asking, onClose }: AddNoteProps) {
     else onClose();
   };
   return (
-    <Dialog title={`Note about: ${finding.label}`} isOpen onClose={onClose}>
+    <Dialog title={askWords.noteAbout(finding.label)} isOpen onClose={onClose}>
       <form className={styles['form']} onSubmit={(event) => void save(event)} noValidate>
-        <p>Copy a written note. What was said on the telephone, or passed on by the client, is not one.</p>
-        <Field label="Written on" name="date" type="date" error={error?.fieldError('date')} />
+        <p>{askWords.copyAWrittenNoteWhatWas}</p>
+        <Field label={askWords.writtenOn} name="date" type="date" error={error?.fieldError('date')} />
         <Field
-          label="By whom (name and role)"
+          label={askWords.byWhomNameAndRole}
           name="writtenBy"
           maxLength={120}
           error={error?.fieldError('writtenBy')}
         />
-        <TextArea label="Its words" name="words" maxLength={2000} error={error?.fieldError('words')} />
+        <TextArea label={askWords.itsWords} name="words" maxLength={2000} error={error?.fieldError('words')} />
         <fieldset>
-          <legend>It is about</legend>
+          <legend>{askWords.itIsAbout}</legend>
           <label>
-            <input type="checkbox" name="all" value="all" /> all that we do
+            <input type="checkbox" name="all" value="all" /> {askWords.allThatWeDo}
           </label>
           {wanted.map((decision) => (
             <label key={decision.modality}>
@@ -233,29 +234,29 @@ function AddNote({ finding, decisions, asking, onClose }: AddNoteProps) {
           ))}
         </fieldset>
         <div className={styles['row']}>
-          <Select label="No firmer than" name="maxPressure">
-            <option value="">the note does not say</option>
-            <option value="feather">feather light</option>
-            <option value="light">light</option>
-            <option value="medium">medium</option>
+          <Select label={askWords.noFirmerThan} name="maxPressure">
+            <option value="">{askWords.theNoteDoesNotSay}</option>
+            <option value="feather">{askWords.featherLight}</option>
+            <option value="light">{askWords.light}</option>
+            <option value="medium">{askWords.medium}</option>
           </Select>
           <Field
-            label="At most minutes"
+            label={askWords.atMostMinutes}
             name="maxMinutes"
             type="number"
             inputMode="numeric"
             error={error?.fieldError('limits')}
           />
           <label>
-            <input type="checkbox" name="noHeat" /> no heat
+            <input type="checkbox" name="noHeat" /> {askWords.noHeat}
           </label>
         </div>
         {error && !error.problem.errors && <p role="alert">{error.message}</p>}
         {error?.fieldError('modalities') && <p role="alert">{error.fieldError('modalities')}</p>}
         <div className={styles['buttons']}>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{askWords.cancel}</Button>
           <Button look="filled" type="submit">
-            Keep the note
+            {askWords.keepTheNote}
           </Button>
         </div>
       </form>

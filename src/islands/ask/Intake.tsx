@@ -1,3 +1,4 @@
+import { askWords } from './ask.words';
 import { useState } from 'react';
 import type { AskView } from '../../contracts/ask-views';
 import type { ConditionView } from '../../contracts/screening-views';
@@ -34,7 +35,7 @@ export function Intake(props: Props) {
         {group.group}
         {group.state === 'open' && group.unanswered.length > 0 && (
           <Button look="link" onClick={() => onRestNo(group)}>
-            {group.unanswered.length === group.questions.length ? 'All no' : 'The rest: no'}
+            {group.unanswered.length === group.questions.length ? askWords.allNo : askWords.theRestNo}
           </Button>
         )}
       </h3>
@@ -109,7 +110,7 @@ function Birthday({ asking }: Pick<Props, 'asking'>) {
   return (
     <div className={styles['free']}>
       <Field
-        label="Born on"
+        label={askWords.bornOn}
         type="date"
         onChange={(event) => {
           const { value } = event.target;
@@ -119,7 +120,7 @@ function Birthday({ asking }: Pick<Props, 'asking'>) {
             setIsKept(!refused);
           });
         }}
-        hint={isKept ? 'Kept with the client’s data.' : 'Not on record. Some work depends on the age.'}
+        hint={isKept ? askWords.keptWithTheClientsData : askWords.notOnRecordSomeWorkDepends}
         error={error?.fieldError('bornOn')}
       />
     </div>
@@ -140,8 +141,8 @@ function Medicines({ view, asking, onAnswer }: Pick<Props, 'view' | 'asking' | '
   return (
     <div className={styles['free']}>
       <TextArea
-        label="Medicines, as told"
-        hint="Names and doses; we look up what they change."
+        label={askWords.medicinesAsTold}
+        hint={askWords.namesAndDosesWeLookUp}
         value={text}
         maxLength={2000}
         onChange={(event) => setText(event.target.value)}
@@ -156,7 +157,7 @@ function Medicines({ view, asking, onAnswer }: Pick<Props, 'view' | 'asking' | '
             </span>
             {medicine.conditions.map((id) => (
               <Button key={id} onClick={() => onAnswer(id, 'yes')}>
-                {medicine.isCertain ? 'Add' : 'Ask, then add'}: {label(id)}
+                {medicine.isCertain ? askWords.add : askWords.askThenAdd}: {label(id)}
               </Button>
             ))}
           </li>
@@ -173,7 +174,7 @@ function DueDate({ view, asking }: Pick<Props, 'view' | 'asking'>) {
   return (
     <div className={styles['free']}>
       <Field
-        label="Due date"
+        label={askWords.dueDate}
         type="date"
         defaultValue={view.dueOn ?? ''}
         onChange={(event) => {
@@ -182,8 +183,12 @@ function DueDate({ view, asking }: Pick<Props, 'view' | 'asking'>) {
         }}
         hint={
           pregnancy
-            ? `${pregnancy.weeks} weeks and ${pregnancy.days} days today: ${['first', 'second', 'third'][Number(pregnancy.condition.slice(-1)) - 1] ?? ''} trimester.`
-            : 'The trimester is worked out from it.'
+            ? askWords.weeksAndDaysTodayTrimester(
+                pregnancy.weeks,
+                pregnancy.days,
+                ['first', 'second', 'third'][Number(pregnancy.condition.slice(-1)) - 1] ?? '',
+              )
+            : askWords.theTrimesterIsWorkedOutFrom
         }
         error={error?.fieldError('dueOn')}
       />

@@ -1,12 +1,13 @@
+import { askWords } from './ask.words';
 import type { Decision } from '../../core/screening/tables';
 import styles from './Signs.module.css';
 
 const words: Readonly<Record<Decision, string>> = {
-  ok: 'go ahead',
-  modify: 'go ahead with changes',
-  'clear-first': 'a written note first',
-  refer: 'someone else',
-  stop: 'do not do',
+  ok: askWords.goAhead,
+  modify: askWords.goAheadWithChanges,
+  'clear-first': askWords.aWrittenNoteFirst,
+  refer: askWords.someoneElse,
+  stop: askWords.doNotDo,
 };
 
 export const decisionWords = (decision: Decision) => words[decision];

@@ -1,3 +1,4 @@
+import { askWords } from './ask.words';
 import type { AskState } from '../../contracts/ask-views';
 import type { RegionMark } from '../../ui/body-map/map-marks';
 import type { marksOf } from '../body-marks';
@@ -18,14 +19,17 @@ export function askRegions({
   readonly found: ReturnType<typeof marksOf>;
   readonly marking: readonly string[];
 }): ReadonlyMap<string, RegionMark> {
-  const regions = new Map<string, RegionMark>(focus.map((id) => [id, { tone: 'drain', words: 'to be drained' }]));
+  const regions = new Map<string, RegionMark>(focus.map((id) => [id, { tone: 'drain', words: askWords.toBeDrained }]));
   // The strictest place comes first: it is written last.
   for (const { decision, regions: ids } of [...(work?.places ?? [])].reverse()) {
     const isOff = decision !== 'modify' && decision !== 'ok';
     for (const id of ids)
-      regions.set(id, isOff ? { tone: 'closed', words: 'kept off' } : { tone: 'prepare', words: 'with changes' });
+      regions.set(
+        id,
+        isOff ? { tone: 'closed', words: askWords.keptOff } : { tone: 'prepare', words: askWords.withChanges },
+      );
   }
   for (const [id, mark] of found.regions) if (!regions.has(id) || mark.tone === 'closed') regions.set(id, mark);
-  for (const id of marking) regions.set(id, { tone: 'active', words: 'marked' });
+  for (const id of marking) regions.set(id, { tone: 'active', words: askWords.marked });
   return regions;
 }

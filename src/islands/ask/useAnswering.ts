@@ -1,3 +1,4 @@
+import { askWords } from './ask.words';
 import { useMemo, useState } from 'react';
 import type { AskView } from '../../contracts/ask-views';
 import { judgeVisitCheck } from '../../core/visit/visit-check';
@@ -49,7 +50,7 @@ export function useAnswering(view: AskView, asking: ReturnType<typeof useAsk>, s
     const without = new Set([...opened].filter((name) => name !== group.group));
     setOpened(without);
     const hasYes = group.questions.some(({ id }) => state.intake[id] === 'yes' || state.intake[id] === 'unsure');
-    if (hasYes) say('There is a yes in this group: answer those one by one.');
+    if (hasYes) say(askWords.thereIsAYesInThis);
     else restNo(group, without);
   };
 

@@ -1,3 +1,4 @@
+import { askWords } from './ask.words';
 import type { ConditionId } from '../../core/ids';
 import { useCallback, useRef, useState } from 'react';
 import type { AskState, AskView } from '../../contracts/ask-views';
@@ -13,7 +14,7 @@ export type Keeping = { readonly kind: 'kept' | 'saving' } | { readonly kind: 't
 const retryMs = 2000;
 const waiting: Keeping = {
   kind: 'trouble',
-  text: 'The house’s computer does not answer. Your answers are kept here and are stored as soon as it does.',
+  text: askWords.theHousesComputerDoesNotAnswer,
 };
 
 /** Tries again as long as nobody answers; a refusal is an answer. */

@@ -1,3 +1,4 @@
+import { benchWords } from './bench.words';
 import type { Celsius } from '../../core/quantities';
 import { useState } from 'react';
 import type { BathView } from '../../contracts/stone-views';
@@ -34,38 +35,40 @@ export function BathPanel({
   const aimC = wantedC ?? usualC;
   const isBad = isLost || ['silent', 'unreadable', 'too-hot', 'drifting', 'off'].includes(reading.state);
   return (
-    <section className={styles['bath']} aria-label="Bath" data-bad={isBad || undefined}>
+    <section className={styles['bath']} aria-label={benchWords.bath} data-bad={isBad || undefined}>
       <div>
         <strong>{isLost || reading.bathC === null ? '–' : `${reading.bathC.toFixed(1)}°`}</strong>
         <p role="status">
-          {device.isOn ? `set to ${device.setC}°` : 'off'}
-          {wantedC !== null && wantedC !== device.setC ? ` · ${wantedC}° is wanted` : ''}
+          {device.isOn ? benchWords.setTo(device.setC) : benchWords.off}
+          {wantedC !== null && wantedC !== device.setC ? benchWords.isWanted(wantedC) : ''}
           {reading.perMinuteC !== null && Math.abs(reading.perMinuteC) >= 0.05
             ? ` · ${reading.perMinuteC > 0 ? 'rising' : 'falling'} ${Math.abs(reading.perMinuteC).toFixed(1)}° a minute`
             : ''}
           <br />
-          <b>{isLost ? 'The house’s computer does not answer: measure by hand.' : reading.words}</b>
+          <b>{isLost ? benchWords.theHousesComputerDoesNotAnswer : reading.words}</b>
         </p>
       </div>
       <details open={isOpen} onToggle={(event) => setIsOpen(event.currentTarget.open)}>
-        <summary>Simulated bath</summary>
+        <summary>{benchWords.simulatedBath}</summary>
         <div className={styles['drive']}>
           <Button onClick={() => drive({ isOn: !device.isOn, setC: aimC })}>
-            {device.isOn ? 'Switch off' : 'Switch on'}
+            {device.isOn ? benchWords.switchOff : benchWords.switchOn}
           </Button>
           <Button onClick={() => drive({ stones: device.stones > 0 ? 0 : stones })}>
-            {device.stones > 0 ? 'Take stones out' : 'Put stones in'}
+            {device.stones > 0 ? benchWords.takeStonesOut : benchWords.putStonesIn}
           </Button>
-          {device.isOn && device.setC !== aimC && <Button onClick={() => drive({ setC: aimC })}>Set to {aimC}°</Button>}
-          <Button onClick={() => drive({ skipS: 600 })}>Ten minutes later</Button>
+          {device.isOn && device.setC !== aimC && (
+            <Button onClick={() => drive({ setC: aimC })}>{benchWords.setTo2(aimC)}</Button>
+          )}
+          <Button onClick={() => drive({ skipS: 600 })}>{benchWords.tenMinutesLater}</Button>
           <Choice
-            label="Fault"
+            label={benchWords.fault}
             options={[
-              { value: 'none', text: 'none' },
-              { value: 'drift', text: 'drifts' },
-              { value: 'text', text: 'says text' },
-              { value: 'nan', text: 'says NaN' },
-              { value: 'stops', text: 'stops' },
+              { value: 'none', text: benchWords.none },
+              { value: 'drift', text: benchWords.drifts },
+              { value: 'text', text: benchWords.saysText },
+              { value: 'nan', text: benchWords.saysNan },
+              { value: 'stops', text: benchWords.stops },
             ]}
             value={device.fault}
             onChange={(fault) => drive({ fault })}

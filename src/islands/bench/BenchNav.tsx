@@ -1,3 +1,4 @@
+import { benchWords } from './bench.words';
 import type { VisitId } from '../../core/ids';
 import styles from './BenchNav.module.css';
 
@@ -20,7 +21,7 @@ export function BenchNav({
   readonly visitId: VisitId | null;
 }) {
   return (
-    <nav className={styles['nav']} aria-label="Benches">
+    <nav className={styles['nav']} aria-label={benchWords.benches}>
       {places.map(([id, words]) => (
         <a
           key={id}

@@ -1,3 +1,4 @@
+import { benchWords } from './bench.words';
 import { type FormEvent, useState } from 'react';
 import type { StoneHabits } from '../../core/stones/habits';
 import { Button } from '../../ui/button/Button';
@@ -13,15 +14,15 @@ interface Props {
 }
 
 const fields = [
-  ['hotBathC', 'Hot bath, °C'],
-  ['coldBathC', 'Cold bath, °C'],
-  ['toleranceC', 'Ready within, °C'],
-  ['waterLitres', 'Water, litres'],
-  ['heaterW', 'Heater, W'],
-  ['usefulHotC', 'Swap hot stones at, °C'],
-  ['usefulColdC', 'Swap cool stones at, °C'],
-  ['coldBodyC', 'Coolest touch on the body, °C'],
-  ['coldFaceC', 'Coolest touch on the face, °C'],
+  ['hotBathC', benchWords.hotBathC],
+  ['coldBathC', benchWords.coldBathC],
+  ['toleranceC', benchWords.readyWithinC],
+  ['waterLitres', benchWords.waterLitres],
+  ['heaterW', benchWords.heaterW],
+  ['usefulHotC', benchWords.swapHotStonesAtC],
+  ['usefulColdC', benchWords.swapCoolStonesAtC],
+  ['coldBodyC', benchWords.coolestTouchOnTheBodyC],
+  ['coldFaceC', benchWords.coolestTouchOnTheFaceC],
 ] as const;
 
 /** The house's bath, and how warm and cool it works. The limits of practice are not among it: they hold. */
@@ -48,7 +49,7 @@ export function HabitsForm({ habits, onClose, onSaved }: Props) {
     }
   };
   return (
-    <Dialog title="Bath and temperatures" isOpen onClose={onClose}>
+    <Dialog title={benchWords.bathAndTemperatures} isOpen onClose={onClose}>
       <form className={styles['form']} onSubmit={(event) => void save(event)} noValidate>
         <div className={styles['three']}>
           {fields.map(([name, label]) => (
@@ -62,15 +63,12 @@ export function HabitsForm({ habits, onClose, onSaved }: Props) {
             />
           ))}
         </div>
-        <p className={styles['soft']}>
-          What a client may be touched with is decided by the limits of practice and by screening; a visit’s bath is set
-          no warmer than its first touch asks for.
-        </p>
+        <p className={styles['soft']}>{benchWords.whatAClientMayBeTouched}</p>
         {error && !error.problem.errors && <p role="alert">{error.message}</p>}
         <div className={styles['buttons']}>
-          <Button onClick={onClose}>Leave it</Button>
+          <Button onClick={onClose}>{benchWords.leaveIt}</Button>
           <Button look="filled" type="submit">
-            Keep
+            {benchWords.keep}
           </Button>
         </div>
       </form>

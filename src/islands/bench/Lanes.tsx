@@ -1,3 +1,4 @@
+import { benchWords } from './bench.words';
 import type { Minutes, Seconds } from '../../core/quantities';
 import type { RotationView } from '../../contracts/stone-views';
 import { formatClock } from '../../core/units';
@@ -9,10 +10,10 @@ interface Props {
 }
 
 const reasons = {
-  'no-stock': 'the house has no such stones',
-  window: 'no temperature is both useful and allowed',
-  rest: 'it cannot come to the allowed temperature in air',
-  'short-lived': 'it cools within a quarter of a minute',
+  'no-stock': benchWords.theHouseHasNoSuchStones,
+  window: benchWords.noTemperatureIsBothUsefulAnd,
+  rest: benchWords.itCannotComeToTheAllowed,
+  'short-lived': benchWords.itCoolsWithinAQuarterOf,
 } as const;
 
 /** Stones as lanes: when each is out, on the client, and back in the bath. */
@@ -28,11 +29,11 @@ export function Lanes({ rotations, minutes }: Props) {
       {rotations.map(({ isCold, rotation, names, bathC }) => {
         const lanes = grouped(rotation.uses);
         return (
-          <div key={String(isCold)} role="group" aria-label={isCold ? 'Cool stones' : 'Hot stones'}>
+          <div key={String(isCold)} role="group" aria-label={isCold ? benchWords.coolStones : benchWords.hotStones}>
             <h4>
-              {isCold ? `Cool, bath at ${bathC}°` : `Hot, bath at ${bathC}°`}
+              {isCold ? benchWords.coolBathAt(bathC) : benchWords.hotBathAt(bathC)}
               <small>
-                {rotation.swaps} {rotation.swaps === 1 ? 'swap' : 'swaps'} ·{' '}
+                {rotation.swaps} {rotation.swaps === 1 ? benchWords.swap : benchWords.swaps} ·{' '}
                 {Object.entries(rotation.stonesInPlay)
                   .map(([name, count]) => `${count} ${name.replace('-', ' ')}`)
                   .join(', ')}
@@ -49,7 +50,13 @@ export function Lanes({ rotations, minutes }: Props) {
                         <b
                           style={{ left: at(use.fromS), width: width(use.fromS, use.toS) }}
                           data-cold={isCold || undefined}
-                          title={`${names[use.step] ?? ''}: out ${clock(use.outS)}, on ${clock(use.fromS)} to ${clock(use.toS)}, ready ${clock(use.readyS)}`}
+                          title={benchWords.outOnToReady(
+                            names[use.step] ?? '',
+                            clock(use.outS),
+                            clock(use.fromS),
+                            clock(use.toS),
+                            clock(use.readyS),
+                          )}
                         >
                           {(use.toS - use.fromS) / (to - from) > leastForWords ? names[use.step] : ''}
                         </b>
@@ -61,13 +68,15 @@ export function Lanes({ rotations, minutes }: Props) {
             </ol>
             {rotation.blocked.map(({ step, reason }) => (
               <p key={step} className={styles['short']}>
-                “{names[step]}” cannot be done: {reasons[reason]}.
+                “{names[step]}
+                {benchWords.cannotBeDone} {reasons[reason]}.
               </p>
             ))}
             {rotation.shortages.map(({ class: name, short, fromS, toS }) => (
               <p key={`${name} ${fromS}`} className={styles['short']}>
-                Short by {short} {name.replace('-', ' ')} {short === 1 ? 'stone' : 'stones'} between {clock(fromS)} and{' '}
-                {clock(toS)}.
+                {benchWords.shortBy} {short} {name.replace('-', ' ')}{' '}
+                {short === 1 ? benchWords.stone : benchWords.stones} {benchWords.between} {clock(fromS)}{' '}
+                {benchWords.and} {clock(toS)}.
               </p>
             ))}
           </div>
@@ -82,7 +91,9 @@ export function Lanes({ rotations, minutes }: Props) {
       </div>
       {rotations.flatMap(({ waysOut }) => waysOut).length > 0 && (
         <p className={styles['ways']}>
-          It can be done with: {rotations.flatMap(({ waysOut }) => waysOut.map(({ words }) => words)).join(' · or ')}.
+          {benchWords.itCanBeDoneWith(
+            rotations.flatMap(({ waysOut }) => waysOut.map(({ words }) => words)).join(' · or '),
+          )}
         </p>
       )}
     </div>

@@ -1,3 +1,4 @@
+import { benchWords } from './bench.words';
 import type { Celsius } from '../../core/quantities';
 import { useState } from 'react';
 import type { StoneBenchView, StoneView } from '../../contracts/stone-views';
@@ -80,15 +81,13 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
     <>
       <StoneHead visit={visit} visits={visits} inUse={inUse} />
       <div className={styles['view']}>
-        <aside className={styles['left']} aria-label="The house’s stones">
+        <aside className={styles['left']} aria-label={benchWords.theHousesStones}>
           <div className={shared['line']}>
-            <h2>Tray</h2>
-            <span>
-              {inUse} of {stones.length} in use
-            </span>
+            <h2>{benchWords.tray}</h2>
+            <span>{benchWords.ofInUse(inUse, stones.length)}</span>
           </div>
           {stones.length === 0 ? (
-            <p className={shared['soft']}>No stones yet. Add the house’s own, with their measures.</p>
+            <p className={shared['soft']}>{benchWords.noStonesYetAddTheHouses}</p>
           ) : (
             <Tray
               stones={stones}
@@ -97,9 +96,9 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
             />
           )}
           <div className={shared['pairButtons']}>
-            <Button onClick={() => setForm('new')}>Add stones</Button>
-            <Button onClick={() => setForm('habits')}>Bath …</Button>
-            {selected && <Button onClick={() => setForm(selected)}>Stone {selected.id} …</Button>}
+            <Button onClick={() => setForm('new')}>{benchWords.addStones}</Button>
+            <Button onClick={() => setForm('habits')}>{benchWords.bath2}</Button>
+            {selected && <Button onClick={() => setForm(selected)}>{benchWords.stone2(selected.id)}</Button>}
           </div>
           <BathPanel
             first={bench.bath}
@@ -129,12 +128,12 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
                 isCold={cold}
                 label={chartWords(title, answer)}
               />
-              <div className={styles['knobs']} role="group" aria-label="What is looked at">
-                <Button onClick={() => warm(-1)} aria-label="A degree cooler">
-                  <Kbd>←</Kbd> cooler
+              <div className={styles['knobs']} role="group" aria-label={benchWords.whatIsLookedAt}>
+                <Button onClick={() => warm(-1)} aria-label={benchWords.aDegreeCooler}>
+                  <Kbd>←</Kbd> {benchWords.cooler}
                 </Button>
-                <Button onClick={() => warm(1)} aria-label="A degree warmer">
-                  <Kbd>→</Kbd> warmer
+                <Button onClick={() => warm(1)} aria-label={benchWords.aDegreeWarmer}>
+                  <Kbd>→</Kbd> {benchWords.warmer}
                 </Button>
                 {knobs.map((knob) => (
                   <Button key={knob.letter} onClick={() => turn(knob)}>
@@ -142,7 +141,7 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
                   </Button>
                 ))}
                 <Button onClick={pin}>
-                  <Kbd>W</Kbd> {pinned ? 'unpin' : 'pin to compare'}
+                  <Kbd>W</Kbd> {pinned ? benchWords.unpin : benchWords.pinToCompare}
                 </Button>
               </div>
             </section>
@@ -151,19 +150,19 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
               cloths={cloths}
               isCold={cold}
               flip={now.flip}
-              tooWarm={mostC !== null && now.startC > mostC ? `Warmer than the ${mostC}° for this client` : ''}
+              tooWarm={mostC !== null && now.startC > mostC ? benchWords.warmerThanTheForThisClient(mostC) : ''}
             />
           </div>
           <StoneRotations visit={visit} day={day} visits={visits} />
         </main>
       </div>
       <footer className={styles['foot']}>
-        <span>Calculated. Test on your own forearm first, and ask the client.</span>
+        <span>{benchWords.calculatedTestOnYourOwnForearm}</span>
         <em role="status">{said}</em>
-        {bench.warmUpMinutes !== null && <span>From cold water: {bench.warmUpMinutes} min</span>}
+        {bench.warmUpMinutes !== null && <span>{benchWords.fromColdWaterMin(bench.warmUpMinutes)}</span>}
         {visit && (
           <ButtonLink look="filled" href={`/visits/${visit.id}/prepare`}>
-            Room list
+            {benchWords.roomList}
           </ButtonLink>
         )}
       </footer>

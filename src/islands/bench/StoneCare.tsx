@@ -1,3 +1,4 @@
+import { benchWords } from './bench.words';
 import type { StoneBenchView } from '../../contracts/stone-views';
 import { careKinds } from '../../core/stones/care';
 import { Button } from '../../ui/button/Button';
@@ -8,8 +9,8 @@ import styles from './StoneCare.module.css';
 const careWords = {
   cleaned: 'Cleaned',
   oiled: 'Oiled',
-  'water-changed': 'Water changed',
-  checked: 'Looked for cracks',
+  'water-changed': benchWords.waterChanged,
+  checked: benchWords.lookedForCracks,
 } as const;
 
 /** When the stones were last cleaned and oiled and the water changed, and a press for each time it is done again. */
@@ -25,17 +26,18 @@ export function StoneCare({
   const care = async (what: (typeof careKinds)[number]) => {
     try {
       await send('POST /api/stones/care', { body: { what, stones: [] } });
-      onSaid(`${careWords[what]}: written down.`, true);
+      onSaid(benchWords.writtenDown(careWords[what]), true);
     } catch (error) {
       onSaid(sentenceOf(error), false);
     }
   };
   return (
     <section className={styles['care']}>
-      <h2>Care</h2>
+      <h2>{benchWords.care}</h2>
       <p className={shared['soft']}>
-        Cleaned {stone?.lastCleaned ?? 'never yet'} · oiled {stone?.lastOiled ?? 'never yet'} · water changed{' '}
-        {bench.lastWaterChange ?? 'never yet'}
+        {benchWords.cleaned} {stone?.lastCleaned ?? benchWords.neverYet} {benchWords.oiled}{' '}
+        {stone?.lastOiled ?? benchWords.neverYet} {benchWords.waterChanged2}{' '}
+        {bench.lastWaterChange ?? benchWords.neverYet}
       </p>
       <div className={shared['pairButtons']}>
         {careKinds.map((what) => (

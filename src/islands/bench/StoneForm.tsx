@@ -1,3 +1,4 @@
+import { benchWords } from './bench.words';
 import { type FormEvent, useState } from 'react';
 import { stoneBook } from '../../catalogue/stones/stones';
 import type { StoneView } from '../../contracts/stone-views';
@@ -59,10 +60,10 @@ export function StoneForm({ stone, onClose, onSaved }: Props) {
     />
   );
   return (
-    <Dialog title={stone ? `Stone ${stone.id}` : 'Add stones'} isOpen onClose={onClose}>
+    <Dialog title={stone ? benchWords.stone3(stone.id) : benchWords.addStones} isOpen onClose={onClose}>
       <form className={shared['form']} onSubmit={(event) => void save(event)} noValidate>
         <div className={styles['pair']}>
-          <Select label="Size" value={size} onChange={(event) => setSize(event.target.value as SizeId)}>
+          <Select label={benchWords.size} value={size} onChange={(event) => setSize(event.target.value as SizeId)}>
             {sizeIds.map((id) => (
               <option key={id} value={id}>
                 {stoneBook.sizes[id].label}
@@ -70,7 +71,7 @@ export function StoneForm({ stone, onClose, onSaved }: Props) {
             ))}
           </Select>
           <Select
-            label="Material"
+            label={benchWords.material}
             name="material"
             defaultValue={stone?.material ?? 'basalt'}
             error={error?.fieldError('material')}
@@ -85,28 +86,28 @@ export function StoneForm({ stone, onClose, onSaved }: Props) {
           </Select>
         </div>
         <div className={shared['three']}>
-          {measure('lengthMm', 'Length, mm')}
-          {measure('widthMm', 'Width, mm')}
-          {measure('thicknessMm', 'Thickness, mm')}
+          {measure('lengthMm', benchWords.lengthMm)}
+          {measure('widthMm', benchWords.widthMm)}
+          {measure('thicknessMm', benchWords.thicknessMm)}
         </div>
         <div className={styles['pair']}>
           <Field
-            label="Weighed, g"
+            label={benchWords.weighedG}
             name="massG"
             inputMode="decimal"
-            hint="Left empty, it is worked out."
+            hint={benchWords.leftEmptyItIsWorkedOut}
             defaultValue={stone?.massG ?? ''}
             error={error?.fieldError('massG')}
           />
           {stone ? (
-            <Select label="State" name="state" defaultValue={stone.state}>
-              <option value="in-use">in use</option>
-              <option value="chipped">chipped: not used</option>
-              <option value="retired">retired for good</option>
+            <Select label={benchWords.state} name="state" defaultValue={stone.state}>
+              <option value="in-use">{benchWords.inUse}</option>
+              <option value="chipped">{benchWords.chippedNotUsed}</option>
+              <option value="retired">{benchWords.retiredForGood}</option>
             </Select>
           ) : (
             <Field
-              label="How many alike"
+              label={benchWords.howManyAlike}
               name="count"
               inputMode="numeric"
               defaultValue="1"
@@ -115,7 +116,7 @@ export function StoneForm({ stone, onClose, onSaved }: Props) {
           )}
         </div>
         <Field
-          label="Note"
+          label={benchWords.note}
           name="note"
           defaultValue={stone?.note ?? ''}
           maxLength={200}
@@ -123,9 +124,9 @@ export function StoneForm({ stone, onClose, onSaved }: Props) {
         />
         {error && !error.problem.errors && <p role="alert">{error.message}</p>}
         <div className={shared['buttons']}>
-          <Button onClick={onClose}>Leave it</Button>
+          <Button onClick={onClose}>{benchWords.leaveIt}</Button>
           <Button look="filled" type="submit">
-            {stone ? 'Keep' : 'Add'}
+            {stone ? benchWords.keep : benchWords.add}
           </Button>
         </div>
       </form>

@@ -1,3 +1,4 @@
+import { benchWords } from './bench.words';
 import type { StoneBenchView } from '../../contracts/stone-views';
 import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import { BenchNav } from './BenchNav';
@@ -5,27 +6,29 @@ import styles from './StoneHead.module.css';
 import { knobs } from './stone-setting';
 
 const keys = [
-  [['←', '→'], 'a degree cooler, warmer'],
+  [['←', '→'], benchWords.aDegreeCoolerWarmer],
   ...knobs.map(({ letter, tells }) => [[letter.toUpperCase()], tells] as const),
-  [['W'], 'pin what is, to compare with'],
-  [['V'], 'next visit with stones'],
+  [['W'], benchWords.pinWhatIsToCompareWith],
+  [['V'], benchWords.nextVisitWithStones],
 ] as const;
 
-const likeWords = { cooler: 'likes it mild', warmer: 'likes it warm' } as const;
+const likeWords = { cooler: benchWords.likesItMild, warmer: benchWords.likesItWarm } as const;
 
 /** Whose stones these are, and the way to those of the day and of other visits. */
 export function StoneHead({ visit, visits, inUse }: Pick<StoneBenchView, 'visit' | 'visits'> & { inUse: number }) {
   const likes =
     visit && visit.limits.likes in likeWords ? [likeWords[visit.limits.likes as keyof typeof likeWords]] : [];
-  const about = visit ? [visit.time, `${visit.limits.skin} skin`, ...likes, visit.work] : [`${inUse} stones in use`];
+  const about = visit
+    ? [visit.time, benchWords.skin(visit.limits.skin), ...likes, visit.work]
+    : [benchWords.stonesInUse(inUse)];
   return (
     <div className={styles['head']}>
-      <h1>{visit ? `Stones for ${visit.client}` : 'Stones'}</h1>
+      <h1>{visit ? benchWords.stonesFor(visit.client) : benchWords.stones2}</h1>
       <p>{about.join(' · ')}</p>
       <div>
         {visits.length > 0 && (
           <a href="/bench/stones" aria-current={visit ? undefined : 'page'}>
-            the day
+            {benchWords.theDay}
           </a>
         )}
         {visits.map(({ id, client, time }) => (

@@ -1,14 +1,19 @@
+import { benchWords } from './bench.words';
 import type { Seconds } from '../../core/quantities';
 import styles from './StoneNumbers.module.css';
 import type { useStoneAnswer } from './useStoneAnswer';
 
 type Answer = ReturnType<typeof useStoneAnswer>;
 
-const riskWords = { none: 'Within the limits', caution: 'With caution', stop: 'Not so' } as const;
+const riskWords = {
+  none: benchWords.withinTheLimits,
+  caution: benchWords.withCaution,
+  stop: benchWords.notSo,
+} as const;
 
 function long(seconds: Seconds): string {
   if (seconds < 60) return `${Math.floor(seconds)} s`;
-  const minutes = `${Math.floor(seconds / 60)} min`;
+  const minutes = benchWords.min(Math.floor(seconds / 60));
   return seconds % 60 === 0 ? minutes : `${minutes} ${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
 }
 
@@ -33,23 +38,22 @@ export function StoneNumbers({
     <div className={styles['numbers']} role="status" data-risk={tooWarm ? 'stop' : contact.burnRisk}>
       <p className={styles['risk']}>
         {tooWarm || riskWords[contact.burnRisk]}
-        <span>
-          skin at most {contact.skinSurfacePeakC.toFixed(1)}°, below it {contact.basalPeakC.toFixed(1)}°
-        </span>
+        <span>{benchWords.skinAtMostBelowIt(contact.skinSurfacePeakC.toFixed(1), contact.basalPeakC.toFixed(1))}</span>
       </p>
       {!isCold && (
         <p>
           <strong>{long(resting.seconds)}</strong>
-          may lie still on {cloths}. {resting.why}
+          {benchWords.mayLieStillOn} {cloths}. {resting.why}
         </p>
       )}
       <p>
-        <strong>{glideSeconds === null ? 'longer than an hour' : long(glideSeconds)}</strong>
-        gliding before it is no longer {isCold ? 'cool' : 'warm'}, {flip ? 'turned once' : 'not turned'}
+        <strong>{glideSeconds === null ? benchWords.longerThanAnHour : long(glideSeconds)}</strong>
+        {benchWords.glidingBeforeItIsNoLonger} {isCold ? benchWords.cool : benchWords.warm},{' '}
+        {flip ? benchWords.turnedOnce : benchWords.notTurned}
       </p>
       <p>
         <strong>{contact.interfaceC.toFixed(1)}°</strong>
-        felt at the first touch of bare skin
+        {benchWords.feltAtTheFirstTouchOf}
       </p>
     </div>
   );
@@ -59,5 +63,5 @@ export function StoneNumbers({
 export function chartWords(title: string, answer: Answer): string {
   if (!answer) return title;
   const { contact } = answer;
-  return `${title}: the skin comes to ${contact.skinSurfacePeakC.toFixed(1)} degrees, the layer below it to ${contact.basalPeakC.toFixed(1)}`;
+  return benchWords.theSkinComesToDegreesThe(title, contact.skinSurfacePeakC.toFixed(1), contact.basalPeakC.toFixed(1));
 }

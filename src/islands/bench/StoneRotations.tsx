@@ -1,3 +1,4 @@
+import { benchWords } from './bench.words';
 import { Fragment } from 'react';
 import type { StoneBenchView } from '../../contracts/stone-views';
 import shared from './Bench.module.css';
@@ -12,39 +13,37 @@ export function StoneRotations({ visit, day, visits }: Pick<StoneBenchView, 'vis
     <>
       {visit && <FirstTouch visit={visit} />}
       {visit && visit.rotations.length > 0 && (
-        <section aria-label="Rotation">
+        <section aria-label={benchWords.rotation}>
           <div className={shared['line']}>
-            <h2>Rotation</h2>
+            <h2>{benchWords.rotation}</h2>
             <span>
-              {visit.minutes} minutes ·{' '}
-              {visit.rotations.every(({ rotation }) => rotation.feasible) ? 'enough stones' : 'not enough stones'}
+              {visit.minutes} {benchWords.minutes}{' '}
+              {visit.rotations.every(({ rotation }) => rotation.feasible)
+                ? benchWords.enoughStones
+                : benchWords.notEnoughStones}
             </span>
           </div>
           <Lanes rotations={visit.rotations} minutes={visit.minutes} />
         </section>
       )}
       {day && (
-        <section aria-label="Rotation">
+        <section aria-label={benchWords.rotation}>
           <div className={shared['line']}>
-            <h2>The whole day</h2>
-            <span>minutes from {day.from}, one bath for all</span>
+            <h2>{benchWords.theWholeDay}</h2>
+            <span>{benchWords.minutesFromOneBathForAll(day.from)}</span>
           </div>
           <Lanes rotations={day.rotations} minutes={day.minutes} />
         </section>
       )}
       {!visit && !day && (
-        <section aria-label="Rotation">
-          <h2>The whole day</h2>
+        <section aria-label={benchWords.rotation}>
+          <h2>{benchWords.theWholeDay}</h2>
           <p className={shared['soft']}>
-            {visits.length === 0
-              ? 'No visit of today takes stones.'
-              : 'Which stone serves when is worked out as soon as a visit with stones is planned: '}
+            {visits.length === 0 ? benchWords.noVisitOfTodayTakesStones : benchWords.whichStoneServesWhenIsWorked}
             {visits.map(({ id, client, time }, i) => (
               <Fragment key={id}>
                 {i > 0 && ', '}
-                <a href={`/visits/${id}/plan`}>
-                  {client} at {time}
-                </a>
+                <a href={`/visits/${id}/plan`}>{benchWords.at(client, time)}</a>
               </Fragment>
             ))}
           </p>
@@ -52,8 +51,8 @@ export function StoneRotations({ visit, day, visits }: Pick<StoneBenchView, 'vis
       )}
       {visit && visit.rotations.length === 0 && (
         <p className={shared['soft']}>
-          {visit.noHeat || 'The plan of this visit takes no stones yet.'}{' '}
-          <a href={`/visits/${visit.id}/plan`}>To the plan</a>
+          {visit.noHeat || benchWords.thePlanOfThisVisitTakes}{' '}
+          <a href={`/visits/${visit.id}/plan`}>{benchWords.toThePlan}</a>
         </p>
       )}
     </>
@@ -61,12 +60,10 @@ export function StoneRotations({ visit, day, visits }: Pick<StoneBenchView, 'vis
 }
 
 function FirstTouch({ visit }: { readonly visit: VisitStones }) {
-  if (visit.noHeat) return <p className={styles['note']}>No heat today: {visit.noHeat}</p>;
+  if (visit.noHeat) return <p className={styles['note']}>{benchWords.noHeatToday(visit.noHeat)}</p>;
   return (
     <p className={styles['note']}>
-      First touch at {visit.moving.firstC}° gliding, {visit.resting.firstC}° at rest on a cloth:{' '}
-      {visit.moving.why.join(' ')} Back of your hand first, turn it every second pass, light behind the knee, never on
-      bone; and ask.
+      {benchWords.firstTouchAtGlidingAtRest(visit.moving.firstC, visit.resting.firstC, visit.moving.why.join(' '))}
     </p>
   );
 }

@@ -1,3 +1,4 @@
+import { benchWords } from './bench.words';
 import { stoneBook } from '../../catalogue/stones/stones';
 import type { StoneView } from '../../contracts/stone-views';
 import { sizeIds } from '../../core/stones/book';
@@ -31,7 +32,7 @@ export function Tray({ stones, selected, onSelect }: Props) {
       viewBox={`0 0 ${across + 2 * gap} ${height + gap}`}
       style={{ aspectRatio: `${across + 2 * gap} / ${height + gap}` }}
       role="group"
-      aria-label="Tray"
+      aria-label={benchWords.tray}
     >
       {rows.map(({ stone, x, y, w, h }, i) => {
         const { label } = stoneBook.sizes[stone.size];

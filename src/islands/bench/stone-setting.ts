@@ -1,3 +1,4 @@
+import { benchWords } from './bench.words';
 import type { Celsius, Seconds } from '../../core/quantities';
 import { stoneBook } from '../../catalogue/stones/stones';
 import type { StoneBenchView } from '../../contracts/stone-views';
@@ -46,20 +47,20 @@ export const thicknessMmOf = ({ stone, size }: StoneSetting): number =>
 /** The size without its measures, as in “Palm”. */
 const sizeWord = ({ size }: StoneSetting) => stoneBook.sizes[size].label.replace(/ \(.*/, '');
 const materialWord = ({ material }: StoneSetting) => stoneBook.materials[material].label.toLowerCase();
-const flipWord = ({ flip }: StoneSetting) => (flip ? 'turned once' : 'not turned');
+const flipWord = ({ flip }: StoneSetting) => (flip ? benchWords.turnedOnce : benchWords.notTurned);
 
 export function clothWords({ towelLayers }: StoneSetting): string {
-  if (towelLayers === 0) return 'no cloth';
-  return towelLayers === 1 ? 'one cloth' : `${towelLayers} cloths`;
+  if (towelLayers === 0) return benchWords.noCloth;
+  return towelLayers === 1 ? benchWords.oneCloth : benchWords.cloths(towelLayers);
 }
 
 /** As in “Palm stone gliding, from 52°”. */
 export const titleOf = (now: StoneSetting): string =>
-  `${sizeWord(now)} stone ${now.isMoving ? 'gliding' : 'at rest'}, from ${now.startC}°`;
+  `${sizeWord(now)} stone ${now.isMoving ? 'gliding' : benchWords.atRest}, from ${now.startC}°`;
 
 /** What the title leaves out. */
 export const detailsOf = (now: StoneSetting): string =>
-  [materialWord(now), now.isMoving ? flipWord(now) : clothWords(now), `${now.skin} skin`].join(' · ');
+  [materialWord(now), now.isMoving ? flipWord(now) : clothWords(now), benchWords.skin(now.skin)].join(' · ');
 
 const next = <T>(list: readonly T[], now: T): T => list[(list.indexOf(now) + 1) % list.length] ?? now;
 
@@ -89,19 +90,23 @@ export const knobs: readonly Knob[] = [
     turn: (now) => ({ ...now, towelLayers: (now.towelLayers + 1) % (mostLayers + 1) }),
   },
   {
-    ...{ letter: 'g', tells: 'gliding or at rest', shows: ({ isMoving }) => (isMoving ? 'gliding' : 'at rest') },
+    ...{
+      letter: 'g',
+      tells: benchWords.glidingOrAtRest,
+      shows: ({ isMoving }) => (isMoving ? 'gliding' : benchWords.atRest),
+    },
     turn: (now) => ({ ...now, isMoving: !now.isMoving }),
   },
   {
-    ...{ letter: 'f', tells: 'turned once or not', shows: flipWord },
+    ...{ letter: 'f', tells: benchWords.turnedOnceOrNot, shows: flipWord },
     turn: (now) => ({ ...now, flip: !now.flip }),
   },
   {
-    ...{ letter: 'k', tells: 'kind of skin', shows: ({ skin }) => `${skin} skin` },
+    ...{ letter: 'k', tells: benchWords.kindOfSkin, shows: ({ skin }) => benchWords.skin(skin) },
     turn: (now) => ({ ...now, skin: next(skinIds, now.skin) }),
   },
   {
-    ...{ letter: 't', tells: 'five or fifteen minutes', shows: ({ seconds }) => `${seconds / 60} min` },
+    ...{ letter: 't', tells: benchWords.fiveOrFifteenMinutes, shows: ({ seconds }) => benchWords.min2(seconds / 60) },
     turn: (now) => ({ ...now, seconds: now.seconds === fiveMinutes ? quarterHour : fiveMinutes }),
   },
 ];

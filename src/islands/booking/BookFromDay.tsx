@@ -1,3 +1,4 @@
+import { bookingWords } from './booking.words';
 import { useState } from 'react';
 import type { FoundClient } from '../../contracts/client-views';
 import type { DayView } from '../../contracts/day-views';
@@ -27,11 +28,11 @@ export function BookFromDay({ day, onClose }: { readonly day: DayView; readonly 
       />
     );
   return (
-    <Dialog title="Book a visit" isOpen onClose={onClose}>
+    <Dialog title={bookingWords.bookAVisit} isOpen onClose={onClose}>
       <div className={styles['form']}>
         <Field
-          label="For whom"
-          hint="Name, phone or e-mail; a few letters will do."
+          label={bookingWords.forWhom}
+          hint={bookingWords.namePhoneOrEMailA}
           type="search"
           value={query}
           onChange={(event) => setQuery(event.target.value)}
@@ -40,13 +41,17 @@ export function BookFromDay({ day, onClose }: { readonly day: DayView; readonly 
           maxLength={200}
           error={trouble}
         />
-        <ul className={styles['found']} aria-label="Clients found">
+        <ul className={styles['found']} aria-label={bookingWords.clientsFound}>
           {found.slice(0, 6).map((one) => (
             <li key={one.id}>
               <button type="button" onClick={() => setClient(one)}>
                 <strong>{one.name}</strong>
                 <span>
-                  {[one.age === null ? '' : `${one.age} years`, one.phone || one.email, one.lastVisit ?? 'no visit yet']
+                  {[
+                    one.age === null ? '' : bookingWords.years(one.age),
+                    one.phone || one.email,
+                    one.lastVisit ?? bookingWords.noVisitYet,
+                  ]
                     .filter(Boolean)
                     .join(' · ')}
                 </span>
@@ -55,11 +60,11 @@ export function BookFromDay({ day, onClose }: { readonly day: DayView; readonly 
           ))}
         </ul>
         <p role="status" className={styles['quiet']}>
-          {query !== '' && found.length === 0 ? `Nobody matches “${query}”.` : ''}
+          {query !== '' && found.length === 0 ? bookingWords.nobodyMatches(query) : ''}
         </p>
         <div className={styles['buttons']}>
-          <a href="/clients">Somebody new</a>
-          <Button onClick={onClose}>Cancel</Button>
+          <a href="/clients">{bookingWords.somebodyNew}</a>
+          <Button onClick={onClose}>{bookingWords.cancel}</Button>
         </div>
       </div>
     </Dialog>

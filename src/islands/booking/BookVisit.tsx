@@ -1,3 +1,4 @@
+import { bookingWords } from './booking.words';
 import type { Minutes } from '../../core/quantities';
 import type { ClientId, TherapistId } from '../../core/ids';
 import { type FormEvent, useEffect, useState } from 'react';
@@ -14,28 +15,28 @@ import { type Kind, kindOf } from './booked-kind';
 import styles from './Booking.module.css';
 
 const areas = [
-  { value: 'leg.left', text: 'Left leg' },
-  { value: 'leg.right', text: 'Right leg' },
-  { value: 'leg.left leg.right', text: 'Both legs' },
-  { value: 'arm.left', text: 'Left arm' },
-  { value: 'arm.right', text: 'Right arm' },
-  { value: 'arm.left arm.right', text: 'Both arms' },
-  { value: 'face', text: 'Face' },
-  { value: 'face neck', text: 'Face and neck' },
-  { value: 'abdomen', text: 'Belly' },
-  { value: 'trunk-upper.left', text: 'Left upper trunk' },
-  { value: 'trunk-upper.right', text: 'Right upper trunk' },
-  { value: 'trunk-lower.left', text: 'Left lower trunk' },
-  { value: 'trunk-lower.right', text: 'Right lower trunk' },
-  { value: 'whole-body', text: 'Whole body' },
+  { value: 'leg.left', text: bookingWords.leftLeg },
+  { value: 'leg.right', text: bookingWords.rightLeg },
+  { value: 'leg.left leg.right', text: bookingWords.bothLegs },
+  { value: 'arm.left', text: bookingWords.leftArm },
+  { value: 'arm.right', text: bookingWords.rightArm },
+  { value: 'arm.left arm.right', text: bookingWords.bothArms },
+  { value: 'face', text: bookingWords.face },
+  { value: 'face neck', text: bookingWords.faceAndNeck },
+  { value: 'abdomen', text: bookingWords.belly },
+  { value: 'trunk-upper.left', text: bookingWords.leftUpperTrunk },
+  { value: 'trunk-upper.right', text: bookingWords.rightUpperTrunk },
+  { value: 'trunk-lower.left', text: bookingWords.leftLowerTrunk },
+  { value: 'trunk-lower.right', text: bookingWords.rightLowerTrunk },
+  { value: 'whole-body', text: bookingWords.wholeBody },
 ];
 
 const reasons = [
-  { value: 'swelling', text: 'Swelling' },
-  { value: 'wellness', text: 'Wellness' },
-  { value: 'after-procedure', text: 'After a procedure' },
-  { value: 'puffy-face', text: 'Puffy face' },
-  { value: 'sinus', text: 'Sinuses' },
+  { value: 'swelling', text: bookingWords.swelling },
+  { value: 'wellness', text: bookingWords.wellness },
+  { value: 'after-procedure', text: bookingWords.afterAProcedure },
+  { value: 'puffy-face', text: bookingWords.puffyFace },
+  { value: 'sinus', text: bookingWords.sinuses },
 ];
 
 /** What is moved, when a visit that is booked already gets another time. */
@@ -118,14 +119,14 @@ export function BookVisit(props: Props) {
   const repeatError = error?.fieldError('repeat');
   return (
     <Dialog
-      title={moving ? 'Move the visit' : `Book a visit${clientName ? ` for ${clientName}` : ''}`}
+      title={moving ? bookingWords.moveTheVisit : `Book a visit${clientName ? bookingWords.for(clientName) : ''}`}
       isOpen={isOpen}
       onClose={onClose}
     >
       <form className={styles['form']} onSubmit={(event) => void save(event)} noValidate>
         {lastWork && !moving && (
           <p>
-            Last time: {lastWork.words}.{lastWork.holds === null && ' The same is set for this one.'}
+            {bookingWords.lastTime} {lastWork.words}.{lastWork.holds === null && bookingWords.theSameIsSetForThis}
           </p>
         )}
         {!moving && <KindSelect offers={offers} kind={kind} onChange={choose} error={error?.fieldError('holds')} />}
@@ -133,7 +134,7 @@ export function BookVisit(props: Props) {
         {!moving && booked.isDrained && (
           <div className={styles['row']}>
             <Select
-              label="What is to be drained"
+              label={bookingWords.whatIsToBeDrained}
               name="focus"
               defaultValue={known ? lastWork?.focus.join(' ') : undefined}
               error={error?.fieldError('focus')}
@@ -144,7 +145,7 @@ export function BookVisit(props: Props) {
                 </option>
               ))}
             </Select>
-            <Select label="Because of" name="purpose" defaultValue={lastWork?.purpose}>
+            <Select label={bookingWords.becauseOf} name="purpose" defaultValue={lastWork?.purpose}>
               {reasons.map((reason) => (
                 <option key={reason.value} value={reason.value}>
                   {reason.text}
@@ -155,7 +156,7 @@ export function BookVisit(props: Props) {
         )}
         <div className={styles['row']}>
           <Field
-            label="Minutes"
+            label={bookingWords.minutes}
             name="minutes"
             type="number"
             inputMode="numeric"
@@ -165,7 +166,7 @@ export function BookVisit(props: Props) {
             error={error?.fieldError('minutes')}
           />
           <Select
-            label="With"
+            label={bookingWords.with}
             name="therapist"
             value={therapist}
             onChange={(event) => setTherapist(event.target.value)}
@@ -179,14 +180,20 @@ export function BookVisit(props: Props) {
           </Select>
         </div>
         <div className={styles['row']}>
-          <Field label="From" type="date" value={from} min={today} onChange={(event) => setFrom(event.target.value)} />
+          <Field
+            label={bookingWords.from}
+            type="date"
+            value={from}
+            min={today}
+            onChange={(event) => setFrom(event.target.value)}
+          />
           <label className={styles['check']}>
             <input type="checkbox" checked={withStones} onChange={(event) => setWithStones(event.target.checked)} />{' '}
-            warm stones: 40 minutes to heat
+            {bookingWords.warmStonesMinutesToHeat}
           </label>
         </div>
         <fieldset className={styles['times']}>
-          <legend>Free times, with a quarter of an hour to tidy</legend>
+          <legend>{bookingWords.freeTimesWithAQuarterOf}</legend>
           {proposals.map((proposal) => (
             <button
               key={`${proposal.startsAt} ${proposal.therapistId}`}
@@ -197,14 +204,14 @@ export function BookVisit(props: Props) {
             >
               <strong>{proposal.time}</strong>
               <span>{proposal.day}</span>
-              {proposal.warmUpFrom && <span>stones on at {proposal.warmUpFrom}</span>}
+              {proposal.warmUpFrom && <span>{bookingWords.stonesOnAt(proposal.warmUpFrom)}</span>}
             </button>
           ))}
-          {proposals.length === 0 && <p>Nothing free in the next two weeks. Type a time, or choose somebody else.</p>}
+          {proposals.length === 0 && <p>{bookingWords.nothingFreeInTheNextTwo}</p>}
         </fieldset>
         <div className={styles['row']}>
           <Field
-            label="Date"
+            label={bookingWords.date}
             name="date"
             type="date"
             value={date}
@@ -212,7 +219,7 @@ export function BookVisit(props: Props) {
             error={error?.fieldError('startsAt')}
           />
           <Field
-            label="Time"
+            label={bookingWords.time}
             name="time"
             type="time"
             value={time.padStart(5, '0')}
@@ -222,21 +229,27 @@ export function BookVisit(props: Props) {
         {!moving && (
           <div className={styles['row']}>
             <Field
-              label="How many visits"
+              label={bookingWords.howManyVisits}
               name="times"
               type="number"
               inputMode="numeric"
               defaultValue="1"
               error={repeatError}
             />
-            <Field label="Weeks apart" name="everyWeeks" type="number" inputMode="numeric" defaultValue="1" />
+            <Field
+              label={bookingWords.weeksApart}
+              name="everyWeeks"
+              type="number"
+              inputMode="numeric"
+              defaultValue="1"
+            />
           </div>
         )}
         {error && !error.problem.errors && <p className={styles['error']}>{error.message}</p>}
         <div className={styles['buttons']}>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{bookingWords.cancel}</Button>
           <Button look="filled" type="submit">
-            {moving ? 'Move' : 'Book'}
+            {moving ? bookingWords.move : bookingWords.book}
           </Button>
         </div>
       </form>
@@ -255,13 +268,18 @@ interface KindProps {
 function KindSelect({ offers, kind, onChange, error }: KindProps) {
   const protocols = offers?.protocols ?? [];
   return (
-    <Select label="What for" value={kind} onChange={(event) => onChange(event.target.value as Kind)} error={error}>
-      <option value="drainage">Drainage</option>
+    <Select
+      label={bookingWords.whatFor}
+      value={kind}
+      onChange={(event) => onChange(event.target.value as Kind)}
+      error={error}
+    >
+      <option value="drainage">{bookingWords.drainage}</option>
       {offers && offers.ready.length > 0 && (
-        <optgroup label="Ready-made">
+        <optgroup label={bookingWords.readyMade}>
           {offers.ready.map((one) => (
             <option key={one.id} value={`ready:${one.id}`}>
-              {one.kind === 'usual' ? `Usual: ${one.name}` : one.name}
+              {one.kind === 'usual' ? bookingWords.usual(one.name) : one.name}
             </option>
           ))}
         </optgroup>

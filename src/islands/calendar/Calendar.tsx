@@ -1,3 +1,4 @@
+import { calendarWords } from './calendar.words';
 import { useEffect, useState } from 'react';
 import { Button, ButtonLink } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
@@ -19,46 +20,41 @@ export function Calendar({ onClose }: { readonly onClose: () => void }) {
     send('POST /api/calendar', { query: { renew: true } })
       .then((answer) => {
         show(answer);
-        setSaid('A new address. The old one no longer works.');
+        setSaid(calendarWords.aNewAddressTheOldOne);
       })
       .catch(fail);
   const copy = () =>
     navigator.clipboard.writeText(address).then(
       () => setSaid('Copied.'),
-      () => setSaid('Mark the address and copy it by hand.'),
+      () => setSaid(calendarWords.markTheAddressAndCopyIt),
     );
   return (
-    <Dialog title="My calendar" isOpen onClose={onClose}>
+    <Dialog title={calendarWords.myCalendar} isOpen onClose={onClose}>
       <div className={styles['calendar']}>
-        <p>
-          A calendar program that follows this address shows your visits and keeps up with what is moved or cancelled.
-          Clients are in it by their initials only.
-        </p>
+        <p>{calendarWords.aCalendarProgramThatFollowsThis}</p>
         <div className={styles['row']}>
           <Field
-            label="Address to follow"
+            label={calendarWords.addressToFollow}
             value={address}
             readOnly
             onFocus={(event) => event.target.select()}
             error={trouble}
           />
           <Button onClick={() => void copy()} disabled={address === ''}>
-            Copy
+            {calendarWords.copy}
           </Button>
         </div>
-        <p className={styles['quiet']}>
-          Whoever has the address can read it: treat it like a key. Lost it? Make a new one, and the old one is void.
-        </p>
+        <p className={styles['quiet']}>{calendarWords.whoeverHasTheAddressCanRead}</p>
         <p role="status" className={styles['quiet']}>
           {said}
         </p>
         <div className={styles['buttons']}>
-          <Button onClick={() => void renew()}>Make a new address</Button>
+          <Button onClick={() => void renew()}>{calendarWords.makeANewAddress}</Button>
           <ButtonLink href="/api/calendar" download>
-            Download the visits
+            {calendarWords.downloadTheVisits}
           </ButtonLink>
           <Button look="filled" onClick={onClose}>
-            Done
+            {calendarWords.done}
           </Button>
         </div>
       </div>

@@ -1,3 +1,4 @@
+import { clientWords } from './client.words';
 import type { ClientId } from '../../core/ids';
 import { useState } from 'react';
 import type { BookedView } from '../../contracts/client-views';
@@ -41,13 +42,13 @@ export function Booked({ clientId, booked, therapists, today, lastWork, mayTreat
   return (
     <>
       <div className={styles['heading']}>
-        <h2>Booked</h2>
+        <h2>{clientWords.booked}</h2>
         <Button look="filled" onClick={() => setIsBooking(true)}>
-          Book a visit
+          {clientWords.bookAVisit}
         </Button>
       </div>
       {booked.length === 0 ? (
-        <p className={styles['quiet']}>Nothing is booked.</p>
+        <p className={styles['quiet']}>{clientWords.nothingIsBooked}</p>
       ) : (
         <ul className={styles['findings']}>
           {booked.map((visit) => (
@@ -57,20 +58,24 @@ export function Booked({ clientId, booked, therapists, today, lastWork, mayTreat
                   {visit.date}, {visit.time}
                 </strong>
                 <span>
-                  {visit.minutes} min with {visit.therapist} · {visit.work}
-                  {visit.isSeries && ' · one of a row'}
+                  {visit.minutes} {clientWords.minWith} {visit.therapist} · {visit.work}
+                  {visit.isSeries && clientWords.oneOfARow}
                 </span>
               </div>
               <span className={styles['acts']}>
-                <Button look="link" onClick={() => setMoving(visit)} aria-label={`Move: ${visit.date}, ${visit.time}`}>
-                  Move
+                <Button
+                  look="link"
+                  onClick={() => setMoving(visit)}
+                  aria-label={clientWords.move2(visit.date, visit.time)}
+                >
+                  {clientWords.move}
                 </Button>
                 <Button
                   look="link"
                   onClick={() => setCancelling(visit)}
-                  aria-label={`Cancel: ${visit.date}, ${visit.time}`}
+                  aria-label={clientWords.cancel2(visit.date, visit.time)}
                 >
-                  Cancel
+                  {clientWords.cancel}
                 </Button>
               </span>
             </li>
@@ -96,18 +101,18 @@ export function Booked({ clientId, booked, therapists, today, lastWork, mayTreat
       )}
       {cancelling && (
         <Dialog
-          title={`Cancel ${cancelling.date}, ${cancelling.time}?`}
+          title={clientWords.cancel3(cancelling.date, cancelling.time)}
           isOpen
           onClose={() => setCancelling(undefined)}
         >
-          <p>It stays on record as cancelled; its reminder is not sent.</p>
+          <p>{clientWords.itStaysOnRecordAsCancelled}</p>
           <div className={styles['buttons']}>
-            <Button onClick={() => setCancelling(undefined)}>Leave it</Button>
+            <Button onClick={() => setCancelling(undefined)}>{clientWords.leaveIt}</Button>
             {cancelling.isSeries && (
-              <Button onClick={() => void cancel(cancelling, true)}>This and the later ones of the row</Button>
+              <Button onClick={() => void cancel(cancelling, true)}>{clientWords.thisAndTheLaterOnesOf}</Button>
             )}
             <Button look="filled" onClick={() => void cancel(cancelling, false)}>
-              Cancel the visit
+              {clientWords.cancelTheVisit}
             </Button>
           </div>
         </Dialog>

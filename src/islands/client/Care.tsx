@@ -1,3 +1,4 @@
+import { clientWords } from './client.words';
 import { type FormEvent, useState } from 'react';
 import type { ClientView } from '../../contracts/client-views';
 import { Button } from '../../ui/button/Button';
@@ -55,7 +56,7 @@ export function Care({ view, isOwner, say }: Props) {
         ? send('DELETE /api/clients/{id}/archive', { params })
         : send('POST /api/clients/{id}/archive', { params }));
       setIsArchived(!isArchived);
-      say(isArchived ? 'Taken back from the archive.' : 'Put into the archive: found last, nothing is lost.');
+      say(isArchived ? clientWords.takenBackFromTheArchive : clientWords.putIntoTheArchiveFoundLast);
     } catch (error) {
       say(sentenceOf(error), 'error');
     }
@@ -63,26 +64,26 @@ export function Care({ view, isOwner, say }: Props) {
   return (
     <>
       <div className={shared['heading']}>
-        <h2>The record as a whole</h2>
+        <h2>{clientWords.theRecordAsAWhole}</h2>
       </div>
       {view.duplicates.map((other) => (
         <p key={other.id} className={styles['twin']}>
           <span>
-            <a href={`/clients/${other.id}`}>{other.name}</a> may be the same person: {other.why}.
+            <a href={`/clients/${other.id}`}>{other.name}</a> {clientWords.mayBeTheSamePerson} {other.why}.
           </span>
-          <Button onClick={() => void look(other.id)}>See what merging would do</Button>
+          <Button onClick={() => void look(other.id)}>{clientWords.seeWhatMergingWouldDo}</Button>
         </p>
       ))}
       <div className={shared['acts']}>
         <Button onClick={() => void archive()}>
-          {isArchived ? 'Take back from the archive' : 'Put into the archive'}
+          {isArchived ? clientWords.takeBackFromTheArchive : clientWords.putIntoTheArchive}
         </Button>
         <a href={`/api/clients/${client.id}/export`} download>
-          Hand out everything on record (JSON)
+          {clientWords.handOutEverythingOnRecordJson}
         </a>
         {isOwner && (
           <Button look="link" onClick={() => setIsErasing(true)}>
-            Erase for good
+            {clientWords.eraseForGood}
           </Button>
         )}
       </div>
@@ -114,19 +115,19 @@ function Merge({ preview, onClose }: { readonly preview: Preview; readonly onClo
     }
   };
   return (
-    <Dialog title="Make one record of two" isOpen onClose={onClose}>
+    <Dialog title={clientWords.makeOneRecordOfTwo} isOpen onClose={onClose}>
       <p>
-        {keep.data.name} stays.{' '}
-        {moved.length > 0 ? `${moved.join(', ')} move over` : 'The other one has nothing of its own'}; what is missing
-        here is taken from there.
+        {keep.data.name} {clientWords.stays}{' '}
+        {moved.length > 0 ? clientWords.moveOver(moved.join(', ')) : clientWords.theOtherOneHasNothingOf}
+        {clientWords.whatIsMissingHereIsTaken}
       </p>
       {differing.length > 0 && (
         <table className={shared['compare']}>
           <thead>
             <tr>
-              <th scope="col">Differs in</th>
-              <th scope="col">Stays</th>
-              <th scope="col">Kept as a correction</th>
+              <th scope="col">{clientWords.differsIn}</th>
+              <th scope="col">{clientWords.stays2}</th>
+              <th scope="col">{clientWords.keptAsACorrection}</th>
             </tr>
           </thead>
           <tbody>
@@ -140,12 +141,12 @@ function Merge({ preview, onClose }: { readonly preview: Preview; readonly onClo
           </tbody>
         </table>
       )}
-      {twice.length > 0 && <p>Both have: {twice.join(', ')}. Both stay; end the one that is too many.</p>}
+      {twice.length > 0 && <p>{clientWords.bothHaveBothStayEndThe(twice.join(', '))}</p>}
       {trouble && <p role="alert">{trouble}</p>}
       <div className={shared['buttons']}>
-        <Button onClick={onClose}>Leave them as they are</Button>
+        <Button onClick={onClose}>{clientWords.leaveThemAsTheyAre}</Button>
         <Button look="filled" onClick={() => void merge()}>
-          Merge
+          {clientWords.merge}
         </Button>
       </div>
     </Dialog>
@@ -165,18 +166,20 @@ function Erase({ id, name, onClose }: { readonly id: number; readonly name: stri
     }
   };
   return (
-    <Dialog title={`Erase ${name} for good`} isOpen onClose={onClose}>
+    <Dialog title={clientWords.eraseForGood2(name)} isOpen onClose={onClose}>
       <form className={styles['erase']} onSubmit={(event) => void erase(event)}>
-        <p>
-          Findings, visits, measurements, consents and files go, and cannot be brought back. The audit trail keeps that
-          it was done, by whom and when, without the name. Local law may ask you to keep records for years: check first.
-        </p>
-        <Field label="Type the name to confirm" name="name" autoComplete="off" error={error?.fieldError('name')} />
+        <p>{clientWords.findingsVisitsMeasurementsConsents}</p>
+        <Field
+          label={clientWords.typeTheNameToConfirm}
+          name="name"
+          autoComplete="off"
+          error={error?.fieldError('name')}
+        />
         {error && !error.problem.errors && <p role="alert">{error.message}</p>}
         <div className={shared['buttons']}>
-          <Button onClick={onClose}>Keep the record</Button>
+          <Button onClick={onClose}>{clientWords.keepTheRecord}</Button>
           <Button look="filled" type="submit">
-            Erase
+            {clientWords.erase}
           </Button>
         </div>
       </form>

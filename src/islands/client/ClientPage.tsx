@@ -1,3 +1,4 @@
+import { clientWords } from './client.words';
 import { useState } from 'react';
 import type { ClientView } from '../../contracts/client-views';
 import type { PlacedFinding } from '../../contracts/people-views';
@@ -22,11 +23,11 @@ import { capitalise } from '../../core/wording/capitalise';
 type Part = 'record' | 'visits' | 'data' | 'files' | 'corrections';
 
 const parts: readonly { readonly value: Part; readonly text: string }[] = [
-  { value: 'record', text: 'findings' },
-  { value: 'visits', text: 'visits' },
-  { value: 'data', text: 'contact and likes' },
-  { value: 'files', text: 'files and consent' },
-  { value: 'corrections', text: 'corrections' },
+  { value: 'record', text: clientWords.findings },
+  { value: 'visits', text: clientWords.visits },
+  { value: 'data', text: clientWords.contactAndLikes },
+  { value: 'files', text: clientWords.filesAndConsent },
+  { value: 'corrections', text: clientWords.corrections },
 ];
 
 interface Props {
@@ -49,14 +50,14 @@ export function ClientPage({ view, today, isOwner }: Props) {
   });
   const marks = marksOf(findings);
   const regions = new Map(marks.regions);
-  for (const id of placing.isOpen ? placing.picked : []) regions.set(id, { tone: 'active', words: 'picked' });
+  for (const id of placing.isOpen ? placing.picked : []) regions.set(id, { tone: 'active', words: clientWords.picked });
   const places = findings.flatMap((f) => [...(f.regions ?? []), ...(f.crosses ?? []).flat()]);
 
   const end = async (finding: PlacedFinding) => {
     try {
       await send('DELETE /api/clients/{id}/findings/{key}', { params: { id: client.id, key: finding.key } });
       setFindings((all) => all.filter((f) => f.key !== finding.key));
-      say(`Ended: ${finding.words}. It stays in the history.`);
+      say(clientWords.endedItStaysInTheHistory(finding.words));
     } catch (error) {
       say(sentenceOf(error), 'error');
     }
@@ -65,9 +66,9 @@ export function ClientPage({ view, today, isOwner }: Props) {
 
   return (
     <div className={styles['view']}>
-      <section className={styles['body']} aria-label="Body map">
+      <section className={styles['body']} aria-label={clientWords.bodyMap}>
         <BodyPanel
-          label={`Body of ${client.name}`}
+          label={clientWords.bodyOf(client.name)}
           initial={bestDrawing(places.length > 0 ? places : ['thigh-upper-outer.left'])}
           regions={regions}
           nodes={marks.nodes}
@@ -82,54 +83,53 @@ export function ClientPage({ view, today, isOwner }: Props) {
           <div>
             <h1>{data.name}</h1>
             <p>
-              {[client.age === null ? '' : `${client.age} years`, data.phone, data.email].filter(Boolean).join(' · ')}
+              {[client.age === null ? '' : clientWords.years(client.age), data.phone, data.email]
+                .filter(Boolean)
+                .join(' · ')}
               {data.note && <> · {data.note}</>}
             </p>
           </div>
-          {view.isArchived && <strong className={styles['archived']}>in the archive</strong>}
-          <ButtonLink href={`/bench/oils?client=${client.id}`}>Blend</ButtonLink>
-          <ButtonLink href={`/clients/${client.id}/progress`}>Progress</ButtonLink>
+          {view.isArchived && <strong className={styles['archived']}>{clientWords.inTheArchive}</strong>}
+          <ButtonLink href={`/bench/oils?client=${client.id}`}>{clientWords.blend}</ButtonLink>
+          <ButtonLink href={`/clients/${client.id}/progress`}>{clientWords.progress}</ButtonLink>
         </div>
         {view.mergedInto !== null && (
           <p role="status">
-            This record was merged into <a href={`/clients/${view.mergedInto}`}>another one</a>.
+            {clientWords.thisRecordWasMergedInto} <a href={`/clients/${view.mergedInto}`}>{clientWords.anotherOne}</a>.
           </p>
         )}
-        <ul className={styles['cautions']} aria-label="Cautions">
+        <ul className={styles['cautions']} aria-label={clientWords.cautions}>
           {view.cautions.map((caution) => (
             <li key={caution.words} data-kind={caution.kind}>
               {caution.words}
             </li>
           ))}
-          {view.cautions.length === 0 && <li>no cautions on record</li>}
+          {view.cautions.length === 0 && <li>{clientWords.noCautionsOnRecord}</li>}
           {[
             ...likes,
             ...view.preferences,
-            ...view.patchTests.map(({ what, words }) => `patch test ${what}: ${words}`),
+            ...view.patchTests.map(({ what, words }) => clientWords.patchTest(what, words)),
           ].map((like) => (
             <li key={like} data-kind="like">
               {like}
             </li>
           ))}
         </ul>
-        <Choice label="Part of the record" isLabelHidden options={parts} value={part} onChange={setPart} />
+        <Choice label={clientWords.partOfTheRecord} isLabelHidden options={parts} value={part} onChange={setPart} />
 
         {part === 'record' && (
           <>
             <div className={styles['heading']}>
-              <h2>On the body</h2>
+              <h2>{clientWords.onTheBody}</h2>
               {!placing.isOpen && (
                 <Button look="link" onClick={() => placing.open()}>
-                  Place a finding
+                  {clientWords.placeAFinding}
                 </Button>
               )}
             </div>
             {placing.isOpen && <PlaceFinding placing={placing} conditions={view.conditions} />}
             {findings.length === 0 && !placing.isOpen && (
-              <p className={styles['quiet']}>
-                Nothing is placed: all node groups count as open. Place removed nodes, scars, ports, wounds and treated
-                skin before the first plan.
-              </p>
+              <p className={styles['quiet']}>{clientWords.nothingIsPlacedAllNodeGroups}</p>
             )}
             <ul className={styles['findings']}>
               {findings.map((finding) => (
@@ -137,20 +137,28 @@ export function ClientPage({ view, today, isOwner }: Props) {
                   <div>
                     <strong>{capitalise(finding.words)}</strong>
                     <span>
-                      {finding.sinceOn ? `since ${dayInWords(finding.sinceOn)}` : 'date not known'}
-                      {finding.isUnsure && ' · not sure yet'}
-                      {finding.source === 'client' && ' · told on the tablet'}
+                      {finding.sinceOn ? clientWords.since(dayInWords(finding.sinceOn)) : clientWords.dateNotKnown}
+                      {finding.isUnsure && clientWords.notSureYet}
+                      {finding.source === 'client' && clientWords.toldOnTheTablet}
                       {finding.note && ` · ${finding.note}`}
                       {finding.clearance &&
-                        ` · note of ${dayInWords(finding.clearance.date)}${finding.clearance.isValid ? `, counts until ${dayInWords(finding.clearance.until)}` : ', has run out'}`}
+                        ` · note of ${dayInWords(finding.clearance.date)}${finding.clearance.isValid ? clientWords.countsUntil(dayInWords(finding.clearance.until)) : clientWords.hasRunOut}`}
                     </span>
                   </div>
                   <span className={styles['acts']}>
-                    <Button look="link" onClick={() => placing.open(finding)} aria-label={`Correct: ${finding.words}`}>
-                      Correct
+                    <Button
+                      look="link"
+                      onClick={() => placing.open(finding)}
+                      aria-label={clientWords.correct2(finding.words)}
+                    >
+                      {clientWords.correct}
                     </Button>
-                    <Button look="link" onClick={() => void end(finding)} aria-label={`No longer so: ${finding.words}`}>
-                      No longer so
+                    <Button
+                      look="link"
+                      onClick={() => void end(finding)}
+                      aria-label={clientWords.noLongerSo2(finding.words)}
+                    >
+                      {clientWords.noLongerSo}
                     </Button>
                   </span>
                 </li>
@@ -174,18 +182,18 @@ export function ClientPage({ view, today, isOwner }: Props) {
             {view.ledger.length > 0 && (
               <>
                 <div className={styles['heading']}>
-                  <h2>How often</h2>
+                  <h2>{clientWords.howOften}</h2>
                 </div>
                 <table className={styles['compare']}>
                   <thead>
                     <tr>
-                      <th scope="col">Work</th>
-                      <th scope="col">In 7 days</th>
-                      <th scope="col">In 30 days</th>
-                      <th scope="col">In all</th>
-                      <th scope="col">At home</th>
-                      <th scope="col">Last</th>
-                      <th scope="col">At most</th>
+                      <th scope="col">{clientWords.work}</th>
+                      <th scope="col">{clientWords.inDays}</th>
+                      <th scope="col">{clientWords.inDays2}</th>
+                      <th scope="col">{clientWords.inAll}</th>
+                      <th scope="col">{clientWords.atHome}</th>
+                      <th scope="col">{clientWords.last}</th>
+                      <th scope="col">{clientWords.atMost}</th>
                     </tr>
                   </thead>
                   <tbody>
@@ -197,7 +205,7 @@ export function ClientPage({ view, today, isOwner }: Props) {
                         <td>{row.inAll}</td>
                         <td>{row.atHome === 0 ? '–' : row.atHome}</td>
                         <td>{row.last ?? '–'}</td>
-                        <td>{row.mostPerWeek === null ? 'no limit' : `${row.mostPerWeek} a week`}</td>
+                        <td>{row.mostPerWeek === null ? clientWords.noLimit : clientWords.aWeek(row.mostPerWeek)}</td>
                       </tr>
                     ))}
                   </tbody>
@@ -209,7 +217,7 @@ export function ClientPage({ view, today, isOwner }: Props) {
         {part === 'data' && (
           <>
             <div className={styles['heading']}>
-              <h2>Contact and likes</h2>
+              <h2>{clientWords.contactAndLikes2}</h2>
             </div>
             <EditClient
               clientId={client.id}
@@ -243,10 +251,10 @@ function Corrections({ view }: { readonly view: ClientView }) {
   return (
     <>
       <div className={styles['heading']}>
-        <h2>What was changed</h2>
+        <h2>{clientWords.whatWasChanged}</h2>
       </div>
       {view.corrections.length === 0 ? (
-        <p className={styles['quiet']}>Nothing on this record was corrected or ended.</p>
+        <p className={styles['quiet']}>{clientWords.nothingOnThisRecordWasCorrected}</p>
       ) : (
         <ol className={styles['history']}>
           {view.corrections.map((entry) => (
@@ -257,7 +265,7 @@ function Corrections({ view }: { readonly view: ClientView }) {
               </div>
               <div>
                 <p>{entry.what}</p>
-                <p className={styles['quiet']}>was: {entry.was || 'empty'}</p>
+                <p className={styles['quiet']}>{clientWords.was(entry.was || 'empty')}</p>
               </div>
               <div className={styles['figure']}>
                 <span>{entry.why}</span>
@@ -273,11 +281,11 @@ function Corrections({ view }: { readonly view: ClientView }) {
 /** Likes in a few words each; what was not asked is not said. */
 function likesInWords(likes: ClientView['data']['likes']): readonly string[] {
   return [
-    likes.pressure === '' || likes.pressure === 'usual' ? '' : `likes it ${likes.pressure}`,
-    likes.warmth === '' || likes.warmth === 'usual' ? '' : `likes it ${likes.warmth}`,
-    likes.music === 'off' ? 'music off' : '',
-    likes.scentsLiked && `likes ${likes.scentsLiked}`,
-    likes.scentsDisliked && `dislikes ${likes.scentsDisliked}`,
+    likes.pressure === '' || likes.pressure === 'usual' ? '' : clientWords.likesIt(likes.pressure),
+    likes.warmth === '' || likes.warmth === 'usual' ? '' : clientWords.likesIt2(likes.warmth),
+    likes.music === 'off' ? clientWords.musicOff : '',
+    likes.scentsLiked && clientWords.likes(likes.scentsLiked),
+    likes.scentsDisliked && clientWords.dislikes(likes.scentsDisliked),
     likes.sides,
     likes.other,
   ].filter(Boolean);

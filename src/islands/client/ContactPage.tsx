@@ -1,3 +1,4 @@
+import { clientWords } from './client.words';
 import { useState } from 'react';
 import type { ClientContactView } from '../../contracts/client-views';
 import { useToasts } from '../../ui/toast/useToasts';
@@ -18,13 +19,15 @@ export function ContactPage({ view, today }: { readonly view: ClientContactView;
           <div>
             <h1>{data.name}</h1>
             <p>
-              {[view.client.age === null ? '' : `${view.client.age} years`, data.phone].filter(Boolean).join(' · ')}
+              {[view.client.age === null ? '' : clientWords.years(view.client.age), data.phone]
+                .filter(Boolean)
+                .join(' · ')}
             </p>
           </div>
         </div>
         {view.isNoteMissing && (
           <p className={styles['missing']} role="status">
-            A clearance note is missing: please ask the client to bring it.
+            {clientWords.aClearanceNoteIsMissingPlease}
           </p>
         )}
         <Booked
@@ -37,7 +40,7 @@ export function ContactPage({ view, today }: { readonly view: ClientContactView;
           say={say}
         />
         <div className={shared['heading']}>
-          <h2>Contact</h2>
+          <h2>{clientWords.contact}</h2>
         </div>
         <EditClient
           clientId={view.client.id}

@@ -1,3 +1,4 @@
+import { clientWords } from './client.words';
 import type { ClientId } from '../../core/ids';
 import { type FormEvent, useState } from 'react';
 import { languageIds, languageNames } from '../../core/language';
@@ -18,12 +19,12 @@ interface Props {
 
 const names: Readonly<Partial<Record<keyof ClientInput, string>>> = {
   name: 'Name',
-  bornOn: 'Born on',
+  bornOn: clientWords.bornOn,
   phone: 'Phone',
   email: 'E-mail',
   address: 'Address',
-  emergencyContact: 'In an emergency',
-  note: 'Good to know',
+  emergencyContact: clientWords.inAnEmergency,
+  note: clientWords.goodToKnow,
   medicines: 'Medicines',
   language: 'Reads',
 };
@@ -79,7 +80,7 @@ export function EditClient({ clientId, data, version, isContactOnly, onSaved }: 
     />
   );
   return (
-    <form className={styles['form']} onSubmit={submit} noValidate aria-label="Data of the client">
+    <form className={styles['form']} onSubmit={submit} noValidate aria-label={clientWords.dataOfTheClient}>
       {conflict && (
         <Conflict
           {...conflict}
@@ -94,7 +95,7 @@ export function EditClient({ clientId, data, version, isContactOnly, onSaved }: 
       <div className={styles['grid']}>
         {text('name', 'Name')}
         <Field
-          label="Born on"
+          label={clientWords.bornOn}
           type="date"
           value={form.bornOn ?? ''}
           onChange={(event) => set({ bornOn: event.target.value || null })}
@@ -103,13 +104,13 @@ export function EditClient({ clientId, data, version, isContactOnly, onSaved }: 
         {text('phone', 'Phone')}
         {text('email', 'E-mail')}
         {text('address', 'Address')}
-        {text('emergencyContact', 'In an emergency')}
+        {text('emergencyContact', clientWords.inAnEmergency)}
         <Select
-          label="Reads"
+          label={clientWords.reads}
           value={form.language}
           onChange={(event) => set({ language: event.target.value as ClientInput['language'] })}
         >
-          <option value="">as the house does</option>
+          <option value="">{clientWords.asTheHouseDoes}</option>
           {languageIds.map((id) => (
             <option key={id} value={id} lang={id}>
               {languageNames[id]}
@@ -119,67 +120,67 @@ export function EditClient({ clientId, data, version, isContactOnly, onSaved }: 
       </div>
       {!isContactOnly && (
         <>
-          <h3>Likes and dislikes</h3>
+          <h3>{clientWords.likesAndDislikes}</h3>
           <div className={styles['grid']}>
             <Select
-              label="Pressure"
+              label={clientWords.pressure}
               value={form.likes.pressure}
               onChange={(event) => like({ pressure: event.target.value as ClientInput['likes']['pressure'] })}
             >
-              <option value="">not asked</option>
-              <option value="lighter">lighter</option>
-              <option value="usual">as usual</option>
-              <option value="firmer">firmer</option>
+              <option value="">{clientWords.notAsked}</option>
+              <option value="lighter">{clientWords.lighter}</option>
+              <option value="usual">{clientWords.asUsual}</option>
+              <option value="firmer">{clientWords.firmer}</option>
             </Select>
             <Select
-              label="Warmth"
+              label={clientWords.warmth}
               value={form.likes.warmth}
               onChange={(event) => like({ warmth: event.target.value as ClientInput['likes']['warmth'] })}
             >
-              <option value="">not asked</option>
-              <option value="cooler">cooler</option>
-              <option value="usual">as usual</option>
-              <option value="warmer">warmer</option>
+              <option value="">{clientWords.notAsked}</option>
+              <option value="cooler">{clientWords.cooler}</option>
+              <option value="usual">{clientWords.asUsual}</option>
+              <option value="warmer">{clientWords.warmer}</option>
             </Select>
             <Select
-              label="Music"
+              label={clientWords.music}
               value={form.likes.music}
               onChange={(event) => like({ music: event.target.value as ClientInput['likes']['music'] })}
             >
-              <option value="">not asked</option>
-              <option value="on">on</option>
-              <option value="off">off</option>
+              <option value="">{clientWords.notAsked}</option>
+              <option value="on">{clientWords.on}</option>
+              <option value="off">{clientWords.off}</option>
             </Select>
             <Field
-              label="Side differences"
+              label={clientWords.sideDifferences}
               value={form.likes.sides}
               onChange={(event) => like({ sides: event.target.value })}
               error={error?.fieldError('likes.sides')}
             />
             <Field
-              label="Height, cm"
+              label={clientWords.heightCm}
               inputMode="decimal"
               value={form.heightCm ?? ''}
               onChange={(event) => {
                 const cm = Number(event.target.value.replace(',', '.'));
                 set({ heightCm: event.target.value.trim() === '' || Number.isNaN(cm) ? null : cm });
               }}
-              hint="With the weight it tells how much oil goes."
+              hint={clientWords.withTheWeightItTellsHow}
               error={error?.fieldError('heightCm')}
             />
             <Field
-              label="Scents liked"
+              label={clientWords.scentsLiked}
               value={form.likes.scentsLiked}
               onChange={(event) => like({ scentsLiked: event.target.value })}
             />
             <Field
-              label="Scents disliked"
+              label={clientWords.scentsDisliked}
               value={form.likes.scentsDisliked}
               onChange={(event) => like({ scentsDisliked: event.target.value })}
             />
           </div>
           <TextArea
-            label="Good to know"
+            label={clientWords.goodToKnow}
             value={form.note}
             onChange={(event) => set({ note: event.target.value })}
             error={error?.fieldError('note')}
@@ -188,9 +189,9 @@ export function EditClient({ clientId, data, version, isContactOnly, onSaved }: 
       )}
       {error && !error.problem.errors && <p role="alert">{error.message}</p>}
       <div className={styles['buttons']}>
-        <span role="status">{isKept ? 'Kept; what was there before is in the corrections.' : ''}</span>
+        <span role="status">{isKept ? clientWords.keptWhatWasThereBeforeIs : ''}</span>
         <Button look="filled" type="submit">
-          Keep
+          {clientWords.keep}
         </Button>
       </div>
     </form>
@@ -210,13 +211,13 @@ function Conflict({ mine, theirs, onMine, onTheirs }: ConflictProps) {
   const likes = JSON.stringify(mine.likes) !== JSON.stringify(theirs.likes);
   return (
     <div className={styles['conflict']} role="alert">
-      <strong>Someone else saved in the meantime. Nothing was overwritten: which shall stand?</strong>
+      <strong>{clientWords.someoneElseSavedInTheMeantime}</strong>
       <table>
         <thead>
           <tr>
-            <th scope="col">Field</th>
-            <th scope="col">Yours</th>
-            <th scope="col">Theirs</th>
+            <th scope="col">{clientWords.field}</th>
+            <th scope="col">{clientWords.yours}</th>
+            <th scope="col">{clientWords.theirs}</th>
           </tr>
         </thead>
         <tbody>
@@ -229,7 +230,7 @@ function Conflict({ mine, theirs, onMine, onTheirs }: ConflictProps) {
           ))}
           {likes && (
             <tr>
-              <th scope="row">Likes</th>
+              <th scope="row">{clientWords.likes2}</th>
               <td>{Object.values(mine.likes).filter(Boolean).join(', ') || '–'}</td>
               <td>{Object.values(theirs.likes).filter(Boolean).join(', ') || '–'}</td>
             </tr>
@@ -237,8 +238,8 @@ function Conflict({ mine, theirs, onMine, onTheirs }: ConflictProps) {
         </tbody>
       </table>
       <div className={styles['buttons']}>
-        <Button onClick={onTheirs}>Take theirs</Button>
-        <Button onClick={onMine}>Keep mine</Button>
+        <Button onClick={onTheirs}>{clientWords.takeTheirs}</Button>
+        <Button onClick={onMine}>{clientWords.keepMine}</Button>
       </div>
     </div>
   );

@@ -1,3 +1,4 @@
+import { clientWords } from './client.words';
 import { useMemo } from 'react';
 import type { HistoryEntry } from '../../contracts/client-views';
 import { formatNumber } from '../../core/units';
@@ -65,7 +66,7 @@ export default function ExcessChart({
             position: 'top',
             distance: 8,
             formatter: ({ value }: { value: number }) => formatNumber(value, volumes.decimals),
-            fontFamily: 'Fraunces Variable',
+            fontFamily: clientWords.frauncesVariable,
             fontWeight: 600,
             fontSize: 14,
             color: ink,
@@ -75,5 +76,5 @@ export default function ExcessChart({
     };
   }, [points, volumes]);
   const words = points.map((entry) => `${entry.date}: ${volumes.text(entry.excessMl ?? 0)}`).join(', ');
-  return <Chart option={option} className={className} label={`Excess over the other side. ${words}`} />;
+  return <Chart option={option} className={className} label={clientWords.excessOverTheOtherSide(words)} />;
 }

@@ -1,3 +1,4 @@
+import { clientWords } from './client.words';
 import type { ClientId } from '../../core/ids';
 import { type ChangeEvent, useRef, useState } from 'react';
 import type { ConsentView } from '../../contracts/ask-views';
@@ -34,7 +35,7 @@ export function Files({ clientId, initial, consent, say, onRemove }: Props) {
       const to = { params: { id: clientId }, query: { name: file.name } };
       const saved = await upload('POST /api/clients/{id}/files', to, file, setProgress, abort.current.signal);
       setFiles((all) => [saved.attachment, ...all]);
-      say(`Kept: ${saved.attachment.name}.`);
+      say(clientWords.kept(saved.attachment.name));
     } catch (error) {
       if (!abort.current.signal.aborted) say(sentenceOf(error), 'error');
     } finally {
@@ -44,9 +45,9 @@ export function Files({ clientId, initial, consent, say, onRemove }: Props) {
   return (
     <>
       <div className={shared['heading']}>
-        <h2>Letters and pictures</h2>
+        <h2>{clientWords.lettersAndPictures}</h2>
         <label className={styles['upload']}>
-          Add a file
+          {clientWords.addAFile}
           <input
             type="file"
             accept="image/jpeg,image/png,image/webp,application/pdf"
@@ -56,14 +57,14 @@ export function Files({ clientId, initial, consent, say, onRemove }: Props) {
       </div>
       {progress !== undefined && (
         <p role="status">
-          <progress value={progress} max={1} aria-label="Sending the file" />{' '}
+          <progress value={progress} max={1} aria-label={clientWords.sendingTheFile} />{' '}
           <Button look="link" onClick={() => abort.current?.abort()}>
-            Stop sending
+            {clientWords.stopSending}
           </Button>
         </p>
       )}
       {files.length === 0 ? (
-        <p className={shared['quiet']}>Nothing yet. Pictures and PDF up to 10 MB are kept.</p>
+        <p className={shared['quiet']}>{clientWords.nothingYetPicturesAndPdfUp}</p>
       ) : (
         <ul className={shared['findings']}>
           {files.map((file) => (
@@ -78,24 +79,24 @@ export function Files({ clientId, initial, consent, say, onRemove }: Props) {
               </div>
               <Button
                 look="link"
-                aria-label={`Remove: ${file.name}`}
+                aria-label={clientWords.remove2(file.name)}
                 onClick={() =>
                   void onRemove(file.id).then(() => setFiles((all) => all.filter((f) => f.id !== file.id)))
                 }
               >
-                Remove
+                {clientWords.remove}
               </Button>
             </li>
           ))}
         </ul>
       )}
       <div className={shared['heading']}>
-        <h2>Consent</h2>
+        <h2>{clientWords.consent}</h2>
       </div>
       <p className={shared['quiet']}>
         {consent
-          ? `Signed by ${consent.name} on ${consent.signedAt.slice(0, 10)}, wording ${consent.wordingVersion}. Areas agreed to: ${consent.areas.join(', ') || 'none of the separate ones'}.${consent.isDue ? ' Due again.' : ''}`
-          : 'Not signed yet: it is read and signed with the questions of the first visit.'}
+          ? `Signed by ${consent.name} on ${consent.signedAt.slice(0, 10)}, wording ${consent.wordingVersion}. Areas agreed to: ${consent.areas.join(', ') || clientWords.noneOfTheSeparateOnes}.${consent.isDue ? clientWords.dueAgain : ''}`
+          : clientWords.notSignedYetItIsRead}
       </p>
     </>
   );

@@ -1,3 +1,4 @@
+import { clientWords } from './client.words';
 import type { ClientId } from '../../core/ids';
 import { useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
@@ -14,14 +15,17 @@ import styles from './PlaceFinding.module.css';
 
 type How = 'side' | 'regions' | 'pair' | 'none';
 
-const thickened: PickOption = { id: 'thickened', text: 'Thickened, doughy or firm skin', group: 'Felt by hand' };
+const thickened: PickOption = {
+  id: 'thickened',
+  text: clientWords.thickenedDoughyOrFirmSkin,
+  group: clientWords.feltByHand,
+};
 
 const hints: Readonly<Record<How, string>> = {
-  side: 'Choose the side.',
-  regions:
-    'Click the places on the body, or go to the body with Tab and use the arrow keys and Enter. Once more takes a place away.',
-  pair: 'Pick the two neighbours that the scar runs between, one after the other.',
-  none: 'No place is needed.',
+  side: clientWords.chooseTheSide,
+  regions: clientWords.clickThePlacesOnTheBody,
+  pair: clientWords.pickTheTwoNeighboursThatThe,
+  none: clientWords.noPlaceIsNeeded,
 };
 
 function howOf(id: string | null, conditions: readonly ConditionView[]): How {
@@ -148,26 +152,26 @@ export function PlaceFinding({
   return (
     <form
       className={styles['form']}
-      aria-label={placing.corrected ? 'Correct a finding' : 'Place a finding'}
+      aria-label={placing.corrected ? clientWords.correctAFinding : clientWords.placeAFinding}
       onSubmit={(event) => {
         event.preventDefault();
         void placing.save();
       }}
     >
-      <Pick label="What" options={options} value={placing.kind} onChange={placing.choose} />
+      <Pick label={clientWords.what} options={options} value={placing.kind} onChange={placing.choose} />
       {kindError && (
         <p className={styles['error']} role="alert">
-          Choose what was found.
+          {clientWords.chooseWhatWasFound}
         </p>
       )}
       {placing.kind && <p className={styles['hint']}>{hints[placing.how]}</p>}
       {placing.how === 'side' && (
         <Choice
-          label="Side of the client"
+          label={clientWords.sideOfTheClient}
           options={[
-            { value: 'left', text: 'left' },
-            { value: 'right', text: 'right' },
-            { value: 'both', text: 'both' },
+            { value: 'left', text: clientWords.left },
+            { value: 'right', text: clientWords.right },
+            { value: 'both', text: clientWords.both },
           ]}
           value={placing.side}
           onChange={placing.setSide}
@@ -176,8 +180,8 @@ export function PlaceFinding({
       {placing.how !== 'side' && placing.how !== 'none' && (
         <p className={styles['picked']}>
           {placing.picked.length === 0
-            ? 'No place picked yet.'
-            : `Picked: ${list(placing.picked.map((id) => getPlace(anatomy, id).label))}.`}
+            ? clientWords.noPlacePickedYet
+            : clientWords.picked2(list(placing.picked.map((id) => getPlace(anatomy, id).label)))}
         </p>
       )}
       {placeError && (
@@ -187,14 +191,14 @@ export function PlaceFinding({
       )}
       <div className={styles['row']}>
         <Field
-          label="Since (year, or year-month-day)"
+          label={clientWords.sinceYearOrYearMonthDay}
           value={placing.sinceOn}
           maxLength={10}
           onChange={(event) => placing.setSinceOn(event.target.value)}
           error={dateError}
         />
         <Field
-          label="Note"
+          label={clientWords.note}
           value={placing.note}
           maxLength={400}
           onChange={(event) => placing.setNote(event.target.value)}
@@ -203,7 +207,7 @@ export function PlaceFinding({
       </div>
       {placing.corrected && (
         <Field
-          label="Why it is corrected"
+          label={clientWords.whyItIsCorrected}
           value={placing.reason}
           maxLength={400}
           onChange={(event) => placing.setReason(event.target.value)}
@@ -215,8 +219,8 @@ export function PlaceFinding({
         </p>
       )}
       <div className={styles['buttons']}>
-        <Button onClick={placing.close}>Cancel</Button>
-        <Button type="submit">{placing.corrected ? 'Correct it' : 'Place it'}</Button>
+        <Button onClick={placing.close}>{clientWords.cancel}</Button>
+        <Button type="submit">{placing.corrected ? clientWords.correctIt : clientWords.placeIt}</Button>
       </div>
     </form>
   );

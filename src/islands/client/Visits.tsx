@@ -1,3 +1,4 @@
+import { clientWords } from './client.words';
 import { lazy } from 'react';
 import type { HistoryEntry } from '../../contracts/client-views';
 import type { ShownVolumes } from '../../core/volume-units';
@@ -26,7 +27,7 @@ export function Visits({
         </Drawn>
       )}
       {history.length === 0 ? (
-        <p className={shared['quiet']}>No visit yet. Book one, and it will stand here.</p>
+        <p className={shared['quiet']}>{clientWords.noVisitYetBookOneAnd}</p>
       ) : (
         <ol className={shared['history']}>
           {history.map((entry) => (
@@ -64,12 +65,12 @@ function Entry({ entry, volumes }: { readonly entry: HistoryEntry; readonly volu
       <div>
         <p>
           {entry.work}
-          {entry.stage === 'stopped' && ' · stopped at the check'}
-          {open && ' · not closed yet'}
+          {entry.stage === 'stopped' && clientWords.stoppedAtTheCheck}
+          {open && clientWords.notClosedYet}
         </p>
         <p className={shared['quiet']}>
           {[
-            entry.steps === null ? '' : `${entry.steps} steps`,
+            entry.steps === null ? '' : clientWords.steps(entry.steps),
             scoreWords('comfort', entry.closing?.comfort, 10),
             scoreWords('redness', entry.closing?.redness, 4),
             entry.closing?.note ? `“${entry.closing.note}”` : '',
@@ -83,12 +84,13 @@ function Entry({ entry, volumes }: { readonly entry: HistoryEntry; readonly volu
           <>
             <strong>{volumes.text(entry.excessMl)}</strong>
             {entry.afterExcessMl !== null && (
-              <span>{volumes.signed(entry.afterExcessMl - entry.excessMl)} in the visit</span>
+              <span>{clientWords.inTheVisit(volumes.signed(entry.afterExcessMl - entry.excessMl))}</span>
             )}
             {entry.change && (
               <span>
-                {volumes.signed(entry.change.ml)} since before: {entry.change.beyond ? 'beyond' : 'within'} measuring
-                error ({volumes.text(entry.change.limitMl)})
+                {volumes.signed(entry.change.ml)} {clientWords.sinceBefore}{' '}
+                {entry.change.beyond ? clientWords.beyond : clientWords.within} {clientWords.measuringError}
+                {volumes.text(entry.change.limitMl)})
               </span>
             )}
           </>

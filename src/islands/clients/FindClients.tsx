@@ -1,3 +1,4 @@
+import { clientsWords } from './clients.words';
 import { type FormEvent, useState } from 'react';
 import type { FoundClient } from '../../contracts/client-views';
 import { Button } from '../../ui/button/Button';
@@ -22,12 +23,12 @@ export function FindClients({
   return (
     <main id="main" className={styles['view']}>
       <div className={styles['top']}>
-        <h1>Clients</h1>
-        <Button onClick={() => setIsAdding(true)}>Add a client</Button>
+        <h1>{clientsWords.clients}</h1>
+        <Button onClick={() => setIsAdding(true)}>{clientsWords.addAClient}</Button>
       </div>
       <Field
-        label="Find by name, phone or e-mail"
-        hint="A few letters will do; accents and small typing errors do not matter."
+        label={clientsWords.findByNamePhoneOrE}
+        hint={clientsWords.aFewLettersWillDoAccents}
         type="search"
         value={query}
         onChange={(event) => setQuery(event.target.value)}
@@ -38,18 +39,18 @@ export function FindClients({
       />
       <p className={styles['count']} role="status">
         {found.length === 0
-          ? `No client matches “${query}”.`
+          ? clientsWords.noClientMatches(query)
           : `${found.length} ${found.length === 1 ? 'client' : 'clients'}`}
       </p>
       {found.length > 0 && (
         <table className={styles['table']}>
           <thead>
             <tr>
-              <th scope="col">Name</th>
-              <th scope="col">Age</th>
-              <th scope="col">Phone</th>
-              <th scope="col">E-mail</th>
-              <th scope="col">Last visit</th>
+              <th scope="col">{clientsWords.name}</th>
+              <th scope="col">{clientsWords.age}</th>
+              <th scope="col">{clientsWords.phone}</th>
+              <th scope="col">{clientsWords.eMail}</th>
+              <th scope="col">{clientsWords.lastVisit}</th>
             </tr>
           </thead>
           <tbody>
@@ -57,12 +58,12 @@ export function FindClients({
               <tr key={client.id}>
                 <th scope="row">
                   <a href={`/clients/${client.id}`}>{client.name}</a>
-                  {client.isArchived && <span className={styles['archived']}>archived</span>}
+                  {client.isArchived && <span className={styles['archived']}>{clientsWords.archived}</span>}
                 </th>
                 <td>{client.age ?? '–'}</td>
                 <td>{client.phone || '–'}</td>
                 <td className={styles['mail']}>{client.email || '–'}</td>
-                <td>{client.lastVisit ?? 'none yet'}</td>
+                <td>{client.lastVisit ?? clientsWords.noneYet}</td>
               </tr>
             ))}
           </tbody>
@@ -98,18 +99,24 @@ function AddClient({ isOpen, onClose }: { readonly isOpen: boolean; readonly onC
     }
   };
   return (
-    <Dialog title="Add a client" isOpen={isOpen} onClose={onClose}>
+    <Dialog title={clientsWords.addAClient} isOpen={isOpen} onClose={onClose}>
       <form onSubmit={(event) => void save(event)} className={styles['form']} noValidate>
-        <Field label="Name" name="name" autoFocus autoComplete="off" error={error?.fieldError('name')} />
-        <Field label="Born on" name="bornOn" type="date" error={error?.fieldError('bornOn')} />
-        <Field label="Phone" name="phone" autoComplete="off" error={error?.fieldError('phone')} />
-        <Field label="E-mail" name="email" type="email" autoComplete="off" error={error?.fieldError('email')} />
-        <TextArea label="Good to know" name="note" error={error?.fieldError('note')} />
+        <Field label={clientsWords.name} name="name" autoFocus autoComplete="off" error={error?.fieldError('name')} />
+        <Field label={clientsWords.bornOn} name="bornOn" type="date" error={error?.fieldError('bornOn')} />
+        <Field label={clientsWords.phone} name="phone" autoComplete="off" error={error?.fieldError('phone')} />
+        <Field
+          label={clientsWords.eMail}
+          name="email"
+          type="email"
+          autoComplete="off"
+          error={error?.fieldError('email')}
+        />
+        <TextArea label={clientsWords.goodToKnow} name="note" error={error?.fieldError('note')} />
         {error && !error.problem.errors && <p role="alert">{error.message}</p>}
         <div className={styles['buttons']}>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{clientsWords.cancel}</Button>
           <Button look="filled" type="submit" disabled={isSaving}>
-            Add
+            {clientsWords.add}
           </Button>
         </div>
       </form>

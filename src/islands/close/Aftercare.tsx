@@ -1,3 +1,4 @@
+import { closeWords } from './close.words';
 import type { VisitId } from '../../core/ids';
 import { homeWordsOf } from '../../catalogue/homecare/homecare';
 import { type AftercareId, aftercareIds } from '../../core/visit/aftercare';
@@ -37,20 +38,20 @@ export function Aftercare({ visitId, proposed, answers, onAnswer, isFixed }: Pro
   );
   const others = aftercareIds.filter((id) => !chosen.includes(id));
   return (
-    <section className={styles['aftercare']} aria-label="What to mind">
-      <h2>What to mind</h2>
+    <section className={styles['aftercare']} aria-label={closeWords.whatToMind}>
+      <h2>{closeWords.whatToMind}</h2>
       {chosen.map(line)}
       {others.length > 0 && !isFixed && (
         <details>
-          <summary>More to say</summary>
+          <summary>{closeWords.moreToSay}</summary>
           {others.map(line)}
         </details>
       )}
       <div className={styles['links']}>
         <ButtonLink href={`/api/visits/${visitId}/aftercare.pdf`} target="_blank">
-          Print it
+          {closeWords.printIt}
         </ButtonLink>
-        <ButtonLink href={`/visits/${visitId}/home`}>Home sheet</ButtonLink>
+        <ButtonLink href={`/visits/${visitId}/home`}>{closeWords.homeSheet}</ButtonLink>
       </div>
     </section>
   );

@@ -1,3 +1,4 @@
+import { closeWords } from './close.words';
 import { lazy, useEffect, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { CloseView as View } from '../../contracts/visit-views';
@@ -77,7 +78,9 @@ export function CloseView({ view }: { readonly view: View }) {
   const regions = new Map<string, RegionMark>(
     focus.map((id) => [
       id,
-      worked.has(id) ? { tone: 'open', words: 'drained' } : { tone: 'drain', words: 'not drained this time' },
+      worked.has(id)
+        ? { tone: 'open', words: closeWords.drained }
+        : { tone: 'drain', words: closeWords.notDrainedThisTime },
     ]),
   );
   for (const [id, mark] of marks.regions) regions.set(id, mark);
@@ -86,9 +89,9 @@ export function CloseView({ view }: { readonly view: View }) {
     <>
       <VisitHead visit={visit} here="close" />
       <div className={styles['view']}>
-        <section className={styles['body']} aria-label="What was worked">
+        <section className={styles['body']} aria-label={closeWords.whatWasWorked}>
           <BodyPanel
-            label={`Worked on ${visit.client.name}`}
+            label={closeWords.workedOn(visit.client.name)}
             initial={bestDrawing(focus)}
             sheets={['body', 'face']}
             regions={regions}
@@ -98,9 +101,9 @@ export function CloseView({ view }: { readonly view: View }) {
         </section>
         <main id="main" className={styles['main']}>
           <div className={styles['heading']}>
-            <h2>{isClosed ? 'How it was' : 'How was it?'}</h2>
+            <h2>{isClosed ? closeWords.howItWas : closeWords.howWasIt}</h2>
             <span role="status">{status}</span>
-            {!isFixed && <Button onClick={() => void handOver()}>Let the client answer</Button>}
+            {!isFixed && <Button onClick={() => void handOver()}>{closeWords.letTheClientAnswer}</Button>}
           </div>
           <Signed signatures={visit.signatures} version={version} />
           <Feedback answers={answers} onAnswer={answer} isScented={isScented} isFixed={isFixed} />
@@ -109,8 +112,8 @@ export function CloseView({ view }: { readonly view: View }) {
           </fieldset>
           <Drawn className={styles['noteRoom']}>
             <NoteEditor
-              label="Note"
-              hint="For the record; the client may ask to see it."
+              label={closeWords.note}
+              hint={closeWords.forTheRecordTheClientMay}
               value={doc}
               turn={turn}
               isReadOnly={isFixed}
@@ -128,20 +131,20 @@ export function CloseView({ view }: { readonly view: View }) {
           <div className={styles['buttons']}>
             {isFixed ? (
               <>
-                <Button onClick={() => setIsCorrecting(true)}>Correct the record</Button>
-                <ButtonLink href={`/clients/${visit.client.id}`}>Back to {visit.client.name}</ButtonLink>
+                <Button onClick={() => setIsCorrecting(true)}>{closeWords.correctTheRecord}</Button>
+                <ButtonLink href={`/clients/${visit.client.id}`}>{closeWords.backTo(visit.client.name)}</ButtonLink>
               </>
             ) : (
               <Button look="filled" onClick={() => void finish()}>
-                {isClosed ? 'Sign the correction' : 'Close the visit'}
+                {isClosed ? closeWords.signTheCorrection : closeWords.closeTheVisit}
               </Button>
             )}
           </div>
         </main>
-        <aside className={styles['aside']} aria-label="What was done and measured">
-          <h2>Measured again</h2>
+        <aside className={styles['aside']} aria-label={closeWords.whatWasDoneAndMeasured}>
+          <h2>{closeWords.measuredAgain}</h2>
           <Measured visit={visit} />
-          <h2>Done</h2>
+          <h2>{closeWords.done}</h2>
           <Done visit={visit} />
           <Used visit={visit} stones={view.stones} answers={answers} onAnswer={answer} isFixed={isFixed} />
           {next && <NextVisit visit={visit} next={next} />}

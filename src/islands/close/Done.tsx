@@ -1,3 +1,4 @@
+import { closeWords } from './close.words';
 import { anatomy } from '../../catalogue/anatomy';
 import type { VisitView } from '../../contracts/visit-views';
 import { list } from '../../core/drainage/wording';
@@ -13,21 +14,25 @@ const mostNamed = 4;
 export function Done({ visit }: { readonly visit: VisitView }) {
   const state = replay(visit.events);
   const given = givenOf(visit.plan?.steps ?? [], state, visit.events);
-  if (!given) return <p className={styles['soft']}>Nothing was done at the table yet.</p>;
+  if (!given) return <p className={styles['soft']}>{closeWords.nothingWasDoneAtTheTable}</p>;
   const missed = [...new Set(given.missed.map((step) => titleOf(anatomy, step).toLowerCase()))];
-  const more = missed.length > mostNamed ? [`${missed.length - mostNamed} more`] : [];
+  const more = missed.length > mostNamed ? [closeWords.more(missed.length - mostNamed)] : [];
   return (
     <>
       <p>
-        {given.done} of {given.planned} steps in {formatClock(given.seconds)} of {formatClock(given.plannedSeconds)}{' '}
-        min.
+        {closeWords.ofStepsInOfMin(
+          given.done,
+          given.planned,
+          formatClock(given.seconds),
+          formatClock(given.plannedSeconds),
+        )}
       </p>
       {missed.length > 0 && (
-        <p className={styles['soft']}>Not given: {list([...missed.slice(0, mostNamed), ...more])}.</p>
+        <p className={styles['soft']}>{closeWords.notGiven(list([...missed.slice(0, mostNamed), ...more]))}</p>
       )}
       {given.changed.length > 0 && (
         <p className={styles['soft']}>
-          Other repetitions:{' '}
+          {closeWords.otherRepetitions}{' '}
           {list(
             given.changed
               .slice(0, mostNamed)
@@ -38,13 +43,13 @@ export function Done({ visit }: { readonly visit: VisitView }) {
       )}
       {visit.asideCount > 0 && (
         <p className={styles['soft']}>
-          {visit.asideCount} {visit.asideCount === 1 ? 'press' : 'presses'} of another device are on record, and not
-          counted.
+          {visit.asideCount} {visit.asideCount === 1 ? closeWords.press : closeWords.presses}{' '}
+          {closeWords.ofAnotherDeviceAreOnRecord}
         </p>
       )}
       {state.status !== 'finished' && (
         <p>
-          <a href={`/visits/${visit.id}/table`}>The treatment is not at its end: back to the table</a>
+          <a href={`/visits/${visit.id}/table`}>{closeWords.theTreatmentIsNotAtIts}</a>
         </p>
       )}
     </>

@@ -1,3 +1,4 @@
+import { closeWords } from './close.words';
 import { scentAnswers, warmthAnswers } from '../../catalogue/swelling/scales.data';
 import type { FeedbackField } from '../../contracts/closing';
 import { needsAnswerNow } from '../../core/skin/feedback';
@@ -32,24 +33,24 @@ export function Feedback({ answers, onAnswer, isScented, isFixed }: Props) {
         onChange={(value) => onAnswer({ [field]: Number(value) })}
         isDisabled={isFixed}
       />
-      {answers.byClient.includes(field) && <small>said by the client</small>}
+      {answers.byClient.includes(field) && <small>{closeWords.saidByTheClient}</small>}
     </div>
   );
   return (
     <>
       {row('pressure', 'Pressure', [
-        { value: '-1', text: 'lighter next time' },
-        { value: '0', text: 'just right' },
-        { value: '1', text: 'could be deeper' },
+        { value: '-1', text: closeWords.lighterNextTime },
+        { value: '0', text: closeWords.justRight },
+        { value: '1', text: closeWords.couldBeDeeper },
       ])}
       {now && (
         <p className={styles['now']} role="alert">
-          {now === 'lighter' ? 'Lighter, please: now.' : 'Too hot: cool it now.'}
+          {now === 'lighter' ? closeWords.lighterPleaseNow : closeWords.tooHotCoolItNow}
         </p>
       )}
       {row('comfort', 'Comfort, 0 to 10', tenths)}
-      {row('relaxationBefore', 'Relaxed before, 0 to 10', tenths)}
-      {row('relaxationAfter', 'Relaxed now, 0 to 10', tenths)}
+      {row('relaxationBefore', closeWords.relaxedBeforeTo, tenths)}
+      {row('relaxationAfter', closeWords.relaxedNowTo, tenths)}
       {row('warmth', 'Warmth', numbered(warmthAnswers))}
       {isScented && row('scent', 'Scent', numbered(scentAnswers))}
     </>

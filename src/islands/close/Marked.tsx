@@ -1,3 +1,4 @@
+import { closeWords } from './close.words';
 import { useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { VisitView } from '../../contracts/visit-views';
@@ -62,15 +63,16 @@ export function Marked({ visit, note, onTake }: Props) {
   const fresh = sentences.filter((sentence) => !note.includes(sentence));
   return (
     <>
-      <h2>Marked</h2>
+      <h2>{closeWords.marked}</h2>
       <ul className={styles['marked']}>
         {sentences.map((sentence) => (
           <li key={sentence}>{sentence}</li>
         ))}
       </ul>
       {open.map((mark) => (
-        <p key={keyOf(mark)} role="group" aria-label={`Side of “${markWords[mark.kind].name}”`}>
-          On which side was “{markWords[mark.kind].name}”, {timeOf(mark.at)}?{' '}
+        <p key={keyOf(mark)} role="group" aria-label={closeWords.sideOf(markWords[mark.kind].name)}>
+          {closeWords.onWhichSideWas}
+          {markWords[mark.kind].name}”, {timeOf(mark.at)}?{' '}
           {(['left', 'right', 'both'] as const).map((side) => (
             <Button key={side} onClick={() => void sayIt(mark, side)}>
               {side}
@@ -79,7 +81,7 @@ export function Marked({ visit, note, onTake }: Props) {
         </p>
       ))}
       {trouble !== '' && <p role="alert">{trouble}</p>}
-      {fresh.length > 0 && <Button onClick={() => onTake(fresh)}>Take into the note</Button>}
+      {fresh.length > 0 && <Button onClick={() => onTake(fresh)}>{closeWords.takeIntoTheNote}</Button>}
     </>
   );
 }

@@ -1,3 +1,4 @@
+import { closeWords } from './close.words';
 import { useState } from 'react';
 import type { TapingView, VisitView } from '../../contracts/visit-views';
 import { compareTapings } from '../../core/swelling/compare-tapings';
@@ -17,7 +18,7 @@ export function Measured({ visit }: { readonly visit: VisitView }) {
       <Change before={before} after={after} settings={visit.volumeSettings} volumes={volumesIn(visit.volumeUnit)} />
       {before?.volume && <ShortTape visit={visit} before={before} after={after} onSaved={setAfter} />}
       <ButtonLink href={`/visits/${visit.id}/measure-after`}>
-        {after ? 'See the after-measure' : 'Measure again'}
+        {after ? closeWords.seeTheAfterMeasure : closeWords.measureAgain}
       </ButtonLink>
     </>
   );
@@ -31,31 +32,27 @@ interface ChangeProps {
 }
 
 function Change({ before, after, settings, volumes }: ChangeProps) {
-  if (!before?.volume)
-    return (
-      <p className={shared['soft']}>
-        Nothing was taped before the work, so an after-measure has nothing to stand beside.
-      </p>
-    );
+  if (!before?.volume) return <p className={shared['soft']}>{closeWords.nothingWasTapedBeforeTheWork}</p>;
   if (!after)
     return (
       <p className={shared['soft']}>
-        Before:{' '}
+        {closeWords.before}{' '}
         {before.volume.excessMl === null
           ? volumes.text(before.volume.affectedMl)
-          : `${volumes.text(before.volume.excessMl)} over the other side`}
-        . Tape the same points with the marks left on.
+          : closeWords.overTheOtherSide(volumes.text(before.volume.excessMl))}
+        {closeWords.tapeTheSamePointsWithThe}
       </p>
     );
   const change = compareTapings(before, after, 0, settings);
-  if (!change) return <p className={shared['soft']}>The two tapings share too few marks to be compared.</p>;
+  if (!change) return <p className={shared['soft']}>{closeWords.theTwoTapingsShareTooFew}</p>;
   const limit = volumes.text(change.limitMl);
   return (
     <div className={styles['measured']}>
       <strong>{volumes.signed(change.ml)}</strong>
       <p>
-        {volumes.bare(change.fromMl)} before, {volumes.bare(change.toMl)} after, over the marks taped both times.{' '}
-        {change.beyond ? `Beyond measuring error (${limit}).` : `Within measuring error (${limit}): may be no change.`}
+        {volumes.bare(change.fromMl)} {closeWords.before2} {volumes.bare(change.toMl)}{' '}
+        {closeWords.afterOverTheMarksTapedBoth}{' '}
+        {change.beyond ? closeWords.beyondMeasuringError(limit) : closeWords.withinMeasuringErrorMayBeNo(limit)}
       </p>
     </div>
   );

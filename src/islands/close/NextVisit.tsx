@@ -1,3 +1,4 @@
+import { closeWords } from './close.words';
 import { lazy, Suspense, useState } from 'react';
 import type { NextVisitView, VisitView } from '../../contracts/visit-views';
 import { Button } from '../../ui/button/Button';
@@ -12,9 +13,9 @@ export function NextVisit({ visit, next }: { readonly visit: VisitView; readonly
   const [booked, setBooked] = useState(next.booked);
   return (
     <>
-      <h2>Next visit</h2>
+      <h2>{closeWords.nextVisit}</h2>
       {booked ? (
-        <p>Booked: {booked}</p>
+        <p>{closeWords.booked(booked)}</p>
       ) : (
         <>
           <p>
@@ -25,11 +26,11 @@ export function NextVisit({ visit, next }: { readonly visit: VisitView; readonly
               <li key={reason}>{reason}</li>
             ))}
           </ul>
-          <Button onClick={() => setIsBooking(true)}>Book it …</Button>
+          <Button onClick={() => setIsBooking(true)}>{closeWords.bookIt}</Button>
         </>
       )}
       {isBooking && (
-        <Suspense fallback={<p role="status">The calendar opens …</p>}>
+        <Suspense fallback={<p role="status">{closeWords.theCalendarOpens}</p>}>
           <BookVisit
             isOpen
             onClose={() => setIsBooking(false)}
@@ -40,7 +41,7 @@ export function NextVisit({ visit, next }: { readonly visit: VisitView; readonly
             today={next.date}
             onBooked={() => {
               setIsBooking(false);
-              setBooked('it is in the calendar.');
+              setBooked(closeWords.itIsInTheCalendar);
             }}
           />
         </Suspense>

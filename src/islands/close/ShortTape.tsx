@@ -1,3 +1,4 @@
+import { closeWords } from './close.words';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import type { TapingView, VisitView } from '../../contracts/visit-views';
 import { formatNumber, formatSigned } from '../../core/units';
@@ -85,9 +86,7 @@ export function ShortTape({ visit, before, after, onSaved }: Props) {
   };
   return (
     <table className={styles['short']}>
-      <caption>
-        Shortest form: the {before.side} {before.limb} at three marks
-      </caption>
+      <caption>{closeWords.shortestFormTheAtThreeMarks(before.side, before.limb)}</caption>
       <tbody>
         {shortMarks(before)
           .toReversed()
@@ -102,7 +101,12 @@ export function ShortTape({ visit, before, after, onSaved }: Props) {
                 <td>{was === null ? '–' : formatNumber(was, decimals)}</td>
                 <td>
                   <input
-                    aria-label={`after, ${before.side} ${before.limb}, ${formatNumber(before.positions[i] ?? 0)} ${before.unit}`}
+                    aria-label={closeWords.after(
+                      before.side,
+                      before.limb,
+                      formatNumber(before.positions[i] ?? 0),
+                      before.unit,
+                    )}
                     inputMode="decimal"
                     autoComplete="off"
                     value={texts[i] ?? (is === null ? '' : formatNumber(is, decimals))}

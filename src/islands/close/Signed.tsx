@@ -1,3 +1,4 @@
+import { closeWords } from './close.words';
 import { format } from 'date-fns';
 import type { VisitView } from '../../contracts/visit-views';
 import styles from './Signed.module.css';
@@ -14,9 +15,9 @@ export function Signed({
   if (!last) return null;
   return (
     <p className={styles['signed']} role="status">
-      {signatures.length > 1 ? `Signed ${signatures.length} times, last` : 'Signed'} by {last.by} on{' '}
-      {format(new Date(last.at), 'd MMMM, H:mm')}, version {last.version}.
-      {version > last.version && ' What was changed since is not signed yet.'}
+      {signatures.length > 1 ? closeWords.signedTimesLast(signatures.length) : closeWords.signed} {closeWords.by}{' '}
+      {last.by} {closeWords.on} {format(new Date(last.at), closeWords.dMmmmHMm)}
+      {closeWords.version} {last.version}.{version > last.version && closeWords.whatWasChangedSinceIsNot}
     </p>
   );
 }

@@ -1,3 +1,4 @@
+import { closeWords } from './close.words';
 import { rednessLevels } from '../../catalogue/swelling/scales.data';
 import { judgeRedness, looksAfterMinutes } from '../../core/skin/redness';
 import { Choice } from '../../ui/choice/Choice';
@@ -13,10 +14,10 @@ interface Props {
 const notYet = -1;
 const verdictWords = {
   none: '',
-  unknown: 'Look again after 5, 15 and 30 minutes, and note when it is back.',
-  expected: 'Faded within half an hour: expected.',
-  watch: 'Not back within half an hour: ask the client to look again, and tell you.',
-  reaction: 'A reaction: it is shown before the next treatment.',
+  unknown: closeWords.lookAgainAfterAndMinutesAnd,
+  expected: closeWords.fadedWithinHalfAnHourExpected,
+  watch: closeWords.notBackWithinHalfAnHour,
+  reaction: closeWords.aReactionItIsShownBefore,
 } as const;
 
 /** Redness before and after, and how long it takes to go back. */
@@ -37,14 +38,14 @@ export function SkinAfter({ answers, onAnswer }: Props) {
     <>
       <Choice
         isRow
-        label="Redness before the work"
+        label={closeWords.rednessBeforeTheWork}
         options={levels}
         value={textOf(rednessBefore)}
         onChange={(value) => onAnswer({ rednessBefore: Number(value) })}
       />
       <Choice
         isRow
-        label="Redness of the skin"
+        label={closeWords.rednessOfTheSkin}
         options={levels}
         value={textOf(redness)}
         onChange={(value) => onAnswer({ redness: Number(value) })}
@@ -52,10 +53,10 @@ export function SkinAfter({ answers, onAnswer }: Props) {
       {hasRisen && (
         <Choice
           isRow
-          label="Back after"
+          label={closeWords.backAfter}
           options={[
-            ...looksAfterMinutes.map((minutes) => ({ value: String(minutes), text: `${minutes} minutes` })),
-            { value: String(notYet), text: 'not yet at 30' },
+            ...looksAfterMinutes.map((minutes) => ({ value: String(minutes), text: closeWords.minutes(minutes) })),
+            { value: String(notYet), text: closeWords.notYetAt },
           ]}
           value={textOf(fadeMinutes)}
           onChange={(value) => onAnswer({ fadeMinutes: Number(value) })}
@@ -64,8 +65,7 @@ export function SkinAfter({ answers, onAnswer }: Props) {
       {redness !== null && verdictWords[verdict] && <p className={shared['soft']}>{verdictWords[verdict]}</p>}
       {(redness ?? 0) >= 3 && (
         <p className={styles['caution']} role="alert">
-          Strong redness after light work is a reaction: cool, look again in ten minutes, and ask a physician if it
-          spreads, stays hot or hurts.
+          {closeWords.strongRednessAfterLightWorkIs}
         </p>
       )}
     </>

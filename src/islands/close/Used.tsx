@@ -1,3 +1,4 @@
+import { closeWords } from './close.words';
 import type { CloseView, VisitView } from '../../contracts/visit-views';
 import { Field } from '../../ui/field/Field';
 import type { Answers } from './answers';
@@ -11,7 +12,7 @@ interface Props {
   readonly isFixed: boolean;
 }
 
-const areas = { body: 'Body oil', face: 'Face oil' } as const;
+const areas = { body: closeWords.bodyOil, face: closeWords.faceOil } as const;
 
 /** Oils and stones that the visit took; oil that was poured is drawn from its bottle when the visit is closed. */
 export function Used({ visit, stones, answers, onAnswer, isFixed }: Props) {
@@ -23,21 +24,21 @@ export function Used({ visit, stones, answers, onAnswer, isFixed }: Props) {
   const planned = stones.reduce((sum, { count }) => sum + count, 0);
   return (
     <>
-      <h2>Used</h2>
+      <h2>{closeWords.used}</h2>
       {oils.map(({ area, own }) => (
         <div key={area} className={styles['used']}>
           <p>
             {areas[area]}: “{own.blend.name}”
             <small>
               {own.pouredFrom !== null
-                ? ' drawn from its bottle at the close'
+                ? closeWords.drawnFromItsBottleAtThe
                 : own.mix?.isMixed
-                  ? ' drawn when it was mixed'
-                  : ' not mixed: nothing is drawn'}
+                  ? closeWords.drawnWhenItWasMixed
+                  : closeWords.notMixedNothingIsDrawn}
             </small>
           </p>
           <Field
-            label="mL"
+            label={closeWords.ml}
             aria-label={`${areas[area]}, mL`}
             type="number"
             min={0}
@@ -51,12 +52,12 @@ export function Used({ visit, stones, answers, onAnswer, isFixed }: Props) {
       {stones.length > 0 && (
         <div className={styles['used']}>
           <p>
-            Stones
+            {closeWords.stones}
             <small> {stones.map(({ name, count }) => `${count} ${name}`).join(', ')}</small>
           </p>
           <Field
-            label="used"
-            aria-label="Stones used"
+            label={closeWords.used2}
+            aria-label={closeWords.stonesUsed}
             type="number"
             min={0}
             disabled={isFixed}

@@ -1,3 +1,4 @@
+import { closeWords } from './close.words';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { VisitView } from '../../contracts/visit-views';
 import { RequestError, send, sentenceOf } from '../api';
@@ -40,7 +41,7 @@ export function useClosing(visit: VisitView, say: (words: string, tone?: 'error'
           setNoteError(undefined);
         } catch (error) {
           pending.current -= 1;
-          setStatus('not stored yet');
+          setStatus(closeWords.notStoredYet);
           isDirty.current = true;
           const atNote = error instanceof RequestError ? error.fieldError('note') : undefined;
           setNoteError(atNote);

@@ -1,3 +1,4 @@
+import { dayWords } from './day.words';
 import type { Minutes } from '../../core/quantities';
 import { useEffect, useState } from 'react';
 import styles from './DayThread.module.css';
@@ -19,5 +20,5 @@ export function Countdown({ startsAt, now }: { readonly startsAt: string; readon
 export function countdownInWords(minutes: Minutes): string {
   if (minutes > 120 || minutes < -60) return '';
   if (minutes === 0) return 'now';
-  return minutes > 0 ? `in ${minutes} min` : `${-minutes} min late`;
+  return minutes > 0 ? dayWords.inMin(minutes) : dayWords.minLate(-minutes);
 }

@@ -1,3 +1,4 @@
+import { dayWords } from './day.words';
 import { useState } from 'react';
 import type { DayView } from '../../contracts/day-views';
 import { Button } from '../../ui/button/Button';
@@ -10,10 +11,10 @@ export function DayAside({ day }: { readonly day: DayView }) {
   const [open, setOpen] = useState<'booking' | 'calendar'>();
   const { due, failed } = day.outbox;
   return (
-    <aside className={styles['aside']} aria-label="The week and loose ends">
+    <aside className={styles['aside']} aria-label={dayWords.theWeekAndLooseEnds}>
       <div className={styles['heading']}>
-        <h2>This week</h2>
-        <Button onClick={() => setOpen('booking')}>Book a visit</Button>
+        <h2>{dayWords.thisWeek}</h2>
+        <Button onClick={() => setOpen('booking')}>{dayWords.bookAVisit}</Button>
       </div>
       <ol className={styles['week']}>
         {day.week.map((date) => (
@@ -27,21 +28,22 @@ export function DayAside({ day }: { readonly day: DayView }) {
                 ))}
               </span>
               <span className="visually-hidden">
-                , {date.visits} visits{date.isToday ? ', today' : ''}
+                , {date.visits} {dayWords.visits}
+                {date.isToday ? dayWords.today : ''}
               </span>
             </a>
           </li>
         ))}
       </ol>
       <p className={styles['turn']}>
-        <a href={`/?day=${day.before}`}>← Week before</a>
-        <a href={`/?day=${day.after}`}>Week after →</a>
+        <a href={`/?day=${day.before}`}>{dayWords.weekBefore}</a>
+        <a href={`/?day=${day.after}`}>{dayWords.weekAfter}</a>
       </p>
       {day.mayTreat && (
         <>
-          <h2>Loose ends</h2>
+          <h2>{dayWords.looseEnds}</h2>
           {day.looseEnds.length === 0 ? (
-            <p className={styles['quiet']}>None. Every record before today is closed.</p>
+            <p className={styles['quiet']}>{dayWords.noneEveryRecordBeforeTodayIs}</p>
           ) : (
             <ul className={styles['ends']}>
               {day.looseEnds.map((end) => (
@@ -54,26 +56,23 @@ export function DayAside({ day }: { readonly day: DayView }) {
           )}
         </>
       )}
-      <h2>Out of the house</h2>
+      <h2>{dayWords.outOfTheHouse}</h2>
       <ul className={styles['ends']}>
         <li>
-          <a href="/outbox">Reminders</a>
+          <a href="/outbox">{dayWords.reminders}</a>
           <span data-tone={failed > 0 ? 'brick' : undefined}>
-            {failed > 0 ? `${failed} not delivered` : due > 0 ? `${due} to send` : 'none due'}
+            {failed > 0 ? dayWords.notDelivered(failed) : due > 0 ? dayWords.toSend(due) : dayWords.noneDue}
           </span>
         </li>
         <li>
           <Button look="link" onClick={() => setOpen('calendar')}>
-            My calendar
+            {dayWords.myCalendar}
           </Button>
-          <span>follow or download</span>
+          <span>{dayWords.followOrDownload}</span>
         </li>
       </ul>
-      <h2>Good to know</h2>
-      <p className={styles['quiet']}>
-        Velvet Stone supports trained hands. It is no medical device; local law, professional codes and the limits of
-        your licence come first.
-      </p>
+      <h2>{dayWords.goodToKnow}</h2>
+      <p className={styles['quiet']}>{dayWords.velvetStoneSupportsTrainedHandsIt}</p>
       {open === 'booking' && <BookFromDay day={day} onClose={() => setOpen(undefined)} />}
       {open === 'calendar' && <Calendar onClose={() => setOpen(undefined)} />}
     </aside>

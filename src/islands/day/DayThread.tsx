@@ -1,3 +1,4 @@
+import { dayWords } from './day.words';
 import type { DayView, DayVisit } from '../../contracts/day-views';
 import { ButtonLink } from '../../ui/button/Button';
 import { Countdown } from './Countdown';
@@ -14,14 +15,14 @@ function nextHref(visit: DayVisit, mayTreat: boolean): string {
 }
 
 const goOn: Readonly<Record<DayVisit['stage'], string>> = {
-  ask: 'Begin',
-  measure: 'Go on: measure',
-  plan: 'Go on: plan',
-  prepare: 'Go on: prepare',
-  table: 'Back to the table',
-  close: 'Close the record',
+  ask: dayWords.begin,
+  measure: dayWords.goOnMeasure,
+  plan: dayWords.goOnPlan,
+  prepare: dayWords.goOnPrepare,
+  table: dayWords.backToTheTable,
+  close: dayWords.closeTheRecord,
   done: 'Open',
-  stopped: 'See why',
+  stopped: dayWords.seeWhy,
 };
 
 const goOnWords = (visit: DayVisit, mayTreat: boolean) => (mayTreat ? goOn[visit.stage] : 'Contact');
@@ -39,7 +40,9 @@ export function DayThread({
   const over = day.visits.filter((visit) => visit.stage === 'done').length;
   const total = day.visits.length;
   const summary =
-    total === 0 ? 'no visits' : `${total} ${total === 1 ? 'visit' : 'visits'}${over > 0 ? ` · ${over} closed` : ''}`;
+    total === 0
+      ? dayWords.noVisits
+      : `${total} ${total === 1 ? 'visit' : 'visits'}${over > 0 ? dayWords.closed(over) : ''}`;
   return (
     <div className={styles['view']}>
       <main id="main" className={styles['thread']}>
@@ -51,8 +54,8 @@ export function DayThread({
         </h1>
         {total === 0 && (
           <p className={styles['empty']}>
-            Nothing is booked {isToday ? 'today' : 'on this day'}. Book a visit on the right, or{' '}
-            <a href="/clients">find a client</a> first.
+            {dayWords.nothingIsBooked} {isToday ? dayWords.today2 : dayWords.onThisDay}
+            {dayWords.bookAVisitOnTheRight} <a href="/clients">{dayWords.findAClient}</a> {dayWords.first}
           </p>
         )}
         <ol>
@@ -66,7 +69,7 @@ export function DayThread({
             >
               <div className={styles['time']}>
                 <strong>{visit.time}</strong>
-                <span>{visit.minutes} min</span>
+                <span>{dayWords.min(visit.minutes)}</span>
                 {isToday && visit.stage === 'ask' && <Countdown startsAt={visit.startsAt} now={day.now} />}
               </div>
               <svg width="40" height="34" viewBox="-18 -15 36 30" aria-hidden="true" className={styles['stone']}>
@@ -114,7 +117,7 @@ export function DayThread({
                         </svg>
                         <span>
                           {task.text}
-                          {task.done && <span className="visually-hidden">, done</span>}
+                          {task.done && <span className="visually-hidden">{dayWords.done}</span>}
                         </span>
                         <em>{task.when}</em>
                       </li>

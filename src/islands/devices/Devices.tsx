@@ -1,3 +1,4 @@
+import { devicesWords } from './devices.words';
 import type { Celsius } from '../../core/quantities';
 import { useEffect, useMemo, useState } from 'react';
 import type { BathView } from '../../contracts/stone-views';
@@ -22,30 +23,28 @@ export function Devices({ bath, usualBathC, outbox }: Props) {
   return (
     <>
       <header className={styles['head']}>
-        <h1>Devices</h1>
-        <p>All simulated: a house connects its own behind the same small interfaces.</p>
+        <h1>{devicesWords.devices}</h1>
+        <p>{devicesWords.allSimulatedAHouseConnectsIts}</p>
         <div>
           <BenchNav here="devices" visitId={null} />
         </div>
       </header>
       <main id="main" className={styles['view']}>
         <FootPanel />
-        <section className={styles['device']} aria-label="Stone bath with thermometer">
-          <h2>Stone bath</h2>
+        <section className={styles['device']} aria-label={devicesWords.stoneBathWithThermometer}>
+          <h2>{devicesWords.stoneBath}</h2>
           <BathPanel first={bath} stones={12} wantedC={null} usualC={usualBathC} />
         </section>
         <TapePanel />
         <ScalePanel />
-        <section className={styles['device']} aria-label="Outbox of reminders">
-          <h2>Outbox</h2>
+        <section className={styles['device']} aria-label={devicesWords.outboxOfReminders}>
+          <h2>{devicesWords.outbox}</h2>
           <p className={styles['state']}>
-            {outbox.due === 0 ? 'nothing is due' : `${outbox.due} due`}
-            {outbox.failed > 0 && `, ${outbox.failed} not delivered`}
+            {outbox.due === 0 ? devicesWords.nothingIsDue : devicesWords.due(outbox.due)}
+            {outbox.failed > 0 && devicesWords.notDelivered(outbox.failed)}
           </p>
-          <p className={styles['soft']}>
-            Stands in for a message service: nothing leaves the house; a message that is not delivered stays open.
-          </p>
-          <a href="/outbox">Play the message service</a>
+          <p className={styles['soft']}>{devicesWords.standsInForAMessageService}</p>
+          <a href="/outbox">{devicesWords.playTheMessageService}</a>
         </section>
       </main>
     </>
@@ -59,20 +58,20 @@ function TapePanel() {
   const [reading, setReading] = useState<TapeReading>();
   useEffect(() => tape.listen(setReading), [tape]);
   return (
-    <section className={styles['device']} aria-label="Tape with a button">
-      <h2>Tape with a button</h2>
+    <section className={styles['device']} aria-label={devicesWords.tapeWithAButton}>
+      <h2>{devicesWords.tapeWithAButton}</h2>
       <p className={styles['state']} role="status">
         {reading === undefined
-          ? 'not pressed yet'
+          ? devicesWords.notPressedYet
           : reading.kind === 'girth'
-            ? `it sent ${reading.cm} cm`
+            ? devicesWords.itSentCm(reading.cm)
             : reading.words}
       </p>
-      <p className={styles['soft']}>At the tape run, B opens it: each press fills the point at hand and goes on.</p>
+      <p className={styles['soft']}>{devicesWords.atTheTapeRunBOpens}</p>
       <div className={styles['drive']}>
-        <Field label="Its window shows, cm" value={shown} onChange={(event) => setShown(event.target.value)} />
-        <Button onClick={() => tape.press(shown)}>Press its button</Button>
-        <Button onClick={() => tape.press('ERR 3')}>A fault</Button>
+        <Field label={devicesWords.itsWindowShowsCm} value={shown} onChange={(event) => setShown(event.target.value)} />
+        <Button onClick={() => tape.press(shown)}>{devicesWords.pressItsButton}</Button>
+        <Button onClick={() => tape.press('ERR 3')}>{devicesWords.aFault}</Button>
       </div>
     </section>
   );
@@ -81,16 +80,18 @@ function TapePanel() {
 function ScalePanel() {
   const { view, drive } = useScale(true);
   return (
-    <section className={styles['device']} aria-label="Drop scale">
-      <h2>Drop scale</h2>
+    <section className={styles['device']} aria-label={devicesWords.dropScale}>
+      <h2>{devicesWords.dropScale}</h2>
       <p className={styles['state']} role="status">
         {view.words}
       </p>
-      <p className={styles['soft']}>While a blend is mixed, G takes the count of drops from it.</p>
+      <p className={styles['soft']}>{devicesWords.whileABlendIsMixedG}</p>
       <div className={styles['drive']}>
-        <Button onClick={() => void drive({ drops: 1 })}>Let a drop fall</Button>
-        <Button onClick={() => void drive({ tare: true })}>To zero</Button>
-        <Button onClick={() => void drive({ isOn: !view.isOn })}>Switch it {view.isOn ? 'off' : 'on'}</Button>
+        <Button onClick={() => void drive({ drops: 1 })}>{devicesWords.letADropFall}</Button>
+        <Button onClick={() => void drive({ tare: true })}>{devicesWords.toZero}</Button>
+        <Button onClick={() => void drive({ isOn: !view.isOn })}>
+          {devicesWords.switchIt} {view.isOn ? devicesWords.off : devicesWords.on}
+        </Button>
       </div>
     </section>
   );

@@ -1,3 +1,4 @@
+import { devicesWords } from './devices.words';
 import { useEffect, useRef, useState } from 'react';
 import { Button } from '../../ui/button/Button';
 import styles from './Devices.module.css';
@@ -28,39 +29,36 @@ export function FootPanel() {
   }, []);
   const press = (which: FootPress, words: string) => {
     panel.current?.press(which);
-    setSaid(isPlugged ? words : 'The cable is out: nothing was heard.');
+    setSaid(isPlugged ? words : devicesWords.theCableIsOutNothingWas);
   };
   const tremble = () => {
-    press('next', 'Pressed twice within 80 ms: the table counts one.');
+    press('next', devicesWords.pressedTwiceWithinMsTheTable);
     setTimeout(() => panel.current?.press('next'), trembleMs);
   };
   const plug = () => {
     if (isPlugged) panel.current?.unplug();
     else panel.current?.plugIn();
     setIsPlugged(!isPlugged);
-    setSaid(isPlugged ? 'The cable is out. The table notices within four seconds.' : 'It is plugged in again.');
+    setSaid(isPlugged ? devicesWords.theCableIsOutTheTable : devicesWords.itIsPluggedInAgain);
   };
   return (
-    <section className={styles['device']} aria-label="Foot switch">
-      <h2>Foot switch</h2>
+    <section className={styles['device']} aria-label={devicesWords.footSwitch}>
+      <h2>{devicesWords.footSwitch}</h2>
       <p className={styles['state']} role="status">
         {!isPlugged
-          ? 'cable out'
+          ? devicesWords.cableOut
           : isHeard
-            ? 'a table listens'
-            : 'no table listens: open one in another window of this browser'}
+            ? devicesWords.aTableListens
+            : devicesWords.noTableListensOpenOneIn}
       </p>
-      <p className={styles['soft']}>
-        A real one is a keyboard to the browser and sends PageDown, Enter or Space, and PageUp to go back. This one
-        stands in for it, with its faults.
-      </p>
+      <p className={styles['soft']}>{devicesWords.aRealOneIsAKeyboard}</p>
       <div className={styles['drive']}>
-        <Button look="filled" onClick={() => press('next', 'Pressed: on.')}>
-          On
+        <Button look="filled" onClick={() => press('next', devicesWords.pressedOn)}>
+          {devicesWords.on2}
         </Button>
-        <Button onClick={() => press('back', 'Pressed: back.')}>Back</Button>
-        <Button onClick={tremble}>A trembling foot</Button>
-        <Button onClick={plug}>{isPlugged ? 'Pull the cable' : 'Plug it in'}</Button>
+        <Button onClick={() => press('back', devicesWords.pressedBack)}>{devicesWords.back}</Button>
+        <Button onClick={tremble}>{devicesWords.aTremblingFoot}</Button>
+        <Button onClick={plug}>{isPlugged ? devicesWords.pullTheCable : devicesWords.plugItIn}</Button>
       </div>
       <p role="status">{said}</p>
     </section>

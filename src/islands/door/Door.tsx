@@ -1,3 +1,4 @@
+import { doorWords } from './door.words';
 import { useEffect, useState } from 'react';
 import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import type { MeView } from '../../contracts/people-views';
@@ -54,15 +55,16 @@ export function Door({ me }: { readonly me: MeView }) {
       <Modal>
         <Dialog className={styles['door'] ?? ''}>
           <Heading slot="title" level={2}>
-            {shut === 'locked' ? `Locked for ${me.name}` : 'Sign in again'}
+            {shut === 'locked' ? doorWords.lockedFor(me.name) : doorWords.signInAgain}
           </Heading>
-          <p>
-            {shut === 'locked'
-              ? 'Everything is as you left it.'
-              : 'You were signed out. What you entered is still here and is stored as soon as you are back.'}
-          </p>
+          <p>{shut === 'locked' ? doorWords.everythingIsAsYouLeftIt : doorWords.youWereSignedOutWhatYou}</p>
           {shut === 'locked' ? (
-            <PinForm label="Your PIN" button="Open" onOpen={open} onEnded={() => setShut('signed-out')} />
+            <PinForm
+              label={doorWords.yourPin}
+              button={doorWords.open}
+              onOpen={open}
+              onEnded={() => setShut('signed-out')}
+            />
           ) : (
             <SignInForm people={me.people} onOpen={open} />
           )}

@@ -1,3 +1,4 @@
+import { doorWords } from './door.words';
 import styles from './Door.module.css';
 import { PinForm } from './PinForm';
 
@@ -6,11 +7,11 @@ export function Locked({ name, then }: { readonly name: string; readonly then: s
   return (
     <main id="main" className={styles['cover']}>
       <div className={styles['door']}>
-        <h1>Locked for {name}</h1>
-        <p>Everything is as you left it.</p>
+        <h1>{doorWords.lockedFor(name)}</h1>
+        <p>{doorWords.everythingIsAsYouLeftIt}</p>
         <PinForm
-          label="Your PIN"
-          button="Open"
+          label={doorWords.yourPin}
+          button={doorWords.open}
           onOpen={() => window.location.assign(then)}
           onEnded={() => window.location.assign('/sign-in')}
         />

@@ -1,3 +1,4 @@
+import { doorWords } from './door.words';
 import { type FormEvent, useState } from 'react';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
@@ -31,20 +32,20 @@ export function OwnPin({ asksPassword, onClose }: Props) {
     }
   };
   return (
-    <Dialog title="My PIN" isOpen onClose={onClose}>
+    <Dialog title={doorWords.myPin} isOpen onClose={onClose}>
       {isSet ? (
         <div className={styles['ownPin']}>
-          <p role="status">From now on this PIN opens your screen and takes a tablet back.</p>
+          <p role="status">{doorWords.fromNowOnThisPinOpens}</p>
           <Button look="filled" onClick={() => window.location.reload()}>
-            Done
+            {doorWords.done}
           </Button>
         </div>
       ) : (
         <form className={styles['ownPin']} onSubmit={(event) => void save(event)} noValidate>
-          <p>4 to 8 digits that you can type with one hand, and that nobody guesses.</p>
+          <p>{doorWords.toDigitsThatYouCanType}</p>
           {asksPassword && (
             <Field
-              label="Your password"
+              label={doorWords.yourPassword}
               name="password"
               type="password"
               autoComplete="current-password"
@@ -52,7 +53,7 @@ export function OwnPin({ asksPassword, onClose }: Props) {
             />
           )}
           <Field
-            label="New PIN"
+            label={doorWords.newPin}
             name="pin"
             type="password"
             inputMode="numeric"
@@ -61,7 +62,7 @@ export function OwnPin({ asksPassword, onClose }: Props) {
           />
           {error && !error.problem.errors && <p role="alert">{error.message}</p>}
           <Button look="filled" type="submit">
-            Set the PIN
+            {doorWords.setThePin}
           </Button>
         </form>
       )}

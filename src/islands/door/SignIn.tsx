@@ -1,3 +1,4 @@
+import { doorWords } from './door.words';
 import styles from './Door.module.css';
 import { SignInForm } from './SignInForm';
 
@@ -15,9 +16,9 @@ export function SignIn({ house, scenario, people, then }: Props) {
     <main id="main" className={styles['cover']}>
       <div className={styles['door']}>
         <h1>{house}</h1>
-        <p>{scenario || 'Sign in to see the day.'}</p>
+        <p>{scenario || doorWords.signInToSeeTheDay}</p>
         <SignInForm people={people} onOpen={() => window.location.assign(then)} />
-        {people.length > 0 && <p>A demo with made-up people. Locked screens open with the PIN 2719.</p>}
+        {people.length > 0 && <p>{doorWords.aDemoWithMadeUpPeople}</p>}
       </div>
     </main>
   );

@@ -1,3 +1,4 @@
+import { doorWords } from './door.words';
 import { type FormEvent, useState } from 'react';
 import { Button } from '../../ui/button/Button';
 import { Field } from '../../ui/field/Field';
@@ -41,7 +42,7 @@ export function SignInForm({ people, onOpen }: Props) {
                 disabled={isBusy}
                 onClick={() => void go(() => send('POST /api/session/demo', { body: { staffId: person.id } }))}
               >
-                <strong>Go in as {person.name}</strong>
+                <strong>{doorWords.goInAs(person.name)}</strong>
                 <span>{person.title}</span>
               </button>
             </li>
@@ -57,15 +58,15 @@ export function SignInForm({ people, onOpen }: Props) {
   }
   return (
     <form onSubmit={submit} noValidate>
-      <Field label="Sign-in name" name="login" autoComplete="username" autoCapitalize="none" autoFocus />
-      <Field label="Password" name="password" type="password" autoComplete="current-password" />
+      <Field label={doorWords.signInName} name="login" autoComplete="username" autoCapitalize="none" autoFocus />
+      <Field label={doorWords.password} name="password" type="password" autoComplete="current-password" />
       {trouble && (
         <p role="alert" className={styles['trouble']}>
           {trouble}
         </p>
       )}
       <Button look="filled" type="submit" disabled={isBusy}>
-        Sign in
+        {doorWords.signIn}
       </Button>
     </form>
   );

@@ -1,3 +1,4 @@
+import { firstRunWords } from './first-run.words';
 import { type FormEvent, useState } from 'react';
 import { Button } from '../../ui/button/Button';
 import { Field } from '../../ui/field/Field';
@@ -32,40 +33,42 @@ export function Welcome({
   };
   return (
     <main id="main" className={styles['view']}>
-      <h1>Welcome to Velvet Stone</h1>
-      <p>
-        It plans light-touch drainage, leads the hands through it and keeps the record. It supports trained judgement
-        and is no medical device: local law, professional codes and the limits of your licence come first.
-      </p>
+      <h1>{firstRunWords.welcomeToVelvetStone}</h1>
+      <p>{firstRunWords.itPlansLightTouchDrainageLeads}</p>
       <form onSubmit={(event) => void save(event)} noValidate>
-        <Field label="Name of the house" name="name" autoFocus error={error?.fieldError('name')} />
-        <Field label="Your name" name="therapistName" autoComplete="name" error={error?.fieldError('therapistName')} />
+        <Field label={firstRunWords.nameOfTheHouse} name="name" autoFocus error={error?.fieldError('name')} />
         <Field
-          label="Sign-in name"
+          label={firstRunWords.yourName}
+          name="therapistName"
+          autoComplete="name"
+          error={error?.fieldError('therapistName')}
+        />
+        <Field
+          label={firstRunWords.signInName}
           name="login"
           autoComplete="username"
           autoCapitalize="none"
           error={error?.fieldError('login')}
         />
         <Field
-          label="Password"
+          label={firstRunWords.password}
           name="password"
           type="password"
           autoComplete="new-password"
-          hint="At least 10 characters; a short sentence is easy to remember."
+          hint={firstRunWords.atLeastCharactersAShortSentence}
           error={error?.fieldError('password')}
         />
         <Field
-          label="PIN for the locked screen"
+          label={firstRunWords.pinForTheLockedScreen}
           name="pin"
           type="password"
           inputMode="numeric"
           autoComplete="off"
-          hint="4 to 8 digits. It opens the screen again after a pause, and takes a tablet back from a client."
+          hint={firstRunWords.toDigitsItOpensTheScreen}
           error={error?.fieldError('pin')}
         />
         <fieldset>
-          <legend>What you are qualified for</legend>
+          <legend>{firstRunWords.whatYouAreQualifiedFor}</legend>
           {qualifications.map((q) => (
             <label key={q.id}>
               <input type="checkbox" name="qualification" value={q.id} /> {q.label}
@@ -74,7 +77,7 @@ export function Welcome({
         </fieldset>
         {error && !error.problem.errors && <p role="alert">{error.message}</p>}
         <Button look="filled" type="submit">
-          Open the house
+          {firstRunWords.openTheHouse}
         </Button>
       </form>
     </main>

@@ -1,3 +1,4 @@
+import { homeWords } from './home.words';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import type { KeptSheet } from '../../contracts/home-views';
@@ -37,7 +38,7 @@ export function Given({ visit, sheets, onSheets, today, canKeep, onKeep, say }: 
     attempt(async () => {
       await onKeep();
       await read();
-      say('Kept. Print it, or make a link.');
+      say(homeWords.keptPrintItOrMakeA);
     });
   const makeLink = (id: number) =>
     attempt(async () => {
@@ -66,31 +67,31 @@ export function Given({ visit, sheets, onSheets, today, canKeep, onKeep, say }: 
   return (
     <>
       <Button look="filled" onClick={() => void give()} disabled={!canKeep}>
-        Give this sheet
+        {homeWords.giveThisSheet}
       </Button>
-      {current.length === 0 && <p className={shared['soft']}>Nothing is given yet.</p>}
+      {current.length === 0 && <p className={shared['soft']}>{homeWords.nothingIsGivenYet}</p>}
       {current.map((one) => {
         const link = links[one.id];
         return (
           <article key={one.id} className={styles['kept']} aria-label={one.title}>
             <h3>{one.title}</h3>
-            <p className={shared['soft']}>
-              since {dayOf(one.madeOn)}, by {one.by}
-            </p>
+            <p className={shared['soft']}>{homeWords.sinceBy(dayOf(one.madeOn), one.by)}</p>
             <p>
               {one.log.done === 0
-                ? 'Not ticked yet.'
+                ? homeWords.notTickedYet
                 : `Done ${one.log.done} of ${one.log.asked} times${one.log.percent === null ? '' : ` (${one.log.percent} %)`}.`}
             </p>
             <div className={styles['acts']}>
               <ButtonLink href={`/api/home/${one.id}/sheet.pdf?paper=a4`} target="_blank">
-                Print A4
+                {homeWords.printA}
               </ButtonLink>
               <ButtonLink href={`/api/home/${one.id}/sheet.pdf?paper=letter`} target="_blank">
-                Letter
+                {homeWords.letter}
               </ButtonLink>
-              <Button onClick={() => void makeLink(one.id)}>{one.linkUntil ? 'New link' : 'Make a link'}</Button>
-              <Button onClick={() => setLogging(logging === one.id ? undefined : one.id)}>Paper log</Button>
+              <Button onClick={() => void makeLink(one.id)}>
+                {one.linkUntil ? homeWords.newLink : homeWords.makeALink}
+              </Button>
+              <Button onClick={() => setLogging(logging === one.id ? undefined : one.id)}>{homeWords.paperLog}</Button>
             </div>
             {link && (
               <p className={styles['link']}>
@@ -101,18 +102,15 @@ export function Given({ visit, sheets, onSheets, today, canKeep, onKeep, say }: 
                   look="link"
                   onClick={() => void navigator.clipboard.writeText(link.url).then(() => say('Copied.'))}
                 >
-                  Copy it
+                  {homeWords.copyIt}
                 </Button>
-                <small>
-                  Works until {link.until}, without a sign-in. It is shown only now: afterwards make a new one, and this
-                  one stops.
-                </small>
+                <small>{homeWords.worksUntilWithoutASignIn(link.until)}</small>
               </p>
             )}
-            {!link && one.linkUntil && <p className={shared['soft']}>A link works until {one.linkUntil}.</p>}
+            {!link && one.linkUntil && <p className={shared['soft']}>{homeWords.aLinkWorksUntil(one.linkUntil)}</p>}
             {one.linkUntil && (
               <Button look="link" onClick={() => void takeBack(one.id)}>
-                Take the link back
+                {homeWords.takeTheLinkBack}
               </Button>
             )}
             {logging === one.id && (
@@ -127,19 +125,17 @@ export function Given({ visit, sheets, onSheets, today, canKeep, onKeep, say }: 
               />
             )}
             <Button look="link" onClick={() => void end(one.id)}>
-              End this sheet
+              {homeWords.endThisSheet}
             </Button>
           </article>
         );
       })}
       {ended.length > 0 && (
         <details className={styles['ended']}>
-          <summary>Earlier ({ended.length})</summary>
+          <summary>{homeWords.earlier(ended.length)}</summary>
           <ul>
             {ended.map((one) => (
-              <li key={one.id}>
-                {one.title}, since {dayOf(one.madeOn)}: {one.log.done} of {one.log.asked}
-              </li>
+              <li key={one.id}>{homeWords.sinceOf(one.title, dayOf(one.madeOn), one.log.done, one.log.asked)}</li>
             ))}
           </ul>
         </details>

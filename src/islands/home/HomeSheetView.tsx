@@ -1,3 +1,4 @@
+import { homeWords } from './home.words';
 import { useState } from 'react';
 import type { HomeWish } from '../../contracts/home';
 import type { HomeView } from '../../contracts/home-views';
@@ -21,14 +22,14 @@ export function HomeSheetView({ view }: { readonly view: HomeView }) {
     <>
       <VisitHead visit={visit} here="close" />
       <main id="main" className={styles['view']}>
-        <section className={styles['wish']} aria-label="What for">
-          <h2>For home</h2>
+        <section className={styles['wish']} aria-label={homeWords.whatFor}>
+          <h2>{homeWords.forHome}</h2>
           <WishForm view={view} wish={wish} onWish={setWish} errors={drawn.errors} />
         </section>
-        <section className={styles['sheet']} aria-label="The sheet">
+        <section className={styles['sheet']} aria-label={homeWords.theSheet}>
           <Preview drawn={drawn} language={wish.language} title={offer?.title ?? ''} />
         </section>
-        <aside className={styles['given']} aria-label="Given">
+        <aside className={styles['given']} aria-label={homeWords.given}>
           <Given
             visit={visit}
             sheets={sheets}

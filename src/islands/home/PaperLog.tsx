@@ -1,3 +1,4 @@
+import { homeWords } from './home.words';
 import { addDays, format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import type { KeptSheet } from '../../contracts/home-views';
@@ -25,7 +26,7 @@ export function PaperLog({ sheet, today, onDone, say }: Props) {
   const keep = async () => {
     try {
       await send('POST /api/home/{id}/log', { params: { id: sheet.id }, body: { days: [...ticked] } });
-      say('The log is kept.');
+      say(homeWords.theLogIsKept);
       onDone();
     } catch (error) {
       say(sentenceOf(error), 'error');
@@ -33,7 +34,7 @@ export function PaperLog({ sheet, today, onDone, say }: Props) {
   };
   return (
     <fieldset className={styles['log']}>
-      <legend>Ticked on the paper</legend>
+      <legend>{homeWords.tickedOnThePaper}</legend>
       <div>
         {days.map((day) => (
           <label key={day} data-known={known.has(day) || undefined}>
@@ -47,12 +48,12 @@ export function PaperLog({ sheet, today, onDone, say }: Props) {
                 setTicked(next);
               }}
             />
-            {format(parseISO(day), 'EEE d MMM')}
+            {format(parseISO(day), homeWords.eeeDMmm)}
           </label>
         ))}
       </div>
       <Button onClick={() => void keep()} disabled={ticked.size === 0}>
-        Keep the log
+        {homeWords.keepTheLog}
       </Button>
     </fieldset>
   );

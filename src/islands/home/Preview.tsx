@@ -1,3 +1,4 @@
+import { homeWords } from './home.words';
 import { useState } from 'react';
 import { homeWordsOf } from '../../catalogue/homecare/homecare';
 import { tellHomeStep } from '../../catalogue/homecare/tell';
@@ -26,7 +27,7 @@ export function Preview({ drawn, language, title }: Props) {
     return (
       <div className={styles['empty']} role="status">
         <h2>{title}</h2>
-        {isDrawing ? <p>Drawing it up …</p> : <p>{errors[0]?.message ?? 'Nothing to show.'}</p>}
+        {isDrawing ? <p>{homeWords.drawingItUp}</p> : <p>{errors[0]?.message ?? homeWords.nothingToShow}</p>}
       </div>
     );
   const all = stepsOf(sheet);
@@ -38,7 +39,7 @@ export function Preview({ drawn, language, title }: Props) {
   const ways = shown.flatMap((step) => (step.toward ? [...step.via, step.toward] : []));
   const drawing = bestDrawing(places);
   const regions = new Map<string, RegionMark>(
-    places.filter((id) => anatomy.territories.has(id)).map((id) => [id, { tone: 'drain', words: 'worked' }]),
+    places.filter((id) => anatomy.territories.has(id)).map((id) => [id, { tone: 'drain', words: homeWords.worked }]),
   );
   const pebbles = shown.flatMap((step): PebbleMark[] =>
     step.places.map((place) => ({ key: `${step.id} ${place}`, place, number: all.indexOf(step) + 1, kind: step.kind })),
@@ -65,7 +66,7 @@ export function Preview({ drawn, language, title }: Props) {
       <div className={styles['steps']}>
         <h2>{words.routines[sheet.routine].title}</h2>
         <p className={shared['soft']}>
-          {all.length} steps. {words.page.minutes(Math.max(1, Math.round(sheet.seconds / 60)))}
+          {homeWords.steps(all.length, words.page.minutes(Math.max(1, Math.round(sheet.seconds / 60))))}
         </p>
         {sheet.parts.map((one, i) => (
           <section key={`${one.id} ${i}`} data-on={i === at || undefined}>
@@ -91,7 +92,7 @@ export function Preview({ drawn, language, title }: Props) {
         ))}
         {sheet.leftOut.length > 0 && (
           <details>
-            <summary>Left out ({sheet.leftOut.length})</summary>
+            <summary>{homeWords.leftOut(sheet.leftOut.length)}</summary>
             <ul>
               {sheet.leftOut.map(({ what, why }) => (
                 <li key={`${what} ${why}`}>

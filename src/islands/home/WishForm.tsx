@@ -1,3 +1,4 @@
+import { homeWords } from './home.words';
 import type { HomeWish } from '../../contracts/home';
 import type { HomeView } from '../../contracts/home-views';
 import type { FieldError } from '../../core/result';
@@ -35,7 +36,7 @@ export function WishForm({ view, wish, onWish, errors }: Props) {
     change({ times: usualTimes.slice(0, count).map((time, i) => wish.times[i] ?? time) });
   return (
     <div className={styles['form']}>
-      <div className={styles['offers']} role="radiogroup" aria-label="Routine">
+      <div className={styles['offers']} role="radiogroup" aria-label={homeWords.routine}>
         {view.offers.map(({ routine, title, about }) => (
           <label key={routine.id} data-on={routine.id === wish.routine || undefined}>
             <input
@@ -57,11 +58,11 @@ export function WishForm({ view, wish, onWish, errors }: Props) {
       )}
       {offer?.takesSide && (
         <Choice
-          label="Side"
+          label={homeWords.side}
           options={[
-            { value: 'left', text: 'left' },
-            { value: 'right', text: 'right' },
-            { value: 'both', text: 'both' },
+            { value: 'left', text: homeWords.left },
+            { value: 'right', text: homeWords.right },
+            { value: 'both', text: homeWords.both },
           ]}
           value={wish.side}
           onChange={(side) => change({ side })}
@@ -69,12 +70,12 @@ export function WishForm({ view, wish, onWish, errors }: Props) {
       )}
       {errorAt('side') && <p className={styles['no']}>{errorAt('side')}</p>}
       <fieldset className={styles['reach']}>
-        <legend>The client can</legend>
+        <legend>{homeWords.theClientCan}</legend>
         {(
           [
-            ['bends', 'bend down to the foot'],
-            ['usesLeft', 'use the left hand'],
-            ['usesRight', 'use the right hand'],
+            ['bends', homeWords.bendDownToTheFoot],
+            ['usesLeft', homeWords.useTheLeftHand],
+            ['usesRight', homeWords.useTheRightHand],
           ] as const
         ).map(([key, text]) => (
           <label key={key}>
@@ -90,7 +91,7 @@ export function WishForm({ view, wish, onWish, errors }: Props) {
       </fieldset>
       <div className={styles['row']}>
         <Field
-          label="Minutes"
+          label={homeWords.minutes}
           type="number"
           min={2}
           max={30}
@@ -99,7 +100,7 @@ export function WishForm({ view, wish, onWish, errors }: Props) {
           error={errorAt('minutes')}
         />
         <Field
-          label="Days a week"
+          label={homeWords.daysAWeek}
           type="number"
           min={1}
           max={7}
@@ -109,7 +110,7 @@ export function WishForm({ view, wish, onWish, errors }: Props) {
         />
       </div>
       <Choice
-        label="Times a day"
+        label={homeWords.timesADay}
         options={[1, 2, 3].map((n) => ({ value: String(n), text: String(n) }))}
         value={String(wish.times.length)}
         onChange={(n) => setTimes(Number(n))}
@@ -118,7 +119,7 @@ export function WishForm({ view, wish, onWish, errors }: Props) {
         {wish.times.map((time, i) => (
           <Field
             key={i}
-            label={wish.times.length > 1 ? `Time ${i + 1}` : 'Time'}
+            label={wish.times.length > 1 ? homeWords.time(i + 1) : homeWords.time2}
             type="time"
             value={time}
             onChange={(event) => change({ times: wish.times.map((one, k) => (k === i ? event.target.value : one)) })}
@@ -128,18 +129,18 @@ export function WishForm({ view, wish, onWish, errors }: Props) {
       </div>
       {view.languages.length > 1 && (
         <Choice
-          label="Language"
+          label={homeWords.language}
           options={view.languages.map(({ id, name }) => ({ value: id, text: name }))}
           value={wish.language}
           onChange={(language) => change({ language })}
         />
       )}
       <TextArea
-        label="A word of yours"
+        label={homeWords.aWordOfYours}
         value={wish.note}
         onChange={(event) => change({ note: event.target.value })}
         error={errorAt('note')}
-        hint="Printed on the sheet. No names of illnesses: others may see it."
+        hint={homeWords.printedOnTheSheetNoNames}
       />
     </div>
   );

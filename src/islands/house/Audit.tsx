@@ -1,3 +1,4 @@
+import { houseWords } from './house.words';
 import type { HouseView } from '../../contracts/house-views';
 import { Button } from '../../ui/button/Button';
 import { Field, Select } from '../../ui/field/Field';
@@ -22,33 +23,43 @@ export function Audit({ audit, people, filter, page }: Props) {
   return (
     <>
       <div className={styles['heading']}>
-        <h2>Who did what</h2>
+        <h2>{houseWords.whoDidWhat}</h2>
       </div>
-      <form className={styles['filter']} method="get" action="/house">
+      <form className={styles['filter']} method="get" action={houseWords.house}>
         <input type="hidden" name="part" value="audit" />
-        <Select label="Who" name="by" defaultValue={filter.by}>
-          <option value="">everybody</option>
+        <Select label={houseWords.who} name="by" defaultValue={filter.by}>
+          <option value="">{houseWords.everybody}</option>
           {people.map((person) => (
             <option key={person.id} value={person.id}>
               {person.name}
             </option>
           ))}
         </Select>
-        <Field label="Client" name="about" defaultValue={filter.about} placeholder="part of a name" />
-        <Field label="What" name="action" defaultValue={filter.action} placeholder="such as erased, seen" />
-        <Field label="Until" name="until" type="date" defaultValue={filter.until} />
-        <Button type="submit">Show</Button>
+        <Field
+          label={houseWords.client}
+          name="about"
+          defaultValue={filter.about}
+          placeholder={houseWords.partOfAName}
+        />
+        <Field
+          label={houseWords.what}
+          name="action"
+          defaultValue={filter.action}
+          placeholder={houseWords.suchAsErasedSeen}
+        />
+        <Field label={houseWords.until} name="until" type="date" defaultValue={filter.until} />
+        <Button type="submit">{houseWords.show}</Button>
       </form>
       {audit.entries.length === 0 ? (
-        <p className={styles['quiet']}>Nothing on the trail fits.</p>
+        <p className={styles['quiet']}>{houseWords.nothingOnTheTrailFits}</p>
       ) : (
         <table className={styles['trail']}>
           <thead>
             <tr>
-              <th scope="col">When</th>
-              <th scope="col">Who</th>
-              <th scope="col">What</th>
-              <th scope="col">Of whom</th>
+              <th scope="col">{houseWords.when}</th>
+              <th scope="col">{houseWords.who}</th>
+              <th scope="col">{houseWords.what}</th>
+              <th scope="col">{houseWords.ofWhom}</th>
             </tr>
           </thead>
           <tbody>
@@ -69,8 +80,8 @@ export function Audit({ audit, people, filter, page }: Props) {
         </table>
       )}
       <p className={styles['pages']}>
-        {page > 1 && <a href={pageHref(page - 1)}>← Newer</a>}
-        {audit.hasMore && <a href={pageHref(page + 1)}>Older →</a>}
+        {page > 1 && <a href={pageHref(page - 1)}>{houseWords.newer}</a>}
+        {audit.hasMore && <a href={pageHref(page + 1)}>{houseWords.older}</a>}
       </p>
     </>
   );

@@ -1,3 +1,4 @@
+import { houseWords } from './house.words';
 import { useState } from 'react';
 import { languageIds, type LanguageId, languageNames } from '../../core/language';
 import { Choice } from '../../ui/choice/Choice';
@@ -16,7 +17,7 @@ export function ClientLanguage({ first, say }: Props) {
     setLanguage(next);
     try {
       await send('PUT /api/house', { body: { language: next } });
-      say(`Saved. Clients read ${languageNames[next]} unless their page says otherwise.`);
+      say(houseWords.savedClientsReadUnlessTheirPage(languageNames[next]));
     } catch (failure) {
       setLanguage(language);
       say(sentenceOf(failure), 'error');
@@ -25,15 +26,12 @@ export function ClientLanguage({ first, say }: Props) {
   return (
     <div className={styles['language']}>
       <Choice
-        label="Language of clients"
+        label={houseWords.languageOfClients}
         options={languageIds.map((id) => ({ value: id, text: languageNames[id] }))}
         value={language}
         onChange={(next) => void keep(next)}
       />
-      <p className={styles['quiet']}>
-        Questions on the tablet, consent, home sheets, aftercare, labels and reminders. A client’s page can say another
-        one.
-      </p>
+      <p className={styles['quiet']}>{houseWords.questionsOnTheTabletConsentHome}</p>
     </div>
   );
 }

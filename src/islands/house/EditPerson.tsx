@@ -1,3 +1,4 @@
+import { houseWords } from './house.words';
 import { type FormEvent, useState } from 'react';
 import type { HouseView, PersonView } from '../../contracts/house-views';
 import { Button } from '../../ui/button/Button';
@@ -50,25 +51,35 @@ export function EditPerson({ person, qualifications, onClose }: Props) {
     }
   };
   return (
-    <Dialog title={person ? person.name : 'Add somebody'} isOpen onClose={onClose}>
+    <Dialog title={person ? person.name : houseWords.addSomebody} isOpen onClose={onClose}>
       <form className={styles['form']} onSubmit={(event) => void save(event)} noValidate>
         <div className={styles['row']}>
-          <Field label="Name" name="name" defaultValue={person?.name} error={error?.fieldError('name')} />
-          <Field label="Title" name="title" defaultValue={person?.title} error={error?.fieldError('title')} />
+          <Field label={houseWords.name} name="name" defaultValue={person?.name} error={error?.fieldError('name')} />
+          <Field
+            label={houseWords.title}
+            name="title"
+            defaultValue={person?.title}
+            error={error?.fieldError('title')}
+          />
         </div>
         <div className={styles['row']}>
-          <Select label="May" name="role" defaultValue={person?.role ?? 'therapist'} error={error?.fieldError('role')}>
+          <Select
+            label={houseWords.may}
+            name="role"
+            defaultValue={person?.role ?? 'therapist'}
+            error={error?.fieldError('role')}
+          >
             {Object.entries(roleWords).map(([role, words]) => (
               <option key={role} value={role}>
                 {words}
               </option>
             ))}
           </Select>
-          <Field label="Room" name="room" defaultValue={person?.room} error={error?.fieldError('room')} />
+          <Field label={houseWords.room} name="room" defaultValue={person?.room} error={error?.fieldError('room')} />
         </div>
         <div className={styles['three']}>
           <Field
-            label="Sign-in name"
+            label={houseWords.signInName}
             name="login"
             autoCapitalize="none"
             autoComplete="off"
@@ -76,25 +87,25 @@ export function EditPerson({ person, qualifications, onClose }: Props) {
             error={error?.fieldError('login')}
           />
           <Field
-            label={person ? 'New password' : 'First password'}
+            label={person ? houseWords.newPassword : houseWords.firstPassword}
             name="password"
             type="password"
             autoComplete="new-password"
-            hint={person ? 'Empty: stays as it is.' : 'At least 10 characters.'}
+            hint={person ? houseWords.emptyStaysAsItIs : houseWords.atLeastCharacters}
             error={error?.fieldError('password')}
           />
           <Field
-            label={person ? 'New PIN' : 'PIN'}
+            label={person ? houseWords.newPin : houseWords.pin}
             name="pin"
             type="password"
             inputMode="numeric"
             autoComplete="off"
-            hint="4 to 8 digits."
+            hint={houseWords.toDigits}
             error={error?.fieldError('pin')}
           />
         </div>
         <fieldset className={styles['ticks']}>
-          <legend>Qualified for</legend>
+          <legend>{houseWords.qualifiedFor}</legend>
           {qualifications.map(({ id, label }) => (
             <label key={id}>
               <input
@@ -108,10 +119,10 @@ export function EditPerson({ person, qualifications, onClose }: Props) {
           ))}
         </fieldset>
         <fieldset className={styles['hours']}>
-          <legend>Working hours</legend>
+          <legend>{houseWords.workingHours}</legend>
           <label className={styles['usual']}>
-            <input type="checkbox" checked={isUsual} onChange={(event) => setIsUsual(event.target.checked)} /> the usual
-            ones: Monday to Saturday, 9:00 to 18:00
+            <input type="checkbox" checked={isUsual} onChange={(event) => setIsUsual(event.target.checked)} />{' '}
+            {houseWords.theUsualOnesMondayToSaturday}
           </label>
           {!isUsual &&
             weekdays.map((day, i) => (
@@ -119,7 +130,7 @@ export function EditPerson({ person, qualifications, onClose }: Props) {
                 <span>{day}</span>
                 <input
                   name={`from${i + 1}`}
-                  aria-label={`${day} from`}
+                  aria-label={houseWords.from(day)}
                   placeholder="9:00"
                   defaultValue={person?.hours[i + 1]?.[0]}
                 />
@@ -135,15 +146,15 @@ export function EditPerson({ person, qualifications, onClose }: Props) {
         </fieldset>
         {person && (
           <label className={styles['usual']}>
-            <input type="checkbox" name="hasLeft" defaultChecked={person.leftOn !== null} /> has left the house: can no
-            longer sign in; old records keep the name
+            <input type="checkbox" name="hasLeft" defaultChecked={person.leftOn !== null} />{' '}
+            {houseWords.hasLeftTheHouseCanNo}
           </label>
         )}
         {error && !error.problem.errors && <p role="alert">{error.message}</p>}
         <div className={styles['buttons']}>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{houseWords.cancel}</Button>
           <Button look="filled" type="submit">
-            {person ? 'Save' : 'Add'}
+            {person ? houseWords.save : houseWords.add}
           </Button>
         </div>
       </form>

@@ -1,3 +1,4 @@
+import { houseWords } from './house.words';
 import { useState } from 'react';
 import type { HouseView } from '../../contracts/house-views';
 import { Choice } from '../../ui/choice/Choice';
@@ -13,10 +14,10 @@ import { Wording } from './Wording';
 type Part = 'people' | 'measuring' | 'consent' | 'audit';
 
 const parts: readonly { readonly value: Part; readonly text: string }[] = [
-  { value: 'people', text: 'people' },
-  { value: 'measuring', text: 'measuring' },
-  { value: 'consent', text: 'what clients read' },
-  { value: 'audit', text: 'who did what' },
+  { value: 'people', text: houseWords.people },
+  { value: 'measuring', text: houseWords.measuring },
+  { value: 'consent', text: houseWords.whatClientsRead },
+  { value: 'audit', text: houseWords.whoDidWhat2 },
 ];
 
 interface Props {
@@ -35,7 +36,7 @@ export function House({ view, part: first, filter, page }: Props) {
       <main id="main" className={styles['view']}>
         <div className={styles['top']}>
           <h1>{view.name}</h1>
-          <Choice label="Part of the house" isLabelHidden options={parts} value={part} onChange={setPart} />
+          <Choice label={houseWords.partOfTheHouse} isLabelHidden options={parts} value={part} onChange={setPart} />
         </div>
         {part === 'people' && <People people={view.people} qualifications={view.qualifications} />}
         {part === 'measuring' && <Measuring first={view.measuring} say={say} />}

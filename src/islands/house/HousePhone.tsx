@@ -1,3 +1,4 @@
+import { houseWords } from './house.words';
 import { useState } from 'react';
 import { Button } from '../../ui/button/Button';
 import { Field } from '../../ui/field/Field';
@@ -17,7 +18,7 @@ export function HousePhone({ first, say }: Props) {
     try {
       await send('PUT /api/house', { body: { phone } });
       setError(undefined);
-      say('Kept: it stands on every sheet from now on.');
+      say(houseWords.keptItStandsOnEverySheet);
     } catch (failure) {
       setError(failure instanceof RequestError ? failure.fieldError('phone') : undefined);
       say(sentenceOf(failure), 'error');
@@ -26,14 +27,14 @@ export function HousePhone({ first, say }: Props) {
   return (
     <div className={styles['phone']}>
       <Field
-        label="Whom clients ring"
+        label={houseWords.whomClientsRing}
         type="tel"
         value={phone}
         onChange={(event) => setPhone(event.target.value)}
         error={error}
-        hint="Printed on home sheets."
+        hint={houseWords.printedOnHomeSheets}
       />
-      <Button onClick={() => void keep()}>Keep the number</Button>
+      <Button onClick={() => void keep()}>{houseWords.keepTheNumber}</Button>
     </div>
   );
 }

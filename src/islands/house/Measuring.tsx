@@ -1,3 +1,4 @@
+import { houseWords } from './house.words';
 import { useState } from 'react';
 import { detectableChanges } from '../../catalogue/swelling/detectable.data';
 import { swellingDefinitions } from '../../catalogue/swelling/definitions.data';
@@ -37,7 +38,7 @@ export function Measuring({ first, say }: Props) {
       await send('POST /api/measuring', { body: draft });
       setSaved(draft);
       setError(undefined);
-      say('Kept. Every series is worked out afresh with it.');
+      say(houseWords.keptEverySeriesIsWorkedOut);
     } catch (caught) {
       if (caught instanceof RequestError) setError(caught);
       say(sentenceOf(caught), 'error');
@@ -61,7 +62,7 @@ export function Measuring({ first, say }: Props) {
         setTexts((now) => ({ ...now, [key]: value }));
         if (isNumber(value)) set({ [key]: number(value) });
       }}
-      error={isNumber(texts[key]) ? error?.fieldError(key) : 'Type a number.'}
+      error={isNumber(texts[key]) ? error?.fieldError(key) : houseWords.typeANumber}
       hint={hint}
     />
   );
@@ -69,11 +70,9 @@ export function Measuring({ first, say }: Props) {
     <div className={styles['view']}>
       <div className={styles['columns']}>
         <section>
-          <h2>What counts as swelling</h2>
-          <p className={styles['quiet']}>
-            Definitions disagree often; every screen names the one in use, and shows the others on demand.
-          </p>
-          <div role="radiogroup" aria-label="Definition of swelling" className={styles['definitions']}>
+          <h2>{houseWords.whatCountsAsSwelling}</h2>
+          <p className={styles['quiet']}>{houseWords.definitionsDisagreeOftenEvery}</p>
+          <div role="radiogroup" aria-label={houseWords.definitionOfSwelling} className={styles['definitions']}>
             {swellingDefinitions.map((one) => (
               <label key={one.id}>
                 <input
@@ -84,37 +83,35 @@ export function Measuring({ first, say }: Props) {
                 />
                 <span>
                   <strong>{one.name}</strong>
-                  <small>
-                    needs {one.needs}. {one.source}
-                  </small>
+                  <small>{houseWords.needs(one.needs, one.source)}</small>
                 </span>
               </label>
             ))}
           </div>
         </section>
         <section>
-          <h2>How it is worked out</h2>
+          <h2>{houseWords.howItIsWorkedOut}</h2>
           <Choice
-            label="Lengths"
+            label={houseWords.lengths}
             options={[
-              { value: 'cm', text: 'cm' },
-              { value: 'in', text: 'inches' },
+              { value: 'cm', text: houseWords.cm },
+              { value: 'in', text: houseWords.inches },
             ]}
             value={draft.unit}
             onChange={(unit) => set({ unit })}
           />
           <Choice
-            label="Volumes on screen and paper"
+            label={houseWords.volumesOnScreenAndPaper}
             options={volumeUnits.map((value) => ({ value, text: volumesIn(value).name }))}
             value={draft.volumeUnit}
             onChange={(volumeUnit) => set({ volumeUnit })}
           />
           <Choice
-            label="Volume of a limb (Casley-Smith 1994, Lymphology 27:56; Kuhnke 1976, Folia Angiol 24:228)"
+            label={houseWords.volumeOfALimbCasleySmith}
             options={[
-              { value: 'frustum', text: 'frustum' },
-              { value: 'disc', text: 'disc' },
-              { value: 'simpson', text: 'Simpson' },
+              { value: 'frustum', text: houseWords.frustum },
+              { value: 'disc', text: houseWords.disc },
+              { value: 'simpson', text: houseWords.simpson },
             ]}
             value={draft.method}
             onChange={(method) => set({ method })}
@@ -122,35 +119,35 @@ export function Measuring({ first, say }: Props) {
           <div className={styles['pair']}>
             {figure(
               'tapeSigmaCm',
-              'Error of one girth, cm (SD)',
-              `Usually ${usualMeasuring.tapeSigmaCm}: trained hands, non-stretch tape. Your own pairs replace it for changes.`,
+              houseWords.errorOfOneGirthCmSd,
+              houseWords.usuallyTrainedHandsNonStretchTape(usualMeasuring.tapeSigmaCm),
             )}
             {figure(
               'dominanceCorrectionPercent',
-              'Dominant arm larger by, %',
-              'Usually 0, off; 3 where used. Published: 1 to 3.5 % (Gebruers 2007, Clin Physiol Funct Imaging 27:17; Dylke 2012, Lymphat Res Biol 10:182).',
+              houseWords.dominantArmLargerBy,
+              houseWords.usuallyOffWhereUsedPublishedTo,
             )}
           </div>
           <Choice
-            label="Each point is taped"
+            label={houseWords.eachPointIsTaped}
             options={[
-              { value: '1', text: 'once' },
-              { value: '2', text: 'twice' },
+              { value: '1', text: houseWords.once },
+              { value: '2', text: houseWords.twice },
             ]}
             value={String(draft.readingsPerPoint)}
             onChange={(value) => set({ readingsPerPoint: value === '1' ? 1 : 2 })}
           />
           <Choice
-            label="Certainty of a trend (Sen 1968, J Am Stat Assoc 63:1379)"
+            label={houseWords.certaintyOfATrendSenJ}
             options={['0.8', '0.9', '0.95', '0.99'].map((value) => ({ value, text: `${Number(value) * 100} %` }))}
             value={String(draft.confidence)}
             onChange={(value) => set({ confidence: Number(value) as MeasuringInput['confidence'] })}
           />
           <Choice
-            label="Impedance of the arms, typed in (Ward 2011, Lymphat Res Biol 9:47)"
+            label={houseWords.impedanceOfTheArmsTypedIn}
             options={[
-              { value: 'off', text: 'off' },
-              { value: 'on', text: 'on' },
+              { value: 'off', text: houseWords.off },
+              { value: 'on', text: houseWords.on },
             ]}
             value={draft.isImpedanceShown ? 'on' : 'off'}
             onChange={(value) => set({ isImpedanceShown: value === 'on' })}
@@ -158,12 +155,8 @@ export function Measuring({ first, say }: Props) {
         </section>
       </div>
       <section>
-        <h2>How much change is no noise</h2>
-        <p className={styles['quiet']}>
-          Smallest change that counts, 95 %. The table’s figures lean on published ones, which spread widely (Taylor
-          2006, Phys Ther 86:205; Tidhar 2015, J Pers Med 5:341); put in your own. With ten pairs of readings a
-          therapist’s own error takes their place for limb volumes.
-        </p>
+        <h2>{houseWords.howMuchChangeIsNoNoise}</h2>
+        <p className={styles['quiet']}>{houseWords.smallestChangeThatCountsTheTables}</p>
         <div className={styles['limits']}>
           {measuredQuantities.map((quantity) => (
             <Limit
@@ -181,10 +174,10 @@ export function Measuring({ first, say }: Props) {
         </div>
       </section>
       <div className={styles['buttons']}>
-        <a href="/protocols">Points of taping</a>
-        <Button onClick={takeUsual}>The literature’s figures</Button>
+        <a href="/protocols">{houseWords.pointsOfTaping}</a>
+        <Button onClick={takeUsual}>{houseWords.theLiteraturesFigures}</Button>
         <Button look="filled" onClick={() => void save()} disabled={!isChanged}>
-          Keep these
+          {houseWords.keepThese}
         </Button>
       </div>
     </div>
@@ -220,7 +213,7 @@ function Limit({ label, usual, value, error, onValue }: LimitProps) {
         if (next.trim() === '') onValue(undefined);
         else if (isNumber(next) && number(next) > 0) onValue(number(next));
       }}
-      error={isBad ? 'Type a number above 0, or leave it empty.' : error}
+      error={isBad ? houseWords.typeANumberAboveOrLeave : error}
     />
   );
 }

@@ -1,3 +1,4 @@
+import { houseWords } from './house.words';
 import { roleWords } from './role-words';
 import { useState } from 'react';
 import type { HouseView, PersonView } from '../../contracts/house-views';
@@ -12,8 +13,8 @@ export function People({ people, qualifications }: Pick<HouseView, 'people' | 'q
   return (
     <>
       <div className={styles['heading']}>
-        <h2>People</h2>
-        <Button onClick={() => setEditing('new')}>Add somebody</Button>
+        <h2>{houseWords.people2}</h2>
+        <Button onClick={() => setEditing('new')}>{houseWords.addSomebody}</Button>
       </div>
       <ul className={styles['people']}>
         {people.map((person) => (
@@ -24,18 +25,18 @@ export function People({ people, qualifications }: Pick<HouseView, 'people' | 'q
             <div>
               <h3>{person.name}</h3>
               <p>
-                {[person.title, person.room, person.leftOn ? `left on ${person.leftOn}` : roleWords[person.role]]
+                {[person.title, person.room, person.leftOn ? houseWords.leftOn(person.leftOn) : roleWords[person.role]]
                   .filter(Boolean)
                   .join(' · ')}
               </p>
               {person.qualifications.length > 0 && <p>{person.qualifications.map(labelOf).join(', ')}</p>}
             </div>
             <p className={styles['sign']}>
-              {person.leftOn ? '' : person.canSignIn ? `signs in as ${person.login}` : 'no password yet'}
-              {!person.leftOn && !person.hasPin && <span>no PIN</span>}
+              {person.leftOn ? '' : person.canSignIn ? houseWords.signsInAs(person.login) : houseWords.noPasswordYet}
+              {!person.leftOn && !person.hasPin && <span>{houseWords.noPin}</span>}
             </p>
-            <Button onClick={() => setEditing(person)} aria-label={`Change ${person.name}`}>
-              Change
+            <Button onClick={() => setEditing(person)} aria-label={houseWords.change2(person.name)}>
+              {houseWords.change}
             </Button>
           </li>
         ))}

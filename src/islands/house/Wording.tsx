@@ -1,3 +1,4 @@
+import { houseWords } from './house.words';
 import { useState } from 'react';
 import type { HouseView } from '../../contracts/house-views';
 import { languageIds, type LanguageId, languageNames } from '../../core/language';
@@ -47,7 +48,7 @@ export function Wording({ wording, say }: Props) {
       setVersion(answer.version);
       setSaved(texts);
       setError(undefined);
-      say(`Version ${answer.version}. Every client is asked to sign it at the next visit.`);
+      say(houseWords.versionEveryClientIsAskedTo(answer.version));
     } catch (caught) {
       if (caught instanceof RequestError) setError(caught.message);
     }
@@ -55,48 +56,41 @@ export function Wording({ wording, say }: Props) {
   return (
     <>
       <div className={styles['heading']}>
-        <h2>What clients consent to</h2>
+        <h2>{houseWords.whatClientsConsentTo}</h2>
         <span className={styles['quiet']}>
-          version {version}
-          {version === wording.version && wording.since ? `, since ${wording.since}` : ''}
+          {houseWords.version} {version}
+          {version === wording.version && wording.since ? houseWords.since(wording.since) : ''}
         </span>
       </div>
-      <p className={styles['quiet']}>
-        Have a lawyer of your country read it. A change makes a new version: what was signed keeps its own words, and
-        everybody is asked again.
-      </p>
+      <p className={styles['quiet']}>{houseWords.haveALawyerOfYourCountry}</p>
       <Choice
-        label="Language of the wording"
+        label={houseWords.languageOfTheWording}
         isLabelHidden
         options={languageIds.map((id) => ({ value: id, text: languageNames[id] }))}
         value={language}
         onChange={setLanguage}
       />
       <TextArea
-        label={`Wording in ${languageNames[language]}, an empty line between paragraphs`}
+        label={houseWords.wordingInAnEmptyLineBetween(languageNames[language])}
         lang={language}
         value={texts[language]}
         onChange={(event) => setTexts({ ...texts, [language]: event.target.value })}
         rows={16}
         error={error}
-        hint={
-          language !== 'en' && texts[language] === ''
-            ? 'Nothing here: clients who read this language are shown the English wording.'
-            : undefined
-        }
+        hint={language !== 'en' && texts[language] === '' ? houseWords.nothingHereClientsWhoReadThis : undefined}
         className={styles['wording'] ?? ''}
       />
       {isBehind && (
         <p role="status" className={styles['quiet']}>
-          The English wording was changed and the German one was not: both have to say the same.
+          {houseWords.theEnglishWordingWasChangedAnd}
         </p>
       )}
       <div className={styles['buttons']}>
         <Button onClick={() => setTexts(saved)} disabled={!isChanged}>
-          Undo
+          {houseWords.undo}
         </Button>
         <Button look="filled" onClick={() => void save()} disabled={!isChanged}>
-          Save as version {version + 1}
+          {houseWords.saveAsVersion(version + 1)}
         </Button>
       </div>
     </>

@@ -1,3 +1,4 @@
+import { importsWords } from './imports.words';
 import type { ImportView } from '../../contracts/imports';
 import { formatNumber } from '../../core/units';
 import { Button, ButtonLink } from '../../ui/button/Button';
@@ -14,39 +15,43 @@ interface Props {
 
 /** What was read, what is wrong with it row by row, and the decision to bring it in. */
 export function Checked({ job, client, onStore, onCancel, onBack }: Props) {
-  if (job.state === 'reading') return <Progress words="Reading and checking" share={job.share} onCancel={onCancel} />;
-  if (job.state === 'storing') return <Progress words="Bringing it in" share={job.share} onCancel={onCancel} />;
+  if (job.state === 'reading')
+    return <Progress words={importsWords.readingAndChecking} share={job.share} onCancel={onCancel} />;
+  if (job.state === 'storing')
+    return <Progress words={importsWords.bringingItIn} share={job.share} onCancel={onCancel} />;
   if (job.state === 'done')
     return (
       <section className={styles['step']} role="status">
         <h2>
-          {formatNumber(job.tapings)} tapings of {formatNumber(job.clients)} {job.clients === 1 ? 'client' : 'clients'}{' '}
-          are on record now.
+          {formatNumber(job.tapings)} {importsWords.tapingsOf} {formatNumber(job.clients)}{' '}
+          {job.clients === 1 ? importsWords.client : importsWords.clients} {importsWords.areOnRecordNow}
         </h2>
-        {client && <ButtonLink href={`/clients/${client.id}/progress`}>See the progress of {client.name}</ButtonLink>}
+        {client && (
+          <ButtonLink href={`/clients/${client.id}/progress`}>{importsWords.seeTheProgressOf(client.name)}</ButtonLink>
+        )}
       </section>
     );
   if (job.state === 'cancelled' || job.state === 'failed')
     return (
       <section className={styles['step']} role="alert">
-        <h2>{job.message || 'Stopped; nothing was brought in.'}</h2>
-        <Button onClick={onBack}>Back to the columns</Button>
+        <h2>{job.message || importsWords.stoppedNothingWasBroughtIn}</h2>
+        <Button onClick={onBack}>{importsWords.backToTheColumns}</Button>
       </section>
     );
   return (
-    <section className={styles['step']} aria-label="Look at it">
+    <section className={styles['step']} aria-label={importsWords.lookAtIt}>
       <h2>
-        {formatNumber(job.rows)} rows read: {formatNumber(job.tapings)} tapings
-        {job.troubleCount > 0 && `, ${formatNumber(job.troubleCount)} rows in trouble`}
+        {formatNumber(job.rows)} {importsWords.rowsRead} {formatNumber(job.tapings)} {importsWords.tapings}
+        {job.troubleCount > 0 && importsWords.rowsInTrouble(formatNumber(job.troubleCount))}
       </h2>
       {job.troubleCount > 0 && (
-        <div className={styles['scroll']} tabIndex={0} role="group" aria-label="Rows in trouble">
+        <div className={styles['scroll']} tabIndex={0} role="group" aria-label={importsWords.rowsInTrouble2}>
           <table>
             <thead>
               <tr>
-                <th scope="col">Row</th>
-                <th scope="col">Column</th>
-                <th scope="col">What is wrong</th>
+                <th scope="col">{importsWords.row}</th>
+                <th scope="col">{importsWords.column}</th>
+                <th scope="col">{importsWords.whatIsWrong}</th>
               </tr>
             </thead>
             <tbody>
@@ -60,20 +65,22 @@ export function Checked({ job, client, onStore, onCancel, onBack }: Props) {
             </tbody>
           </table>
           {job.troubleCount > job.troubles.length && (
-            <p className={styles['soft']}>and {formatNumber(job.troubleCount - job.troubles.length)} more</p>
+            <p className={styles['soft']}>
+              {importsWords.andMore(formatNumber(job.troubleCount - job.troubles.length))}
+            </p>
           )}
         </div>
       )}
       {job.sample.length > 0 && (
         <table className={styles['sample']}>
-          <caption>A few of the tapings</caption>
+          <caption>{importsWords.aFewOfTheTapings}</caption>
           <thead>
             <tr>
-              <th scope="col">Client</th>
-              <th scope="col">Date</th>
-              <th scope="col">Swollen limb</th>
-              <th scope="col">Points</th>
-              <th scope="col">Over the other side</th>
+              <th scope="col">{importsWords.client2}</th>
+              <th scope="col">{importsWords.date}</th>
+              <th scope="col">{importsWords.swollenLimb}</th>
+              <th scope="col">{importsWords.points}</th>
+              <th scope="col">{importsWords.overTheOtherSide}</th>
             </tr>
           </thead>
           <tbody>
@@ -90,21 +97,16 @@ export function Checked({ job, client, onStore, onCancel, onBack }: Props) {
         </table>
       )}
       <div className={styles['buttons']}>
-        <Button onClick={onBack}>Back to the columns</Button>
+        <Button onClick={onBack}>{importsWords.backToTheColumns}</Button>
         {job.tapings > 0 && (
           <Button look="filled" onClick={() => onStore(true)}>
             {job.troubleCount > 0
-              ? `Leave out the ${formatNumber(job.troubleCount)} and bring in the rest`
-              : `Bring in ${formatNumber(job.tapings)} tapings`}
+              ? importsWords.leaveOutTheAndBringIn(formatNumber(job.troubleCount))
+              : importsWords.bringInTapings(formatNumber(job.tapings))}
           </Button>
         )}
       </div>
-      {job.troubleCount > 0 && (
-        <p className={styles['soft']}>
-          Or mend the rows in the spreadsheet and choose it again: nothing has been stored. A girth that is left out
-          counts as not measured.
-        </p>
-      )}
+      {job.troubleCount > 0 && <p className={styles['soft']}>{importsWords.orMendTheRowsInThe}</p>}
     </section>
   );
 }

@@ -1,3 +1,4 @@
+import { importsWords } from './imports.words';
 import Papa from 'papaparse';
 import { useState } from 'react';
 import type { ImportPlan } from '../../contracts/imports';
@@ -26,14 +27,14 @@ interface Table {
 
 const roleWords: Readonly<Record<ColumnRole, string>> = {
   client: 'Client',
-  born: 'Date of birth',
+  born: importsWords.dateOfBirth,
   date: 'Date',
-  phase: 'Before or after',
-  limb: 'Arm or leg',
-  side: 'Left or right',
+  phase: importsWords.beforeOrAfter,
+  limb: importsWords.armOrLeg,
+  side: importsWords.leftOrRight,
   point: 'Point',
   girth: 'Girth',
-  unit: 'Unit of the row',
+  unit: importsWords.unitOfTheRow,
 };
 const shownRows = 6;
 const headBytes = 200_000;
@@ -57,7 +58,7 @@ export function ImportMeasures({ client }: Props) {
     setTrouble(undefined);
     if (file.size === 0) {
       setTable(undefined);
-      setTrouble('That file is empty: choose the table that was saved as CSV.');
+      setTrouble(importsWords.thatFileIsEmptyChooseThe);
       return;
     }
     const bytes = new Uint8Array(await file.slice(0, headBytes).arrayBuffer());
@@ -93,24 +94,21 @@ export function ImportMeasures({ client }: Props) {
     <main id="main" className={styles['view']}>
       <div className={styles['top']}>
         <div>
-          <h1>Figures in and out</h1>
-          <p>{client ? <a href={`/clients/${client.id}/progress`}>{client.name}</a> : 'of all clients'}</p>
+          <h1>{importsWords.figuresInAndOut}</h1>
+          <p>{client ? <a href={`/clients/${client.id}/progress`}>{client.name}</a> : importsWords.ofAllClients}</p>
         </div>
         {client && (
           <div className={styles['links']}>
-            <ButtonLink href={`/api/clients/${client.id}/measures.csv`}>All girths as CSV, cm</ButtonLink>
-            <ButtonLink href={`/api/clients/${client.id}/measures.csv?unit=in`}>in inches</ButtonLink>
+            <ButtonLink href={`/api/clients/${client.id}/measures.csv`}>{importsWords.allGirthsAsCsvCm}</ButtonLink>
+            <ButtonLink href={`/api/clients/${client.id}/measures.csv?unit=in`}>{importsWords.inInches}</ButtonLink>
           </div>
         )}
       </div>
-      <section className={styles['step']} aria-label="Choose the table">
-        <h2>Bring in a table</h2>
-        <p className={styles['soft']}>
-          Any spreadsheet saved as CSV: a row for each girth, or a row for each side with a column for each point.
-          Nothing is stored before you have looked at it.
-        </p>
+      <section className={styles['step']} aria-label={importsWords.chooseTheTable}>
+        <h2>{importsWords.bringInATable}</h2>
+        <p className={styles['soft']}>{importsWords.anySpreadsheetSavedAsCsvA}</p>
         <label className={styles['file']}>
-          {table ? `Another table than “${table.file.name}”` : 'Choose a table'}
+          {table ? importsWords.anotherTableThan(table.file.name) : importsWords.chooseATable}
           <input
             type="file"
             accept=".csv,.tsv,.txt,text/csv"
@@ -126,26 +124,29 @@ export function ImportMeasures({ client }: Props) {
         )}
       </section>
       {table && plan && !run.job && (
-        <section className={styles['step']} aria-label="Match the columns">
-          <h2>What the columns hold</h2>
+        <section className={styles['step']} aria-label={importsWords.matchTheColumns}>
+          <h2>{importsWords.whatTheColumnsHold}</h2>
           <p className={styles['soft']}>
-            Read as {table.encoding === 'windows-1252' ? 'an older western encoding' : table.encoding.toUpperCase()},
-            split at {delimiterWords[table.delimiter] ?? `“${table.delimiter}”`}.
+            {importsWords.readAs}{' '}
+            {table.encoding === 'windows-1252' ? importsWords.anOlderWesternEncoding : table.encoding.toUpperCase()}
+            {importsWords.splitAt} {delimiterWords[table.delimiter] ?? `“${table.delimiter}”`}.
           </p>
           <Columns table={table} plan={plan} hasClient={client !== null} onPlan={setPlan} />
-          {missing.length > 0 && <p className={styles['trouble']}>Still to say: {missing.join(', ')}.</p>}
+          {missing.length > 0 && <p className={styles['trouble']}>{importsWords.stillToSay(missing.join(', '))}</p>}
           <div className={styles['buttons']}>
             <Button
               look="filled"
               disabled={missing.length > 0 || isBusy}
               onClick={() => void run.check(table.file, plan)}
             >
-              Read and check it
+              {importsWords.readAndCheckIt}
             </Button>
           </div>
         </section>
       )}
-      {run.sent !== undefined && <Progress words="Sending the table" share={run.sent} onCancel={run.cancel} />}
+      {run.sent !== undefined && (
+        <Progress words={importsWords.sendingTheTable} share={run.sent} onCancel={run.cancel} />
+      )}
       {run.job && (
         <Checked
           job={run.job}
@@ -178,7 +179,7 @@ function Columns({ table, plan, hasClient, onPlan }: ColumnsProps) {
     const role = columnRoles.find((one) => plan.columns[one] === index);
     if (role) return role;
     const point = plan.pointColumns.find((one) => one.index === index);
-    return point ? `point ${point.point}` : '';
+    return point ? importsWords.point(point.point) : '';
   };
   const setRole = (index: number, value: string) => {
     const columns = Object.fromEntries(Object.entries(plan.columns).filter(([, at]) => at !== index));
@@ -194,18 +195,18 @@ function Columns({ table, plan, hasClient, onPlan }: ColumnsProps) {
   };
   return (
     <>
-      <div className={styles['scroll']} tabIndex={0} role="group" aria-label="First rows of the table">
+      <div className={styles['scroll']} tabIndex={0} role="group" aria-label={importsWords.firstRowsOfTheTable}>
         <table>
           <thead>
             <tr>
               {head.map((text, index) => (
                 <th key={index} scope="col">
                   <Select
-                    label={text || `column ${index + 1}`}
+                    label={text || importsWords.column2(index + 1)}
                     value={roleAt(index)}
                     onChange={(event) => setRole(index, event.target.value)}
                   >
-                    <option value="">not used</option>
+                    <option value="">{importsWords.notUsed}</option>
                     {columnRoles
                       .filter((role) => !hasClient || (role !== 'client' && role !== 'born'))
                       .map((role) => (
@@ -214,7 +215,9 @@ function Columns({ table, plan, hasClient, onPlan }: ColumnsProps) {
                         </option>
                       ))}
                     {numberIn(text) !== undefined && (
-                      <option value={`point ${numberIn(text)}`}>Girth at {numberIn(text)}</option>
+                      <option value={`point ${numberIn(text)}`}>
+                        {importsWords.girthAt} {numberIn(text)}
+                      </option>
                     )}
                   </Select>
                 </th>
@@ -234,37 +237,37 @@ function Columns({ table, plan, hasClient, onPlan }: ColumnsProps) {
       </div>
       <div className={styles['settings']}>
         <Choice
-          label="Girths and points are in"
+          label={importsWords.girthsAndPointsAreIn}
           options={[
-            { value: 'cm', text: 'cm' },
-            { value: 'in', text: 'inches' },
+            { value: 'cm', text: importsWords.cm },
+            { value: 'in', text: importsWords.inches },
           ]}
           value={plan.unit}
           onChange={(unit) => onPlan({ ...plan, unit })}
         />
         <Choice
-          label="Dates are written"
+          label={importsWords.datesAreWritten}
           options={dateOrders.map((value) => ({ value, text: value.replaceAll('-', ', ') }))}
           value={plan.dateOrder}
           onChange={(dateOrder) => onPlan({ ...plan, dateOrder })}
         />
         {plan.columns.limb === undefined && (
           <Choice
-            label="All of them are"
+            label={importsWords.allOfThemAre}
             options={[
-              { value: 'arm', text: 'arms' },
-              { value: 'leg', text: 'legs' },
+              { value: 'arm', text: importsWords.arms },
+              { value: 'leg', text: importsWords.legs },
             ]}
             value={plan.limb}
             onChange={(limb) => onPlan({ ...plan, limb })}
           />
         )}
         <Choice
-          label="Swollen side"
+          label={importsWords.swollenSide}
           options={[
-            { value: 'larger', text: 'as on record, else the larger' },
-            { value: 'left', text: 'left' },
-            { value: 'right', text: 'right' },
+            { value: 'larger', text: importsWords.asOnRecordElseTheLarger },
+            { value: 'left', text: importsWords.left },
+            { value: 'right', text: importsWords.right },
           ]}
           value={plan.swollen}
           onChange={(swollen) => onPlan({ ...plan, swollen })}

@@ -1,3 +1,4 @@
+import { importsWords } from './imports.words';
 import { Button } from '../../ui/button/Button';
 import styles from './ImportMeasures.module.css';
 
@@ -16,7 +17,7 @@ export function Progress({ words, share, onCancel }: ProgressProps) {
         {words}, {percent} %
         <progress max={100} value={percent} />
       </label>
-      <Button onClick={onCancel}>Stop</Button>
+      <Button onClick={onCancel}>{importsWords.stop}</Button>
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { libraryWords } from './library.words';
 import { useState } from 'react';
 import type { LibraryView } from '../../contracts/library-views';
 import type { ProtocolStep } from '../../core/library/protocol';
@@ -20,20 +21,20 @@ export function AddStep({ view, part, onAdd }: Props) {
   if (!isOpen)
     return (
       <Button look="link" onClick={() => setIsOpen(true)}>
-        Add a step to “{part}”
+        {libraryWords.addAStepTo(part)}
       </Button>
     );
   return (
     <div className={styles['adding']}>
-      <Select label="Technique" value={technique} onChange={(event) => setTechnique(event.target.value)}>
+      <Select label={libraryWords.technique} value={technique} onChange={(event) => setTechnique(event.target.value)}>
         {view.techniques.map(({ value }) => (
           <option key={value.id} value={value.id}>
             {value.name}
           </option>
         ))}
       </Select>
-      <Select label="Region" value={region} onChange={(event) => setRegion(event.target.value)}>
-        <option value="">choose</option>
+      <Select label={libraryWords.region} value={region} onChange={(event) => setRegion(event.target.value)}>
+        <option value="">{libraryWords.choose}</option>
         {view.regions.map(({ name, label }) => (
           <option key={name} value={name}>
             {label}
@@ -41,7 +42,7 @@ export function AddStep({ view, part, onAdd }: Props) {
         ))}
       </Select>
       <div className={shared['buttons']}>
-        <Button onClick={() => setIsOpen(false)}>Leave it</Button>
+        <Button onClick={() => setIsOpen(false)}>{libraryWords.leaveIt}</Button>
         <Button
           disabled={region === ''}
           onClick={() => {
@@ -49,7 +50,7 @@ export function AddStep({ view, part, onAdd }: Props) {
             setIsOpen(false);
           }}
         >
-          Add
+          {libraryWords.add}
         </Button>
       </div>
     </div>

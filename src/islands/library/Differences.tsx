@@ -1,3 +1,4 @@
+import { libraryWords } from './library.words';
 import type { Difference } from '../../contracts/library-views';
 import styles from './Differences.module.css';
 
@@ -6,12 +7,12 @@ export function Differences({ list }: { readonly list: readonly Difference[] }) 
   if (list.length === 0) return null;
   return (
     <table className={styles['differences']}>
-      <caption>Changed here</caption>
+      <caption>{libraryWords.changedHere}</caption>
       <thead>
         <tr>
-          <th scope="col">what</th>
-          <th scope="col">ships as</th>
-          <th scope="col">ours</th>
+          <th scope="col">{libraryWords.what}</th>
+          <th scope="col">{libraryWords.shipsAs}</th>
+          <th scope="col">{libraryWords.ours}</th>
         </tr>
       </thead>
       <tbody>

@@ -1,3 +1,4 @@
+import { libraryWords } from './library.words';
 import { useEffect, useRef } from 'react';
 import { purposes } from '../../catalogue/library/purposes';
 import type { LibraryView } from '../../contracts/library-views';
@@ -40,17 +41,17 @@ export function Filters({ of, view, filter, onFilter }: Props) {
       <Field
         ref={search}
         className={styles['search'] ?? ''}
-        label="Search"
+        label={libraryWords.search}
         type="search"
         value={filter.text}
         onChange={(event) => set({ text: event.target.value })}
       />
       <Select
-        label="Hands"
+        label={libraryWords.hands}
         value={filter.hands}
         onChange={(event) => set({ hands: event.target.value as Filter['hands'] })}
       >
-        <option value="">any</option>
+        <option value="">{libraryWords.any}</option>
         {handNeeds.map((one) => (
           <option key={one} value={one}>
             {handWords[one]}
@@ -59,11 +60,11 @@ export function Filters({ of, view, filter, onFilter }: Props) {
       </Select>
       {of === 'technique' ? (
         <Select
-          label="Family"
+          label={libraryWords.family}
           value={filter.family}
           onChange={(event) => set({ family: event.target.value as Filter['family'] })}
         >
-          <option value="">all</option>
+          <option value="">{libraryWords.all}</option>
           {families.map((one) => (
             <option key={one} value={one}>
               {familyWords[one]}
@@ -72,8 +73,12 @@ export function Filters({ of, view, filter, onFilter }: Props) {
         </Select>
       ) : (
         <>
-          <Select label="What for" value={filter.purpose} onChange={(event) => set({ purpose: event.target.value })}>
-            <option value="">anything</option>
+          <Select
+            label={libraryWords.whatFor}
+            value={filter.purpose}
+            onChange={(event) => set({ purpose: event.target.value })}
+          >
+            <option value="">{libraryWords.anything}</option>
             {purposes.map((one) => (
               <option key={one.id} value={one.id}>
                 {one.label}
@@ -81,19 +86,23 @@ export function Filters({ of, view, filter, onFilter }: Props) {
             ))}
           </Select>
           <Select
-            label="Kind of work"
+            label={libraryWords.kindOfWork}
             value={filter.modality}
             onChange={(event) => set({ modality: event.target.value })}
           >
-            <option value="">all</option>
+            <option value="">{libraryWords.all}</option>
             {view.modalities.map(({ id, label: text }) => (
               <option key={id} value={id}>
                 {text}
               </option>
             ))}
           </Select>
-          <Select label="School" value={filter.school} onChange={(event) => set({ school: event.target.value })}>
-            <option value="">all</option>
+          <Select
+            label={libraryWords.school}
+            value={filter.school}
+            onChange={(event) => set({ school: event.target.value })}
+          >
+            <option value="">{libraryWords.all}</option>
             {schools.map((one) => (
               <option key={one} value={one}>
                 {plainWords(one)}
@@ -101,16 +110,16 @@ export function Filters({ of, view, filter, onFilter }: Props) {
             ))}
           </Select>
           <Select
-            label="Minutes"
+            label={libraryWords.minutes}
             value={filter.mostMinutes ?? ''}
             onChange={(event) =>
               set({ mostMinutes: event.target.value === '' ? undefined : Number(event.target.value) })
             }
           >
-            <option value="">any</option>
+            <option value="">{libraryWords.any}</option>
             {minuteSteps.map((minutes) => (
               <option key={minutes} value={minutes}>
-                up to {minutes}
+                {libraryWords.upTo(minutes)}
               </option>
             ))}
           </Select>
@@ -118,9 +127,9 @@ export function Filters({ of, view, filter, onFilter }: Props) {
       )}
       {label && (
         <p className={styles['region']}>
-          Only the {label}
+          {libraryWords.onlyThe} {label}
           <Button look="link" onClick={() => set({ region: undefined })}>
-            every region
+            {libraryWords.everyRegion}
           </Button>
         </p>
       )}

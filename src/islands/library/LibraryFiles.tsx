@@ -1,3 +1,4 @@
+import { libraryWords } from './library.words';
 import { useState } from 'react';
 import type { ImportedLibrary } from '../../contracts/library-views';
 import { Button, ButtonLink } from '../../ui/button/Button';
@@ -12,7 +13,7 @@ interface Props {
   readonly say: (words: string, tone?: 'error') => void;
 }
 
-const whatWords = { new: 'new', changed: 'changes ours', same: 'as we have it' } as const;
+const whatWords = { new: 'new', changed: libraryWords.changesOurs, same: libraryWords.asWeHaveIt } as const;
 const mostFaults = 8;
 
 /** Takes the library out as a file, and brings one in after showing what it would do. */
@@ -32,7 +33,7 @@ export function LibraryFiles({ onClose, onChanged, say }: Props) {
     try {
       content = JSON.parse(await chosen.text());
     } catch {
-      setFaults([{ path: '', message: `“${chosen.name}” is no JSON file, or was cut off.` }]);
+      setFaults([{ path: '', message: libraryWords.isNoJsonFileOrWas(chosen.name) }]);
       return;
     }
     setFile({ name: chosen.name, content });
@@ -49,34 +50,34 @@ export function LibraryFiles({ onClose, onChanged, say }: Props) {
         body: asRead<'POST /api/library'>(file?.content),
       });
       onClose();
-      await onChanged(`${done.entries.filter(({ what }) => what !== 'same').length} entries brought in.`);
+      await onChanged(libraryWords.entriesBroughtIn(done.entries.filter(({ what }) => what !== 'same').length));
     } catch (error) {
       show(error);
-      say('Nothing was brought in.', 'error');
+      say(libraryWords.nothingWasBroughtIn, 'error');
     }
   };
   const coming = preview?.entries.filter(({ what }) => what !== 'same') ?? [];
   return (
-    <Dialog title="Library files" isOpen onClose={onClose}>
+    <Dialog title={libraryWords.libraryFiles} isOpen onClose={onClose}>
       <div className={styles['files']}>
         <p>
-          A file in JSON; its shape stands at <a href="/api/library/schema">/api/library/schema</a>.
+          {libraryWords.aFileInJsonItsShape} <a href="/api/library/schema">{libraryWords.apiLibrarySchema}</a>.
         </p>
         <div className={shared['buttons']}>
           <ButtonLink href="/api/library" download>
-            Our own
+            {libraryWords.ourOwn}
           </ButtonLink>
           <ButtonLink href="/api/library?all" download>
-            The whole library
+            {libraryWords.theWholeLibrary}
           </ButtonLink>
         </div>
         <label className={styles['file']}>
-          Bring in a file
+          {libraryWords.bringInAFile}
           <input type="file" accept="application/json,.json" onChange={(event) => void look(event.target.files?.[0])} />
         </label>
         {faults.length > 0 && (
           <div role="alert" className={shared['alert']}>
-            <p>Nothing was brought in:</p>
+            <p>{libraryWords.nothingWasBroughtIn2}</p>
             <ul>
               {faults.slice(0, mostFaults).map(({ path, message }) => (
                 <li key={`${path} ${message}`}>
@@ -84,15 +85,15 @@ export function LibraryFiles({ onClose, onChanged, say }: Props) {
                 </li>
               ))}
             </ul>
-            {faults.length > mostFaults && <p>and {faults.length - mostFaults} more.</p>}
+            {faults.length > mostFaults && <p>{libraryWords.andMore(faults.length - mostFaults)}</p>}
           </div>
         )}
         {preview && (
           <>
             <p role="status">
               {coming.length === 0
-                ? 'Everything in it is here already.'
-                : `${coming.length} of ${preview.entries.length} entries would be brought in:`}
+                ? libraryWords.everythingInItIsHereAlready
+                : libraryWords.ofEntriesWouldBeBroughtIn(coming.length, preview.entries.length)}
             </p>
             <ul className={styles['coming']}>
               {coming.map(({ of, id, name, what }) => (
@@ -103,7 +104,7 @@ export function LibraryFiles({ onClose, onChanged, say }: Props) {
             </ul>
             {coming.length > 0 && (
               <Button look="filled" onClick={() => void keep()}>
-                Bring in
+                {libraryWords.bringIn}
               </Button>
             )}
           </>

@@ -1,3 +1,4 @@
+import { libraryWords } from './library.words';
 import { type KeyboardEvent, useEffect, useRef } from 'react';
 import type { Origin } from '../../contracts/library-views';
 import shared from './LibraryView.module.css';
@@ -29,10 +30,9 @@ export function LibraryList({ entries, chosen, onChoose }: Props) {
     onChoose(next.id);
     list.current?.querySelector<HTMLElement>(`[data-entry="${next.id}"]`)?.focus();
   };
-  if (entries.length === 0)
-    return <p className={shared['soft']}>Nothing fits. Take a word or a filter away, or press Esc for every region.</p>;
+  if (entries.length === 0) return <p className={shared['soft']}>{libraryWords.nothingFitsTakeAWordOr}</p>;
   return (
-    <ul ref={list} className={styles['list']} aria-label="Found" onKeyDown={onKeyDown}>
+    <ul ref={list} className={styles['list']} aria-label={libraryWords.found} onKeyDown={onKeyDown}>
       {entries.map(({ id, name, about, origin }) => (
         <li key={id} aria-current={id === chosen ? true : undefined}>
           <button type="button" data-entry={id} tabIndex={id === chosen ? 0 : -1} onClick={() => onChoose(id)}>

@@ -1,3 +1,4 @@
+import { libraryWords } from './library.words';
 import { useMemo, useState } from 'react';
 import type { LibraryView as View } from '../../contracts/library-views';
 import type { ProtocolStep } from '../../core/library/protocol';
@@ -24,8 +25,8 @@ interface Props {
 
 const keys: readonly Shortcut[] = [
   [['F'], 'search'],
-  [['↑', '↓'], 'through the list'],
-  [['Esc'], 'every region again'],
+  [['↑', '↓'], libraryWords.throughTheList],
+  [['Esc'], libraryWords.everyRegionAgain],
 ];
 
 /** Techniques and protocols: found by word or by a touch on the body, read, copied and changed. */
@@ -72,12 +73,12 @@ export function LibraryView({ first, opened }: Props) {
   return (
     <>
       <div className={styles['view']}>
-        <section className={styles['body']} aria-label="Where it is done">
+        <section className={styles['body']} aria-label={libraryWords.whereItIsDone}>
           <BodyPanel
             key={`${drawing.view} ${drawing.side}`}
-            label="Touch a region to see what is done there"
+            label={libraryWords.touchARegionToSeeWhat}
             initial={drawing}
-            regions={regionMarks(places, 'worked on')}
+            regions={regionMarks(places, libraryWords.workedOn)}
             nodes={nodeMarks(places)}
             routes={shown ? directionRoutes(places, shown.direction) : []}
             onPick={(place) => setFilter((now) => ({ ...now, region: regionOf(place) }))}
@@ -85,18 +86,18 @@ export function LibraryView({ first, opened }: Props) {
         </section>
         <main id="main" className={styles['main']}>
           <div className={styles['heading']}>
-            <h1>Library</h1>
+            <h1>{libraryWords.library}</h1>
             <div className={styles['tools']}>
-              <Button onClick={() => setAreFilesOpen(true)}>Files in and out</Button>
+              <Button onClick={() => setAreFilesOpen(true)}>{libraryWords.filesInAndOut}</Button>
               <Shortcuts list={keys} />
             </div>
           </div>
           <Choice
-            label="What to look at"
+            label={libraryWords.whatToLookAt}
             isLabelHidden
             options={[
-              { value: 'protocol', text: `protocols, ${view.protocols.length}` },
-              { value: 'technique', text: `techniques, ${view.techniques.length}` },
+              { value: 'protocol', text: libraryWords.protocols(view.protocols.length) },
+              { value: 'technique', text: libraryWords.techniques(view.techniques.length) },
             ]}
             value={of}
             onChange={(next) => {
@@ -110,16 +111,17 @@ export function LibraryView({ first, opened }: Props) {
               id: entry.value.id,
               name: entry.value.name,
               origin: entry.origin,
-              about: 'blocks' in entry.value ? `${entry.value.usualMinutes} min` : familyWords[entry.value.family],
+              about:
+                'blocks' in entry.value ? libraryWords.min(entry.value.usualMinutes) : familyWords[entry.value.family],
             }))}
             chosen={(of === 'protocol' ? protocol : technique)?.value.id}
             onChoose={choose}
           />
           {view.hidden > 0 && of === 'technique' && (
-            <p className={styles['soft']}>{view.hidden} more need training that you do not have, and are not shown.</p>
+            <p className={styles['soft']}>{libraryWords.moreNeedTrainingThatYouDo(view.hidden)}</p>
           )}
         </main>
-        <aside className={styles['aside']} aria-label="What it is">
+        <aside className={styles['aside']} aria-label={libraryWords.whatItIs}>
           {of === 'technique' && technique && (
             <TechniqueDetail
               key={`${technique.value.id} ${technique.version}`}

@@ -1,3 +1,4 @@
+import { libraryWords } from './library.words';
 import { useState } from 'react';
 import type { LibraryView } from '../../contracts/library-views';
 import { type Protocol, protocolStepSeconds, type ProtocolStep } from '../../core/library/protocol';
@@ -20,12 +21,12 @@ interface Props {
 }
 
 const sideWords = {
-  both: 'both sides together',
-  each: 'one side, then the other',
+  both: libraryWords.bothSidesTogether,
+  each: libraryWords.oneSideThenTheOther,
   left: 'left',
   right: 'right',
-  sound: 'sound side',
-  affected: 'affected side',
+  sound: libraryWords.soundSide,
+  affected: libraryWords.affectedSide,
 } as const;
 
 /** A protocol to read: its blocks and steps, each shown on the body when it is pointed at. */
@@ -38,7 +39,7 @@ export function ProtocolDetail({ entry, view, step, onStep, onChanged, say }: Pr
   const restore = async () => {
     try {
       await send('DELETE /api/library/protocols/{key}', { params: { key: value.id } });
-      await onChanged(origin === 'own' ? `“${value.name}” is gone from the list.` : 'As it ships again.');
+      await onChanged(origin === 'own' ? libraryWords.isGoneFromTheList(value.name) : libraryWords.asItShipsAgain);
     } catch (error) {
       say(sentenceOf(error), 'error');
     }
@@ -57,13 +58,11 @@ export function ProtocolDetail({ entry, view, step, onStep, onChanged, say }: Pr
     <>
       <h2>{value.name}</h2>
       <p className={shared['soft']}>
-        {modality} · {plainWords(value.school)} · {value.usualMinutes} minutes
-        {seconds > 0 && `, ${formatClock(seconds)} at the usual repetitions`}
+        {modality} · {plainWords(value.school)} · {value.usualMinutes} {libraryWords.minutes2}
+        {seconds > 0 && libraryWords.atTheUsualRepetitions(formatClock(seconds))}
       </p>
       <p>{value.about}</p>
-      {value.source === 'planner' && (
-        <p className={shared['cue']}>Worked out from the client’s case in the Plan view, so it has no fixed steps.</p>
-      )}
+      {value.source === 'planner' && <p className={shared['cue']}>{libraryWords.workedOutFromTheClientsCase}</p>}
       <Differences list={differences} />
       <ol className={styles['blocks']}>
         {value.blocks.map((block) => (
@@ -72,9 +71,9 @@ export function ProtocolDetail({ entry, view, step, onStep, onChanged, say }: Pr
               {plainWords(block.id)}
               <span>
                 {block.position}, {block.hands},{' '}
-                {block.therapist === 'head' ? 'at the head' : `at the ${block.therapist}`}
-                {block.isShortForm ? ' · short form' : ''}
-                {block.isOptional ? ' · if there is time' : ''}
+                {block.therapist === 'head' ? libraryWords.atTheHead : libraryWords.atThe(block.therapist)}
+                {block.isShortForm ? libraryWords.shortForm : ''}
+                {block.isOptional ? libraryWords.ifThereIsTime : ''}
               </span>
             </h3>
             <ol>
@@ -107,19 +106,24 @@ export function ProtocolDetail({ entry, view, step, onStep, onChanged, say }: Pr
       </ol>
       <div className={shared['buttons']}>
         {origin !== 'shipped' && (
-          <Button onClick={() => void restore()}>{origin === 'own' ? 'Take away' : 'As it ships'}</Button>
+          <Button onClick={() => void restore()}>
+            {origin === 'own' ? libraryWords.takeAway : libraryWords.asItShips}
+          </Button>
         )}
         {value.source === 'steps' && (
           <>
             <Button
               onClick={() =>
-                setEdited({ value: { ...value, id: `${value.id}-own`, name: `${value.name}, ours` }, basedOn: 0 })
+                setEdited({
+                  value: { ...value, id: `${value.id}-own`, name: libraryWords.ours2(value.name) },
+                  basedOn: 0,
+                })
               }
             >
-              Copy
+              {libraryWords.copy}
             </Button>
             <Button look="filled" onClick={() => setEdited({ value, basedOn: version })}>
-              Change
+              {libraryWords.change}
             </Button>
           </>
         )}

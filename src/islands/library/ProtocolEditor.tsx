@@ -1,3 +1,4 @@
+import { libraryWords } from './library.words';
 import { closestCenter, DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { restrictToVerticalAxis } from '@dnd-kit/modifiers';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
@@ -70,7 +71,7 @@ export function ProtocolEditor({ first, basedOn, view, onClose, onSaved }: Props
     try {
       await send('PUT /api/library/protocols/{key}', { params: { key: kept.id }, body: { value: kept, basedOn } });
       onClose();
-      await onSaved(`“${kept.name}” is kept as our own.`);
+      await onSaved(libraryWords.isKeptAsOurOwn(kept.name));
     } catch (caught) {
       setError(caught);
     }
@@ -91,61 +92,63 @@ export function ProtocolEditor({ first, basedOn, view, onClose, onSaved }: Props
   const fieldError = (path: string) => (error instanceof RequestError ? error.fieldError(`value.${path}`) : undefined);
   return (
     <div className={shared['form']} ref={list}>
-      <h2>{isNew ? 'A protocol of our own' : `Change ${first.name}`}</h2>
+      <h2>{isNew ? libraryWords.aProtocolOfOurOwn : libraryWords.change2(first.name)}</h2>
       <Field
-        label="Name"
+        label={libraryWords.name}
         value={draft.head.name}
         onChange={(event) => head({ name: event.target.value })}
         error={fieldError('name')}
       />
-      <TextArea label="What it is" value={draft.head.about} onChange={(event) => head({ about: event.target.value })} />
+      <TextArea
+        label={libraryWords.whatItIs}
+        value={draft.head.about}
+        onChange={(event) => head({ about: event.target.value })}
+      />
       <Field
-        label="Usual minutes"
+        label={libraryWords.usualMinutes}
         type="number"
         min={1}
         value={draft.head.usualMinutes}
         onChange={(event) => head({ usualMinutes: Number(event.target.value) })}
         error={fieldError('usualMinutes')}
       />
-      <p className={shared['soft']}>
-        Drag a step, or move it with Alt and the up and down arrows, also into another part.
-      </p>
+      <p className={shared['soft']}>{libraryWords.dragAStepOrMoveIt}</p>
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}
         modifiers={[restrictToVerticalAxis]}
         onDragEnd={onDragEnd}
         accessibility={{
-          screenReaderInstructions: { draggable: 'Press Alt with the up or down arrow key to move this step.' },
+          screenReaderInstructions: { draggable: libraryWords.pressAltWithTheUpOr },
         }}
       >
         <SortableContext items={inOrder(draft).map(({ key }) => key)} strategy={verticalListSortingStrategy}>
           {draft.blocks.map((block, b) => {
             const steps = draft.steps.filter((step) => step.block === block.id);
             return (
-              <section key={block.id} className={styles['part']} aria-label={`Part ${plainWords(block.id)}`}>
+              <section key={block.id} className={styles['part']} aria-label={libraryWords.part(plainWords(block.id))}>
                 <h3>{plainWords(block.id)}</h3>
                 <div className={styles['setting']}>
                   <Setting
-                    label="Client"
+                    label={libraryWords.client}
                     value={block.position}
                     values={positions}
                     onValue={(position) => setDraft((now) => changeBlock(now, block.id, { position }))}
                   />
                   <Setting
-                    label="Hands"
+                    label={libraryWords.hands}
                     value={block.hands}
                     values={handStates}
                     onValue={(hands) => setDraft((now) => changeBlock(now, block.id, { hands }))}
                   />
                   <Setting
-                    label="Therapist"
+                    label={libraryWords.therapist}
                     value={block.therapist}
                     values={tablePlaces}
                     onValue={(therapist) => setDraft((now) => changeBlock(now, block.id, { therapist }))}
                   />
                 </div>
-                <ol aria-label={`Steps of ${plainWords(block.id)}`}>
+                <ol aria-label={libraryWords.stepsOf(plainWords(block.id))}>
                   {steps.map((step, i) => (
                     <EditedStep
                       key={step.key}
@@ -167,17 +170,18 @@ export function ProtocolEditor({ first, basedOn, view, onClose, onSaved }: Props
                   onAdd={(step) => setDraft((now) => addStep(now, block.id, step))}
                 />
                 <Button look="link" onClick={() => setDraft((now) => removeBlock(now, block.id))}>
-                  Take out “{plainWords(block.id)}”
+                  {libraryWords.takeOut(plainWords(block.id))}
                 </Button>
               </section>
             );
           })}
         </SortableContext>
       </DndContext>
-      <Button onClick={() => setDraft(addBlock)}>Add a part</Button>
+      <Button onClick={() => setDraft(addBlock)}>{libraryWords.addAPart}</Button>
       {isAsked && problems.length > 0 && (
         <p role="alert" className={shared['alert']}>
-          {problems.length === 1 ? 'One thing' : `${problems.length} things`} to put right first: {problems[0]?.message}
+          {problems.length === 1 ? libraryWords.oneThing : libraryWords.things(problems.length)}{' '}
+          {libraryWords.toPutRightFirst} {problems[0]?.message}
         </p>
       )}
       {error !== undefined && (
@@ -186,9 +190,9 @@ export function ProtocolEditor({ first, basedOn, view, onClose, onSaved }: Props
         </p>
       )}
       <div className={shared['buttons']}>
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>{libraryWords.leaveIt}</Button>
         <Button look="filled" onClick={() => void save()}>
-          Keep as ours
+          {libraryWords.keepAsOurs}
         </Button>
       </div>
     </div>
@@ -239,7 +243,7 @@ function EditedStep({ step, name, usual, labels, problem, onKeyDown, onChange, o
         role="group"
         tabIndex={0}
         data-key={step.key}
-        aria-label={`${name}, step`}
+        aria-label={libraryWords.step(name)}
         onKeyDown={onKeyDown}
         className={styles['grip']}
       >
@@ -250,7 +254,7 @@ function EditedStep({ step, name, usual, labels, problem, onKeyDown, onChange, o
         {problem && <em role="alert">{problem}</em>}
       </div>
       <select
-        aria-label={`Side of ${name}`}
+        aria-label={libraryWords.sideOf(name)}
         value={step.side}
         onChange={(event) => onChange({ side: event.target.value as StepSide })}
       >
@@ -261,7 +265,7 @@ function EditedStep({ step, name, usual, labels, problem, onKeyDown, onChange, o
         ))}
       </select>
       <input
-        aria-label={`Repetitions of ${name}`}
+        aria-label={libraryWords.repetitionsOf(name)}
         type="number"
         min={1}
         max={100}
@@ -270,7 +274,7 @@ function EditedStep({ step, name, usual, labels, problem, onKeyDown, onChange, o
           onChange({ repetitions: event.target.value === '' ? undefined : Number(event.target.value) })
         }
       />
-      <button type="button" aria-label={`Take out ${name}`} onClick={onRemove}>
+      <button type="button" aria-label={libraryWords.takeOut2(name)} onClick={onRemove}>
         ×
       </button>
     </li>

@@ -1,3 +1,4 @@
+import { libraryWords } from './library.words';
 import { useState } from 'react';
 import type { Entry, LibraryView } from '../../contracts/library-views';
 import type { Technique } from '../../core/library/technique';
@@ -28,7 +29,7 @@ export function TechniqueDetail({ entry, view, onOpenProtocol, onChanged, say }:
   const restore = async () => {
     try {
       await send('DELETE /api/library/techniques/{key}', { params: { key: value.id } });
-      await onChanged(origin === 'own' ? `“${value.name}” is gone from the list.` : 'As it ships again.');
+      await onChanged(origin === 'own' ? libraryWords.isGoneFromTheList(value.name) : libraryWords.asItShipsAgain);
     } catch (error) {
       say(sentenceOf(error), 'error');
     }
@@ -57,7 +58,7 @@ export function TechniqueDetail({ entry, view, onOpenProtocol, onChanged, say }:
       {value.why && <p>{value.why}</p>}
       {value.never && (
         <p>
-          <strong>Never:</strong> {value.never}
+          <strong>{libraryWords.never}</strong> {value.never}
         </p>
       )}
       <dl className={styles['facts']}>
@@ -66,15 +67,16 @@ export function TechniqueDetail({ entry, view, onOpenProtocol, onChanged, say }:
         <Fact name="pressure">{touchWords[value.pressure]}</Fact>
         <Fact name="way">{directionWords[value.direction]}</Fact>
         <Fact name="therapist">{standingWords[value.therapist]}</Fact>
-        <Fact name="repetitions">
-          {usual}, from {min} to {max}
-        </Fact>
+        <Fact name="repetitions">{libraryWords.fromTo(usual, min, max)}</Fact>
         <Fact name="places">
-          {value.placements} a region{value.isPerRegion ? ', each region anew' : ''}
+          {value.placements} {libraryWords.aRegion}
+          {value.isPerRegion ? libraryWords.eachRegionAnew : ''}
         </Fact>
         <Fact name="time">
-          {formatNumber(seconds, Number.isInteger(seconds) ? 0 : 1)} s a repetition, {Math.round(seconds * usual)} s in
-          all
+          {libraryWords.sARepetitionSInAll(
+            formatNumber(seconds, Number.isInteger(seconds) ? 0 : 1),
+            Math.round(seconds * usual),
+          )}
         </Fact>
       </dl>
       {value.traits.length > 0 && (
@@ -87,7 +89,7 @@ export function TechniqueDetail({ entry, view, onOpenProtocol, onChanged, say }:
       <Differences list={differences} />
       {users.length > 0 && (
         <>
-          <h3>Used in</h3>
+          <h3>{libraryWords.usedIn}</h3>
           <ul className={styles['users']}>
             {users.map(({ value: protocol }) => (
               <li key={protocol.id}>
@@ -101,17 +103,19 @@ export function TechniqueDetail({ entry, view, onOpenProtocol, onChanged, say }:
       )}
       <div className={shared['buttons']}>
         {origin !== 'shipped' && (
-          <Button onClick={() => void restore()}>{origin === 'own' ? 'Take away' : 'As it ships'}</Button>
+          <Button onClick={() => void restore()}>
+            {origin === 'own' ? libraryWords.takeAway : libraryWords.asItShips}
+          </Button>
         )}
         <Button
           onClick={() =>
-            setEdited({ value: { ...value, id: `${value.id}-own`, name: `${value.name}, ours` }, basedOn: 0 })
+            setEdited({ value: { ...value, id: `${value.id}-own`, name: libraryWords.ours2(value.name) }, basedOn: 0 })
           }
         >
-          Copy
+          {libraryWords.copy}
         </Button>
         <Button look="filled" onClick={() => setEdited({ value, basedOn: version })}>
-          Change
+          {libraryWords.change}
         </Button>
       </div>
     </>

@@ -1,3 +1,4 @@
+import { libraryWords } from './library.words';
 import { useState } from 'react';
 import {
   directions,
@@ -49,7 +50,7 @@ export function TechniqueForm({ first, basedOn, taken, modalities, onClose, onSa
     try {
       await send('PUT /api/library/techniques/{key}', { params: { key: value.id }, body: { value, basedOn } });
       onClose();
-      await onSaved(`“${value.name}” is kept as our own.`);
+      await onSaved(libraryWords.isKeptAsOurOwn(value.name));
     } catch (caught) {
       setError(caught);
     }
@@ -98,9 +99,9 @@ export function TechniqueForm({ first, basedOn, taken, modalities, onClose, onSa
         void save();
       }}
     >
-      <h2>{basedOn === 0 && isNew ? 'A technique of our own' : `Change ${first.name}`}</h2>
+      <h2>{basedOn === 0 && isNew ? libraryWords.aTechniqueOfOurOwn : libraryWords.change2(first.name)}</h2>
       <Field
-        label="Name"
+        label={libraryWords.name}
         value={draft.name}
         onChange={(event) => set({ name: event.target.value })}
         error={at('name')}
@@ -112,16 +113,16 @@ export function TechniqueForm({ first, basedOn, taken, modalities, onClose, onSa
         {choose('Way', 'direction', directions, directionWords)}
         {choose('Therapist', 'therapist', standings, standingWords)}
         {number(
-          'Seconds a repetition',
+          libraryWords.secondsARepetition,
           draft.secondsPerRepetition,
           'secondsPerRepetition',
           (value) => set({ secondsPerRepetition: value }),
           0.5,
         )}
-        {repetitions('min', 'Repetitions, least')}
+        {repetitions('min', libraryWords.repetitionsLeast)}
         {repetitions('usual', 'usual')}
         {repetitions('max', 'most')}
-        {number('Places in a region', draft.placements, 'placements', (value) => set({ placements: value }))}
+        {number(libraryWords.placesInARegion, draft.placements, 'placements', (value) => set({ placements: value }))}
       </div>
       <label className={styles['tick']}>
         <input
@@ -129,16 +130,16 @@ export function TechniqueForm({ first, basedOn, taken, modalities, onClose, onSa
           checked={draft.isPerRegion}
           onChange={(event) => set({ isPerRegion: event.target.checked })}
         />
-        repeated in each region of a step
+        {libraryWords.repeatedInEachRegionOfA}
       </label>
       <TextArea
-        label="Sentences for the table, one a line"
+        label={libraryWords.sentencesForTheTableOneA}
         value={draft.cues.join('\n')}
         onChange={(event) => set({ cues: event.target.value.split('\n') })}
         error={at('cues')}
       />
       <fieldset className={styles['ticks']}>
-        <legend>Judged as</legend>
+        <legend>{libraryWords.judgedAs}</legend>
         {modalities.map(({ id, label }) => (
           <label key={id} className={styles['tick']}>
             <input
@@ -153,12 +154,12 @@ export function TechniqueForm({ first, basedOn, taken, modalities, onClose, onSa
               }
             />
             {label}
-            {proposedKinds(draft.family).includes(id) && !draft.judgedAs.includes(id) && ' (usual for its family)'}
+            {proposedKinds(draft.family).includes(id) && !draft.judgedAs.includes(id) && libraryWords.usualForItsFamily}
           </label>
         ))}
       </fieldset>
       <fieldset className={styles['ticks']}>
-        <legend>What it is like</legend>
+        <legend>{libraryWords.whatItIsLike}</legend>
         {traits.map((trait) => (
           <label key={trait} className={styles['tick']}>
             <input
@@ -176,9 +177,9 @@ export function TechniqueForm({ first, basedOn, taken, modalities, onClose, onSa
         </p>
       )}
       <div className={shared['buttons']}>
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>{libraryWords.leaveIt}</Button>
         <Button look="filled" type="submit">
-          Keep as ours
+          {libraryWords.keepAsOurs}
         </Button>
       </div>
     </form>

@@ -1,3 +1,4 @@
+import { libraryWords } from './library.words';
 import type { Protocol, ProtocolBlock, ProtocolStep } from '../../core/library/protocol';
 
 /** A protocol while it is being changed: steps in one list with the blocks that they stand in, so that they can move. */
@@ -75,7 +76,7 @@ export const removeStep = (draft: Draft, key: string): Draft => ({
 export function addStep(draft: Draft, block: string, step: ProtocolStep): Draft {
   let number = draft.steps.length + 1;
   while (draft.steps.some(({ key }) => key === `new ${number}`)) number += 1;
-  return { ...draft, steps: [...draft.steps, { ...step, key: `new ${number}`, block }] };
+  return { ...draft, steps: [...draft.steps, { ...step, key: libraryWords.new(number), block }] };
 }
 
 export const changeBlock = (draft: Draft, id: string, change: Partial<Omit<ProtocolBlock, 'steps' | 'id'>>): Draft => ({

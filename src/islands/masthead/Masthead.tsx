@@ -1,3 +1,4 @@
+import { mastheadWords } from './masthead.words';
 import { ChevronDown, KeyRound, Lamp, Lock, LogOut, Sun } from 'lucide-react';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { Button, Menu, MenuItem, MenuTrigger, Popover, Separator } from 'react-aria-components';
@@ -61,7 +62,7 @@ export function Masthead({ place, me }: Props) {
   return (
     <header className={styles['head']}>
       <a href="#main" className="skip-link">
-        To the content
+        {mastheadWords.toTheContent}
       </a>
       <a href="/" className={styles['brand']}>
         <svg width="28" height="24" viewBox="0 0 32 32" aria-hidden="true">
@@ -74,36 +75,36 @@ export function Masthead({ place, me }: Props) {
             strokeLinecap="round"
           />
         </svg>
-        Velvet Stone
+        {mastheadWords.velvetStone}
       </a>
-      <nav aria-label="Places" className={styles['places']}>
+      <nav aria-label={mastheadWords.places} className={styles['places']}>
         <a href="/" aria-current={place === 'day' ? 'page' : undefined}>
-          Day
+          {mastheadWords.day}
         </a>
         <a href="/clients" aria-current={place === 'clients' ? 'page' : undefined}>
-          Clients
+          {mastheadWords.clients}
         </a>
         {me.role !== 'assistant' && (
           <a href="/bench/oils" aria-current={place === 'bench' ? 'page' : undefined}>
-            Bench
+            {mastheadWords.bench}
           </a>
         )}
         {me.role !== 'assistant' && (
           <a href="/library" aria-current={place === 'library' ? 'page' : undefined}>
-            Library
+            {mastheadWords.library}
           </a>
         )}
         {me.role === 'owner' && (
           <a href="/house" aria-current={place === 'house' ? 'page' : undefined}>
-            House
+            {mastheadWords.house}
           </a>
         )}
       </nav>
       <a href="/clients" className={styles['find']}>
-        Find a client <Kbd>/</Kbd>
+        {mastheadWords.findAClient} <Kbd>/</Kbd>
       </a>
       <MenuTrigger>
-        <Button className={styles['who'] ?? ''} aria-label={`${me.initials}: ${me.name} is signed in. Open the menu`}>
+        <Button className={styles['who'] ?? ''} aria-label={mastheadWords.isSignedInOpenTheMenu(me.initials, me.name)}>
           <span className={styles['initials']}>{me.initials}</span>
           <ChevronDown size={16} aria-hidden="true" />
         </Button>
@@ -114,32 +115,33 @@ export function Masthead({ place, me }: Props) {
                 <strong>{person.name}</strong>
                 <span>
                   {person.title}
-                  {person.id === me.id ? ' · signed in' : ''}
+                  {person.id === me.id ? mastheadWords.signedIn : ''}
                 </span>
               </MenuItem>
             ))}
             {me.hasPin && (
               <MenuItem id="lock" textValue="Lock the screen" className={styles['item'] ?? ''}>
                 <strong>
-                  <Lock size={16} aria-hidden="true" /> Lock the screen
+                  <Lock size={16} aria-hidden="true" /> {mastheadWords.lockTheScreen}
                 </strong>
               </MenuItem>
             )}
             <MenuItem id="pin" textValue="My PIN" className={styles['item'] ?? ''}>
               <strong>
-                <KeyRound size={16} aria-hidden="true" /> {me.hasPin ? 'Change my PIN' : 'Set my PIN'}
+                <KeyRound size={16} aria-hidden="true" />{' '}
+                {me.hasPin ? mastheadWords.changeMyPin : mastheadWords.setMyPin}
               </strong>
             </MenuItem>
             <MenuItem id="out" textValue="Sign out" className={styles['item'] ?? ''}>
               <strong>
-                <LogOut size={16} aria-hidden="true" /> Sign out
+                <LogOut size={16} aria-hidden="true" /> {mastheadWords.signOut}
               </strong>
             </MenuItem>
             <Separator className={styles['separator'] ?? ''} />
             <MenuItem id="light" textValue="Light" className={styles['item'] ?? ''}>
               <strong>
                 {isLamp ? <Sun size={16} aria-hidden="true" /> : <Lamp size={16} aria-hidden="true" />}{' '}
-                {isLamp ? 'Daylight' : 'Lamp light'}
+                {isLamp ? mastheadWords.daylight : mastheadWords.lampLight}
               </strong>
             </MenuItem>
           </Menu>

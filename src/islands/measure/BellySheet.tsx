@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import { detectableChanges } from '../../catalogue/swelling/detectable.data';
 import { abdomenHeightsCm } from '../../catalogue/swelling/scales.data';
 import type { ObservationValue } from '../../contracts/measures';
@@ -42,36 +43,34 @@ export default function BellySheet({ view, head, onward, observations, client, o
   return (
     <Frame
       bodyLabel="Belly"
-      body={<BodyPanel label="Belly" initial={{ view: 'front', side: 'left' }} sheets={['body']} />}
+      body={<BodyPanel label={measureWords.belly} initial={{ view: 'front', side: 'left' }} sheets={['body']} />}
       main={
         <>
           {head}
-          <p className={styles['soft']}>
-            Standing, feet together, arms crossed on the chest, end of a quiet breath out; the tape level.
-          </p>
+          <p className={styles['soft']}>{measureWords.standingFeetTogetherArmsCrossedOn}</p>
           <Field
-            label="With the surgeon’s consent: whose, and of when"
+            label={measureWords.withTheSurgeonsConsentWhoseAnd}
             value={consent}
             maxLength={200}
             onChange={(event) => setConsent(event.target.value)}
             onBlur={() => held && consent.trim() !== held.surgeonConsent && keep({})}
-            hint="Belly girths after surgery are taken only with it."
+            hint={measureWords.bellyGirthsAfterSurgeryAreTaken}
           />
           <table className={styles['face']}>
             <thead>
               <tr>
-                <th scope="col">in {unit}</th>
-                <th scope="col">girth</th>
-                <th scope="col">last</th>
-                <th scope="col">since the first</th>
+                <th scope="col">{measureWords.in(unit)}</th>
+                <th scope="col">{measureWords.girth}</th>
+                <th scope="col">{measureWords.last}</th>
+                <th scope="col">{measureWords.sinceTheFirst}</th>
               </tr>
             </thead>
             <tbody>
               <tr>
-                <th scope="row">navel’s place above the floor, written down once</th>
+                <th scope="row">{measureWords.navelsPlaceAboveTheFloorWritten}</th>
                 <td>
                   <LengthCell
-                    label="navel height"
+                    label={measureWords.navelHeight}
                     valueCm={navelHeightCm}
                     unit={unit}
                     leastCm={40}
@@ -87,12 +86,12 @@ export default function BellySheet({ view, head, onward, observations, client, o
                   <tr key={heightCm}>
                     <th scope="row">
                       {heightCm === 0
-                        ? 'at the navel’s height'
+                        ? measureWords.atTheNavelsHeight
                         : `${formatNumber(fromCm(Math.abs(heightCm), unit), unit === 'in' ? 1 : 0)} ${unit} ${heightCm > 0 ? 'above' : 'below'}`}
                     </th>
                     <td>
                       <LengthCell
-                        label={`belly, ${heightCm} cm`}
+                        label={measureWords.bellyCm(heightCm)}
                         valueCm={girthAt(held, heightCm)}
                         unit={unit}
                         leastCm={45}
@@ -114,10 +113,10 @@ export default function BellySheet({ view, head, onward, observations, client, o
                 );
               })}
               <tr>
-                <th scope="row">hip at its widest</th>
+                <th scope="row">{measureWords.hipAtItsWidest}</th>
                 <td>
                   <LengthCell
-                    label="hip"
+                    label={measureWords.hip}
                     valueCm={held?.hipCm ?? null}
                     unit={unit}
                     leastCm={45}
@@ -137,17 +136,15 @@ export default function BellySheet({ view, head, onward, observations, client, o
               checked={held?.isCovered ?? false}
               onChange={(event) => keep({ isCovered: event.target.checked })}
             />
-            over a dressing or binder: not compared
+            {measureWords.overADressingOrBinderNot}
           </label>
-          {isBlocked && (
-            <p className={styles['soft']}>Girths are kept once the consent and the navel’s height are written down.</p>
-          )}
+          {isBlocked && <p className={styles['soft']}>{measureWords.girthsAreKeptOnceTheConsent}</p>}
         </>
       }
       asideLabel="What the tape says of the belly"
       aside={
         <>
-          <h2>Since the first taping</h2>
+          <h2>{measureWords.sinceTheFirstTaping}</h2>
           {change ? (
             <>
               <div className={styles['figures']}>
@@ -155,40 +152,43 @@ export default function BellySheet({ view, head, onward, observations, client, o
                   <strong>
                     {formatSigned(fromCm(change.meanCm, unit), 1)} {unit}
                   </strong>
-                  <span>mean over {change.rows.length} heights</span>
+                  <span>{measureWords.meanOverHeights(change.rows.length)}</span>
                 </div>
                 {change.largestFall && (
                   <div>
                     <strong>{formatSigned(fromCm(change.largestFall.changeCm, unit), 1)}</strong>
-                    <span>largest fall</span>
+                    <span>{measureWords.largestFall}</span>
                   </div>
                 )}
                 {change.largestRise && (
                   <div>
                     <strong>{formatSigned(fromCm(change.largestRise.changeCm, unit), 1)}</strong>
-                    <span>largest rise</span>
+                    <span>{measureWords.largestRise}</span>
                   </div>
                 )}
               </div>
               <p className={styles['verdict']}>
                 {change.rows.some((row) => row.isBeyondError)
-                  ? `Beyond measuring error (${formatNumber(fromCm(errorCm, unit), 1)} ${unit}) at ${change.rows.filter((row) => row.isBeyondError).length} of ${change.rows.length} heights.`
-                  : `Within measuring error (${formatNumber(fromCm(errorCm, unit), 1)} ${unit}) at every height: may be no change.`}
+                  ? measureWords.beyondMeasuringErrorAtOfHeights(
+                      formatNumber(fromCm(errorCm, unit), 1),
+                      unit,
+                      change.rows.filter((row) => row.isBeyondError).length,
+                      change.rows.length,
+                    )
+                  : measureWords.withinMeasuringErrorAtEveryHeight(formatNumber(fromCm(errorCm, unit), 1), unit)}
               </p>
             </>
           ) : (
             <p className={styles['soft']}>
-              {first
-                ? 'Type the girths; each is compared at its height.'
-                : 'The first taping of the belly: the next one is compared with it.'}
+              {first ? measureWords.typeTheGirthsEachIsCompared : measureWords.theFirstTapingOfTheBelly}
             </p>
           )}
-          <p className={styles['soft']}>No volume is worked out from the belly.</p>
+          <p className={styles['soft']}>{measureWords.noVolumeIsWorkedOutFrom}</p>
         </>
       }
       foot={
         <>
-          <span>Enter goes on to the next height</span>
+          <span>{measureWords.enterGoesOnToTheNext}</span>
           <em role="status">{observations.status}</em>
           {onward}
         </>

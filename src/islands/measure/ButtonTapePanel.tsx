@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import { type KeyboardEvent, useEffect, useMemo, useState } from 'react';
 import { Button } from '../../ui/button/Button';
 import styles from './ButtonTapePanel.module.css';
@@ -31,20 +32,20 @@ export function ButtonTapePanel({ onGirthCm, onClose }: Props) {
     press();
   };
   return (
-    <section className={styles['panel']} aria-label="Tape with a button, simulated">
+    <section className={styles['panel']} aria-label={measureWords.tapeWithAButtonSimulated}>
       <p>
-        <strong>Tape with a button</strong> (simulated): its window shows
+        <strong>{measureWords.tapeWithAButton}</strong> {measureWords.simulatedItsWindowShows}
       </p>
       <input
-        aria-label="What the tape shows, in cm"
+        aria-label={measureWords.whatTheTapeShowsInCm}
         value={shown}
         onChange={(event) => setShown(event.target.value)}
         onKeyDown={onKeyDown}
       />
-      <span>cm</span>
-      <Button onClick={press}>Press its button</Button>
+      <span>{measureWords.cm}</span>
+      <Button onClick={press}>{measureWords.pressItsButton}</Button>
       <Button look="link" onClick={onClose}>
-        Put it away
+        {measureWords.putItAway}
       </Button>
       {fault && <em role="alert">{fault}</em>}
     </section>

@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import { eyelidGrades, eyelids, faceDistances, neckGirths } from '../../catalogue/swelling/scales.data';
 import type { ObservationValue } from '../../contracts/measures';
 import { asymmetryBand, faceChange, faceComposite } from '../../core/swelling/face';
@@ -18,12 +19,12 @@ const blank: Face = {
   eyelids: {},
 };
 const turns = [
-  ['flexion', 'Chin to chest'],
-  ['extension', 'Look up'],
-  ['turnLeft', 'Turn left'],
-  ['turnRight', 'Turn right'],
-  ['bendLeft', 'Ear to left shoulder'],
-  ['bendRight', 'Ear to right shoulder'],
+  ['flexion', measureWords.chinToChest],
+  ['extension', measureWords.lookUp],
+  ['turnLeft', measureWords.turnLeft],
+  ['turnRight', measureWords.turnRight],
+  ['bendLeft', measureWords.earToLeftShoulder],
+  ['bendRight', measureWords.earToRightShoulder],
 ] as const;
 const stillNeck: ObservationValue<'neck-range'> = {
   flexion: null,
@@ -60,23 +61,25 @@ export default function FaceSheet({ view, phase, head, onward, observations }: S
     <Frame
       bodyLabel="Face and neck"
       body={
-        <BodyPanel label="Face and neck" initial={{ view: 'face-front', side: 'left' }} sheets={['face', 'body']} />
+        <BodyPanel
+          label={measureWords.faceAndNeck}
+          initial={{ view: 'face-front', side: 'left' }}
+          sheets={['face', 'body']}
+        />
       }
       main={
         <>
           {head}
-          <p className={styles['soft']}>
-            Upright, looking ahead, teeth lightly together; tape straight between the points, touching, not pulling.
-          </p>
+          <p className={styles['soft']}>{measureWords.uprightLookingAheadTeethLightly}</p>
           <table className={styles['face']}>
             <thead>
               <tr>
-                <th scope="col">in {unit}</th>
-                <th scope="col">right</th>
-                <th scope="col">last</th>
-                <th scope="col">left</th>
-                <th scope="col">last</th>
-                <th scope="col">right − left</th>
+                <th scope="col">{measureWords.in(unit)}</th>
+                <th scope="col">{measureWords.right}</th>
+                <th scope="col">{measureWords.last}</th>
+                <th scope="col">{measureWords.left}</th>
+                <th scope="col">{measureWords.last}</th>
+                <th scope="col">{measureWords.rightLeft}</th>
               </tr>
             </thead>
             <tbody>
@@ -85,9 +88,9 @@ export default function FaceSheet({ view, phase, head, onward, observations }: S
                 return (
                   <tr key={id}>
                     <th scope="row">{label}</th>
-                    <td>{cell('rightCm', i, `right, ${label}`)}</td>
+                    <td>{cell('rightCm', i, measureWords.right2(label))}</td>
                     <td className={styles['last']}>{shown(last?.rightCm[i])}</td>
-                    <td>{cell('leftCm', i, `left, ${label}`)}</td>
+                    <td>{cell('leftCm', i, measureWords.left2(label))}</td>
                     <td className={styles['last']}>{shown(last?.leftCm[i])}</td>
                     <td className={styles['between']}>
                       {right === null || left === null ? '' : formatSigned(fromCm(right - left, unit), 1)}
@@ -97,25 +100,28 @@ export default function FaceSheet({ view, phase, head, onward, observations }: S
               })}
               {neckGirths.map(({ id, label }, i) => (
                 <tr key={id}>
-                  <th scope="row">neck, {label}</th>
-                  <td>{cell('neckCm', i, `neck, ${label}`)}</td>
+                  <th scope="row">{measureWords.neck(label)}</th>
+                  <td>{cell('neckCm', i, measureWords.neck(label))}</td>
                   <td className={styles['last']}>{shown(last?.neckCm[i])}</td>
                   <td colSpan={3} />
                 </tr>
               ))}
             </tbody>
           </table>
-          <h3>Eyelids</h3>
+          <h3>{measureWords.eyelids}</h3>
           {eyelids.map(({ id, label }) => (
             <Choice
               key={id}
               label={label}
-              options={eyelidGrades.map((text, i) => ({ value: String(i), text: i === 0 ? 'none' : text }))}
+              options={eyelidGrades.map((text, i) => ({ value: String(i), text: i === 0 ? measureWords.none : text }))}
               value={face.eyelids[id] === undefined ? null : String(face.eyelids[id])}
               onChange={(value) => save('face', null, { ...face, eyelids: { ...face.eyelids, [id]: Number(value) } })}
             />
           ))}
-          <h3>How far the neck moves, degrees{phase === 'after' ? ', after' : ''}</h3>
+          <h3>
+            {measureWords.howFarTheNeckMovesDegrees}
+            {phase === 'after' ? measureWords.after : ''}
+          </h3>
           <div className={styles['turns']}>
             {turns.map(([key, label]) => (
               <NumberField
@@ -124,7 +130,7 @@ export default function FaceSheet({ view, phase, head, onward, observations }: S
                 value={range[key]}
                 least={0}
                 most={120}
-                note={lastRange?.[key] == null ? undefined : `last ${lastRange[key]}°`}
+                note={lastRange?.[key] == null ? undefined : measureWords.last2(lastRange[key])}
                 onValue={(value) => save('neck-range', null, { ...range, [key]: value })}
               />
             ))}
@@ -135,7 +141,7 @@ export default function FaceSheet({ view, phase, head, onward, observations }: S
       aside={<Verdict face={face} last={last} range={range} unit={unit} isAfter={phase === 'after'} />}
       foot={
         <>
-          <span>Enter goes on to the next point</span>
+          <span>{measureWords.enterGoesOnToTheNext2}</span>
           <em role="status">{observations.status}</em>
           {onward}
         </>
@@ -163,50 +169,48 @@ function Verdict({ face, last, range, unit, isAfter }: VerdictProps) {
   const text = (cm: number) => `${formatNumber(fromCm(cm, unit), 1)} ${unit}`;
   return (
     <>
-      <h2>Left and right</h2>
+      <h2>{measureWords.leftAndRight}</h2>
       {composite ? (
         <>
           <div className={styles['figures']}>
             <div>
               <strong>{formatNumber(composite.asymmetryIndex, 1)} %</strong>
-              <span>sides differ, {asymmetryBand(composite.asymmetryIndex)}</span>
+              <span>{measureWords.sidesDiffer(asymmetryBand(composite.asymmetryIndex))}</span>
             </div>
             <div>
               <strong>{text(composite.faceCm)}</strong>
-              <span>face, all distances</span>
+              <span>{measureWords.faceAllDistances}</span>
             </div>
             {change && (
               <div>
                 <strong>{formatSigned(change.percent, 1)} %</strong>
-                <span>{isAfter ? 'in this visit' : 'since last time'}</span>
+                <span>{isAfter ? measureWords.inThisVisit : measureWords.sinceLastTime}</span>
               </div>
             )}
           </div>
           <p className={styles['verdict']}>
             {Math.abs(composite.signedAsymmetry) < 0.05
-              ? 'Neither side is larger.'
+              ? measureWords.neitherSideIsLarger
               : `The ${composite.signedAsymmetry > 0 ? 'right' : 'left'} side is larger by ${formatNumber(Math.abs(composite.signedAsymmetry), 1)} % on the whole.`}{' '}
             {change &&
               (change.isReal
-                ? 'The change is beyond measuring error (2 %).'
-                : 'The change is within measuring error (2 %): may be no change.')}
-            {composite.neckCm !== null && ` Neck ${text(composite.neckCm)}, together ${text(composite.totalCm ?? 0)}.`}
+                ? measureWords.theChangeIsBeyondMeasuringError
+                : measureWords.theChangeIsWithinMeasuringError)}
+            {composite.neckCm !== null &&
+              measureWords.neckTogether(text(composite.neckCm), text(composite.totalCm ?? 0))}
           </p>
         </>
       ) : (
-        <p className={styles['soft']}>
-          {taken} of at least five distances are taken on both sides; a distance missing on one side is left out on
-          both.
-        </p>
+        <p className={styles['soft']}>{measureWords.ofAtLeastFiveDistancesAre(taken)}</p>
       )}
       {turnDifference !== null && (
         <p className={styles['soft']}>
           {turnDifference === 0
-            ? 'The neck turns as far to either side.'
+            ? measureWords.theNeckTurnsAsFarTo
             : `The neck turns ${Math.abs(turnDifference)}° less to the ${turnDifference > 0 ? 'right' : 'left'}: that side is tighter.`}
         </p>
       )}
-      <p className={styles['soft']}>Lids are puffiest on waking: note the hour by taping at about the same time.</p>
+      <p className={styles['soft']}>{measureWords.lidsArePuffiestOnWakingNote}</p>
     </>
   );
 }

@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import { useState } from 'react';
 import { notableScoreChange, selfScores } from '../../catalogue/swelling/scales.data';
 import type { ObservationValue } from '../../contracts/measures';
@@ -34,7 +35,14 @@ export default function FeelSheet({ view, head, onward, observations, client, on
   const questions = [
     ...selfScores,
     ...(limb === 'leg'
-      ? [{ id: 'calfPain', label: 'One calf painful or tender', low: 'no', high: 'worst imaginable' } as const]
+      ? [
+          {
+            id: 'calfPain',
+            label: measureWords.oneCalfPainfulOrTender,
+            low: 'no',
+            high: measureWords.worstImaginable,
+          } as const,
+        ]
       : []),
   ];
   return (
@@ -42,7 +50,7 @@ export default function FeelSheet({ view, head, onward, observations, client, on
       bodyLabel="What is known"
       body={
         <BodyPanel
-          label={`What is known of ${view.visit.client.name}`}
+          label={measureWords.whatIsKnownOf(view.visit.client.name)}
           initial={{ view: 'front', side }}
           sheets={['body', 'face']}
           regions={marks.regions}
@@ -66,10 +74,10 @@ export default function FeelSheet({ view, head, onward, observations, client, on
               </div>
             ))}
             <Choice
-              label="Has a clinician looked at this swelling?"
+              label={measureWords.hasAClinicianLookedAtThis}
               options={[
-                { value: 'yes', text: 'yes' },
-                { value: 'no', text: 'no' },
+                { value: 'yes', text: measureWords.yes },
+                { value: 'no', text: measureWords.no },
               ]}
               value={client.wasAssessed === null ? null : client.wasAssessed ? 'yes' : 'no'}
               onChange={(value) => onClient({ wasAssessed: value === 'yes' })}
@@ -83,30 +91,27 @@ export default function FeelSheet({ view, head, onward, observations, client, on
       asideLabel="What it says"
       aside={
         <>
-          <h2>Against last time</h2>
+          <h2>{measureWords.againstLastTime}</h2>
           {last ? (
             <dl className={styles['list']}>
               {questions.map(({ id, label }) => (
                 <div key={id}>
                   <dt>{label}</dt>
                   <dd>
-                    {scores[id] ?? '–'} of 10 <small>was {last[id] ?? '–'}</small>
+                    {scores[id] ?? '–'} {measureWords.of} <small>{measureWords.was(last[id] ?? '–')}</small>
                   </dd>
                 </div>
               ))}
             </dl>
           ) : (
-            <p className={styles['soft']}>Asked for the first time; from the next visit on, changes show here.</p>
+            <p className={styles['soft']}>{measureWords.askedForTheFirstTimeFrom}</p>
           )}
-          <p className={styles['soft']}>
-            A change of {notableScoreChange} or more is worth a word. Pain of 7 or more, or a calf that hurts and is
-            thicker, asks for a physician.
-          </p>
+          <p className={styles['soft']}>{measureWords.aChangeOfOrMoreIs(notableScoreChange)}</p>
         </>
       }
       foot={
         <>
-          <span>Tab to the next question, arrow keys choose</span>
+          <span>{measureWords.tabToTheNextQuestionArrow}</span>
           <em role="status">{observations.status}</em>
           {onward}
         </>
@@ -117,9 +122,11 @@ export default function FeelSheet({ view, head, onward, observations, client, on
 
 function changeWords(now: number | null, last: number | null | undefined): string {
   if (last == null) return '\u00a0';
-  if (now === null) return `was ${last}`;
+  if (now === null) return measureWords.was2(last);
   const change = now - last;
-  return Math.abs(change) >= notableScoreChange ? `was ${last}: ${formatSigned(change)}, notable` : `was ${last}`;
+  return Math.abs(change) >= notableScoreChange
+    ? measureWords.wasNotable(last, formatSigned(change))
+    : measureWords.was2(last);
 }
 
 interface ImpedanceProps extends Pick<SheetProps, 'observations' | 'client'> {
@@ -141,10 +148,10 @@ function Impedance({ observations, client, side }: ImpedanceProps) {
   const before = lastTime('impedance')?.value;
   return (
     <section>
-      <h3>Impedance of the arms, at or below 30 kHz</h3>
+      <h3>{measureWords.impedanceOfTheArmsAtOr}</h3>
       <div className={styles['row']}>
         <NumberField
-          label={`${side} arm, ohm`}
+          label={measureWords.armOhm(side)}
           value={affectedOhm}
           least={1}
           most={5000}
@@ -165,16 +172,20 @@ function Impedance({ observations, client, side }: ImpedanceProps) {
         />
       </div>
       <p className={styles['soft']}>
-        {result ? ratioWords(result) : 'Fluid lowers impedance, so the ratio rises with swelling.'}
-        {before && ` Last time ${formatNumber(before.unaffectedOhm / before.affectedOhm, 3)}.`}
+        {result ? ratioWords(result) : measureWords.fluidLowersImpedanceSoTheRatio}
+        {before && measureWords.lastTime(formatNumber(before.unaffectedOhm / before.affectedOhm, 3))}
       </p>
     </section>
   );
 }
 
-const bandWords = { usual: 'in the usual range', raised: 'raised (2 SD)', above: 'above the usual range (3 SD)' };
+const bandWords = {
+  usual: measureWords.inTheUsualRange,
+  raised: 'raised (2 SD)',
+  above: measureWords.aboveTheUsualRangeSd,
+};
 
 function ratioWords({ ratio, band }: ImpedanceRatio): string {
-  const doubt = isRatioPlausible(ratio) ? '' : ' Ratios lie between 0.7 and 2.5: typed right?';
-  return `Ratio ${formatNumber(ratio, 3)}, ${band ? bandWords[band] : 'the stronger hand is not known'}.${doubt}`;
+  const doubt = isRatioPlausible(ratio) ? '' : measureWords.ratiosLieBetweenAndTypedRight;
+  return `Ratio ${formatNumber(ratio, 3)}, ${band ? bandWords[band] : measureWords.theStrongerHandIsNotKnown}.${doubt}`;
 }

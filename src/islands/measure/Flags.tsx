@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import type { ClientId } from '../../core/ids';
 import { useState } from 'react';
 import { referralWords } from '../../catalogue/swelling/scales.data';
@@ -19,7 +20,7 @@ interface Props {
 export function Flags({ clientId, flags, onChange }: Props) {
   if (flags.length === 0) return null;
   return (
-    <section className={styles['flags']} aria-label="Asks for a physician">
+    <section className={styles['flags']} aria-label={measureWords.asksForAPhysician}>
       {flags.map((flag) => (
         <Flag
           key={flag.id}
@@ -28,7 +29,7 @@ export function Flags({ clientId, flags, onChange }: Props) {
           onClosed={() => onChange(flags.filter(({ id }) => id !== flag.id))}
         />
       ))}
-      <p className={styles['small']}>These are no diagnosis. Local rules and a physician’s word come first.</p>
+      <p className={styles['small']}>{measureWords.theseAreNoDiagnosisLocalRules}</p>
     </section>
   );
 }
@@ -56,22 +57,22 @@ function Flag({ clientId, flag, onClosed }: FlagProps) {
     <div className={styles['flag']} data-stops={stopsTreatment(flag.level) ? true : undefined} role="alert">
       <p>
         <strong>{words.label}.</strong> {capitalise(flag.why)}. {words.then}
-        {!flag.isOfThisVisit && <span className={styles['small']}> Open since {flag.raised}.</span>}
+        {!flag.isOfThisVisit && <span className={styles['small']}>{measureWords.openSince(flag.raised)}</span>}
       </p>
       {isOpen ? (
         <div className={styles['form']}>
           <TextArea
-            label="What was done"
+            label={measureWords.whatWasDone}
             value={note}
             rows={2}
             onChange={(event) => setNote(event.target.value)}
             error={error}
-            hint="Whom you called and what they said; or why it does not hold, such as a number mistyped."
+            hint={measureWords.whomYouCalledAndWhatThey}
           />
-          <Button onClick={() => void close()}>Close it with this note</Button>
+          <Button onClick={() => void close()}>{measureWords.closeItWithThisNote}</Button>
         </div>
       ) : (
-        <Button onClick={() => setIsOpen(true)}>Write down what was done</Button>
+        <Button onClick={() => setIsOpen(true)}>{measureWords.writeDownWhatWasDone}</Button>
       )}
     </div>
   );

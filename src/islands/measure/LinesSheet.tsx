@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import { useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import { lineNames, usualLines } from '../../catalogue/facial/usual-lines';
@@ -20,11 +21,11 @@ import styles from './LinesSheet.module.css';
 import type { SheetProps } from './sheet';
 
 const drainWords: Readonly<Record<string, string>> = {
-  preauricular: 'in front of the ear',
-  submandibular: 'under the jaw',
-  terminus: 'above the collarbone',
+  preauricular: measureWords.inFrontOfTheEar,
+  submandibular: measureWords.underTheJaw,
+  terminus: measureWords.aboveTheCollarbone,
 };
-const sideWords = { left: 'left', right: 'right', mid: 'both sides' } as const;
+const sideWords = { left: 'left', right: 'right', mid: measureWords.bothSides } as const;
 
 /** The client's own lines, drawn on the face: each is worked across, then smoothed towards its drain. */
 export default function LinesSheet({ head, onward, observations }: SheetProps) {
@@ -58,7 +59,12 @@ export default function LinesSheet({ head, onward, observations }: SheetProps) {
       isBodyLarge
       bodyLabel="Draw the lines"
       body={
-        <BodyPanel label="Lines of the face" initial={{ view: 'face-front', side: 'left' }} sheets={['face']} isWide>
+        <BodyPanel
+          label={measureWords.linesOfTheFace}
+          initial={{ view: 'face-front', side: 'left' }}
+          sheets={['face']}
+          isWide
+        >
           {(figure) => (
             <>
               <MapLines figure={figure} lines={lines} worked={worked} selected={selected} />
@@ -70,7 +76,7 @@ export default function LinesSheet({ head, onward, observations }: SheetProps) {
                     figure.nodes.some(({ id }) => id.endsWith('.right')) && drawing === 'face-side' ? 'right' : 'left';
                   const kind = kindOfLine(anatomy.groups, drawing, points, regions);
                   if (!kind) {
-                    setTrouble('That is beside the lines that are worked: forehead, brows, eyes, mouth and neck.');
+                    setTrouble(measureWords.thatIsBesideTheLinesThat);
                     return;
                   }
                   add({ kind, side: sideOfLine(drawing, profile, points), drawing, profile, points });
@@ -83,16 +89,14 @@ export default function LinesSheet({ head, onward, observations }: SheetProps) {
       main={
         <>
           {head}
-          <p className={styles['soft']}>
-            Draw along a line with pen, finger or mouse. What it is called follows from where it lies.
-          </p>
+          <p className={styles['soft']}>{measureWords.drawAlongALineWithPen}</p>
           <p role="alert" className={styles['trouble']}>
             {trouble}
           </p>
           {lines.length === 0 ? (
-            <p className={styles['empty']}>No lines yet. Draw the first on the face, or add one that is usual.</p>
+            <p className={styles['empty']}>{measureWords.noLinesYetDrawTheFirst}</p>
           ) : (
-            <ol className={styles['list']} aria-label="Lines">
+            <ol className={styles['list']} aria-label={measureWords.lines}>
               {lines.map((line) => (
                 <li key={line.id} data-selected={line.id === selected || undefined}>
                   <button
@@ -104,7 +108,7 @@ export default function LinesSheet({ head, onward, observations }: SheetProps) {
                     {sideWords[line.side]} · {workWords(line)}
                   </button>
                   <label>
-                    <span className="visually-hidden">What {lineNames[line.kind].toLowerCase()} is</span>
+                    <span className="visually-hidden">{measureWords.whatIs(lineNames[line.kind].toLowerCase())}</span>
                     <select
                       value={line.kind}
                       onChange={(event) =>
@@ -124,13 +128,13 @@ export default function LinesSheet({ head, onward, observations }: SheetProps) {
                   </label>
                   <Button
                     look="link"
-                    aria-label={`Take away ${lineNames[line.kind].toLowerCase()}, ${sideWords[line.side]}`}
+                    aria-label={measureWords.takeAway2(lineNames[line.kind].toLowerCase(), sideWords[line.side])}
                     onClick={() => {
                       setSelected(undefined);
                       keep(lines.filter((one) => one.id !== line.id));
                     }}
                   >
-                    take away
+                    {measureWords.takeAway}
                   </Button>
                 </li>
               ))}
@@ -141,7 +145,7 @@ export default function LinesSheet({ head, onward, observations }: SheetProps) {
       asideLabel="Usual lines"
       aside={
         <>
-          <h2>Add a usual line</h2>
+          <h2>{measureWords.addAUsualLine}</h2>
           <table className={styles['usual']}>
             <tbody>
               {lineKinds.map((kind) => {
@@ -153,16 +157,16 @@ export default function LinesSheet({ head, onward, observations }: SheetProps) {
                       {isOver ? (
                         <Button
                           onClick={() => addUsual(kind, 'left')}
-                          aria-label={`Add ${lineNames[kind].toLowerCase()}`}
+                          aria-label={measureWords.add2(lineNames[kind].toLowerCase())}
                         >
-                          add
+                          {measureWords.add}
                         </Button>
                       ) : (
                         (['right', 'left'] as const).map((side) => (
                           <Button
                             key={side}
                             onClick={() => addUsual(kind, side)}
-                            aria-label={`Add ${lineNames[kind].toLowerCase()}, ${side}`}
+                            aria-label={measureWords.add3(lineNames[kind].toLowerCase(), side)}
                           >
                             {side}
                           </Button>
@@ -174,21 +178,19 @@ export default function LinesSheet({ head, onward, observations }: SheetProps) {
               })}
             </tbody>
           </table>
-          <h2>How they are worked</h2>
+          <h2>{measureWords.howTheyAreWorked}</h2>
           <p className={styles['key']} data-tone="across">
-            Little strokes cut across the line, with little pressure.
+            {measureWords.littleStrokesCutAcrossTheLine}
           </p>
           <p className={styles['key']} data-tone="smooth">
-            Then one long stroke along it, on to where it drains.
+            {measureWords.thenOneLongStrokeAlongIt}
           </p>
-          <p className={styles['soft']}>
-            The plan takes them up: choose “The client’s own lines”, or a facial that works them.
-          </p>
+          <p className={styles['soft']}>{measureWords.thePlanTakesThemUpChoose}</p>
         </>
       }
       foot={
         <>
-          <span>{lines.length === 1 ? 'one line' : `${lines.length} lines`}</span>
+          <span>{lines.length === 1 ? measureWords.oneLine : measureWords.lines2(lines.length)}</span>
           <em role="status">{observations.status}</em>
           {onward}
         </>
@@ -205,6 +207,6 @@ function freeId(lines: readonly FaceLine[]): string {
 
 function workWords(line: FaceLine): string {
   const { across } = strokesOf(line, () => undefined);
-  const times = across.length === 1 ? 'one stroke across' : `${across.length} strokes across`;
-  return `${times}, then on to ${drainWords[drainOf[line.kind]] ?? 'its drain'}`;
+  const times = across.length === 1 ? measureWords.oneStrokeAcross : measureWords.strokesAcross(across.length);
+  return `${times}, then on to ${drainWords[drainOf[line.kind]] ?? measureWords.itsDrain}`;
 }

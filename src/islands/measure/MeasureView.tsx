@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import { lazy, Suspense, useCallback, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import { usualProtocol } from '../../catalogue/swelling/protocols';
@@ -23,13 +24,13 @@ const FeelSheet = lazy(() => import('./FeelSheet'));
 const PictureSheet = lazy(() => import('./PictureSheet'));
 
 const sheets = [
-  { value: 'tape', text: 'tape', key: 't' },
-  { value: 'skin', text: 'skin', key: 'k' },
-  { value: 'feel', text: 'feeling', key: 'f' },
-  { value: 'face', text: 'face', key: 'n' },
-  { value: 'lines', text: 'lines', key: 'l' },
-  { value: 'belly', text: 'belly', key: 'g' },
-  { value: 'pictures', text: 'pictures', key: 'p' },
+  { value: 'tape', text: measureWords.tape, key: 't' },
+  { value: 'skin', text: measureWords.skin, key: 'k' },
+  { value: 'feel', text: measureWords.feeling, key: 'f' },
+  { value: 'face', text: measureWords.face, key: 'n' },
+  { value: 'lines', text: measureWords.lines3, key: 'l' },
+  { value: 'belly', text: measureWords.belly2, key: 'g' },
+  { value: 'pictures', text: measureWords.pictures, key: 'p' },
 ] as const;
 export type Sheet = (typeof sheets)[number]['value'];
 
@@ -95,13 +96,13 @@ export function MeasureView({ view: given, phase, sheet: first }: Props) {
         )}
         <Flags clientId={visit.client.id} flags={flags} onChange={setFlags} />
         <div className={styles['sheets']}>
-          <Choice label="What to measure" isLabelHidden options={sheets} value={sheet} onChange={setSheet} />
+          <Choice label={measureWords.whatToMeasure} isLabelHidden options={sheets} value={sheet} onChange={setSheet} />
         </div>
       </>
     ),
     onward: (
       <ButtonLink look="filled" href={isBefore ? `/visits/${visit.id}/plan` : `/visits/${visit.id}/close`}>
-        {isBefore ? 'Go on to the plan' : 'Back to closing'}
+        {isBefore ? measureWords.goOnToThePlan : measureWords.backToClosing}
       </ButtonLink>
     ),
     observations,

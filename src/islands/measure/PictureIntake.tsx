@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import type { ClientId, VisitId } from '../../core/ids';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { PhotoView } from '../../contracts/measure-views';
@@ -51,7 +52,7 @@ export function PictureIntake({ visitId, clientId, phase, pose, last, onKept }: 
     if (!file) return;
     setTrouble(undefined);
     if (file.size === 0) {
-      setTrouble('That file is empty: choose another, or take the picture again.');
+      setTrouble(measureWords.thatFileIsEmptyChooseAnother);
       return;
     }
     const image = new Image();
@@ -62,7 +63,7 @@ export function PictureIntake({ visitId, clientId, phase, pose, last, onKept }: 
       URL.revokeObjectURL(address);
     };
     image.onerror = () => {
-      setTrouble('That is not a picture that can be shown: choose a JPEG, PNG or WebP.');
+      setTrouble(measureWords.thatIsNotAPictureThat);
       URL.revokeObjectURL(address);
     };
     image.src = address;
@@ -104,44 +105,50 @@ export function PictureIntake({ visitId, clientId, phase, pose, last, onKept }: 
             height={kept.height}
             tabIndex={0}
             role="img"
-            aria-label="The new picture: arrow keys move it, plus and minus change its size"
+            aria-label={measureWords.theNewPictureArrowKeysMove}
             onKeyDown={onKeyDown}
           />
         ) : (
-          <p>{last ? 'Stand as in the last picture, shown faintly here.' : 'No picture of this view yet.'}</p>
+          <p>{last ? measureWords.standAsInTheLastPicture : measureWords.noPictureOfThisViewYet}</p>
         )}
         {last && (
           <img
             className={styles['ghost']}
             src={`/api/clients/${clientId}/files/${last.fileId}`}
-            alt={`Last time, ${last.pose}`}
+            alt={measureWords.lastTime2(last.pose)}
           />
         )}
       </div>
       {picture && (
-        <div className={styles['fit']} role="group" aria-label="Fit the picture">
-          <Button aria-label="Larger" onClick={() => setCrop({ ...crop, zoom: crop.zoom * zoomStep ** 3 })}>
+        <div className={styles['fit']} role="group" aria-label={measureWords.fitThePicture}>
+          <Button
+            aria-label={measureWords.larger}
+            onClick={() => setCrop({ ...crop, zoom: crop.zoom * zoomStep ** 3 })}
+          >
             +
           </Button>
-          <Button aria-label="Smaller" onClick={() => setCrop({ ...crop, zoom: crop.zoom / zoomStep ** 3 })}>
+          <Button
+            aria-label={measureWords.smaller}
+            onClick={() => setCrop({ ...crop, zoom: crop.zoom / zoomStep ** 3 })}
+          >
             −
           </Button>
-          <Button aria-label="Left" onClick={() => setCrop({ ...crop, x: crop.x - 3 * moveShare })}>
+          <Button aria-label={measureWords.left3} onClick={() => setCrop({ ...crop, x: crop.x - 3 * moveShare })}>
             ←
           </Button>
-          <Button aria-label="Right" onClick={() => setCrop({ ...crop, x: crop.x + 3 * moveShare })}>
+          <Button aria-label={measureWords.right3} onClick={() => setCrop({ ...crop, x: crop.x + 3 * moveShare })}>
             →
           </Button>
-          <Button aria-label="Up" onClick={() => setCrop({ ...crop, y: crop.y - 3 * moveShare })}>
+          <Button aria-label={measureWords.up} onClick={() => setCrop({ ...crop, y: crop.y - 3 * moveShare })}>
             ↑
           </Button>
-          <Button aria-label="Down" onClick={() => setCrop({ ...crop, y: crop.y + 3 * moveShare })}>
+          <Button aria-label={measureWords.down} onClick={() => setCrop({ ...crop, y: crop.y + 3 * moveShare })}>
             ↓
           </Button>
         </div>
       )}
       <label className={styles['file']}>
-        {picture ? 'Choose another' : 'Take or choose a picture'}
+        {picture ? measureWords.chooseAnother : measureWords.takeOrChooseAPicture}
         <input
           type="file"
           accept="image/*"
@@ -152,7 +159,7 @@ export function PictureIntake({ visitId, clientId, phase, pose, last, onKept }: 
       </label>
       {picture && (
         <Button onClick={() => void keep()} disabled={isKeeping}>
-          {isKeeping ? 'Keeping …' : 'Keep this picture'}
+          {isKeeping ? measureWords.keeping : measureWords.keepThisPicture}
         </Button>
       )}
       {trouble && (

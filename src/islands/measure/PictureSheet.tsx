@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import type { ClientId } from '../../core/ids';
 import { poses } from '../../contracts/photos';
 import type { Pose } from '../../contracts/photos';
@@ -34,7 +35,7 @@ export default function PictureSheet({ view, phase, head, onward }: SheetProps) 
         <>
           {head}
           <Choice
-            label="What it shows"
+            label={measureWords.whatItShows}
             options={poses.map((value) => ({ value, text: value }))}
             value={pose}
             onChange={setPose}
@@ -45,11 +46,9 @@ export default function PictureSheet({ view, phase, head, onward }: SheetProps) 
       asideLabel="Pictures on record"
       aside={
         <>
-          <h2>On record</h2>
+          <h2>{measureWords.onRecord}</h2>
           {photos.length === 0 ? (
-            <p className={styles['soft']}>
-              None. Pictures are optional: ask first, and show what you keep. They never leave this house’s computer.
-            </p>
+            <p className={styles['soft']}>{measureWords.nonePicturesAreOptionalAskFirst}</p>
           ) : (
             <ul className={styles['list']}>
               {photos.toReversed().map((photo) => (
@@ -58,7 +57,7 @@ export default function PictureSheet({ view, phase, head, onward }: SheetProps) 
                   <button type="button" onClick={() => setPose(photo.pose as Pose)}>
                     {photo.pose}, {photo.phase}
                   </button>
-                  <span>{photo.isOfThisVisit ? 'today' : photo.date}</span>
+                  <span>{photo.isOfThisVisit ? measureWords.today : photo.date}</span>
                 </li>
               ))}
             </ul>
@@ -67,7 +66,7 @@ export default function PictureSheet({ view, phase, head, onward }: SheetProps) 
       }
       foot={
         <>
-          <span>Pictures are kept with the files of the client’s record</span>
+          <span>{measureWords.picturesAreKeptWithTheFiles}</span>
           <em />
           {onward}
         </>
@@ -93,12 +92,12 @@ function Compare({ clientId, photos }: CompareProps) {
   const [rightId, setRightId] = useState(photos.at(-1)?.id);
   const [share, setShare] = useState(50);
   const [left, right] = [photos.find(({ id }) => id === leftId), photos.find(({ id }) => id === rightId)];
-  if (!left || !right) return <p className={styles['soft']}>No picture of this view yet.</p>;
+  if (!left || !right) return <p className={styles['soft']}>{measureWords.noPictureOfThisViewYet}</p>;
   if (photos.length === 1)
     return (
       <figure className={styles['one']}>
         <img src={sourceOf(clientId, left)} alt={`${left.pose}, ${nameOf(left)}`} />
-        <figcaption>{nameOf(left)}: the next one can be held against it</figcaption>
+        <figcaption>{measureWords.theNextOneCanBeHeld(nameOf(left))}</figcaption>
       </figure>
     );
   const options = photos.map((photo) => (
@@ -109,17 +108,25 @@ function Compare({ clientId, photos }: CompareProps) {
   return (
     <>
       <div className={styles['pick']}>
-        <Select label="Earlier" value={left.id} onChange={(event) => setLeftId(Number(event.target.value))}>
+        <Select
+          label={measureWords.earlier}
+          value={left.id}
+          onChange={(event) => setLeftId(Number(event.target.value))}
+        >
           {options}
         </Select>
-        <Select label="Later" value={right.id} onChange={(event) => setRightId(Number(event.target.value))}>
+        <Select
+          label={measureWords.later}
+          value={right.id}
+          onChange={(event) => setRightId(Number(event.target.value))}
+        >
           {options}
         </Select>
         <Choice
-          label="Compare"
+          label={measureWords.compare}
           options={[
-            { value: 'side', text: 'side by side' },
-            { value: 'slider', text: 'slider' },
+            { value: 'side', text: measureWords.sideBySide },
+            { value: 'slider', text: measureWords.slider },
           ]}
           value={mode}
           onChange={setMode}
@@ -152,7 +159,7 @@ function Compare({ clientId, photos }: CompareProps) {
               min={0}
               max={100}
               value={share}
-              aria-label="How much of the earlier picture shows"
+              aria-label={measureWords.howMuchOfTheEarlierPicture}
               onChange={(event) => setShare(Number(event.target.value))}
             />
             <span>{nameOf(right)}</span>

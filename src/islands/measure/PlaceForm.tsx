@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import { useState } from 'react';
 import { bruisingLevels, limbSkin, rednessLevels, textures, warmth } from '../../catalogue/swelling/scales.data';
 import { isPitDoubtful } from '../../core/swelling/pitting';
@@ -27,7 +28,7 @@ export function PlaceForm({ place, observations }: Props) {
   const [mirrorC, setMirrorC] = useState(heat?.mirrorC ?? null);
   const was = (kind: 'pitting' | 'texture' | 'limb-skin' | 'temperature' | 'redness' | 'bruising') => {
     const last = lastTime(kind, place);
-    return last ? `last time: ${observedWords(last)}` : undefined;
+    return last ? measureWords.lastTime3(observedWords(last)) : undefined;
   };
   const keepHeat = (here: number | null, mirror: number | null) => {
     if (here !== null && mirror !== null) save('temperature', place, { hereC: here, mirrorC: mirror });
@@ -45,10 +46,10 @@ export function PlaceForm({ place, observations }: Props) {
   return (
     <div className={styles['form']}>
       <section>
-        <h3>Press for ten seconds</h3>
+        <h3>{measureWords.pressForTenSeconds}</h3>
         <div className={styles['row']}>
           <NumberField
-            label="Depth, mm"
+            label={measureWords.depthMm}
             value={depth}
             least={0}
             most={30}
@@ -61,7 +62,7 @@ export function PlaceForm({ place, observations }: Props) {
             }}
           />
           <NumberField
-            label="Back after, seconds"
+            label={measureWords.backAfterSeconds}
             value={pitting?.reboundSeconds ?? null}
             least={0}
             most={600}
@@ -70,7 +71,7 @@ export function PlaceForm({ place, observations }: Props) {
         </div>
         {pitting && isPitDoubtful(pitting) && (
           <p className={styles['doubt']} role="alert">
-            Depth and rebound do not match: measure again?
+            {measureWords.depthAndReboundDoNotMatch}
           </p>
         )}
       </section>
@@ -81,7 +82,10 @@ export function PlaceForm({ place, observations }: Props) {
         onChange={(texture) => save('texture', place, { texture })}
       />
       <fieldset className={styles['marks']}>
-        <legend>Skin{was('limb-skin') ? ` (${was('limb-skin')})` : ''}</legend>
+        <legend>
+          {measureWords.skin2}
+          {was('limb-skin') ? ` (${was('limb-skin')})` : ''}
+        </legend>
         {limbSkin.map(({ id, label }) => (
           <label key={id} data-alarm={id === 'weeping' || id === 'broken' ? true : undefined}>
             <input
@@ -99,14 +103,14 @@ export function PlaceForm({ place, observations }: Props) {
               checked={skin.hasSmell}
               onChange={(event) => save('limb-skin', place, { ...skin, hasSmell: event.target.checked })}
             />
-            it smells
+            {measureWords.itSmells}
           </label>
         )}
       </fieldset>
       <section>
         <div className={styles['row']}>
           <NumberField
-            label="Warmth here, °C"
+            label={measureWords.warmthHereC}
             value={hereC}
             least={warmth.leastC}
             most={warmth.mostC}
@@ -118,12 +122,12 @@ export function PlaceForm({ place, observations }: Props) {
             }}
           />
           <NumberField
-            label="Mirror point, °C"
+            label={measureWords.mirrorPointC}
             value={mirrorC}
             least={warmth.leastC}
             most={warmth.mostC}
             decimals={1}
-            note={heat ? temperatureWords(heat.hereC - heat.mirrorC) : 'the same spot on the other side'}
+            note={heat ? temperatureWords(heat.hereC - heat.mirrorC) : measureWords.theSameSpotOnTheOther}
             onValue={(value) => {
               setMirrorC(value);
               keepHeat(hereC, value);
@@ -146,11 +150,11 @@ export function PlaceForm({ place, observations }: Props) {
             checked={redness.isSpreading}
             onChange={(event) => save('redness', place, { ...redness, isSpreading: event.target.checked })}
           />
-          new, and spreading
+          {measureWords.newAndSpreading}
         </label>
       )}
       <Choice
-        label="Bruising"
+        label={measureWords.bruising}
         options={bruisingLevels.map((text, i) => ({ value: String(i), text }))}
         value={bruising ? String(bruising.grade) : null}
         onChange={(grade) => save('bruising', place, { grade: Number(grade), sizeMm: bruising?.sizeMm ?? null })}
@@ -174,19 +178,21 @@ function SpotForm({ place, observations }: Props) {
     <section>
       <div className={styles['row']}>
         <Field
-          label="A spot or lesion: what it looks like"
+          label={measureWords.aSpotOrLesionWhatIt}
           value={what}
           maxLength={120}
           onChange={(event) => setWhat(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && add()}
         />
-        <NumberField label="Size, mm" value={size} least={0} most={500} onValue={setSize} />
+        <NumberField label={measureWords.sizeMm} value={size} least={0} most={500} onValue={setSize} />
       </div>
       <div className={styles['buttons']}>
         <Button onClick={add} disabled={what.trim() === ''}>
-          Place it here
+          {measureWords.placeItHere}
         </Button>
-        <Button onClick={() => observations.save('tighter', place, { what: '' })}>Tighter than the other side</Button>
+        <Button onClick={() => observations.save('tighter', place, { what: '' })}>
+          {measureWords.tighterThanTheOtherSide}
+        </Button>
       </div>
     </section>
   );

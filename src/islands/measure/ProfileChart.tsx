@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import { useMemo } from 'react';
 import Chart, { token } from '../../ui/charts/Chart';
 
@@ -75,7 +76,7 @@ export default function ProfileChart({ positions, affected, reference, last, sid
           data: pairs(last),
           symbol: 'none',
           lineStyle: { color: faint, width: 2, type: 'dotted' },
-          endLabel: endLabel('last time', faint, shifts[2] ?? 0),
+          endLabel: endLabel(measureWords.lastTime4, faint, shifts[2] ?? 0),
           connectNulls: true,
         },
         {
@@ -101,7 +102,5 @@ export default function ProfileChart({ positions, affected, reference, last, sid
       textStyle: { color: ink },
     };
   }, [affected, last, positions, reference, side]);
-  return (
-    <Chart option={option} className={className} label={`Girth along the limb in ${unit}, both sides and last time`} />
-  );
+  return <Chart option={option} className={className} label={measureWords.girthAlongTheLimbInBoth(unit)} />;
 }

@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import type { LimbSegment } from '../../core/swelling/limb-volume';
 import { formatNumber } from '../../core/units';
 import type { ShownVolumes } from '../../core/volume-units';
@@ -37,7 +38,7 @@ export function SegmentBars({ segments, from, to, unit, volumes }: Props) {
       className={styles['bars']}
       viewBox={`0 0 ${width} ${height}`}
       role="img"
-      aria-label={`Excess by stretch. ${words}`}
+      aria-label={measureWords.excessByStretch(words)}
       style={{ aspectRatio: `${width} / ${height}` }}
     >
       {segments.map((one) => {

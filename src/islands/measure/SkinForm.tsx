@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import {
   darkSkinTypes,
   fragilityLevels,
@@ -39,57 +40,55 @@ export function SkinForm({ observations, limb, side }: Props) {
   return (
     <div className={styles['form']}>
       <Choice
-        label="Skin type, by burning and tanning"
+        label={measureWords.skinTypeByBurningAndTanning}
         options={skinTypes.map(({ id, text }) => ({ value: id, text: `${id}: ${text}` }))}
         value={known.type}
         onChange={(type) => set({ type })}
       />
       {known.type !== null && darkSkinTypes.includes(known.type) && (
-        <p className={styles['soft']}>
-          On this skin redness may show as darkening, or only as warmth: compare with the other side, and feel.
-        </p>
+        <p className={styles['soft']}>{measureWords.onThisSkinRednessMayShow}</p>
       )}
       <Choice
-        label="Oil"
+        label={measureWords.oil}
         options={level(oilLevels)}
         value={at(known.oil)}
         onChange={(value) => set({ oil: Number(value) })}
       />
       <Choice
-        label="Water"
+        label={measureWords.water}
         options={level(hydrationLevels)}
         value={at(known.hydration)}
         onChange={(value) => set({ hydration: Number(value) })}
       />
       <Choice
-        label="Sensitivity: reacts"
+        label={measureWords.sensitivityReacts}
         options={level(sensitivityLevels)}
         value={at(known.sensitivity)}
         onChange={(value) => set({ sensitivity: Number(value) })}
       />
       <Choice
-        label="Fine vessels"
+        label={measureWords.fineVessels}
         options={level(fragilityLevels)}
         value={at(known.fragility)}
         onChange={(value) => set({ fragility: Number(value) })}
       />
       <Choice
-        label="Stage of the swelling, as observed: the highest, wherever it is"
+        label={measureWords.stageOfTheSwellingAsObserved}
         options={stages.map(({ id, label }) => ({ value: id, text: label }))}
         value={today('stage')?.value.stage ?? null}
         onChange={(stage) => save('stage', null, { stage })}
       />
       <p className={styles['soft']}>
         {stages.find(({ id }) => id === (today('stage') ?? lastTime('stage'))?.value.stage)?.text ??
-          'An observation of the therapist, never worked out by the program.'}
+          measureWords.anObservationOfTheTherapistNever}
       </p>
       <Choice
-        label={`Skin fold at the base of the ${limb === 'leg' ? 'second toe' : 'middle finger'}, ${side}`}
+        label={`Skin fold at the base of the ${limb === 'leg' ? measureWords.secondToe : measureWords.middleFinger}, ${side}`}
         options={skinFoldValues.map((value) => ({ value, text: value }))}
         value={fold?.sign ?? null}
         onChange={(sign) => save('skin-fold', side, { site: limb === 'leg' ? 'toe' : 'finger', sign })}
       />
-      <p className={styles['soft']}>Positive: no fold can be lifted. A negative sign does not rule swelling out.</p>
+      <p className={styles['soft']}>{measureWords.positiveNoFoldCanBeLifted}</p>
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import type { MeasureView } from '../../contracts/measure-views';
 import type { DefinitionVerdict } from '../../core/swelling/definitions';
 import { fewestOwnPairs } from '../../core/swelling/detectable';
@@ -18,8 +19,8 @@ interface FiguresProps {
 }
 
 const severityWords = {
-  none: 'no excess of note',
-  early: 'early flag',
+  none: measureWords.noExcessOfNote,
+  early: measureWords.earlyFlag,
   minimal: 'minimal',
   moderate: 'moderate',
   severe: 'severe',
@@ -33,7 +34,7 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
       <p className={shared['soft']}>
         {run.settled.affected.some((girth) => girth !== null) && refusal
           ? refusal
-          : 'Type the first girths; volume and difference grow with each.'}
+          : measureWords.typeTheFirstGirthsVolumeAnd}
       </p>
     );
   const volumes = volumesIn(view.house.volumeUnit);
@@ -66,14 +67,16 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
           </strong>
           <span>
             {value.excessMl === null
-              ? `the ${side} ${limb} so far`
-              : `over the ${other} ${limb}${isComplete ? '' : ' so far'}`}
+              ? measureWords.theSoFar(side, limb)
+              : `over the ${other} ${limb}${isComplete ? '' : measureWords.soFar}`}
           </span>
         </div>
         {value.excessPercent !== null && (
           <div>
             <strong>{formatNumber(value.excessPercent, 1)} %</strong>
-            <span>± {formatNumber(((value.excessSdMl ?? 0) * 196) / (value.referenceMl ?? 1), 1)} from the tape</span>
+            <span>
+              {measureWords.fromTheTape(formatNumber(((value.excessSdMl ?? 0) * 196) / (value.referenceMl ?? 1), 1))}
+            </span>
           </div>
         )}
         {change && (
@@ -81,30 +84,37 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
             <strong>
               {volumes.signedBare(change.ml)} <small>{volumes.name}</small>
             </strong>
-            <span>{phase === 'after' ? 'in this visit' : `since ${run.last?.date ?? 'last time'}`}</span>
+            <span>
+              {phase === 'after' ? measureWords.inThisVisit : `since ${run.last?.date ?? measureWords.lastTime4}`}
+            </span>
           </div>
         )}
       </div>
       {isProvisional && (
         <p className={styles['provisional']} role="status">
-          <strong>Provisional.</strong> {[...new Set(run.doubts.map((doubt) => doubt.message))].slice(0, 3).join(' ')}
+          <strong>{measureWords.provisional}</strong>{' '}
+          {[...new Set(run.doubts.map((doubt) => doubt.message))].slice(0, 3).join(' ')}
         </p>
       )}
       {change && (
         <p className={styles['verdict']} data-beyond={change.beyond ? true : undefined}>
-          <strong>{change.beyond ? 'Beyond what the tape can err.' : 'Within measuring error.'}</strong>{' '}
+          <strong>{change.beyond ? measureWords.beyondWhatTheTapeCanErr : measureWords.withinMeasuringError}</strong>{' '}
           {change.beyond
             ? `${change.ml < 0 ? 'Smaller' : 'Larger'} by more than ${volumes.text(change.limitMl)}.`
-            : `May be no change: only beyond ${volumes.text(change.limitMl)} counts.`}{' '}
+            : measureWords.mayBeNoChangeOnlyBeyond(volumes.text(change.limitMl))}{' '}
           {limitSource(view, limb, phase)}
-          {top && ` Fluid sits highest between ${formatNumber(top.from)} and ${formatNumber(top.to)} ${run.unit}.`}
-          {caveats.length > 0 && ` Compare with care: ${caveats.join(', ')}.`}
+          {top && measureWords.fluidSitsHighestBetweenAnd(formatNumber(top.from), formatNumber(top.to), run.unit)}
+          {caveats.length > 0 && measureWords.compareWithCare(caveats.join(', '))}
         </p>
       )}
       {!isComplete && (
         <p className={shared['soft']}>
           {refusal ??
-            `Compared over ${formatNumber(value.segments[0]?.from ?? 0)} to ${formatNumber(value.segments.at(-1)?.to ?? 0)} ${run.unit}, where both sides are taped.`}
+            measureWords.comparedOverToWhereBothSides(
+              formatNumber(value.segments[0]?.from ?? 0),
+              formatNumber(value.segments.at(-1)?.to ?? 0),
+              run.unit,
+            )}
         </p>
       )}
       <dl className={styles['volumes']}>
@@ -126,16 +136,16 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
         )}
         {value.severity && !isProvisional && (
           <div>
-            <dt>band, as observed</dt>
+            <dt>{measureWords.bandAsObserved}</dt>
             <dd>{severityWords[value.severity]}</dd>
           </div>
         )}
         {(fromStart.rvc ?? fromStart.wac) && baseline && (
           <div>
-            <dt>since {baseline.date}</dt>
+            <dt>{measureWords.since(baseline.date)}</dt>
             <dd>
               {formatSigned((fromStart.rvc ?? fromStart.wac)?.changePercent ?? 0, 1)} %{' '}
-              <small>{fromStart.rvc ? 'beside the other limb' : 'beside the weight'}</small>
+              <small>{fromStart.rvc ? measureWords.besideTheOtherLimb : measureWords.besideTheWeight}</small>
             </dd>
           </div>
         )}
@@ -156,13 +166,13 @@ function Budget({ run, volumes }: { readonly run: TapeRun; readonly volumes: Sho
   const parts = [
     ['tape', budget.tapeSdMl],
     ['marks', budget.marksSdMl],
-    ['zero mark', budget.startSdMl],
+    [measureWords.zeroMark, budget.startSdMl],
     ['ruler', budget.scaleSdMl],
   ] as const;
   return (
     <details className={styles['definitions']}>
       <summary>
-        What can err: <strong>± {volumes.text(1.96 * budget.totalSdMl)} in all</strong>
+        {measureWords.whatCanErr} <strong>{measureWords.inAll(volumes.text(1.96 * budget.totalSdMl))}</strong>
       </summary>
       <ul>
         {parts.map(([name, sdMl]) => (
@@ -180,8 +190,8 @@ function Budget({ run, volumes }: { readonly run: TapeRun; readonly volumes: Sho
 function limitSource(view: MeasureView, limb: 'arm' | 'leg', phase: 'before' | 'after'): string {
   const own = view.ownErrors[limb];
   if (phase === 'after') return '';
-  if (own?.isShifted) return 'Your second readings differ steadily from the first: check the method.';
-  return own && own.pairs >= fewestOwnPairs ? `The limit comes from your own ${own.pairs} pairs of readings.` : '';
+  if (own?.isShifted) return measureWords.yourSecondReadingsDifferSteadily;
+  return own && own.pairs >= fewestOwnPairs ? measureWords.theLimitComesFromYourOwn(own.pairs) : '';
 }
 
 /** The house's definition in a sentence, the others on demand: they disagree often. */
@@ -191,14 +201,14 @@ function Definitions({ verdicts }: { readonly verdicts: readonly DefinitionVerdi
   return (
     <details className={styles['definitions']}>
       <summary>
-        By {own.definition.short}:{' '}
-        <strong>{own.isMet === null ? `cannot be told without ${own.definition.needs}` : metWords(own)}</strong>
+        {measureWords.by} {own.definition.short}:{' '}
+        <strong>{own.isMet === null ? measureWords.cannotBeToldWithout(own.definition.needs) : metWords(own)}</strong>
       </summary>
       <ul>
         {others.map((one) => (
           <li key={one.definition.id}>
             <span>{one.definition.name}</span>
-            <span>{one.isMet === null ? `needs ${one.definition.needs}` : metWords(one)}</span>
+            <span>{one.isMet === null ? measureWords.needs(one.definition.needs) : metWords(one)}</span>
           </li>
         ))}
       </ul>
@@ -210,5 +220,5 @@ const metWords = ({ isMet, value, definition }: DefinitionVerdict) => {
   const unit = { excessPercent: '%', excessMl: 'mL', girthDifferenceCm: 'cm', rvcPercent: '%', wacPercent: '%' }[
     definition.quantity
   ];
-  return `${isMet ? 'met' : 'not met'} (${formatSigned(value ?? 0, unit === 'mL' ? 0 : 1)} ${unit})`;
+  return `${isMet ? 'met' : measureWords.notMet} (${formatSigned(value ?? 0, unit === 'mL' ? 0 : 1)} ${unit})`;
 };

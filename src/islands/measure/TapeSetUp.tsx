@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import { useState } from 'react';
 import type { ClientMeasuringInput } from '../../contracts/measures';
 import type { MeasureView } from '../../contracts/measure-views';
@@ -12,10 +13,10 @@ import styles from './TapeSetUp.module.css';
 import type { TapeRun } from './useTapeRun';
 
 const tickWords: Readonly<Record<TapingTick, string>> = {
-  'compression-just-off': 'compression off for less than 15 minutes',
-  heat: 'heat within two hours',
-  exercise: 'exercise or heavy lifting within two hours',
-  'over-dressing': 'taped over a dressing',
+  'compression-just-off': measureWords.compressionOffForLessThanMinutes,
+  heat: measureWords.heatWithinTwoHours,
+  exercise: measureWords.exerciseOrHeavyLiftingWithinTwo,
+  'over-dressing': measureWords.tapedOverADressing,
 };
 
 interface Props {
@@ -35,19 +36,19 @@ export function TapeSetUp({ view, run, limb, client, isOpen, onClose, onClient }
   const chosen = client.protocols[limb] ?? protocols[0]?.id ?? '';
   const { context } = run;
   return (
-    <Dialog title="How it is taped" isOpen={isOpen} onClose={onClose}>
+    <Dialog title={measureWords.howItIsTaped} isOpen={isOpen} onClose={onClose}>
       <div className={styles['columns']}>
         <section>
-          <h3>Every time, with this client</h3>
+          <h3>{measureWords.everyTimeWithThisClient}</h3>
           <Select
-            label="Points"
+            label={measureWords.points}
             value={chosen}
             disabled={run.isTouched}
             onChange={(event) => onClient({ protocols: { ...client.protocols, [limb]: event.target.value } })}
             hint={
               run.isTouched
-                ? 'Numbers were typed: the points stand for this taping.'
-                : `Zero mark: ${protocols.find((one) => one.id === chosen)?.zero ?? ''}`
+                ? measureWords.numbersWereTypedThePointsStand
+                : measureWords.zeroMark2(protocols.find((one) => one.id === chosen)?.zero ?? '')
             }
           >
             {protocols.map((one) => (
@@ -57,60 +58,59 @@ export function TapeSetUp({ view, run, limb, client, isOpen, onClose, onClient }
             ))}
           </Select>
           <Choice
-            label="Order"
+            label={measureWords.order}
             options={[
-              { value: 'one-side', text: 'one side first' },
-              { value: 'side-by-side', text: 'side by side' },
+              { value: 'one-side', text: measureWords.oneSideFirst },
+              { value: 'side-by-side', text: measureWords.sideBySide },
             ]}
             value={client.order}
             onChange={(order) => onClient({ order })}
           />
           <Choice
-            label="Stronger hand"
+            label={measureWords.strongerHand}
             options={[
-              { value: 'left', text: 'left' },
-              { value: 'right', text: 'right' },
-              { value: 'none', text: 'not known' },
+              { value: 'left', text: measureWords.left },
+              { value: 'right', text: measureWords.right },
+              { value: 'none', text: measureWords.notKnown },
             ]}
             value={client.hand}
             onChange={(hand) => onClient({ hand })}
           />
           <Choice
-            label="Volume by"
+            label={measureWords.volumeBy}
             options={[
-              { value: 'frustum', text: 'frustum' },
-              { value: 'disc', text: 'disc' },
-              { value: 'simpson', text: 'Simpson' },
+              { value: 'frustum', text: measureWords.frustum },
+              { value: 'disc', text: measureWords.disc },
+              { value: 'simpson', text: measureWords.simpson },
             ]}
             value={client.method ?? view.house.method}
             onChange={(method) => onClient({ method })}
           />
           <p className={styles['small']}>
-            Choose one method and keep it: the whole series is worked out afresh.{' '}
-            <a href={`/protocols?limb=${limb}`}>Own points</a>
+            {measureWords.chooseOneMethodAndKeepIt} <a href={`/protocols?limb=${limb}`}>{measureWords.ownPoints}</a>
           </p>
         </section>
         <section>
-          <h3>Today</h3>
+          <h3>{measureWords.today2}</h3>
           <Choice
-            label="Marks"
+            label={measureWords.marks}
             options={[
-              { value: 'fresh', text: 'fresh' },
-              { value: 'left-on', text: 'left on the skin' },
+              { value: 'fresh', text: measureWords.fresh },
+              { value: 'left-on', text: measureWords.leftOnTheSkin },
             ]}
             value={context.marks}
             onChange={(marks) => run.setContext({ marks })}
           />
           <div className={styles['pair']}>
             <NumberField
-              label="Rest, minutes"
+              label={measureWords.restMinutes}
               value={context.restMinutes}
               least={0}
               most={120}
               onValue={(restMinutes) => run.setContext({ restMinutes })}
             />
             <NumberField
-              label="Body weight, kg"
+              label={measureWords.bodyWeightKg}
               value={context.weightKg}
               least={25}
               most={350}
@@ -120,7 +120,7 @@ export function TapeSetUp({ view, run, limb, client, isOpen, onClose, onClient }
             />
           </div>
           <fieldset className={styles['ticks']}>
-            <legend>Different from the rules</legend>
+            <legend>{measureWords.differentFromTheRules}</legend>
             {(Object.keys(tickWords) as TapingTick[]).map((tick) => (
               <label key={tick}>
                 <input
@@ -143,7 +143,7 @@ export function TapeSetUp({ view, run, limb, client, isOpen, onClose, onClient }
       </div>
       <div className={styles['buttons']}>
         <Button look="filled" onClick={onClose}>
-          Done
+          {measureWords.done}
         </Button>
       </div>
     </Dialog>
@@ -155,8 +155,8 @@ function weightNote(now: number | null, last: MeasureView['lastWeight']): string
   if (last === null) return undefined;
   const days = (Date.now() - Date.parse(last.date)) / 86_400_000;
   if (now !== null && days <= 60 && Math.abs(now - last.kg) > last.kg / 10)
-    return `${formatNumber(last.kg, 1)} kg last time: is this right?`;
-  return `last ${formatNumber(last.kg, 1)} kg`;
+    return measureWords.kgLastTimeIsThisRight(formatNumber(last.kg, 1));
+  return measureWords.lastKg(formatNumber(last.kg, 1));
 }
 
 interface NumberProps {
@@ -209,7 +209,7 @@ function NoteField({ value, onValue }: { readonly value: string; readonly onValu
   const [text, setText] = useState(value);
   return (
     <TextArea
-      label="Note"
+      label={measureWords.note}
       rows={2}
       maxLength={400}
       value={text}

@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import { lazy, useCallback, useState } from 'react';
 import type { FlagView } from '../../contracts/measure-views';
 import { isSpacingWide, type TapeProtocol } from '../../core/swelling/protocol';
@@ -28,10 +29,10 @@ import { volumesIn } from '../../core/volume-units';
 const ProfileChart = lazy(() => import('./ProfileChart'));
 
 const saveWords: Readonly<Record<SaveState, string>> = {
-  kept: 'every number is kept as you type it',
+  kept: measureWords.everyNumberIsKeptAsYou,
   saving: 'keeping …',
-  waiting: 'not on the server yet',
-  conflict: 'edited in another window',
+  waiting: measureWords.notOnTheServerYet,
+  conflict: measureWords.editedInAnotherWindow,
 };
 
 interface Props extends SheetProps {
@@ -107,7 +108,7 @@ export function TapeSheet(props: Props) {
       bodyLabel="Where to tape"
       body={
         <LimbMap
-          label={`Where to tape the ${limb}s`}
+          label={measureWords.whereToTapeTheS(limb)}
           limb={limb}
           side={side}
           positionsCm={run.positionsCm}
@@ -126,28 +127,28 @@ export function TapeSheet(props: Props) {
           <div className={styles['heading']}>
             <h2>{titleOf(phase, pass)}</h2>
             <span>
-              {client.order === 'one-side' ? `${other} side first` : 'side by side'},{' '}
-              {limb === 'leg' ? 'ankle' : 'wrist'} upwards
+              {client.order === 'one-side' ? measureWords.sideFirst(other) : measureWords.sideBySide},{' '}
+              {limb === 'leg' ? measureWords.ankle : measureWords.wrist} {measureWords.upwards}
             </span>
           </div>
           {!run.isTouched && phase === 'before' && (
             <div className={styles['which']}>
               <Choice
-                label="Limb"
+                label={measureWords.limb}
                 isLabelHidden
                 options={[
-                  { value: 'leg', text: 'leg' },
-                  { value: 'arm', text: 'arm' },
+                  { value: 'leg', text: measureWords.leg },
+                  { value: 'arm', text: measureWords.arm },
                 ]}
                 value={limb}
                 onChange={props.onLimb}
               />
               <Choice
-                label="Affected side"
+                label={measureWords.affectedSide}
                 isLabelHidden
                 options={[
-                  { value: 'left', text: 'left is swollen' },
-                  { value: 'right', text: 'right is swollen' },
+                  { value: 'left', text: measureWords.leftIsSwollen },
+                  { value: 'right', text: measureWords.rightIsSwollen },
                 ]}
                 value={side}
                 onChange={props.onSide}
@@ -163,11 +164,13 @@ export function TapeSheet(props: Props) {
               </p>
               {doubt.mend && (
                 <Button look="mend" onClick={() => run.mend(doubt)}>
-                  {doubt.mend === 'swap' ? 'Swap the sides' : `Read them as ${run.unit === 'cm' ? 'inches' : 'cm'}`}
+                  {doubt.mend === 'swap'
+                    ? measureWords.swapTheSides
+                    : `Read them as ${run.unit === 'cm' ? 'inches' : 'cm'}`}
                 </Button>
               )}
               <Button look="link" onClick={() => run.confirm([doubt.key])}>
-                It is right
+                {measureWords.itIsRight}
               </Button>
             </div>
           ))}
@@ -182,12 +185,9 @@ export function TapeSheet(props: Props) {
             onMove={setAt}
           />
           <p className={shared['soft']}>
-            {pass === 'second' && 'Taped again without looking: the first numbers come back into the mean. '}
-            {view.house.readingsPerPoint === 2 &&
-              !isTwice &&
-              run.isTouched &&
-              'The house tapes twice: when the run is through, press A and tape it again. '}
-            {isSpacingWide(run.positionsCm) && 'Wide spacing lowers accuracy.'}
+            {pass === 'second' && measureWords.tapedAgainWithoutLookingTheFirst}
+            {view.house.readingsPerPoint === 2 && !isTwice && run.isTouched && measureWords.theHouseTapesTwiceWhenThe}
+            {isSpacingWide(run.positionsCm) && measureWords.wideSpacingLowersAccuracy}
           </p>
         </>
       }
@@ -195,8 +195,8 @@ export function TapeSheet(props: Props) {
       aside={
         <>
           <div className={styles['heading']}>
-            <h2>Along the {limb}</h2>
-            <span>girth in {run.unit}</span>
+            <h2>{measureWords.alongThe(limb)}</h2>
+            <span>{measureWords.girthIn(run.unit)}</span>
           </div>
           <div>
             <Drawn className={styles['profile']}>
@@ -222,8 +222,8 @@ export function TapeSheet(props: Props) {
           </div>
           <TapeFigures view={view} run={run} limb={limb} side={side} phase={phase} />
           <p className={styles['posture']}>
-            <strong>{protocol.posture}</strong> Zero mark: {protocol.zero}, placed with care: it is often the largest
-            error. Rest {protocol.restMinutes} minutes first.
+            <strong>{protocol.posture}</strong> {measureWords.zeroMark3} {protocol.zero}
+            {measureWords.placedWithCareItIsOften} {protocol.restMinutes} {measureWords.minutesFirst}
           </p>
           <TapeSetUp
             view={view}
@@ -238,21 +238,25 @@ export function TapeSheet(props: Props) {
       }
       foot={
         <>
-          <FootKey letter="I" words={run.unit === 'cm' ? 'inches' : 'centimetres'} onPress={run.switchUnit} />
+          <FootKey
+            letter="I"
+            words={run.unit === 'cm' ? measureWords.inches : measureWords.centimetres}
+            onPress={run.switchUnit}
+          />
           <FootKey
             letter="A"
             words={againWords(nextPass(pass, isTwice, disagreeing))}
             onPress={() => canRepeat && startPass(nextPass(pass, isTwice, disagreeing))}
           />
-          <FootKey letter="U" words="undo" onPress={run.undo} />
-          <FootKey letter="C" words="how it is taped" onPress={() => setIsSettingUp(true)} />
-          <FootKey letter="B" words="tape with a button" onPress={() => setHasButtonTape((has) => !has)} />
+          <FootKey letter="U" words={measureWords.undo} onPress={run.undo} />
+          <FootKey letter="C" words={measureWords.howItIsTaped2} onPress={() => setIsSettingUp(true)} />
+          <FootKey letter="B" words={measureWords.tapeWithAButton2} onPress={() => setHasButtonTape((has) => !has)} />
           <em role="status" data-state={run.saveState}>
             {run.trouble ?? saveWords[run.saveState]}
           </em>
           {run.saveState === 'waiting' && (
             <Button look="link" onClick={run.retry}>
-              Try again
+              {measureWords.tryAgain}
             </Button>
           )}
           {onward}
@@ -285,7 +289,7 @@ function nextPass(pass: PassName, isTwice: boolean, disagreeing: number): PassNa
 }
 
 const againWords = (next: PassName) =>
-  ({ first: 'first readings', second: 'tape again', third: 'third readings' })[next];
+  ({ first: measureWords.firstReadings, second: measureWords.tapeAgain, third: measureWords.thirdReadings })[next];
 
 const titleOf = (phase: 'before' | 'after', pass: PassName) =>
-  `Tape run${phase === 'after' ? ', after' : ''}${{ first: '', second: ', again', third: ', third readings' }[pass]}`;
+  `Tape run${phase === 'after' ? ', after' : ''}${{ first: '', second: ', again', third: measureWords.thirdReadings2 }[pass]}`;

@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { formatNumber, formatSigned, fromCm } from '../../core/units';
 import styles from './TapeTable.module.css';
@@ -18,7 +19,7 @@ interface Props {
 }
 
 const otherSide = (side: 'left' | 'right') => (side === 'left' ? 'right' : 'left');
-const passWords: Readonly<Record<PassName, string>> = { first: '', second: ', again', third: ', third time' };
+const passWords: Readonly<Record<PassName, string>> = { first: '', second: ', again', third: measureWords.thirdTime };
 
 /** The tape run: one number after the other, Enter goes on; highest point on top, as on the body. */
 export function TapeTable({ run, limb, side, pass, order, eight, at, onMove }: Props) {
@@ -36,7 +37,7 @@ export function TapeTable({ run, limb, side, pass, order, eight, at, onMove }: P
     const here = at.side === which && at.index === index && at.pass === pass;
     const held = cellAt(run.cells, address);
     const isWalked = order.some((one) => one.side === which && one.index === index);
-    if (!isWalked && pass === 'third') return <span className={styles['settled']}>agrees</span>;
+    if (!isWalked && pass === 'third') return <span className={styles['settled']}>{measureWords.agrees}</span>;
     return (
       <TapeCell
         label={`${nameOf(which)} ${label}${passWords[pass]}`}
@@ -61,16 +62,18 @@ export function TapeTable({ run, limb, side, pass, order, eight, at, onMove }: P
     <table className={styles['tape']}>
       <thead>
         <tr>
-          <th scope="col">from the {limb === 'leg' ? 'ankle' : 'wrist'}</th>
+          <th scope="col">
+            {measureWords.fromThe} {limb === 'leg' ? measureWords.ankle : measureWords.wrist}
+          </th>
           <th scope="col">{otherSide(side)}</th>
           <th scope="col" className={styles['last']}>
-            last
+            {measureWords.last}
           </th>
           <th scope="col">{side}</th>
           <th scope="col" className={styles['last']}>
-            last
+            {measureWords.last}
           </th>
-          <th scope="col">between</th>
+          <th scope="col">{measureWords.between}</th>
         </tr>
       </thead>
       <tbody>
@@ -94,7 +97,10 @@ export function TapeTable({ run, limb, side, pass, order, eight, at, onMove }: P
         })}
         {eight && (
           <tr data-here={at.index === 'eight' ? true : undefined} className={styles['eight']}>
-            <th scope="row">{eight === 'hand' ? 'hand' : 'foot'}, as an 8</th>
+            <th scope="row">
+              {eight === 'hand' ? measureWords.hand : measureWords.foot}
+              {measureWords.asAn}
+            </th>
             {pass === 'first' ? (
               <>
                 <td>{cell('reference', 'eight', `${eight === 'hand' ? 'hand' : 'foot'}, figure-of-eight`)}</td>
@@ -129,7 +135,7 @@ function RowGroup({ doubts, onConfirm, children }: GroupProps) {
           <td colSpan={6}>
             <p role="alert">{doubts.map(({ message }) => message).join(' ')}</p>
             <button type="button" onClick={() => onConfirm(doubts.map(({ key }) => key))}>
-              taped again, it is right
+              {measureWords.tapedAgainItIsRight}
             </button>
           </td>
         </tr>

@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import { useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { ObservationView } from '../../contracts/measure-views';
@@ -35,7 +36,7 @@ export default function TouchSheet({ view, phase, head, onward, observations, li
       bodyLabel="Touch the place"
       body={
         <BodyPanel
-          label="Skin and tissue"
+          label={measureWords.skinAndTissue}
           initial={{ view: 'front', side }}
           regions={regions}
           selected={place}
@@ -50,11 +51,11 @@ export default function TouchSheet({ view, phase, head, onward, observations, li
           {head}
           <div className={styles['parts']}>
             <Choice
-              label="Part of the record"
+              label={measureWords.partOfTheRecord}
               isLabelHidden
               options={[
                 { value: 'place', text: getPlace(anatomy, place).label },
-                { value: 'whole', text: 'the skin as a whole' },
+                { value: 'whole', text: measureWords.theSkinAsAWhole },
               ]}
               value={part}
               onChange={setPart}
@@ -71,20 +72,20 @@ export default function TouchSheet({ view, phase, head, onward, observations, li
       aside={
         <>
           <Found
-            title="Found today"
-            empty="Nothing yet. Touch a place on the body to begin."
+            title={measureWords.foundToday}
+            empty={measureWords.nothingYetTouchAPlaceOn}
             observations={observations.list}
             onRemove={(key) => void observations.remove(key)}
             onGo={setPlace}
           />
           {view.lastObservations.length > 0 && (
-            <Found title="Last time" empty="" observations={view.lastObservations} onGo={setPlace} />
+            <Found title={measureWords.lastTime5} empty="" observations={view.lastObservations} onGo={setPlace} />
           )}
         </>
       }
       foot={
         <>
-          <span>Touch the body, or go to it with Tab and use the arrow keys and Enter</span>
+          <span>{measureWords.touchTheBodyOrGoTo}</span>
           <em role="status">{observations.status}</em>
           {onward}
         </>
@@ -117,7 +118,7 @@ function Found({ title, empty, observations, onRemove, onGo }: FoundProps) {
                 {getPlace(anatomy, place).label}
               </button>
             ) : (
-              (place ?? 'As a whole')
+              (place ?? measureWords.asAWhole)
             )}
           </h3>
           <ul>
@@ -127,15 +128,15 @@ function Found({ title, empty, observations, onRemove, onGo }: FoundProps) {
                 <li key={one.key}>
                   <span>
                     {observedWords(one)}
-                    {one.phase === 'after' ? ' (after)' : ''}
+                    {one.phase === 'after' ? measureWords.after2 : ''}
                   </span>
                   {onRemove && (
                     <button
                       type="button"
                       onClick={() => onRemove(one.key)}
-                      aria-label={`Take back: ${observedWords(one)}`}
+                      aria-label={measureWords.takeBack2(observedWords(one))}
                     >
-                      take back
+                      {measureWords.takeBack}
                     </button>
                   )}
                 </li>

@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 /** What a tape with a button sends at each press; anything else than a girth in cm is a fault of the device. */
 export type TapeReading =
   { readonly kind: 'girth'; readonly cm: number } | { readonly kind: 'fault'; readonly words: string };
@@ -31,8 +32,7 @@ export function simulateTape(): SimulatedTape {
 export function readDevice(sent: string): TapeReading {
   const cm = Number(sent.trim().replace(',', '.'));
   if (sent.trim() === '' || !Number.isFinite(cm))
-    return { kind: 'fault', words: 'The tape sent something that is not a number: press again, or type it.' };
-  if (cm <= 0 || cm >= 400)
-    return { kind: 'fault', words: `The tape sent ${cm} cm, which no limb measures: press again, or type it.` };
+    return { kind: 'fault', words: measureWords.theTapeSentSomethingThatIs };
+  if (cm <= 0 || cm >= 400) return { kind: 'fault', words: measureWords.theTapeSentCmWhichNo(cm) };
   return { kind: 'girth', cm };
 }

@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import { figuresOfEight } from '../../catalogue/swelling/protocols.data';
 import type { TapingView } from '../../contracts/visit-views';
 import type { LimbVolume } from '../../core/swelling/limb-volume';
@@ -53,7 +54,7 @@ function disagreeing(settled: SettledTaping, positionsCm: readonly number[]): re
   return (['reference', 'affected'] as const).flatMap((side) =>
     settled.unresolved[side].map((at): Doubt => ({
       key: warningKey(`readings-differ-${side}`, positionsCm[at] ?? 0),
-      message: 'The two readings differ: tape a third time.',
+      message: measureWords.theTwoReadingsDifferTapeA,
       at,
       side,
       mend: null,
@@ -87,7 +88,7 @@ function sinceLast({ settled, positionsCm, unit }: Run, last: TapingView | null)
     return [
       {
         key: 'swapped-since-last',
-        message: 'The sides look swapped compared with last time.',
+        message: measureWords.theSidesLookSwappedComparedWith,
         at: null,
         side: null,
         mend: 'swap',
@@ -98,7 +99,7 @@ function sinceLast({ settled, positionsCm, unit }: Run, last: TapingView | null)
       const before = was[side][at] ?? null;
       if (girth === null || before === null || !hasChangedALot(girth, before)) return [];
       const text = formatNumber(fromCm(before, unit), unit === 'in' ? 2 : 1);
-      const message = `Changed a lot since last time (${text}): tape again?`;
+      const message = measureWords.changedALotSinceLastTime(text);
       return [{ key: warningKey(`changed-${side}`, positionsCm[at] ?? 0), message, at, side, mend: null }];
     }),
   );
@@ -111,7 +112,7 @@ function eights({ eight, unit }: Run): readonly Doubt[] {
     const cm = eight.cm[side];
     if (cm === null || (cm >= least && cm <= most)) return [];
     const range = [least, most].map((x) => formatNumber(fromCm(x, unit), 0)).join(' to ');
-    const message = `A figure-of-eight here is usually ${range} ${unit}.`;
+    const message = measureWords.aFigureOfEightHereIs(range, unit);
     return [{ key: `eight-${side}`, message, at: null, side, mend: null }];
   });
 }

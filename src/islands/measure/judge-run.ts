@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import type { Millilitres, Percent } from '../../core/quantities';
 import { detectableChanges } from '../../catalogue/swelling/detectable.data';
 import { swellingDefinitions } from '../../catalogue/swelling/definitions.data';
@@ -121,8 +122,10 @@ export function caveatsOf(
   const hours = (at: Date) => at.getHours() + at.getMinutes() / 60;
   const apart = Math.abs(hours(was) - hours(now.takenAt));
   return [
-    Math.min(apart, 24 - apart) > mostHoursApart ? 'different time of day' : '',
-    earlier.therapistId !== null && earlier.therapistId !== now.view.visit.therapist.id ? 'different therapist' : '',
-    now.ticks.length > 0 || earlier.context.ticks.length > 0 ? 'not as the rules of taping ask' : '',
+    Math.min(apart, 24 - apart) > mostHoursApart ? measureWords.differentTimeOfDay : '',
+    earlier.therapistId !== null && earlier.therapistId !== now.view.visit.therapist.id
+      ? measureWords.differentTherapist
+      : '',
+    now.ticks.length > 0 || earlier.context.ticks.length > 0 ? measureWords.notAsTheRulesOfTaping : '',
   ].filter(Boolean);
 }

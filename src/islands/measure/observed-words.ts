@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import type { Celsius } from '../../core/quantities';
 import { bruisingLevels, limbSkin, pittingLabels, rednessLevels, warmth } from '../../catalogue/swelling/scales.data';
 import type { ObservationView } from '../../contracts/measure-views';
@@ -9,8 +10,12 @@ export function observedWords(one: ObservationView): string {
   switch (one.kind) {
     case 'pitting': {
       const { depthMm, reboundSeconds } = one.value;
-      const back = reboundSeconds === null ? '' : `, back in ${formatNumber(reboundSeconds)} s`;
-      return `pits ${formatNumber(depthMm, Number.isInteger(depthMm) ? 0 : 1)} mm${back}: ${pittingLabels[pittingGrade(one.value)]}`;
+      const back = reboundSeconds === null ? '' : measureWords.backInS(formatNumber(reboundSeconds));
+      return measureWords.pitsMm(
+        formatNumber(depthMm, Number.isInteger(depthMm) ? 0 : 1),
+        back,
+        pittingLabels[pittingGrade(one.value)],
+      );
     }
     case 'texture':
       return one.value.texture;
@@ -23,15 +28,15 @@ export function observedWords(one: ObservationView): string {
     case 'redness':
       return `redness ${rednessLevels[one.value.grade] ?? one.value.grade}${one.value.isSpreading ? ', spreading' : ''}`;
     case 'bruising':
-      return `bruising: ${bruisingLevels[one.value.grade] ?? one.value.grade}`;
+      return measureWords.bruising2(bruisingLevels[one.value.grade] ?? one.value.grade);
     case 'spot':
       return `${one.value.what}${one.value.sizeMm === null ? '' : `, ${one.value.sizeMm} mm`}`;
     case 'tighter':
       return `tighter${one.value.what ? `: ${one.value.what}` : ''}`;
     case 'stage':
-      return `stage ${one.value.stage}, as observed`;
+      return measureWords.stageAsObserved(one.value.stage);
     case 'skin-fold':
-      return `skin fold at the ${one.value.site}: ${one.value.sign}`;
+      return measureWords.skinFoldAtThe(one.value.site, one.value.sign);
     case 'reaction':
       return `reaction${one.value.product ? ` to ${one.value.product}` : ''}`;
     default:
@@ -42,7 +47,7 @@ export function observedWords(one: ObservationView): string {
 /** Warmer, cooler or alike, in the words of the practice; the sign of warmth is a rule, not a feeling. */
 export function temperatureWords(differenceC: Celsius): string {
   const size = Math.abs(differenceC);
-  if (size < warmth.noteC) return `as warm as the other side (${formatSigned(differenceC, 1)} °C)`;
+  if (size < warmth.noteC) return measureWords.asWarmAsTheOtherSide(formatSigned(differenceC, 1));
   const much = size >= warmth.raisedC ? 'clearly ' : '';
   return `${much}${differenceC > 0 ? 'warmer' : 'cooler'} than the other side (${formatSigned(differenceC, 1)} °C)`;
 }

@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import { readLength } from '../../core/swelling/read-length';
 import type { Pass } from '../../core/swelling/taping';
 import { fromCm, type LengthUnit, roundTo, toCm } from '../../core/units';
@@ -37,11 +38,11 @@ const longestCm = 400;
 export function readGirth(text: string, unit: LengthUnit): Typed | null | { readonly error: string } {
   const read = readLength(text);
   if (read.kind === 'empty') return null;
-  if (read.kind === 'zero') return { error: 'A girth is more than 0. Leave it empty if it was not taken.' };
-  if (read.kind === 'unreadable') return { error: 'Type a number, such as 42.6.' };
+  if (read.kind === 'zero') return { error: measureWords.aGirthIsMoreThanLeave };
+  if (read.kind === 'unreadable') return { error: measureWords.typeANumberSuchAs };
   const typed = { value: read.value, unit: read.unit ?? unit };
   if (toCm(typed.value, typed.unit) >= longestCm)
-    return { error: `No limb measures ${read.value} ${typed.unit}: check the decimal point.` };
+    return { error: measureWords.noLimbMeasuresCheckTheDecimal(read.value, typed.unit) };
   return typed;
 }
 

@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import { useCallback, useRef, useState } from 'react';
 import type { ObservationKind, ObservationValue } from '../../contracts/measures';
 import type { FlagView, MeasureView, ObservationView } from '../../contracts/measure-views';
@@ -15,7 +16,7 @@ export function useObservations(
   onFlags: (flags: readonly FlagView[]) => void,
 ) {
   const [list, setList] = useState(view.observations);
-  const [status, setStatus] = useState('every answer is kept as you give it');
+  const [status, setStatus] = useState(measureWords.everyAnswerIsKeptAsYou);
   const [error, setError] = useState<{ readonly kind: ObservationKind; readonly error: RequestError }>();
   const latest = useRef(list);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
@@ -70,7 +71,7 @@ export function useObservations(
           stored.current.set(slot, key);
           set(latest.current.map((one) => (one === shown || isOfSlot(one) ? { ...one, key } : one)));
           onFlags(answer.flags);
-          setStatus('every answer is kept as you give it');
+          setStatus(measureWords.everyAnswerIsKeptAsYou);
           setError(undefined);
         } catch (caught) {
           setStatus(sentenceOf(caught));

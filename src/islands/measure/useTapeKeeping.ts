@@ -1,3 +1,4 @@
+import { measureWords } from './measure.words';
 import type { VisitId } from '../../core/ids';
 import type { BodyOf } from '../../contracts/routes/asking';
 import { useCallback, useEffect, useRef, useState } from 'react';
@@ -65,7 +66,7 @@ export function useTapeKeeping({
       setTrouble(undefined);
     } catch (error) {
       setSaveState(error instanceof RequestError && error.status === 409 ? 'conflict' : 'waiting');
-      setTrouble(error instanceof Error ? error.message : 'Not saved yet.');
+      setTrouble(error instanceof Error ? error.message : measureWords.notSavedYet);
     } finally {
       isSending.current = false;
     }

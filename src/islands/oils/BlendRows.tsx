@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import type { OilId } from '../../core/ids';
 import { useEffect, useRef } from 'react';
 import { X } from 'lucide-react';
@@ -54,7 +55,7 @@ export function BlendRows({ bench, onReplace }: { readonly bench: Bench; readonl
               onFocus={() => change({ kind: 'select', oil: part.oil })}
             >
               {oil.name}
-              {isOut && <small>not on the shelf</small>}
+              {isOut && <small>{oilsWords.notOnTheShelf}</small>}
             </button>
             <span className={styles['drops']}>
               {Array.from({ length: Math.min(part.drops, mostShapes) }, (_, i) => (
@@ -64,14 +65,14 @@ export function BlendRows({ bench, onReplace }: { readonly bench: Bench; readonl
             </span>
             <span className={styles['stepper']} data-fixed={mayCompose ? undefined : true}>
               <Button
-                aria-label={`A drop less of ${oil.name}`}
+                aria-label={oilsWords.aDropLessOf(oil.name)}
                 onClick={() => change({ kind: 'drops', oil: part.oil, by: -1 })}
               >
                 −
               </Button>
-              <strong aria-label={`${part.drops} drops`}>{part.drops}</strong>
+              <strong aria-label={oilsWords.drops(part.drops)}>{part.drops}</strong>
               <Button
-                aria-label={`A drop more of ${oil.name}`}
+                aria-label={oilsWords.aDropMoreOf(oil.name)}
                 onClick={() => change({ kind: 'drops', oil: part.oil, by: 1 })}
               >
                 +
@@ -83,7 +84,7 @@ export function BlendRows({ bench, onReplace }: { readonly bench: Bench; readonl
               <button
                 type="button"
                 className={styles['out']}
-                aria-label={`Take ${oil.name} out`}
+                aria-label={oilsWords.takeOut(oil.name)}
                 onClick={() => change({ kind: 'remove', oil: part.oil })}
               >
                 <X size={16} aria-hidden="true" />
@@ -108,22 +109,20 @@ function LimitOf({
   if (isOut)
     return (
       <Button look="mend" onClick={onReplace}>
-        Stand in for it
+        {oilsWords.standInForIt}
       </Button>
     );
   if (!part || part.shareOfLimit === null || part.limitPercent === null)
     return (
       <span className={styles['limit']}>
-        <ShareBar share={0} label="no limit known" />
-        <small>no limit known</small>
+        <ShareBar share={0} label={oilsWords.noLimitKnown} />
+        <small>{oilsWords.noLimitKnown}</small>
       </span>
     );
   return (
     <span className={styles['limit']}>
-      <ShareBar share={part.shareOfLimit} label={`${Math.round(100 * part.shareOfLimit)} % of its limit`} />
-      <small>
-        {Math.round(100 * part.shareOfLimit)} % of {percentText(part.limitPercent)}
-      </small>
+      <ShareBar share={part.shareOfLimit} label={oilsWords.ofItsLimit(Math.round(100 * part.shareOfLimit))} />
+      <small>{oilsWords.of(Math.round(100 * part.shareOfLimit), percentText(part.limitPercent))}</small>
     </span>
   );
 }

@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import { type FormEvent, useState } from 'react';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { BottleView } from '../../contracts/oil-views';
@@ -52,11 +53,11 @@ export function BottleForm({ bottle, onClose, onSaved }: Props) {
   };
   const of = (name: string) => error?.fieldError(name);
   return (
-    <Dialog title={bottle ? `Bottle ${bottle.id}` : 'A bottle for the shelf'} isOpen onClose={onClose}>
+    <Dialog title={bottle ? oilsWords.bottle(bottle.id) : oilsWords.aBottleForTheShelf} isOpen onClose={onClose}>
       <form className={shared['form']} onSubmit={(event) => void save(event)} noValidate>
         <div className={styles['two']}>
           <Select
-            label="Kind"
+            label={oilsWords.kind}
             value={kind}
             onChange={(event) => {
               const next = event.target.value as typeof kind;
@@ -64,10 +65,15 @@ export function BottleForm({ bottle, onClose, onSaved }: Props) {
               setOil(next === 'essential' ? 'lavender' : 'jojoba');
             }}
           >
-            <option value="essential">essential oil</option>
-            <option value="carrier">carrier</option>
+            <option value="essential">{oilsWords.essentialOil}</option>
+            <option value="carrier">{oilsWords.carrier}</option>
           </Select>
-          <Select label="What it is" value={oil} onChange={(event) => setOil(event.target.value)} error={of('oil')}>
+          <Select
+            label={oilsWords.whatItIs}
+            value={oil}
+            onChange={(event) => setOil(event.target.value)}
+            error={of('oil')}
+          >
             {names
               .sort((a, b) => a.name.localeCompare(b.name))
               .map(({ id, name }) => (
@@ -76,40 +82,40 @@ export function BottleForm({ bottle, onClose, onSaved }: Props) {
                 </option>
               ))}
           </Select>
-          <Field label="Lot" name="lot" defaultValue={bottle?.lot ?? ''} maxLength={40} error={of('lot')} />
+          <Field label={oilsWords.lot} name="lot" defaultValue={bottle?.lot ?? ''} maxLength={40} error={of('lot')} />
           <Field
-            label="Opened on"
+            label={oilsWords.openedOn}
             name="openedOn"
             type="date"
             defaultValue={bottle?.openedOn ?? ''}
-            hint="Empty: still closed."
+            hint={oilsWords.emptyStillClosed}
             error={of('openedOn')}
           />
           <Field
             key={`size ${kind}`}
-            label="Size, mL"
+            label={oilsWords.sizeMl}
             name="sizeMl"
             inputMode="decimal"
             defaultValue={bottle ? String(bottle.sizeMl) : usualMl[kind]}
             error={of('sizeMl')}
           />
           <Field
-            label="Left, mL"
+            label={oilsWords.leftMl}
             name="leftMl"
             inputMode="decimal"
             defaultValue={bottle ? String(Math.round(bottle.leftMl * 100) / 100) : ''}
-            hint="Empty: full."
+            hint={oilsWords.emptyFull}
             error={of('leftMl')}
           />
           <Field
-            label="Best before, as printed"
+            label={oilsWords.bestBeforeAsPrinted}
             name="printedOn"
             type="date"
             defaultValue={bottle?.printedOn ?? ''}
             error={of('printedOn')}
           />
           <Field
-            label="What it cost"
+            label={oilsWords.whatItCost}
             name="cost"
             inputMode="decimal"
             defaultValue={bottle ? (bottle.costCents / 100).toFixed(2) : ''}
@@ -117,28 +123,34 @@ export function BottleForm({ bottle, onClose, onSaved }: Props) {
           />
           {kind === 'essential' && (
             <Field
-              label="Drops in 1 mL, counted"
+              label={oilsWords.dropsInMlCounted}
               name="dropsPerMl"
               inputMode="decimal"
               defaultValue={bottle?.dropsPerMl ?? ''}
-              hint={`Empty: ${perMl ?? 27}, as the table has it.`}
+              hint={oilsWords.emptyAsTheTableHasIt(perMl ?? 27)}
               error={of('dropsPerMl')}
             />
           )}
           {bottle && (
-            <Select label="State" name="state" defaultValue={bottle.state}>
-              <option value="in-use">on the shelf</option>
-              <option value="empty">empty</option>
-              <option value="discarded">thrown away</option>
+            <Select label={oilsWords.state} name="state" defaultValue={bottle.state}>
+              <option value="in-use">{oilsWords.onTheShelf}</option>
+              <option value="empty">{oilsWords.empty}</option>
+              <option value="discarded">{oilsWords.thrownAway}</option>
             </Select>
           )}
         </div>
-        <Field label="Note" name="note" defaultValue={bottle?.note ?? ''} maxLength={200} error={of('note')} />
+        <Field
+          label={oilsWords.note}
+          name="note"
+          defaultValue={bottle?.note ?? ''}
+          maxLength={200}
+          error={of('note')}
+        />
         {error && !error.problem.errors && <p role="alert">{error.message}</p>}
         <div className={shared['buttons']}>
-          <Button onClick={onClose}>Leave it</Button>
+          <Button onClick={onClose}>{oilsWords.leaveIt}</Button>
           <Button look="filled" type="submit">
-            {bottle ? 'Keep' : 'Put it on the shelf'}
+            {bottle ? oilsWords.keep : oilsWords.putItOnTheShelf}
           </Button>
         </div>
       </form>

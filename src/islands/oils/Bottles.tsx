@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import { useRef, useState } from 'react';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { BottleView, ShelfImportView, StockView } from '../../contracts/oil-views';
@@ -13,8 +14,8 @@ import { BottleShape } from './BottleShape';
 import styles from './Bottles.module.css';
 
 const keys = [
-  [['N'], 'a bottle for the shelf'],
-  [['F'], 'only what needs a look'],
+  [['N'], oilsWords.aBottleForTheShelf2],
+  [['F'], oilsWords.onlyWhatNeedsALook],
 ] as const;
 
 const nameOf = ({ kind, oil }: Pick<BottleView, 'kind' | 'oil'>) =>
@@ -41,7 +42,7 @@ export function Bottles({ first }: { readonly first: StockView }) {
       const view = await send('POST /api/oils/import', { body: { csv, isSure } });
       setFound(view.added > 0 ? undefined : { csv, view });
       if (view.added > 0) {
-        setSaid(`${view.added} bottles are on the shelf.`);
+        setSaid(oilsWords.bottlesAreOnTheShelf(view.added));
         await reload();
       }
     } catch (error) {
@@ -54,7 +55,7 @@ export function Bottles({ first }: { readonly first: StockView }) {
         params: { key: bottle.id },
         body: { ...plain(bottle), state: 'discarded' },
       });
-      setSaid(`${nameOf(bottle)}, lot ${bottle.lot || 'without a number'}: thrown away.`);
+      setSaid(`${nameOf(bottle)}, lot ${bottle.lot || oilsWords.withoutANumber}: thrown away.`);
       await reload();
     } catch (error) {
       setSaid(sentenceOf(error));
@@ -71,10 +72,8 @@ export function Bottles({ first }: { readonly first: StockView }) {
   return (
     <>
       <div className={styles['head']}>
-        <h1>Bottles</h1>
-        <p>
-          {stock.bottles.length} on the shelf, worth {(worth / 100).toFixed(0)} as bought
-        </p>
+        <h1>{oilsWords.bottles}</h1>
+        <p>{oilsWords.onTheShelfWorthAsBought(stock.bottles.length, (worth / 100).toFixed(0))}</p>
         <div>
           <BenchNav here="bottles" visitId={null} />
           <Shortcuts list={keys} />
@@ -83,18 +82,18 @@ export function Bottles({ first }: { readonly first: StockView }) {
       <div className={styles['view']}>
         <main id="main" className={styles['main']}>
           {stock.bottles.length === 0 ? (
-            <p className={styles['soft']}>No bottles yet. Add the first with N, or read a list of them.</p>
+            <p className={styles['soft']}>{oilsWords.noBottlesYetAddTheFirst}</p>
           ) : (
             <table className={styles['table']}>
               <thead>
                 <tr>
-                  <th scope="col">Oil</th>
-                  <th scope="col">Lot</th>
-                  <th scope="col">Opened</th>
-                  <th scope="col">Best before</th>
-                  <th scope="col">Left</th>
-                  <th scope="col">A drop costs</th>
-                  <th scope="col">Look</th>
+                  <th scope="col">{oilsWords.oil}</th>
+                  <th scope="col">{oilsWords.lot}</th>
+                  <th scope="col">{oilsWords.opened}</th>
+                  <th scope="col">{oilsWords.bestBefore}</th>
+                  <th scope="col">{oilsWords.left}</th>
+                  <th scope="col">{oilsWords.aDropCosts}</th>
+                  <th scope="col">{oilsWords.look}</th>
                 </tr>
               </thead>
               <tbody>
@@ -110,17 +109,17 @@ export function Bottles({ first }: { readonly first: StockView }) {
                       </button>
                     </th>
                     <td>{bottle.lot}</td>
-                    <td>{bottle.openedOn ? short(bottle.openedOn) : 'closed'}</td>
+                    <td>{bottle.openedOn ? short(bottle.openedOn) : oilsWords.closed}</td>
                     <td>{bottle.bestBefore ? short(bottle.bestBefore) : '–'}</td>
                     <td>
                       {leftWords(bottle)}
-                      <small>of {bottle.sizeMl} mL</small>
+                      <small>{oilsWords.ofMl(bottle.sizeMl)}</small>
                     </td>
                     <td>{costWords(bottle)}</td>
                     <td>
                       {bottle.freshness === 'old' ? (
                         <Button look="mend" onClick={() => void throwAway(bottle)}>
-                          Throw away
+                          {oilsWords.throwAway}
                         </Button>
                       ) : (
                         bottle.words
@@ -132,10 +131,10 @@ export function Bottles({ first }: { readonly first: StockView }) {
             </table>
           )}
         </main>
-        <aside className={styles['right']} aria-label="To order, and what is mixed" tabIndex={0}>
-          <h2>To order</h2>
+        <aside className={styles['right']} aria-label={oilsWords.toOrderAndWhatIsMixed} tabIndex={0}>
+          <h2>{oilsWords.toOrder}</h2>
           {stock.reorder.length === 0 ? (
-            <p className={styles['soft']}>Nothing for the next four weeks.</p>
+            <p className={styles['soft']}>{oilsWords.nothingForTheNextFourWeeks}</p>
           ) : (
             <ul>
               {stock.reorder.map((line) => (
@@ -146,26 +145,21 @@ export function Bottles({ first }: { readonly first: StockView }) {
               ))}
             </ul>
           )}
-          <h2>Mixed for the house</h2>
+          <h2>{oilsWords.mixedForTheHouse}</h2>
           {stock.mixes.length === 0 ? (
-            <p className={styles['soft']}>No bottle is mixed. One comes from the blend bench without a client.</p>
+            <p className={styles['soft']}>{oilsWords.noBottleIsMixedOneComes}</p>
           ) : (
             <ul>
               {stock.mixes.map(({ id, name, leftMl, useBy }) => (
                 <li key={id}>
                   <a href={`/bench/mixes/${id}`}>{name}</a>
-                  <span>
-                    {Math.round(leftMl)} mL, use by {short(useBy)}
-                  </span>
+                  <span>{oilsWords.mlUseBy(Math.round(leftMl), short(useBy))}</span>
                 </li>
               ))}
             </ul>
           )}
-          <h2>Keep it so</h2>
-          <p className={styles['soft']}>
-            Dark glass, full, cool, locked from children. Citrus, pine, fir and tea tree age fastest, and aged oil
-            sensitises skin.
-          </p>
+          <h2>{oilsWords.keepItSo}</h2>
+          <p className={styles['soft']}>{oilsWords.darkGlassFullCoolLockedFrom}</p>
         </aside>
       </div>
       {found && (
@@ -173,25 +167,24 @@ export function Bottles({ first }: { readonly first: StockView }) {
           {found.view.troubles.length > 0 ? (
             <>
               <p>
-                <strong>Nothing was added:</strong> {found.view.troubles.length} things to mend in the file.
+                <strong>{oilsWords.nothingWasAdded}</strong> {found.view.troubles.length}{' '}
+                {oilsWords.thingsToMendInTheFile}
               </p>
               <ul>
                 {found.view.troubles.slice(0, 6).map(({ row, message }) => (
-                  <li key={`${row} ${message}`}>
-                    Row {row}: {message}
-                  </li>
+                  <li key={`${row} ${message}`}>{oilsWords.row(row, message)}</li>
                 ))}
               </ul>
-              <Button onClick={() => setFound(undefined)}>Leave it</Button>
+              <Button onClick={() => setFound(undefined)}>{oilsWords.leaveIt}</Button>
             </>
           ) : (
             <>
               <p>
-                <strong>{found.view.bottles} bottles</strong> can be read. Add them to the shelf?
+                <strong>{oilsWords.bottles2(found.view.bottles)}</strong> {oilsWords.canBeReadAddThemTo}
               </p>
-              <Button onClick={() => setFound(undefined)}>Leave it</Button>
+              <Button onClick={() => setFound(undefined)}>{oilsWords.leaveIt}</Button>
               <Button look="filled" onClick={() => void look(found.csv, true)}>
-                Add them
+                {oilsWords.addThem}
               </Button>
             </>
           )}
@@ -199,17 +192,17 @@ export function Bottles({ first }: { readonly first: StockView }) {
       )}
       <footer className={styles['foot']}>
         <Button onClick={() => setForm('new')}>
-          <Kbd>N</Kbd> a bottle
+          <Kbd>N</Kbd> {oilsWords.aBottle}
         </Button>
         <Button aria-pressed={isFiltered} onClick={() => setIsFiltered((now) => !now)}>
-          <Kbd>F</Kbd> {isFiltered ? 'all of them' : 'only what needs a look'}
+          <Kbd>F</Kbd> {isFiltered ? oilsWords.allOfThem : oilsWords.onlyWhatNeedsALook}
         </Button>
         <em role="status">{said}</em>
         <input
           ref={file}
           type="file"
           accept=".csv,text/csv"
-          aria-label="A list of bottles"
+          aria-label={oilsWords.aListOfBottles}
           className="visually-hidden"
           onChange={(event) => {
             const [chosen] = event.target.files ?? [];
@@ -217,8 +210,8 @@ export function Bottles({ first }: { readonly first: StockView }) {
             event.target.value = '';
           }}
         />
-        <Button onClick={() => file.current?.click()}>Read a list …</Button>
-        <ButtonLink href="/api/oils/shelf.csv">Write the list</ButtonLink>
+        <Button onClick={() => file.current?.click()}>{oilsWords.readAList}</Button>
+        <ButtonLink href="/api/oils/shelf.csv">{oilsWords.writeTheList}</ButtonLink>
       </footer>
       {form && (
         <BottleForm
@@ -241,7 +234,7 @@ const short = (day: string) =>
 function leftWords(bottle: BottleView): string {
   if (bottle.kind === 'carrier') return `${Math.round(bottle.leftMl)} mL`;
   const perMl = bottle.dropsPerMl ?? oilOf(oilBook, bottle.oil).dropsPerMl;
-  return `${Math.floor(bottle.leftMl * perMl + 1e-6)} drops`;
+  return oilsWords.drops2(Math.floor(bottle.leftMl * perMl + 1e-6));
 }
 
 function costWords(bottle: BottleView): string {

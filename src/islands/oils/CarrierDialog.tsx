@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import type { Minutes } from '../../core/quantities';
 import type { CarrierChoice } from '../../core/oils/carrier';
 import { Dialog } from '../../ui/dialog/Dialog';
@@ -14,7 +15,7 @@ interface Props {
 /** Carriers from the most suited on, each with what speaks for it. */
 export function CarrierDialog({ choices, now, minutes, onClose, onChoose }: Props) {
   return (
-    <Dialog title={`What to mix it into, for ${minutes} minutes of work`} isOpen onClose={onClose} size="wide">
+    <Dialog title={oilsWords.whatToMixItIntoFor(minutes)} isOpen onClose={onClose} size="wide">
       <ul className={styles['carriers']}>
         {choices.map(({ carrier, against, why }) => (
           <li key={carrier.id}>

@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import type { OilId } from '../../core/ids';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { BlendInput } from '../../contracts/oil-house';
@@ -20,19 +21,19 @@ export function Compare({ before, now, client }: Props) {
   const drops = (blend: BlendInput, oil: OilId) => blend.parts.find((part) => part.oil === oil)?.drops ?? 0;
   const rows: readonly (readonly [string, string, string])[] = [
     ...oils.map((oil) => [oilOf(oilBook, oil).name, String(drops(before, oil)), String(drops(now, oil))] as const),
-    ['in all', facts(before).total, facts(now).total],
+    [oilsWords.inAll, facts(before).total, facts(now).total],
     ['tightest', facts(before).tightest, facts(now).tightest],
-    ['top, middle, base', facts(before).notes, facts(now).notes],
+    [oilsWords.topMiddleBase, facts(before).notes, facts(now).notes],
     ['in', carrierOf(oilBook, before.carrier).name, carrierOf(oilBook, now.carrier).name],
   ];
   return (
     <table className={styles['compare']}>
-      <caption>Pinned beside now</caption>
+      <caption>{oilsWords.pinnedBesideNow}</caption>
       <thead>
         <tr>
-          <th scope="col">Oil</th>
-          <th scope="col">{before.name === now.name ? 'pinned' : before.name}</th>
-          <th scope="col">now</th>
+          <th scope="col">{oilsWords.oil}</th>
+          <th scope="col">{before.name === now.name ? oilsWords.pinned : before.name}</th>
+          <th scope="col">{oilsWords.now}</th>
         </tr>
       </thead>
       <tbody>
@@ -51,8 +52,8 @@ export function Compare({ before, now, client }: Props) {
     const check = checkBlend(oilBook, { ...blend, client, basis: 'max' });
     const tightest = check && tightestOf(check);
     return {
-      total: check ? percentText(check.totalPercent) : 'too much',
-      tightest: tightest ? `${Math.round(100 * tightest.share)} % of a limit` : '–',
+      total: check ? percentText(check.totalPercent) : oilsWords.tooMuch,
+      tightest: tightest ? oilsWords.ofALimit(Math.round(100 * tightest.share)) : '–',
       notes: unfold(oilBook, blend.parts)
         .map(({ share }) => Math.round(100 * share))
         .join(', '),

@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import { useState } from 'react';
 import { Button } from '../../ui/button/Button';
 import { send } from '../api';
@@ -9,9 +10,9 @@ export function ForWhom({ bench }: { readonly bench: Bench }) {
   const { client, scope } = bench.bench;
   const [isReading, setIsReading] = useState(false);
   const lines = [
-    client?.unscentedWhy && `Unscented only. ${client.unscentedWhy}`,
-    client?.unscentedPlaces && `Unscented on ${client.unscentedPlaces}.`,
-    client && client.about.length > 0 && `Kept in mind: ${client.about.join(', ')}.`,
+    client?.unscentedWhy && oilsWords.unscentedOnly(client.unscentedWhy),
+    client?.unscentedPlaces && oilsWords.unscentedOn(client.unscentedPlaces),
+    client && client.about.length > 0 && oilsWords.keptInMind(client.about.join(', ')),
     scope.why,
   ].filter((line): line is string => Boolean(line));
   if (!client && lines.length === 0) return null;
@@ -20,7 +21,7 @@ export function ForWhom({ bench }: { readonly bench: Bench }) {
       if (!client) return '';
       await send('POST /api/patch-tests', { body: { clientId: client.id, what: bench.blend.name } });
       await bench.reload();
-      return 'Patch test placed; the day’s thread says when to read it.';
+      return oilsWords.patchTestPlacedTheDaysThread;
     });
   const read = (reading: 'clear' | 'mild' | 'strong') =>
     bench.attempt(async () => {
@@ -28,7 +29,7 @@ export function ForWhom({ bench }: { readonly bench: Bench }) {
       await send('POST /api/patch-tests/{id}', { params: { id: client.patch.id }, body: { reading } });
       await bench.reload();
       setIsReading(false);
-      return 'Written down.';
+      return oilsWords.writtenDown;
     });
   return (
     <div className={styles['whom']} data-stop={client?.unscentedWhy ? true : undefined}>
@@ -37,28 +38,29 @@ export function ForWhom({ bench }: { readonly bench: Bench }) {
       ))}
       {client && (client.needsPatchTest || client.patch) && (
         <p>
-          Patch test: {client.patch ? `${client.patch.what}, ${client.patch.due}` : 'wanted before the first use'}.{' '}
+          {oilsWords.patchTest}{' '}
+          {client.patch ? `${client.patch.what}, ${client.patch.due}` : oilsWords.wantedBeforeTheFirstUse}.{' '}
           {client.patch && (client.patch.state === 'due' || client.patch.state === 'waiting') ? (
             isReading ? (
               <>
                 <Button look="link" onClick={() => void read('clear')}>
-                  clear
+                  {oilsWords.clear}
                 </Button>{' '}
                 <Button look="link" onClick={() => void read('mild')}>
-                  a little red
+                  {oilsWords.aLittleRed}
                 </Button>{' '}
                 <Button look="link" onClick={() => void read('strong')}>
-                  strong
+                  {oilsWords.strong}
                 </Button>
               </>
             ) : (
               <Button look="link" onClick={() => setIsReading(true)}>
-                Read it
+                {oilsWords.readIt}
               </Button>
             )
           ) : (
             <Button look="link" onClick={() => void place()}>
-              Place one now
+              {oilsWords.placeOneNow}
             </Button>
           )}
         </p>

@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import { useState } from 'react';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
@@ -14,7 +15,7 @@ interface Props {
 export function KeepBlend({ name: first, onClose, onKeep }: Props) {
   const [name, setName] = useState(first);
   return (
-    <Dialog title="Keep as a blend of the house" isOpen onClose={onClose}>
+    <Dialog title={oilsWords.keepAsABlendOfThe} isOpen onClose={onClose}>
       <form
         className={styles['form']}
         onSubmit={(event) => {
@@ -23,17 +24,17 @@ export function KeepBlend({ name: first, onClose, onKeep }: Props) {
         }}
       >
         <Field
-          label="Name"
+          label={oilsWords.name}
           value={name}
           maxLength={60}
           onChange={(event) => setName(event.target.value)}
-          error={name.trim() === '' ? 'Give it a name.' : undefined}
-          hint="Everybody can take it; one of the same name is replaced. No client’s name in it."
+          error={name.trim() === '' ? oilsWords.giveItAName : undefined}
+          hint={oilsWords.everybodyCanTakeItOneOf}
         />
         <div className={styles['buttons']}>
-          <Button onClick={onClose}>Leave it</Button>
+          <Button onClick={onClose}>{oilsWords.leaveIt}</Button>
           <Button look="filled" type="submit">
-            Keep
+            {oilsWords.keep}
           </Button>
         </div>
       </form>

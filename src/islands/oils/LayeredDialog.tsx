@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import { useState } from 'react';
 import { oilBook } from '../../catalogue/oils/oils';
 import { oilOf } from '../../core/oils/book';
@@ -40,19 +41,17 @@ export function LayeredDialog({ bench, onClose }: { readonly bench: Bench; reado
     onClose();
   };
   return (
-    <Dialog title="Drops straight onto the skin" isOpen onClose={onClose} size="wide">
-      {!scope.mayLayer && (
-        <p className={styles['soft']}>{scope.why} What it would come to may be looked at all the same.</p>
-      )}
+    <Dialog title={oilsWords.dropsStraightOntoTheSkin} isOpen onClose={onClose} size="wide">
+      {!scope.mayLayer && <p className={styles['soft']}>{oilsWords.whatItWouldComeToMay(scope.why)}</p>}
       <Field
-        label="Skin that they are spread on, cm²"
+        label={oilsWords.skinThatTheyAreSpreadOn}
         inputMode="decimal"
         value={area}
         onChange={(event) => setArea(event.target.value)}
-        error={isBad ? 'More than 0 and at most 25,000 cm².' : undefined}
-        hint="A strip along the spine, two hands wide, has about 900."
+        error={isBad ? oilsWords.moreThanAndAtMostCm : undefined}
+        hint={oilsWords.aStripAlongTheSpineTwo}
       />
-      {blend.parts.length === 0 && <p>Put drops into the blend first; they are taken as they are.</p>}
+      {blend.parts.length === 0 && <p>{oilsWords.putDropsIntoTheBlendFirst}</p>}
       {neat && (
         <>
           <div
@@ -61,11 +60,11 @@ export function LayeredDialog({ bench, onClose }: { readonly bench: Bench; reado
           >
             <p>
               <strong>
-                {percentText(neat.totalPercent)} on the skin
-                {neat.verdict === 'over' ? ': not like this.' : '.'}
+                {percentText(neat.totalPercent)} {oilsWords.onTheSkin}
+                {neat.verdict === 'over' ? oilsWords.notLikeThis : '.'}
               </strong>{' '}
-              {dropsText(blend.parts.reduce((sum, { drops }) => sum + drops, 0))} in a film of {neat.filmMl.toFixed(2)}{' '}
-              mL.
+              {dropsText(blend.parts.reduce((sum, { drops }) => sum + drops, 0))} {oilsWords.inAFilmOf}{' '}
+              {neat.filmMl.toFixed(2)} {oilsWords.ml}
             </p>
             <ul className={styles['limits']}>
               {neat.parts.map((part) => (
@@ -78,8 +77,8 @@ export function LayeredDialog({ bench, onClose }: { readonly bench: Bench; reado
                   <strong>{percentText(part.percent)}</strong>
                   <small>
                     {part.limitPercent === null
-                      ? 'no limit known'
-                      : `${(part.shareOfLimit ?? 0).toFixed(1)} times ${percentText(part.limitPercent)}`}
+                      ? oilsWords.noLimitKnown
+                      : oilsWords.times((part.shareOfLimit ?? 0).toFixed(1), percentText(part.limitPercent))}
                   </small>
                 </li>
               ))}
@@ -92,22 +91,20 @@ export function LayeredDialog({ bench, onClose }: { readonly bench: Bench; reado
               ))}
           </div>
           <p>
-            <strong>Diluted instead:</strong> {percentText(neat.dilutedEquivalent.totalPercent)} in{' '}
-            {neat.dilutedEquivalent.bottleMl} mL:{' '}
-            {neat.dilutedEquivalent.parts.map(({ oil, drops }) => `${oilOf(oilBook, oil).name} ${drops}`).join(', ')}.
-            The same oils in the same proportions, as strong as every limit allows.
+            <strong>{oilsWords.dilutedInstead}</strong> {percentText(neat.dilutedEquivalent.totalPercent)}{' '}
+            {oilsWords.in} {neat.dilutedEquivalent.bottleMl} {oilsWords.ml2}{' '}
+            {neat.dilutedEquivalent.parts.map(({ oil, drops }) => `${oilOf(oilBook, oil).name} ${drops}`).join(', ')}
+            {oilsWords.theSameOilsInTheSame}
           </p>
-          <p className={styles['soft']}>
-            Most safety authorities advise against neat drops. Local rules and licensed practice come first.
-          </p>
+          <p className={styles['soft']}>{oilsWords.mostSafetyAuthoritiesAdviseAgainst}</p>
           <div className={styles['buttons']}>
-            <Button onClick={onClose}>Leave it</Button>
+            <Button onClick={onClose}>{oilsWords.leaveIt}</Button>
             <Button
               look="filled"
               onClick={dilute}
               disabled={neat.dilutedEquivalent.parts.every(({ drops }) => drops === 0)}
             >
-              Take it diluted
+              {oilsWords.takeItDiluted}
             </Button>
           </div>
         </>

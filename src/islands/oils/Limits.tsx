@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { BlendCheck } from '../../core/oils/check';
 import { percentText } from '../../core/oils/finding-words';
@@ -5,7 +6,11 @@ import styles from './Oils.module.css';
 import { ShareBar } from './ShareBar';
 
 const mostRows = 5;
-const certain = { established: '', typical: 'figures differ a little', uncertain: 'not firmly known' } as const;
+const certain = {
+  established: '',
+  typical: oilsWords.figuresDifferALittle,
+  uncertain: oilsWords.notFirmlyKnown,
+} as const;
 
 /** What comes in through the oils, beside its limits; the fullest first, the worst bottle assumed. */
 export function Limits({ check }: { readonly check: BlendCheck | null }) {
@@ -21,7 +26,7 @@ export function Limits({ check }: { readonly check: BlendCheck | null }) {
   const rows = [
     {
       id: 'whole',
-      name: 'the whole blend',
+      name: oilsWords.theWholeBlend,
       value: percentText(total),
       of: `of ${percentText(guide)}`,
       share: guide > 0 ? total / guide : total > 0 ? Infinity : 0,
@@ -29,7 +34,7 @@ export function Limits({ check }: { readonly check: BlendCheck | null }) {
     },
     {
       id: 'sun',
-      name: 'burns in the sun',
+      name: oilsWords.burnsInTheSun,
       value: String(Math.round(100 * (check?.phototoxic.sumOfFractions ?? 0)) / 100),
       of: 'of 1',
       share: check?.phototoxic.sumOfFractions ?? 0,
@@ -48,10 +53,10 @@ export function Limits({ check }: { readonly check: BlendCheck | null }) {
     }),
   ];
   return (
-    <section aria-label="Limits">
+    <section aria-label={oilsWords.limits}>
       <div className={styles['line']}>
-        <h2>Limits</h2>
-        <span>worst bottle assumed</span>
+        <h2>{oilsWords.limits}</h2>
+        <span>{oilsWords.worstBottleAssumed}</span>
       </div>
       <ul className={styles['limits']}>
         {rows.map(({ id, name, value, of, share, note }) => (
@@ -64,7 +69,7 @@ export function Limits({ check }: { readonly check: BlendCheck | null }) {
         ))}
       </ul>
       {limited.length > mostRows && (
-        <p className={styles['soft']}>and {limited.length - mostRows} more, all further from their limits</p>
+        <p className={styles['soft']}>{oilsWords.andMoreAllFurtherFromTheir(limited.length - mostRows)}</p>
       )}
     </section>
   );

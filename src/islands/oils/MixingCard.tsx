@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import type { Drops } from '../../core/quantities';
 import type { OilId } from '../../core/ids';
 import { useState } from 'react';
@@ -16,11 +17,11 @@ import styles from './MixingCard.module.css';
 import { useScale } from './useScale';
 
 const keys = [
-  [['Space', '↑'], 'a drop is in'],
-  [['↓'], 'one too many counted'],
-  [['Enter'], 'all of this oil are in, on to the next'],
-  [['←'], 'back to the oil before'],
-  [['G'], 'take the count from the scale'],
+  [['Space', '↑'], oilsWords.aDropIsIn],
+  [['↓'], oilsWords.oneTooManyCounted],
+  [['Enter'], oilsWords.allOfThisOilAreIn],
+  [['←'], oilsWords.backToTheOilBefore],
+  [['G'], oilsWords.takeTheCountFromTheScale],
 ] as const;
 
 /** Mixing step by step, large: each oil drop by drop, by key or by the scale, and the label at the end. */
@@ -68,7 +69,7 @@ export function MixingCard({ first }: { readonly first: MixView }) {
   const fromScale = () => {
     if (!part) return;
     const { grams } = scale.view;
-    if (grams === null) return setSaid('The scale does not answer: count by hand.');
+    if (grams === null) return setSaid(oilsWords.theScaleDoesNotAnswerCount);
     const { densityGPerMl, dropsPerMl } = oilOf(oilBook, part.oil);
     set(dropsFromGrams(grams, densityGPerMl, part.dropsPerMl ?? dropsPerMl));
   };
@@ -91,16 +92,16 @@ export function MixingCard({ first }: { readonly first: MixView }) {
       <div className={styles['head']}>
         <h1>{blend.name}</h1>
         <p>
-          {mix.client ? `for ${mix.client.name}` : 'for the house'} · {blend.volumeMl} mL
-          {mix.costCents > 0 && ` · costs ${(mix.costCents / 100).toFixed(2)}`}
+          {mix.client ? oilsWords.for(mix.client.name) : oilsWords.forTheHouse} · {blend.volumeMl} {oilsWords.ml3}
+          {mix.costCents > 0 && oilsWords.costs((mix.costCents / 100).toFixed(2))}
         </p>
         <div>
-          <a href={backTo(mix)}>Back to the bench</a>
+          <a href={backTo(mix)}>{oilsWords.backToTheBench}</a>
           <Shortcuts list={keys} />
         </div>
       </div>
       <div className={styles['view']}>
-        <ol className={styles['steps']} aria-label="Steps">
+        <ol className={styles['steps']} aria-label={oilsWords.steps}>
           {blend.parts.map(({ oil, drops }, i) => (
             <li
               key={oil}
@@ -109,13 +110,11 @@ export function MixingCard({ first }: { readonly first: MixView }) {
             >
               <button type="button" onClick={() => setAt(i)} disabled={!isMixing}>
                 <span>{oilOf(oilBook, oil).name}</span>
-                <strong>
-                  {counted[oil] ?? 0} of {drops}
-                </strong>
+                <strong>{oilsWords.of2(counted[oil] ?? 0, drops)}</strong>
                 <small>
                   {mix.from
                     .find((one) => one.oil === oil)
-                    ?.lots.map((lot) => `lot ${lot || 'unknown'}`)
+                    ?.lots.map((lot) => oilsWords.lot2(lot || 'unknown'))
                     .join(', ')}
                 </small>
               </button>
@@ -127,56 +126,52 @@ export function MixingCard({ first }: { readonly first: MixView }) {
           >
             <button type="button" onClick={() => setAt(blend.parts.length)} disabled={!isMixing}>
               <span>{carrierOf(oilBook, blend.carrier).name}</span>
-              <strong>{carrierMl.toFixed(1)} mL</strong>
-              <small>fills up to {blend.volumeMl} mL</small>
+              <strong>{oilsWords.ml4(carrierMl.toFixed(1))}</strong>
+              <small>{oilsWords.fillsUpToMl(blend.volumeMl)}</small>
             </button>
           </li>
         </ol>
         <main id="main" className={styles['main']}>
-          {mix.state === 'given-up' && <p className={styles['big']}>This bottle was given up.</p>}
+          {mix.state === 'given-up' && <p className={styles['big']}>{oilsWords.thisBottleWasGivenUp}</p>}
           {isMixing && part && (
             <>
               <p className={styles['oil']}>{oilOf(oilBook, part.oil).name}</p>
               <p className={styles['latin']}>{oilOf(oilBook, part.oil).latin}</p>
               <p className={styles['count']} role="status" data-over={count > part.drops || undefined}>
-                <strong>{count}</strong> of {part.drops}
+                <strong>{count}</strong> {oilsWords.of3} {part.drops}
               </p>
-              {count > part.drops && (
-                <p className={styles['over']}>
-                  {count - part.drops} too many are in. It is judged as it is when the bottle is finished.
-                </p>
-              )}
+              {count > part.drops && <p className={styles['over']}>{oilsWords.tooManyAreInItIs(count - part.drops)}</p>}
               <div className={styles['bigButtons']}>
-                <Button onClick={() => set(count - 1)} aria-label="− 1: one too many counted">
+                <Button onClick={() => set(count - 1)} aria-label={oilsWords.oneTooManyCounted2}>
                   − 1
                 </Button>
                 <Button look="filled" onClick={() => set(count + 1)}>
-                  <Kbd>Space</Kbd> a drop
+                  <Kbd>{oilsWords.space}</Kbd> {oilsWords.aDrop}
                 </Button>
                 <Button onClick={() => next()}>
-                  <Kbd>Enter</Kbd> {count < part.drops ? `all ${part.drops} are in` : 'next'}
+                  <Kbd>{oilsWords.enter}</Kbd> {count < part.drops ? oilsWords.allAreIn(part.drops) : oilsWords.next}
                 </Button>
               </div>
               {count > 0 && count < part.drops && (
                 <Button look="link" onClick={() => next(count)}>
-                  Leave it at {count}
+                  {oilsWords.leaveItAt(count)}
                 </Button>
               )}
               <details className={styles['scale']}>
-                <summary>Drop scale: {scale.view.words}</summary>
-                <p>A stand-in for a scale under the bottle. G takes its count.</p>
-                <Button onClick={fromScale}>Take its count</Button>{' '}
+                <summary>{oilsWords.dropScale(scale.view.words)}</summary>
+                <p>{oilsWords.aStandInForAScale}</p>
+                <Button onClick={fromScale}>{oilsWords.takeItsCount}</Button>{' '}
                 <Button
                   onClick={() => {
                     const { densityGPerMl, dropsPerMl } = oilOf(oilBook, part.oil);
                     void scale.drive({ drops: 1, densityGPerMl, dropsPerMl: part.dropsPerMl ?? dropsPerMl });
                   }}
                 >
-                  A drop falls
+                  {oilsWords.aDropFalls}
                 </Button>{' '}
-                <Button onClick={() => void scale.drive({ tare: true })}>To zero</Button>{' '}
+                <Button onClick={() => void scale.drive({ tare: true })}>{oilsWords.toZero}</Button>{' '}
                 <Button onClick={() => void scale.drive({ isOn: !scale.view.isOn })}>
-                  Switch it {scale.view.isOn ? 'off' : 'on'}
+                  {oilsWords.switchIt} {scale.view.isOn ? oilsWords.off : oilsWords.on}
                 </Button>
               </details>
             </>
@@ -185,15 +180,15 @@ export function MixingCard({ first }: { readonly first: MixView }) {
             <>
               <p className={styles['oil']}>{carrierOf(oilBook, blend.carrier).name}</p>
               <p className={styles['count']}>
-                <strong>{carrierMl.toFixed(1)}</strong> mL
+                <strong>{carrierMl.toFixed(1)}</strong> {oilsWords.ml3}
               </p>
-              <p className={styles['latin']}>Fill up to {blend.volumeMl} mL, close, turn it over ten times.</p>
+              <p className={styles['latin']}>{oilsWords.fillUpToMlCloseTurn(blend.volumeMl)}</p>
               <div className={styles['bigButtons']}>
                 <Button onClick={() => setAt(blend.parts.length - 1)} disabled={blend.parts.length === 0}>
-                  <Kbd>←</Kbd> back
+                  <Kbd>←</Kbd> {oilsWords.back}
                 </Button>
                 <Button look="filled" onClick={() => void finish()}>
-                  It is mixed
+                  {oilsWords.itIsMixed}
                 </Button>
               </div>
             </>
@@ -205,12 +200,12 @@ export function MixingCard({ first }: { readonly first: MixView }) {
         <em role="status">{said}</em>
         {isMixing && (
           <Button look="link" onClick={() => void giveUp()}>
-            Give this bottle up
+            {oilsWords.giveThisBottleUp}
           </Button>
         )}
         {mix.state === 'mixed' && mix.visitId !== null && (
           <ButtonLink look="filled" href={`/visits/${mix.visitId}/prepare`}>
-            Back to the room list
+            {oilsWords.backToTheRoomList}
           </ButtonLink>
         )}
       </footer>
@@ -225,7 +220,7 @@ const backTo = ({ visitId, client }: MixView) =>
 function Finished({ mix }: { readonly mix: MixView }) {
   return (
     <div className={styles['finished']}>
-      <h2>Mixed. Stick the label on.</h2>
+      <h2>{oilsWords.mixedStickTheLabelOn}</h2>
       <div className={styles['label']}>
         {mix.label.map(({ look, text }) => (
           <p key={text} data-look={look}>
@@ -240,18 +235,18 @@ function Finished({ mix }: { readonly mix: MixView }) {
               {words}
             </ButtonLink>
           ) : (
-            <span key={id}>{words}: the text does not fit</span>
+            <span key={id}>{oilsWords.theTextDoesNotFit(words)}</span>
           ),
         )}
       </p>
-      <h2>For the way home</h2>
+      <h2>{oilsWords.forTheWayHome}</h2>
       <ul>
         {mix.aftercare.map((line) => (
           <li key={line}>{line}</li>
         ))}
       </ul>
       <ButtonLink href={`/api/oils/mixes/${mix.id}/aftercare.pdf`} target="_blank">
-        Print it for the client
+        {oilsWords.printItForTheClient}
       </ButtonLink>
     </div>
   );

@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import type { Millilitres } from '../../core/quantities';
 import { useRef, useState } from 'react';
 import { oilBook } from '../../catalogue/oils/oils';
@@ -28,20 +29,20 @@ import { useBlend } from './useBlend';
 import { Verdict } from './Verdict';
 
 const keys = [
-  [['↑', '↓'], 'a drop more, a drop less'],
-  [['←', '→'], 'the oil before, the next one'],
-  [['Delete'], 'take the oil out'],
-  [['A'], 'look for an oil; Enter lets a drop fall'],
-  [['B'], 'the best blend for what is wanted'],
-  [['S'], 'make it safe'],
-  [['M'], 'make it better by one drop'],
+  [['↑', '↓'], oilsWords.aDropMoreADropLess],
+  [['←', '→'], oilsWords.theOilBeforeTheNextOne],
+  [['Delete'], oilsWords.takeTheOilOut],
+  [['A'], oilsWords.lookForAnOilEnterLets],
+  [['B'], oilsWords.theBestBlendForWhatIs],
+  [['S'], oilsWords.makeItSafe],
+  [['M'], oilsWords.makeItBetterByOneDrop],
   [['V'], 'carrier'],
-  [['P'], 'pin what is, to compare with'],
-  [['W'], 'choose by nose'],
-  [['D'], 'drops straight onto the skin'],
-  [['K'], 'keep as a blend of the house'],
-  [['C'], 'mixing card'],
-  [['Z'], 'take the last change back'],
+  [['P'], oilsWords.pinWhatIsToCompareWith],
+  [['W'], oilsWords.chooseByNose],
+  [['D'], oilsWords.dropsStraightOntoTheSkin2],
+  [['K'], oilsWords.keepAsABlendOfThe2],
+  [['C'], oilsWords.mixingCard],
+  [['Z'], oilsWords.takeTheLastChangeBack],
 ] as const;
 
 type Open = 'carrier' | 'smell' | 'layered' | 'keep' | { readonly standInFor: string };
@@ -87,13 +88,13 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
       <div className={styles['head']}>
         <input
           className={styles['title']}
-          aria-label="Name of the blend"
+          aria-label={oilsWords.nameOfTheBlend}
           value={blend.name}
           maxLength={60}
           onChange={(event) => change({ kind: 'name', name: event.target.value })}
         />
         <p>
-          {client ? `for ${client.name}` : 'for the house'}
+          {client ? oilsWords.for(client.name) : oilsWords.forTheHouse}
           {visit && ` · ${visit.time} · ${visit.work}`}
         </p>
         <div>
@@ -111,13 +112,13 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
         </div>
       </div>
       <div className={styles['view']}>
-        <aside className={styles['left']} aria-label="What the house has">
+        <aside className={styles['left']} aria-label={oilsWords.whatTheHouseHas}>
           <Shelf bench={bench} searchRef={search} />
           <ReadyBlends bench={bench} />
         </aside>
         <main id="main" className={styles['main']}>
           <div className={styles['wishes']}>
-            <div role="group" aria-label="What it is for">
+            <div role="group" aria-label={oilsWords.whatItIsFor}>
               {useIds.map((use) => (
                 <button
                   key={use}
@@ -132,7 +133,7 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
             </div>
             <div className={styles['amounts']}>
               <label>
-                for{' '}
+                {oilsWords.for2}{' '}
                 <select
                   value={blend.area}
                   onChange={(event) => change({ kind: 'area', area: event.target.value as typeof blend.area })}
@@ -149,13 +150,9 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
                 onChange={(volumeMl) => change({ kind: 'volume', volumeMl, isScaled: false })}
               />
               <Button onClick={() => setOpen('carrier')}>
-                <Kbd>V</Kbd> in {carrierOf(oilBook, blend.carrier).name.toLowerCase()}
+                <Kbd>V</Kbd> {oilsWords.in} {carrierOf(oilBook, blend.carrier).name.toLowerCase()}
               </Button>
-              {need && (
-                <small>
-                  plan: {need.ml} mL for {(need.cm2 / 10_000).toFixed(2)} m²
-                </small>
-              )}
+              {need && <small>{oilsWords.planMlForM(need.ml, (need.cm2 / 10_000).toFixed(2))}</small>}
             </div>
           </div>
           <ForWhom bench={bench} />
@@ -167,18 +164,18 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
           <div className={styles['totals']}>
             <p>
               <strong>
-                {drops} {drops === 1 ? 'drop' : 'drops'}
+                {drops} {drops === 1 ? oilsWords.drop : oilsWords.drops3}
               </strong>
-              of essential oil
+              {oilsWords.ofEssentialOil}
             </p>
             <p>
               <strong>{check ? (Math.round(100 * check.totalPercent) / 100).toFixed(2) : '–'} %</strong>
-              usual here: up to {check?.guide.maxPercent ?? 0} %
+              {oilsWords.usualHereUpTo} {check?.guide.maxPercent ?? 0} %
             </p>
             <p>
-              <strong>{check ? check.carrierMl.toFixed(1) : '–'} mL</strong>
+              <strong>{oilsWords.ml5(check ? check.carrierMl.toFixed(1) : '–')}</strong>
               {carrierOf(oilBook, blend.carrier).name.toLowerCase()}
-              {bench.costCents >= 1 && ` · costs ${(bench.costCents / 100).toFixed(2)}`}
+              {bench.costCents >= 1 && oilsWords.costs((bench.costCents / 100).toFixed(2))}
             </p>
           </div>
           <Verdict bench={bench} />
@@ -187,7 +184,7 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
           </p>
           {bench.pinned && <Compare before={bench.pinned} now={blend} client={bench.client} />}
         </main>
-        <aside className={styles['right']} aria-label="What it comes to" tabIndex={0}>
+        <aside className={styles['right']} aria-label={oilsWords.whatItComesTo} tabIndex={0}>
           <Limits check={check} />
           <Unfold parts={blend.parts} />
           <Sizes bench={bench} />
@@ -195,31 +192,31 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
       </div>
       <footer className={styles['foot']}>
         <Button onClick={() => void bench.findBest()} disabled={bench.isSearching}>
-          <Kbd>B</Kbd> {bench.isSearching ? 'looking …' : 'best for it'}
+          <Kbd>B</Kbd> {bench.isSearching ? oilsWords.looking : oilsWords.bestForIt}
         </Button>
         <Button onClick={bench.makeItSafe}>
-          <Kbd>S</Kbd> make it safe
+          <Kbd>S</Kbd> {oilsWords.makeItSafe}
         </Button>
         {visit && (
           <Button onClick={() => setOpen('smell')}>
-            <Kbd>W</Kbd> by nose
+            <Kbd>W</Kbd> {oilsWords.byNose}
           </Button>
         )}
         <Button onClick={() => setOpen('layered')}>
-          <Kbd>D</Kbd> neat drops
+          <Kbd>D</Kbd> {oilsWords.neatDrops}
         </Button>
         <Button onClick={pin}>
-          <Kbd>P</Kbd> {bench.pinned ? 'unpin' : 'pin'}
+          <Kbd>P</Kbd> {bench.pinned ? oilsWords.unpin : oilsWords.pin}
         </Button>
         {scope.mayBlend && blend.parts.length > 0 && (
           <Button onClick={() => setOpen('keep')}>
-            <Kbd>K</Kbd> keep
+            <Kbd>K</Kbd> {oilsWords.keep2}
           </Button>
         )}
         <span />
         {visit && (
           <Button onClick={() => void bench.takeIntoVisit()} disabled={check === null || check.verdict === 'over'}>
-            Take for the visit
+            {oilsWords.takeForTheVisit}
           </Button>
         )}
         <Button
@@ -227,7 +224,7 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
           onClick={() => void bench.startMixing()}
           disabled={check === null || check.verdict === 'over'}
         >
-          Mixing card
+          {oilsWords.mixingCard2}
         </Button>
       </footer>
       {open === 'carrier' && (
@@ -268,7 +265,7 @@ function Amount({ value, onChange }: { readonly value: number; readonly onChange
     <label className={styles['amount']}>
       <input
         inputMode="decimal"
-        aria-label="Millilitres"
+        aria-label={oilsWords.millilitres}
         aria-invalid={isBad || undefined}
         value={text ?? String(value)}
         onChange={(event) => {
@@ -278,8 +275,8 @@ function Amount({ value, onChange }: { readonly value: number; readonly onChange
         }}
         onBlur={() => !isBad && setText(undefined)}
       />{' '}
-      mL
-      {isBad && <small role="alert">More than 0 and at most 1000 mL.</small>}
+      {oilsWords.ml3}
+      {isBad && <small role="alert">{oilsWords.moreThanAndAtMostMl}</small>}
     </label>
   );
 }
@@ -287,13 +284,16 @@ function Amount({ value, onChange }: { readonly value: number; readonly onChange
 function EmptyBlend({ bench: { bench, isScented, mayCompose } }: { readonly bench: ReturnType<typeof useBlend> }) {
   if (!isScented)
     return (
-      <p className={styles['empty']}>Plain {bench.client ? 'for this client' : ''}: choose the carrier, and mix.</p>
+      <p className={styles['empty']}>
+        {oilsWords.plain} {bench.client ? oilsWords.forThisClient : ''}
+        {oilsWords.chooseTheCarrierAndMix}
+      </p>
     );
-  if (!mayCompose) return <p className={styles['empty']}>Take a blend of the house, below the shelf.</p>;
+  if (!mayCompose) return <p className={styles['empty']}>{oilsWords.takeABlendOfTheHouse}</p>;
   return (
     <p className={styles['empty']}>
-      Say above what it is for and press <Kbd>B</Kbd>: the shelf’s best answer comes in whole drops. Or press a bottle,
-      and a drop falls.
+      {oilsWords.sayAboveWhatItIsFor} <Kbd>B</Kbd>
+      {oilsWords.theShelfsBestAnswerComesIn}
     </p>
   );
 }

@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import type { Millilitres } from '../../core/quantities';
 import { useRef } from 'react';
 import { oilBook } from '../../catalogue/oils/oils';
@@ -23,7 +24,7 @@ export function ReadyBlends({ bench }: { readonly bench: Bench }) {
       const body = { area, blend: poured(blend, ml), pouredFrom: mixId } as const;
       await send('PUT /api/visits/{id}/blend', { params: { id: visit.id }, body });
       await reload();
-      return `“${blend.name}” is poured for this visit: ${ml} mL.`;
+      return oilsWords.isPouredForThisVisitMl(blend.name, ml);
     });
   };
   const file = useRef<HTMLInputElement>(null);
@@ -31,19 +32,19 @@ export function ReadyBlends({ bench }: { readonly bench: Bench }) {
     attempt(async () => {
       const text = await chosen.text();
       const given: unknown = readJson(text);
-      if (given === undefined) return 'That file is not JSON: choose a file of blends.';
+      if (given === undefined) return oilsWords.thatFileIsNotJsonChoose;
       const { id } = await send('POST /api/oils/blends/import', {
         body: asRead<'POST /api/oils/blends/import'>(given),
       });
       await reload();
-      return id === 1 ? 'One blend is brought in.' : `${id} blends are brought in.`;
+      return id === 1 ? oilsWords.oneBlendIsBroughtIn : oilsWords.blendsAreBroughtIn(id);
     });
   return (
     <>
       {usedBefore.length > 0 && (
-        <section aria-label="Used before">
+        <section aria-label={oilsWords.usedBefore}>
           <div className={shared['line']}>
-            <h2>Used before</h2>
+            <h2>{oilsWords.usedBefore}</h2>
           </div>
           <ul className={styles['ready']}>
             {usedBefore.slice(0, 3).map(({ date, blend, said }) => (
@@ -60,26 +61,26 @@ export function ReadyBlends({ bench }: { readonly bench: Bench }) {
           </ul>
         </section>
       )}
-      <section aria-label="House blends">
+      <section aria-label={oilsWords.houseBlends}>
         <div className={shared['line']}>
-          <h2>House blends</h2>
+          <h2>{oilsWords.houseBlends}</h2>
           <span>
             {scope.mayBlend && (
               <>
                 <button type="button" className={styles['plain']} onClick={() => file.current?.click()}>
-                  bring in
+                  {oilsWords.bringIn}
                 </button>{' '}
                 ·{' '}
               </>
             )}
-            <a href="/api/oils/blends">file</a>
+            <a href="/api/oils/blends">{oilsWords.file}</a>
           </span>
         </div>
         <input
           ref={file}
           type="file"
           accept=".json,application/json"
-          aria-label="A file of blends"
+          aria-label={oilsWords.aFileOfBlends}
           className="visually-hidden"
           tabIndex={-1}
           onChange={(event) => {
@@ -88,7 +89,7 @@ export function ReadyBlends({ bench }: { readonly bench: Bench }) {
             event.target.value = '';
           }}
         />
-        {blends.length === 0 && <p className={shared['soft']}>None yet: keep one with K.</p>}
+        {blends.length === 0 && <p className={shared['soft']}>{oilsWords.noneYetKeepOneWithK}</p>}
         <ul className={styles['ready']}>
           {blends.map(({ id, blend, ready }) => {
             const check = checkBlend(oilBook, { ...blend, client, basis: 'max' });
@@ -98,22 +99,20 @@ export function ReadyBlends({ bench }: { readonly bench: Bench }) {
               <li key={id}>
                 <button type="button" onClick={() => take(blend)} title={names}>
                   <strong>{blend.name}</strong>
-                  <small data-bad={isOver || undefined}>{isOver ? 'too strong as it is' : names}</small>
+                  <small data-bad={isOver || undefined}>{isOver ? oilsWords.tooStrongAsItIs : names}</small>
                 </button>
                 {visit &&
                   !isOver &&
                   ready.map(({ mixId, leftMl }) => (
                     <Button key={mixId} look="mend" onClick={() => void pour(blend, mixId)}>
-                      Pour ({Math.floor(leftMl)} mL there)
+                      {oilsWords.pourMlThere(Math.floor(leftMl))}
                     </Button>
                   ))}
               </li>
             );
           })}
         </ul>
-        {!scope.mayBlend && (
-          <p className={shared['soft']}>Ready-mixed bottles are poured; own blends need clinical training.</p>
-        )}
+        {!scope.mayBlend && <p className={shared['soft']}>{oilsWords.readyMixedBottlesArePouredOwn}</p>}
       </section>
     </>
   );

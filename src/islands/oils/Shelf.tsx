@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import type { OilId } from '../../core/ids';
 import { useState } from 'react';
 import { oilBook } from '../../catalogue/oils/oils';
@@ -32,17 +33,17 @@ export function Shelf({ bench: { bench, blend, client, change, mayCompose }, sea
   return (
     <>
       <div className={shared['line']}>
-        <h2>Shelf</h2>
+        <h2>{oilsWords.shelf}</h2>
         <span>
-          {bench.shelf.length} oils · <a href="/bench/bottles">bottles</a>
+          {bench.shelf.length} {oilsWords.oils} <a href="/bench/bottles">{oilsWords.bottles3}</a>
         </span>
       </div>
       <input
         ref={searchRef}
         className={styles['search']}
         type="search"
-        placeholder="An oil, a scent, what it is for"
-        aria-label="Look for an oil"
+        placeholder={oilsWords.anOilAScentWhatIt}
+        aria-label={oilsWords.lookForAnOil}
         value={wanted}
         onChange={(event) => setWanted(event.target.value)}
         onKeyDown={(event) => {
@@ -59,10 +60,10 @@ export function Shelf({ bench: { bench, blend, client, change, mayCompose }, sea
         <p className={shared['soft']}>
           {bench.shelf.length === 0 ? (
             <>
-              No bottles yet. <a href="/bench/bottles">Put the house’s own on the shelf.</a>
+              {oilsWords.noBottlesYet} <a href="/bench/bottles">{oilsWords.putTheHousesOwnOnThe}</a>
             </>
           ) : (
-            'Nothing on the shelf answers to that.'
+            oilsWords.nothingOnTheShelfAnswersTo
           )}
         </p>
       )}
@@ -73,7 +74,7 @@ export function Shelf({ bench: { bench, blend, client, change, mayCompose }, sea
               type="button"
               disabled={isShut || !mayCompose}
               onClick={() => change({ kind: 'drops', oil: oil.id, by: 1, dropsPerMl: entry.dropsPerMl ?? undefined })}
-              title={`A drop more of ${oil.name.toLowerCase()}`}
+              title={oilsWords.aDropMoreOf(oil.name.toLowerCase())}
             >
               <BottleShape note={oil.note} share={entry.leftShare} />
               <span>
@@ -90,11 +91,11 @@ export function Shelf({ bench: { bench, blend, client, change, mayCompose }, sea
 
   function statusOf(entry: ShelfEntry): { readonly words: string; readonly isShut: boolean } {
     const oil = oilOf(oilBook, entry.oil);
-    if (entry.freshness === 'old') return { words: entry.words.split(':')[0] ?? 'discard', isShut: true };
+    if (entry.freshness === 'old') return { words: entry.words.split(':')[0] ?? oilsWords.discard, isShut: true };
     if (reasonsToAvoid(oil, client, blend.area, oilBook).length > 0)
-      return { words: bench.client ? 'not for this client' : 'not here', isShut: true };
-    if (isMentioned(bench.client?.dislikes ?? '', oil.name, '')) return { words: 'disliked', isShut: false };
-    if (isMentioned(bench.client?.likes ?? '', oil.name, '')) return { words: 'liked', isShut: false };
+      return { words: bench.client ? oilsWords.notForThisClient : oilsWords.notHere, isShut: true };
+    if (isMentioned(bench.client?.dislikes ?? '', oil.name, '')) return { words: oilsWords.disliked, isShut: false };
+    if (isMentioned(bench.client?.likes ?? '', oil.name, '')) return { words: oilsWords.liked, isShut: false };
     return { words: entry.words, isShut: false };
   }
 }

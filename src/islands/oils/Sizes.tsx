@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import { oilBook } from '../../catalogue/oils/oils';
 import { scaleBlend } from '../../core/oils/amounts';
 import { oilOf } from '../../core/oils/book';
@@ -15,10 +16,10 @@ export function Sizes({ bench: { blend, change, bench } }: { readonly bench: Ben
   if (blend.parts.length === 0) return null;
   const now = scaleBlend(oilBook, blend.parts, blend.volumeMl, blend.volumeMl).totalPercent;
   return (
-    <section aria-label="In other bottles">
+    <section aria-label={oilsWords.inOtherBottles}>
       <div className={shared['line']}>
-        <h2>In other bottles</h2>
-        <span>whole drops</span>
+        <h2>{oilsWords.inOtherBottles}</h2>
+        <span>{oilsWords.wholeDrops}</span>
       </div>
       <ul className={styles['sizes']}>
         {sizes.map((ml) => {
@@ -33,16 +34,17 @@ export function Sizes({ bench: { blend, change, bench } }: { readonly bench: Ben
                 aria-pressed={isNow}
                 onClick={() => change({ kind: 'volume', volumeMl: ml, isScaled: true })}
               >
-                <strong>{ml} mL</strong>
-                <span>
-                  {drops} drops · {percentText(isNow ? now : scaled.totalPercent)}
-                </span>
+                <strong>{oilsWords.ml6(ml)}</strong>
+                <span>{oilsWords.drops4(drops, percentText(isNow ? now : scaled.totalPercent))}</span>
                 <small>
                   {isNow
-                    ? 'this one'
+                    ? oilsWords.thisOne
                     : scaled.lost.length > 0
-                      ? `loses ${scaled.lost.map((oil) => oilOf(oilBook, oil).name.toLowerCase()).join(', ')}: ${scaled.leastMl} mL at least`
-                      : `an oil is off by up to ${percentText(off)}`}
+                      ? oilsWords.losesMlAtLeast(
+                          scaled.lost.map((oil) => oilOf(oilBook, oil).name.toLowerCase()).join(', '),
+                          scaled.leastMl,
+                        )
+                      : oilsWords.anOilIsOffByUp(percentText(off))}
                 </small>
               </button>
             </li>

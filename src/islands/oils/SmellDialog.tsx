@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import { useEffect, useState } from 'react';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { BlendInput } from '../../contracts/oil-house';
@@ -38,7 +39,7 @@ export function SmellDialog({ bench, onClose }: { readonly bench: Bench; readonl
   const [answers, setAnswers] = useState<readonly SmellAnswer[]>([]);
   const [at, setAt] = useState(0);
   const [rest, setRest] = useState(0);
-  const [trouble, setTrouble] = useState(isScented ? '' : (client?.unscentedWhy ?? 'Unscented only.'));
+  const [trouble, setTrouble] = useState(isScented ? '' : (client?.unscentedWhy ?? oilsWords.unscentedOnly2));
 
   useEffect(() => {
     if (!isScented) return;
@@ -46,8 +47,7 @@ export function SmellDialog({ bench, onClose }: { readonly bench: Bench; readonl
     const look = async () => {
       const found = mayCompose ? await worker().strips(wish()) : readyStrips();
       if (isGone) return;
-      if (found.length < 2)
-        setTrouble('The shelf has no two blends for this that smell different. Want more, or order more.');
+      if (found.length < 2) setTrouble(oilsWords.theShelfHasNoTwoBlends);
       else {
         setStrips(shuffled(found.length, dice).flatMap((i) => found[i] ?? []));
         setAnswers(found.map(() => ({ liking: null, word: '' })));
@@ -99,16 +99,16 @@ export function SmellDialog({ bench, onClose }: { readonly bench: Bench; readonl
       if (taken) bench.change({ kind: 'whole', blend: blendOf(taken) });
       await bench.reload();
       onClose();
-      return taken ? 'Chosen by nose; the visit carries it.' : 'Written down: none of them.';
+      return taken ? oilsWords.chosenByNoseTheVisitCarries : oilsWords.writtenDownNoneOfThem;
     });
   const liked = bestLiked(answers);
   return (
-    <Dialog title="Choose by nose" isOpen onClose={onClose} size="wide">
+    <Dialog title={oilsWords.chooseByNose2} isOpen onClose={onClose} size="wide">
       {trouble !== '' && <p role="alert">{trouble}</p>}
-      {trouble === '' && stage === 'looking' && <p role="status">Looking for blends that smell different …</p>}
+      {trouble === '' && stage === 'looking' && <p role="status">{oilsWords.lookingForBlendsThatSmellDifferent}</p>}
       {stage === 'prepare' && (
         <>
-          <p>One drop of each oil on its strip, as listed. The client sees only the numbers.</p>
+          <p>{oilsWords.oneDropOfEachOilOn}</p>
           <ol className={styles['strips']}>
             {strips.map((strip, i) => (
               <li key={i}>
@@ -118,9 +118,9 @@ export function SmellDialog({ bench, onClose }: { readonly bench: Bench; readonl
             ))}
           </ol>
           <div className={shared['buttons']}>
-            <Button onClick={onClose}>Not now</Button>
+            <Button onClick={onClose}>{oilsWords.notNow}</Button>
             <Button look="filled" onClick={() => setStage('smell')}>
-              Hide the names and begin
+              {oilsWords.hideTheNamesAndBegin}
             </Button>
           </div>
         </>
@@ -132,15 +132,17 @@ export function SmellDialog({ bench, onClose }: { readonly bench: Bench; readonl
           </span>
           {rest > 0 ? (
             <p role="timer">
-              <strong>{rest}</strong> Plain air first: let the nose rest, then the {ordinals[at]} strip.{' '}
+              <strong>{rest}</strong> {oilsWords.plainAirFirstLetTheNose} {ordinals[at]} {oilsWords.strip}{' '}
               <Button look="link" onClick={() => setRest(0)}>
-                It is rested
+                {oilsWords.itIsRested}
               </Button>
             </p>
           ) : (
             <>
-              <p>The {ordinals[at]} strip. How much do you like it?</p>
-              <div role="radiogroup" aria-label="How much it is liked, 0 to 10" className={styles['liking']}>
+              <p>
+                {oilsWords.the} {ordinals[at]} {oilsWords.stripHowMuchDoYouLike}
+              </p>
+              <div role="radiogroup" aria-label={oilsWords.howMuchItIsLikedTo} className={styles['liking']}>
                 {Array.from({ length: 11 }, (_, value) => (
                   <label key={value} data-on={answers[at]?.liking === value || undefined}>
                     <input
@@ -155,7 +157,7 @@ export function SmellDialog({ bench, onClose }: { readonly bench: Bench; readonl
                 ))}
               </div>
               <label className={styles['word']}>
-                The first word that comes
+                {oilsWords.theFirstWordThatComes}
                 <input
                   key={at}
                   maxLength={40}
@@ -165,7 +167,7 @@ export function SmellDialog({ bench, onClose }: { readonly bench: Bench; readonl
               </label>
               <div className={shared['buttons']}>
                 <Button look="filled" onClick={next} disabled={answers[at]?.liking === null}>
-                  {at + 1 < strips.length ? 'Rest, then the next' : 'Show what they are'}
+                  {at + 1 < strips.length ? oilsWords.restThenTheNext : oilsWords.showWhatTheyAre}
                 </Button>
               </div>
             </>
@@ -180,19 +182,20 @@ export function SmellDialog({ bench, onClose }: { readonly bench: Bench; readonl
                 <span className={styles['strip']}>{i + 1}</span>
                 <span>
                   <strong>
-                    {answers[i]?.liking ?? '–'} of 10{answers[i]?.word && `, “${answers[i]?.word ?? ''}”`}
+                    {answers[i]?.liking ?? '–'} {oilsWords.of4}
+                    {answers[i]?.word && `, “${answers[i]?.word ?? ''}”`}
                   </strong>
                   {strip.parts.map(({ oil, drops }) => `${oilOf(oilBook, oil).name} ${drops}`).join(', ')} ·{' '}
                   {dropsText(strip.parts.reduce((sum, { drops }) => sum + drops, 0))}
                 </span>
                 <Button look={i === liked ? 'filled' : 'quiet'} onClick={() => void choose(i)}>
-                  Take this one
+                  {oilsWords.takeThisOne}
                 </Button>
               </li>
             ))}
           </ol>
           <div className={shared['buttons']}>
-            <Button onClick={() => void choose(null)}>None of them</Button>
+            <Button onClick={() => void choose(null)}>{oilsWords.noneOfThem}</Button>
           </div>
         </>
       )}

@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import type { Drops } from '../../core/quantities';
 import type { OilId } from '../../core/ids';
 import { oilBook } from '../../catalogue/oils/oils';
@@ -33,9 +34,9 @@ export function StandIn({ bench, oil, onClose }: Props) {
     onClose();
   };
   return (
-    <Dialog title={`Instead of ${oilOf(oilBook, oil).name.toLowerCase()}`} isOpen onClose={onClose}>
+    <Dialog title={oilsWords.insteadOf(oilOf(oilBook, oil).name.toLowerCase())} isOpen onClose={onClose}>
       {choices.length === 0 ? (
-        <p>Nothing on the shelf comes close and stays inside the limits. Leave it out, or order a bottle.</p>
+        <p>{oilsWords.nothingOnTheShelfComesClose}</p>
       ) : (
         <ul className={styles['carriers']}>
           {choices.slice(0, mostShown).map((choice) => (

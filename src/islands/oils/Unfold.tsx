@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { BlendPart } from '../../core/oils/book';
 import { oilOf } from '../../core/oils/book';
@@ -22,16 +23,16 @@ export function Unfold({ parts }: { readonly parts: readonly BlendPart[] }) {
   const curves = unfold(oilBook, parts).filter(({ share }) => share > 0);
   const words = curves.map(({ note, share }) => `${note} ${Math.round(100 * share)} %`).join(', ');
   return (
-    <section aria-label="How it unfolds">
+    <section aria-label={oilsWords.howItUnfolds}>
       <div className={shared['line']}>
-        <h2>How it unfolds</h2>
-        <span>{words === '' ? 'no scent yet' : 'over the evening'}</span>
+        <h2>{oilsWords.howItUnfolds}</h2>
+        <span>{words === '' ? oilsWords.noScentYet : oilsWords.overTheEvening}</span>
       </div>
       <svg
         className={styles['unfold']}
         viewBox={`0 -26 ${width} ${height + 46}`}
         role="img"
-        aria-label={words || 'No scent yet'}
+        aria-label={words || oilsWords.noScentYet2}
       >
         {curves.map(({ note, strength }) => (
           <path

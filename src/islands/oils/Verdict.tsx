@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import { oilBook } from '../../catalogue/oils/oils';
 import { oilOf } from '../../core/oils/book';
 import { tightestOf } from '../../core/oils/check';
@@ -14,7 +15,7 @@ export function Verdict({ bench }: { readonly bench: Bench }) {
     return (
       <div className={shared['say']} data-tone="over" role="alert">
         <p>
-          <strong>More oil than the bottle holds.</strong> Take drops out, or mix more.
+          <strong>{oilsWords.moreOilThanTheBottleHolds}</strong> {oilsWords.takeDropsOutOrMixMore}
         </p>
       </div>
     );
@@ -26,7 +27,7 @@ export function Verdict({ bench }: { readonly bench: Bench }) {
       {over.length > 0 && (
         <div className={shared['say']} data-tone="over">
           <p>
-            <strong>Not like this.</strong>
+            <strong>{oilsWords.notLikeThis2}</strong>
           </p>
           {over.map(({ text }) => (
             <p key={text}>{text}</p>
@@ -45,7 +46,7 @@ export function Verdict({ bench }: { readonly bench: Bench }) {
       {over.length === 0 && check.withinGuide && (
         <div className={shared['say']} data-tone="ok">
           <p>
-            <strong>Inside every limit.</strong> {tightWords(bench)}
+            <strong>{oilsWords.insideEveryLimit}</strong> {tightWords(bench)}
           </p>
           {cautions.map(({ text }) => (
             <p key={text}>{text}</p>
@@ -56,7 +57,7 @@ export function Verdict({ bench }: { readonly bench: Bench }) {
         <div className={shared['say']} data-tone="near">
           <p>{better.words}</p>
           <Button look="mend" onClick={makeItBetter}>
-            <Kbd>M</Kbd> Do it
+            <Kbd>M</Kbd> {oilsWords.doIt}
           </Button>
         </div>
       )}
@@ -68,7 +69,7 @@ function Mend({ words, onMend }: { readonly words: string; readonly onMend: () =
   return (
     <div>
       <Button look="mend" onClick={onMend}>
-        <Kbd>S</Kbd> Make it safe
+        <Kbd>S</Kbd> {oilsWords.makeItSafe2}
       </Button>{' '}
       {words}
     </div>
@@ -81,12 +82,12 @@ function tightWords({ check }: Bench): string {
   const share = Math.round(100 * tightest.share);
   switch (tightest.kind) {
     case 'oil':
-      return `The tightest is ${oilOf(oilBook, tightest.id).name.toLowerCase()}, at ${share} % of its limit.`;
+      return oilsWords.theTightestIsAtOfIts(oilOf(oilBook, tightest.id).name.toLowerCase(), share);
     case 'constituent':
-      return `The tightest is ${oilBook.constituents.get(tightest.id)?.name ?? tightest.id}, at ${share} % of its limit.`;
+      return oilsWords.theTightestIsAtOfIts2(oilBook.constituents.get(tightest.id)?.name ?? tightest.id, share);
     case 'sun':
-      return `The tightest is what burns in the sun, at ${share} % of what skin bears.`;
+      return oilsWords.theTightestIsWhatBurnsIn(share);
     case 'whole':
-      return `The tightest is the whole blend, at ${share} % of what is usual.`;
+      return oilsWords.theTightestIsTheWholeBlend(share);
   }
 }

@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import type { Millilitres, Minutes } from '../../core/quantities';
 import type { OilId } from '../../core/ids';
 import { oilBook } from '../../catalogue/oils/oils';
@@ -118,7 +119,7 @@ export function firstDraft(bench: OilBenchView): Draft {
   const [first] = carriersFor(bench, area, need?.minutes ?? 20);
   return {
     blend: {
-      name: client ? `Blend for ${client.name.split(' ')[0] ?? client.name}` : 'House blend',
+      name: client ? oilsWords.blendFor(client.name.split(' ')[0] ?? client.name) : oilsWords.houseBlend,
       area,
       volumeMl: need?.ml ?? usualMl,
       carrier: first?.carrier.id ?? 'grapeseed',

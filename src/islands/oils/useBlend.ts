@@ -1,3 +1,4 @@
+import { oilsWords } from './oils.words';
 import type { Millilitres } from '../../core/quantities';
 import type { OilId } from '../../core/ids';
 import { useReducer, useState } from 'react';
@@ -34,7 +35,7 @@ export function useBlend(first: OilBenchView) {
   const mayCompose = isScented && bench.scope.mayBlend;
   const change = (next: DraftChange) => {
     if (composing.includes(next.kind) && !mayCompose)
-      setSaid(isScented ? bench.scope.why : (bench.client?.unscentedWhy ?? 'Unscented only.'));
+      setSaid(isScented ? bench.scope.why : (bench.client?.unscentedWhy ?? oilsWords.unscentedOnly2));
     else dispatch(next);
   };
   const wish = (): BestBlendCase => {
@@ -99,13 +100,12 @@ export function useBlend(first: OilBenchView) {
     },
     better: mayCompose && blend.parts.length > 0 && !safe && blend.uses.length > 0 ? better() : null,
     ...{ change, setSaid, setPinned, takeParts, reload, attempt },
-    makeItSafe: () =>
-      safe || !mayCompose ? takeParts(safe?.parts ?? []) : setSaid('Nothing to mend: it is inside every limit.'),
+    makeItSafe: () => (safe || !mayCompose ? takeParts(safe?.parts ?? []) : setSaid(oilsWords.nothingToMendItIsInside)),
     makeItBetter: () => {
       if (!mayCompose) return change({ kind: 'parts', parts: [] });
       const next = blend.parts.length > 0 ? better() : null;
       if (next) takeParts(next.parts);
-      setSaid(next ? next.words : 'No single drop would make it better.');
+      setSaid(next ? next.words : oilsWords.noSingleDropWouldMakeIt);
     },
     /** The best blend for what is wanted, out of what the shelf has. */
     findBest: async () => {
@@ -117,7 +117,7 @@ export function useBlend(first: OilBenchView) {
         const perMl = new Map(usable.map(({ oil, dropsPerMl }) => [oil, dropsPerMl]));
         takeParts(answer.blend.parts.map((part) => ({ ...part, dropsPerMl: perMl.get(part.oil) ?? undefined })));
         const [binding] = answer.blend.binding;
-        return `The best that the shelf has for it${binding ? `; held back by ${binding}` : ''}.`;
+        return `The best that the shelf has for it${binding ? oilsWords.heldBackBy(binding) : ''}.`;
       });
       setIsSearching(false);
     },
@@ -126,11 +126,11 @@ export function useBlend(first: OilBenchView) {
         await send('POST /api/oils/blends', { body: { ...blend, name } });
         change({ kind: 'name', name });
         await reload();
-        return `“${name}” is kept as a blend of the house.`;
+        return oilsWords.isKeptAsABlendOf(name);
       }),
     takeIntoVisit: () =>
       attempt(async () => {
-        if (!bench.visit) return 'There is no visit to take it into.';
+        if (!bench.visit) return oilsWords.thereIsNoVisitToTake;
         await send('PUT /api/visits/{id}/blend', {
           params: { id: bench.visit.id },
           body: {
@@ -138,7 +138,7 @@ export function useBlend(first: OilBenchView) {
           },
         });
         await reload();
-        return `${bench.client?.name.split(' ')[0] ?? 'The visit'} gets “${blend.name}”.`;
+        return `${bench.client?.name.split(' ')[0] ?? oilsWords.theVisit} gets “${blend.name}”.`;
       }),
     startMixing: () =>
       attempt(async () => {
@@ -148,7 +148,7 @@ export function useBlend(first: OilBenchView) {
           },
         });
         window.location.assign(`/bench/mixes/${id}`);
-        return 'The mixing card opens …';
+        return oilsWords.theMixingCardOpens;
       }),
   };
 }

@@ -1,17 +1,18 @@
+import { oilsWords } from './oils.words';
 import { useEffect, useRef, useState } from 'react';
 import type { DropScaleView } from '../../contracts/oil-views';
 import { send } from '../api';
 
 /** The scale, asked every two seconds while somebody mixes. */
 export function useScale(isWatching: boolean) {
-  const [view, setView] = useState<DropScaleView>({ isOn: false, grams: null, words: 'not asked yet' });
+  const [view, setView] = useState<DropScaleView>({ isOn: false, grams: null, words: oilsWords.notAskedYet });
   const isGone = useRef(false);
   useEffect(() => {
     isGone.current = false;
     const ask = () =>
       send('GET /api/devices/drop-scale')
         .then((next) => !isGone.current && setView(next))
-        .catch(() => setView({ isOn: false, grams: null, words: 'The scale does not answer: count by hand.' }));
+        .catch(() => setView({ isOn: false, grams: null, words: oilsWords.theScaleDoesNotAnswerCount }));
     if (!isWatching) return;
     void ask();
     const timer = setInterval(() => void ask(), 2000);
@@ -24,7 +25,7 @@ export function useScale(isWatching: boolean) {
     try {
       setView(await send('POST /api/devices/drop-scale', { body: input }));
     } catch {
-      setView({ isOn: false, grams: null, words: 'The scale does not answer: count by hand.' });
+      setView({ isOn: false, grams: null, words: oilsWords.theScaleDoesNotAnswerCount });
     }
   };
   return { view, drive };

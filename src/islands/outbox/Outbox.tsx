@@ -1,3 +1,4 @@
+import { outboxWords } from './outbox.words';
 import { useState } from 'react';
 import type { ReminderView } from '../../contracts/house-views';
 import { Button } from '../../ui/button/Button';
@@ -10,8 +11,8 @@ type Act = { readonly kind: 'send-due' } | { readonly kind: 'send' | 'fail'; rea
 const stateWords: Readonly<Record<ReminderView['state'], string>> = {
   waiting: 'waits',
   sent: 'sent',
-  failed: 'not delivered',
-  cancelled: 'cancelled with the visit',
+  failed: outboxWords.notDelivered,
+  cancelled: outboxWords.cancelledWithTheVisit,
 };
 
 /** The outbox of reminders: a stand-in for a message service, driven by hand. */
@@ -23,7 +24,7 @@ export function Outbox({ initial }: { readonly initial: readonly ReminderView[] 
       const answer = await send('POST /api/reminders', { body: what });
       setReminders(answer.reminders);
       const many = `${answer.settled} ${answer.settled === 1 ? 'message' : 'messages'}`;
-      say(what.kind === 'fail' ? 'Noted as not delivered.' : `${many} sent.`);
+      say(what.kind === 'fail' ? outboxWords.notedAsNotDelivered : outboxWords.sent(many));
     } catch (error) {
       say(sentenceOf(error), 'error');
     }
@@ -36,19 +37,16 @@ export function Outbox({ initial }: { readonly initial: readonly ReminderView[] 
       <main id="main" className={styles['view']}>
         <div className={styles['top']}>
           <div>
-            <h1>Reminders</h1>
-            <p>
-              A day before each visit, by text or by mail. This is a stand-in for a message service: nothing leaves the
-              house; you play the service yourself.
-            </p>
+            <h1>{outboxWords.reminders}</h1>
+            <p>{outboxWords.aDayBeforeEachVisitBy}</p>
           </div>
           <Button look="filled" onClick={() => void act({ kind: 'send-due' })} disabled={due === 0}>
-            Send the {due} due
+            {outboxWords.sendTheDue(due)}
           </Button>
         </div>
-        <h2>Waiting</h2>
+        <h2>{outboxWords.waiting}</h2>
         {open.length === 0 ? (
-          <p className={styles['quiet']}>Nothing waits. Booking a visit puts its reminder here.</p>
+          <p className={styles['quiet']}>{outboxWords.nothingWaitsBookingAVisitPuts}</p>
         ) : (
           <ul className={styles['list']}>
             {open.map((one) => (
@@ -58,17 +56,17 @@ export function Outbox({ initial }: { readonly initial: readonly ReminderView[] 
                   <Button
                     look="link"
                     onClick={() => void act({ kind: 'send', id: one.id })}
-                    aria-label={`${one.state === 'failed' ? 'Try again' : 'Send now'}: ${one.client}`}
+                    aria-label={`${one.state === 'failed' ? outboxWords.tryAgain : outboxWords.sendNow}: ${one.client}`}
                   >
-                    {one.state === 'failed' ? 'Try again' : 'Send now'}
+                    {one.state === 'failed' ? outboxWords.tryAgain : outboxWords.sendNow}
                   </Button>
                   {one.state === 'waiting' && (
                     <Button
                       look="link"
                       onClick={() => void act({ kind: 'fail', id: one.id })}
-                      aria-label={`Let it fail: ${one.client}`}
+                      aria-label={outboxWords.letItFail2(one.client)}
                     >
-                      Let it fail
+                      {outboxWords.letItFail}
                     </Button>
                   )}
                 </div>
@@ -76,9 +74,9 @@ export function Outbox({ initial }: { readonly initial: readonly ReminderView[] 
             ))}
           </ul>
         )}
-        <h2>Settled</h2>
+        <h2>{outboxWords.settled}</h2>
         {settled.length === 0 ? (
-          <p className={styles['quiet']}>Nothing has been sent yet.</p>
+          <p className={styles['quiet']}>{outboxWords.nothingHasBeenSentYet}</p>
         ) : (
           <ul className={styles['list']}>
             {settled.map((one) => (
@@ -98,15 +96,15 @@ function Message({ one }: { readonly one: ReminderView }) {
   const state =
     one.state === 'waiting'
       ? one.isDue
-        ? 'due now'
-        : `due ${one.due}`
+        ? outboxWords.dueNow
+        : outboxWords.due(one.due)
       : `${stateWords[one.state]}${one.settled ? `, ${one.settled}` : ''}`;
   return (
     <div className={styles['message']}>
       <p>
         <strong>{one.client}</strong>
         <span>
-          {one.channel === 'text' ? 'text to' : 'mail to'} {one.address}
+          {one.channel === 'text' ? outboxWords.textTo : outboxWords.mailTo} {one.address}
         </span>
         <span data-state={one.state} data-due={one.isDue && one.state === 'waiting' ? true : undefined}>
           {state}
@@ -114,7 +112,7 @@ function Message({ one }: { readonly one: ReminderView }) {
       </p>
       <blockquote>{one.words}</blockquote>
       {one.trouble !== '' && one.state === 'failed' && (
-        <p className={styles['trouble']}>{one.trouble} Ring the client.</p>
+        <p className={styles['trouble']}>{outboxWords.ringTheClient(one.trouble)}</p>
       )}
     </div>
   );

@@ -1,3 +1,4 @@
+import { planWords } from './plan.words';
 import { useState } from 'react';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
@@ -13,7 +14,7 @@ export function ChangeWish({ plan, onClose }: { readonly plan: PlanHandle; reado
   const [minutes, setMinutes] = useState(String(wish.minutes));
   const [error, setError] = useState<string>();
   return (
-    <Dialog title="Time and school of this plan" isOpen onClose={onClose}>
+    <Dialog title={planWords.timeAndSchoolOfThisPlan} isOpen onClose={onClose}>
       <form
         className={styles['wish']}
         onSubmit={(event) => {
@@ -28,7 +29,7 @@ export function ChangeWish({ plan, onClose }: { readonly plan: PlanHandle; reado
         }}
       >
         <Field
-          label="Minutes"
+          label={planWords.minutes}
           type="number"
           inputMode="numeric"
           value={minutes}
@@ -36,20 +37,20 @@ export function ChangeWish({ plan, onClose }: { readonly plan: PlanHandle; reado
           error={error}
         />
         <Choice
-          label="If time is left over"
+          label={planWords.ifTimeIsLeftOver}
           options={[
-            { value: 'early', text: 'end early' },
-            { value: 'fill', text: 'more repetitions' },
+            { value: 'early', text: planWords.endEarly },
+            { value: 'fill', text: planWords.moreRepetitions },
           ]}
           value={wish.fill ? 'fill' : 'early'}
           onChange={(value) => setWish((old) => ({ ...old, fill: value === 'fill' }))}
         />
         <SchoolFields school={wish.school} onChange={(school) => setWish((old) => ({ ...old, school }))} />
-        <p className={styles['soft']}>Planning again puts the steps back into the planned order.</p>
+        <p className={styles['soft']}>{planWords.planningAgainPutsTheStepsBack}</p>
         <div className={styles['buttons']}>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{planWords.cancel}</Button>
           <Button look="filled" type="submit">
-            Plan again
+            {planWords.planAgain}
           </Button>
         </div>
       </form>

@@ -1,3 +1,4 @@
+import { planWords } from './plan.words';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { anatomy } from '../../catalogue/anatomy';
@@ -33,8 +34,8 @@ export function Course({ plan, selected, onSelect }: Props) {
   return (
     <SortableList
       ids={steps.map(({ id }) => id)}
-      label="The course"
-      what="step"
+      label={planWords.theCourse}
+      what={planWords.step}
       className={styles['course']}
       onMove={move}
     >
@@ -99,7 +100,7 @@ function Row({ step, number, heading, violations, isSelected, isMoved, onSelect,
               <span className="visually-hidden">{number}. </span>
               {title}
             </strong>
-            <span>{isMoved && worst ? 'moved here by you' : stepDirection(anatomy, step)}</span>
+            <span>{isMoved && worst ? planWords.movedHereByYou : stepDirection(anatomy, step)}</span>
           </span>
           <span className={styles['amount']}>
             <strong>{repetitionsInWords(step)}</strong>
@@ -111,14 +112,14 @@ function Row({ step, number, heading, violations, isSelected, isMoved, onSelect,
             <p id={`fault-${step.id}`}>
               {violations.map((v) => (
                 <span key={`${v.rule} ${v.text}`}>
-                  {v.severity === 'warning' && <em>Advice: </em>}
+                  {v.severity === 'warning' && <em>{planWords.advice} </em>}
                   {v.text}
                 </span>
               ))}
             </p>
             {fixable && (
-              <Button look="mend" onClick={() => onMend(fixable)} aria-label={`Mend ${title}`}>
-                Mend <Kbd>M</Kbd>
+              <Button look="mend" onClick={() => onMend(fixable)} aria-label={planWords.mend2(title)}>
+                {planWords.mend} <Kbd>M</Kbd>
               </Button>
             )}
           </div>
@@ -133,7 +134,7 @@ function Row({ step, number, heading, violations, isSelected, isMoved, onSelect,
               </p>
             ))}
             <details>
-              <summary>Rules behind it</summary>
+              <summary>{planWords.rulesBehindIt}</summary>
               <ul>
                 {step.rules.map((rule) => (
                   <li key={rule}>

@@ -1,3 +1,4 @@
+import { planWords } from './plan.words';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import type { TherapistView } from '../../contracts/people-views';
 import type { PlanView as Plan, VisitView } from '../../contracts/visit-views';
@@ -47,10 +48,10 @@ export function FirstPlan({ visit, therapists }: Props) {
       <>
         <VisitHead visit={visit} here="plan" />
         <main id="main" className={styles['main']}>
-          <h2>The plan could not be made</h2>
+          <h2>{planWords.thePlanCouldNotBeMade}</h2>
           <p role="alert">{trouble.why}</p>
           <Button look="filled" onClick={again}>
-            Try again
+            {planWords.tryAgain}
           </Button>
         </main>
       </>
@@ -72,8 +73,8 @@ function Planning({ visit }: { readonly visit: VisitView }) {
     <>
       <VisitHead visit={visit} here="plan" />
       <main id="main" className={styles['main']} aria-busy>
-        <h2 role="status">Planning the visit …</h2>
-        <p>From what was asked, what was found and the time that is booked.</p>
+        <h2 role="status">{planWords.planningTheVisit}</h2>
+        <p>{planWords.fromWhatWasAskedWhatWas}</p>
       </main>
     </>
   );

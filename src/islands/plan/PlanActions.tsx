@@ -1,3 +1,4 @@
+import { planWords } from './plan.words';
 import type { VisitId } from '../../core/ids';
 import type { ReactNode } from 'react';
 import { Button, ButtonLink } from '../../ui/button/Button';
@@ -33,18 +34,20 @@ export function PlanActions({
     <div className={styles['actions']}>
       {children}
       <Button look="link" onClick={onUndo} disabled={!canUndo}>
-        Undo
+        {planWords.undo}
       </Button>
-      <span role="status">{status.kind === 'saving' ? 'storing …' : status.kind === 'kept' ? 'stored' : ''}</span>
+      <span role="status">
+        {status.kind === 'saving' ? planWords.storing : status.kind === 'kept' ? planWords.stored : ''}
+      </span>
       {isBlocked ? (
-        <Button disabled>To the table</Button>
+        <Button disabled>{planWords.toTheTable}</Button>
       ) : needsReason ? (
         <Button look="filled" onClick={onAskReason}>
-          To the table …
+          {planWords.toTheTable2}
         </Button>
       ) : (
         <ButtonLink look="filled" href={`/visits/${visitId}/table`}>
-          To the table
+          {planWords.toTheTable}
         </ButtonLink>
       )}
     </div>

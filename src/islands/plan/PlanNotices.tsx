@@ -1,3 +1,4 @@
+import { planWords } from './plan.words';
 import type { ReactNode } from 'react';
 import { Button } from '../../ui/button/Button';
 import type { PlanStatus } from './usePlanSaves';
@@ -26,15 +27,15 @@ export function PlanNotices({ stale, onPlanAgain, status, onRetry, broken, reaso
         <p className={styles['notice']}>
           {stale}{' '}
           <Button look="link" onClick={onPlanAgain}>
-            Plan again
+            {planWords.planAgain}
           </Button>
         </p>
       )}
       {status.kind === 'conflict' && (
         <p className={styles['notice']} role="alert">
-          This plan was saved in another window in the meantime. Your order is still shown here but is not stored.{' '}
+          {planWords.thisPlanWasSavedInAnother}{' '}
           <Button look="link" onClick={() => window.location.reload()}>
-            Load the other one
+            {planWords.loadTheOtherOne}
           </Button>
         </p>
       )}
@@ -42,17 +43,18 @@ export function PlanNotices({ stale, onPlanAgain, status, onRetry, broken, reaso
         <p className={styles['notice']} role="alert">
           {status.text}{' '}
           <Button look="link" onClick={onRetry}>
-            Try again
+            {planWords.tryAgain}
           </Button>
         </p>
       )}
       {broken > 0 && (
         <div className={styles['faults']} role="status">
           <span>
-            {broken === 1 ? 'One rule is broken.' : `${broken} rules are broken.`} {reason && `Kept because: ${reason}`}
+            {broken === 1 ? planWords.oneRuleIsBroken : planWords.rulesAreBroken(broken)}{' '}
+            {reason && planWords.keptBecause(reason)}
           </span>
           <Button look="link" onClick={onMendAll}>
-            Mend all
+            {planWords.mendAll}
           </Button>
           {children}
         </div>

@@ -1,3 +1,4 @@
+import { planWords } from './plan.words';
 import type { Seconds } from '../../core/quantities';
 import { lazy, Suspense, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
@@ -50,25 +51,25 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
   };
 
   return (
-    <aside className={styles['side']} aria-label="Ways out, time and school">
+    <aside className={styles['side']} aria-label={planWords.waysOutTimeAndSchool}>
       {isForbidden && (
         <section className={styles['refer']} role="alert">
-          <h2>Not to be carried out</h2>
+          <h2>{planWords.notToBeCarriedOut}</h2>
           {view.plan.reasons
             .filter((reason) => ['qualification', 'no-exit', 'cancer-history'].includes(reason.rule))
             .map((reason) => (
               <p key={reason.text}>{reason.text}</p>
             ))}
           {needsCertificate && certified && (
-            <Button onClick={() => void handOver(certified)}>Hand over to {certified.name}</Button>
+            <Button onClick={() => void handOver(certified)}>{planWords.handOverTo(certified.name)}</Button>
           )}
         </section>
       )}
       <WaysOut plan={plan} />
       <section>
-        <h2>Time</h2>
+        <h2>{planWords.time}</h2>
         <p>
-          <strong>{formatClock(total)}</strong> of {formatClock(budget)} min.{' '}
+          <strong>{formatClock(total)}</strong> {planWords.of} {formatClock(budget)} {planWords.min}{' '}
           {timeWords(view.plan.fits, total, budget, view.drainageCase.fill)}
         </p>
         {view.plan.reasons
@@ -80,17 +81,17 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
           ))}
       </section>
       <section>
-        <h2>School</h2>
+        <h2>{planWords.school}</h2>
         <p className={styles['soft']}>
           {capitalise(schoolInWords(school))}{' '}
           <Button look="link" onClick={() => setIsChanging(true)}>
-            Change time or school
+            {planWords.changeTimeOrSchool}
           </Button>
         </p>
       </section>
       {shaping.length > 0 && (
         <section>
-          <h2>What shaped it</h2>
+          <h2>{planWords.whatShapedIt}</h2>
           <ul className={styles['reasons']}>
             {shaping.map(({ text }) => (
               <li key={text}>{text}</li>
@@ -100,7 +101,7 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
       )}
       {view.plan.waiting.length > 0 && (
         <section>
-          <h2>Has to wait</h2>
+          <h2>{planWords.hasToWait}</h2>
           <p className={styles['soft']}>{capitalise(list(view.plan.waiting.map((id) => shortLabel(anatomy, id))))}.</p>
         </section>
       )}
@@ -114,9 +115,7 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
 }
 
 function timeWords(fits: boolean, totalSeconds: Seconds, budgetSeconds: Seconds, fill: boolean): string {
-  if (!fits) return 'It does not all fit.';
-  if (totalSeconds > budgetSeconds - 120) return 'It fits.';
-  return fill
-    ? 'Draining has all the repetitions that help; the rest is free for rest.'
-    : 'It ends early; fill the time if you like.';
+  if (!fits) return planWords.itDoesNotAllFit;
+  if (totalSeconds > budgetSeconds - 120) return planWords.itFits;
+  return fill ? planWords.drainingHasAllTheRepetitionsThat : planWords.itEndsEarlyFillTheTime;
 }

@@ -1,3 +1,4 @@
+import { planWords } from './plan.words';
 import { lazy, Suspense, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TherapistView } from '../../contracts/people-views';
@@ -74,9 +75,9 @@ export function PlanView({ visit, first, therapists }: Props) {
     <>
       <VisitHead visit={visit} here="plan" />
       <div className={styles['view']}>
-        <section className={styles['body']} aria-label="Body map">
+        <section className={styles['body']} aria-label={planWords.bodyMap}>
           <BodyPanel
-            label={`Plan for ${visit.client.name}`}
+            label={planWords.planFor(visit.client.name)}
             initial={bestDrawing(focusPlaces)}
             regions={marks.regions}
             nodes={marks.nodes}
@@ -91,7 +92,7 @@ export function PlanView({ visit, first, therapists }: Props) {
               if (isWay) return;
               const at = plan.steps.filter((step) => step.place === place);
               select((at.find((step) => step.kind === 'drain') ?? at[0])?.id);
-              if (at.length === 0) say('No step of this plan is there.');
+              if (at.length === 0) say(planWords.noStepOfThisPlanIs);
             }}
             onPickPebble={select}
           />
@@ -99,16 +100,16 @@ export function PlanView({ visit, first, therapists }: Props) {
         </section>
         <main id="main" className={styles['main']}>
           <div className={styles['heading']}>
-            <h2>The course</h2>
+            <h2>{planWords.theCourse}</h2>
             <Button look="link" onClick={() => setIsChoosing(true)}>
-              More than drainage
+              {planWords.moreThanDrainage}
             </Button>
             <span>
-              {plan.steps.length} steps · drag, or <Kbd>Alt</Kbd> <Kbd>↑</Kbd>
+              {plan.steps.length} {planWords.stepsDragOr} <Kbd>{planWords.alt}</Kbd> <Kbd>↑</Kbd>
             </span>
           </div>
           <PlanNotices
-            stale={plan.view.isStale ? 'Findings or therapist have changed since this plan was made.' : undefined}
+            stale={plan.view.isStale ? planWords.findingsOrTherapistHaveChanged : undefined}
             onPlanAgain={() => plan.replan(wishOf(plan.view.drainageCase))}
             status={plan.status}
             onRetry={plan.retry}
@@ -143,7 +144,7 @@ export function PlanView({ visit, first, therapists }: Props) {
           needsReason={errors.length > 0 && plan.view.reason === ''}
           onAskReason={() => setIsReasonAsked(true)}
         >
-          <a href={`/visits/${visit.id}/print`}>Print</a>
+          <a href={`/visits/${visit.id}/print`}>{planWords.print}</a>
         </PlanActions>
       </footer>
       {isChoosing && (
@@ -163,7 +164,7 @@ export function PlanView({ visit, first, therapists }: Props) {
         </Suspense>
       )}
       <ReasonDialog
-        title="The course breaks a rule"
+        title={planWords.theCourseBreaksARule}
         faults={errors.map(({ text }) => text)}
         isOpen={isReasonAsked}
         onClose={() => setIsReasonAsked(false)}

@@ -1,3 +1,4 @@
+import { planWords } from './plan.words';
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlanView, VisitView } from '../../contracts/visit-views';
 import { phasesOf, pressureInWords } from '../../core/drainage/step-words';
@@ -24,20 +25,28 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
   return (
     <main id="main" className={styles['sheet']}>
       <p className={styles['tools']}>
-        <a href={`/visits/${visit.id}/plan`}>Back to the plan</a>
+        <a href={`/visits/${visit.id}/plan`}>{planWords.backToThePlan}</a>
         <Button look="filled" onClick={() => window.print()}>
-          Print
+          {planWords.print}
         </Button>
       </p>
       <header>
         <h1>{visit.client.name}</h1>
         <p>
-          {visit.date}, {visit.time} · {visit.work} · {visit.therapist.name} · {formatClock(total)} of{' '}
-          {plan.drainageCase.minutes} min
+          {planWords.ofMin(
+            visit.date,
+            visit.time,
+            visit.work,
+            visit.therapist.name,
+            formatClock(total),
+            plan.drainageCase.minutes,
+          )}
         </p>
       </header>
       {isDrained && (plan.plan.decision === 'refer' || plan.plan.decision === 'stop') && (
-        <p className={styles['forbidden']}>Not to be carried out: {plan.plan.reasons[0]?.text}</p>
+        <p className={styles['forbidden']}>
+          {planWords.notToBeCarriedOut2} {plan.plan.reasons[0]?.text}
+        </p>
       )}
       <div className={styles['top']}>
         <div className={styles['maps']}>
@@ -45,7 +54,7 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
             <BodyMap
               key={view}
               view={view}
-              label={`Plan, ${view}`}
+              label={planWords.plan(view)}
               regions={marks.regions}
               nodes={marks.nodes}
               signs={marks.signs}
@@ -57,17 +66,17 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
         <section>
           {treatment && (
             <>
-              <h2>This visit</h2>
+              <h2>{planWords.thisVisit}</h2>
               <p>{treatment.choices.map(({ name }) => name).join(' · ')}</p>
-              {treatment.leftOut.length > 0 && <h2>Left out</h2>}
+              {treatment.leftOut.length > 0 && <h2>{planWords.leftOut}</h2>}
               {byReason(treatment.leftOut).map(({ what, why, instead }) => (
                 <p key={`${why} ${instead}`}>
-                  <strong>{why}</strong> {what.join('; ')}.{instead && ` Instead: ${instead}.`}
+                  <strong>{why}</strong> {what.join('; ')}.{instead && planWords.instead(instead)}
                 </p>
               ))}
             </>
           )}
-          {isDrained && <h2>Ways out</h2>}
+          {isDrained && <h2>{planWords.waysOut}</h2>}
           {(isDrained ? plan.plan.exits : []).map((exit) => (
             <p key={exit.to}>
               <strong>
@@ -78,12 +87,12 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
           ))}
           {(isDrained ? plan.plan.rejected : []).map((rejected) => (
             <p key={rejected.to}>
-              <strong>Not the {shortLabel(anatomy, rejected.to)}.</strong> {rejected.why}
+              <strong>{planWords.notThe(shortLabel(anatomy, rejected.to))}</strong> {rejected.why}
             </p>
           ))}
           {isDrained && (
             <>
-              <h2>Mind</h2>
+              <h2>{planWords.mind}</h2>
               <ul>
                 {plan.plan.reasons.map((reason) => (
                   <li key={reason.text}>{reason.text}</li>
@@ -92,17 +101,17 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
             </>
           )}
           {isDrained && plan.plan.waiting.length > 0 && (
-            <p>Has to wait: {list(plan.plan.waiting.map((id) => shortLabel(anatomy, id)))}.</p>
+            <p>{planWords.hasToWait2(list(plan.plan.waiting.map((id) => shortLabel(anatomy, id))))}</p>
           )}
         </section>
       </div>
       {treatment && treatment.room.length > 0 && (
         <section className={styles['room']}>
-          <h2>Before the client comes</h2>
+          <h2>{planWords.beforeTheClientComes}</h2>
           <ul>
             {treatment.room.map(({ what, minutesBefore }) => (
               <li key={what}>
-                <strong>{minutesBefore === 0 ? 'at the door' : `${minutesBefore} min before`}</strong> {what}
+                <strong>{minutesBefore === 0 ? planWords.atTheDoor : planWords.minBefore(minutesBefore)}</strong> {what}
               </li>
             ))}
             {Object.values(blends).map(({ blend, words }) => (
@@ -116,11 +125,11 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
       <table className={styles['steps']}>
         <thead>
           <tr>
-            <th scope="col">No.</th>
-            <th scope="col">Step</th>
-            <th scope="col">Which way, how</th>
-            <th scope="col">Times</th>
-            <th scope="col">Time</th>
+            <th scope="col">{planWords.no}</th>
+            <th scope="col">{planWords.step2}</th>
+            <th scope="col">{planWords.whichWayHow}</th>
+            <th scope="col">{planWords.times}</th>
+            <th scope="col">{planWords.time}</th>
           </tr>
         </thead>
         <tbody>
@@ -142,10 +151,7 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
           ))}
         </tbody>
       </table>
-      <footer>
-        Velvet Stone supports trained hands; it is no medical device. Local law, professional codes and the limits of
-        the practitioner’s licence come first. Pain is a sign to stop.
-      </footer>
+      <footer>{planWords.velvetStoneSupportsTrainedHandsIt}</footer>
     </main>
   );
 }

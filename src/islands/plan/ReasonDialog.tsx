@@ -1,3 +1,4 @@
+import { planWords } from './plan.words';
 import { useState } from 'react';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
@@ -37,7 +38,7 @@ export function ReasonDialog({ title, faults, isOpen, onClose, onMendAll, onKeep
           ))}
         </ul>
         <TextArea
-          label="Why do you keep it this way? It stays in the record."
+          label={planWords.whyDoYouKeepItThis}
           value={reason}
           maxLength={400}
           onChange={(event) => setReason(event.target.value)}
@@ -49,10 +50,10 @@ export function ReasonDialog({ title, faults, isOpen, onClose, onMendAll, onKeep
               onClose();
             }}
           >
-            Mend all instead
+            {planWords.mendAllInstead}
           </Button>
           <Button look="filled" type="submit" disabled={text === ''}>
-            Keep it
+            {planWords.keepIt}
           </Button>
         </div>
       </form>

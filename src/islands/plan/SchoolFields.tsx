@@ -1,3 +1,4 @@
+import { planWords } from './plan.words';
 import type { School } from '../../core/drainage/case';
 import { Choice } from '../../ui/choice/Choice';
 
@@ -13,38 +14,38 @@ export function SchoolFields({
   return (
     <>
       <Choice
-        label="Start"
+        label={planWords.start}
         options={[
-          { value: 'neck-first', text: 'neck first' },
-          { value: 'breath-first', text: 'breath first' },
+          { value: 'neck-first', text: planWords.neckFirst },
+          { value: 'breath-first', text: planWords.breathFirst },
         ]}
         value={school.start}
         onChange={(start) => set({ start })}
       />
       <Choice
-        label="Hand"
+        label={planWords.hand}
         options={[
-          { value: 'stretch', text: 'skin stretch' },
-          { value: 'sweep', text: 'sweep' },
-          { value: 'roller', text: 'roller' },
+          { value: 'stretch', text: planWords.skinStretch },
+          { value: 'sweep', text: planWords.sweep },
+          { value: 'roller', text: planWords.roller },
         ]}
         value={school.hand}
         onChange={(hand) => set({ hand })}
       />
       <Choice
-        label="Removed nodes"
+        label={planWords.removedNodes}
         options={[
-          { value: 'reroute-only', text: 'keep away' },
-          { value: 'reroute-and-stimulate', text: 'touch what is left, last' },
+          { value: 'reroute-only', text: planWords.keepAway },
+          { value: 'reroute-and-stimulate', text: planWords.touchWhatIsLeftLast },
         ]}
         value={school.removedSide}
         onChange={(removedSide) => set({ removedSide })}
       />
       <Choice
-        label="Ways out"
+        label={planWords.waysOut}
         options={[
-          { value: '1', text: 'the nearest' },
-          { value: '2', text: 'two, if near enough' },
+          { value: '1', text: planWords.theNearest },
+          { value: '2', text: planWords.twoIfNearEnough },
         ]}
         value={school.exits === 1 ? '1' : '2'}
         onChange={(exits) => set({ exits: exits === '1' ? 1 : 2 })}

@@ -1,3 +1,4 @@
+import { planWords } from './plan.words';
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlaceId } from '../../core/anatomy/place';
 import { formatCost } from '../../core/drainage/wording';
@@ -20,22 +21,23 @@ export function WayCard({ to, ways, onClose }: Props) {
   const { candidate, act } = choice;
   const name = shortLabel(anatomy, to);
   return (
-    <div className={styles['card']} role="group" aria-label={`Way to the ${name}`}>
+    <div className={styles['card']} role="group" aria-label={planWords.wayToThe(name)}>
       <p role="status">
-        <strong>{capitalise(name)}</strong> {candidate.chosen ? 'in use' : 'not in use'}: about{' '}
-        {formatCost(candidate.cost)} {candidate.cost === 1 ? 'hand’s width' : 'hand’s widths'} of skin,{' '}
-        {candidate.crosses.length === 0 ? 'no scar on the way' : `across ${candidate.crosses.length} scars`},{' '}
-        {candidate.minutes} min.
+        <strong>{capitalise(name)}</strong> {candidate.chosen ? planWords.inUse : planWords.notInUse}
+        {planWords.about} {formatCost(candidate.cost)}{' '}
+        {candidate.cost === 1 ? planWords.handsWidth : planWords.handsWidths} {planWords.ofSkin}{' '}
+        {candidate.crosses.length === 0 ? planWords.noScarOnTheWay : planWords.acrossScars(candidate.crosses.length)},{' '}
+        {candidate.minutes} {planWords.min}
       </p>
       {act === 'use' && (
         <Button look="filled" onClick={() => ways.use(to)}>
-          Use it, too
+          {planWords.useItToo}
         </Button>
       )}
-      {act === 'leave' && <Button onClick={() => ways.leave(to)}>Do without it</Button>}
-      {act === 'none' && <span>the only way left</span>}
+      {act === 'leave' && <Button onClick={() => ways.leave(to)}>{planWords.doWithoutIt}</Button>}
+      {act === 'none' && <span>{planWords.theOnlyWayLeft}</span>}
       <Button look="link" onClick={onClose}>
-        Close
+        {planWords.close}
       </Button>
     </div>
   );

@@ -1,3 +1,4 @@
+import { planWords } from './plan.words';
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlaceId } from '../../core/anatomy/place';
 import { formatCost } from '../../core/drainage/wording';
@@ -17,7 +18,7 @@ export function WaysOut({ plan }: { readonly plan: PlanHandle }) {
   const candidateOf = (to: PlaceId) => candidates.find((one) => one.to === to);
   return (
     <section>
-      <h2>Ways out</h2>
+      <h2>{planWords.waysOut}</h2>
       {exits.map((exit, i) => {
         const candidate = candidateOf(exit.to);
         return (
@@ -28,15 +29,16 @@ export function WaysOut({ plan }: { readonly plan: PlanHandle }) {
             </div>
             <p>{exit.why.replace(/^Led /, '')}</p>
             <p>
-              about {formatCost(exit.cost)} {exit.cost === 1 ? 'hand’s width' : 'hand’s widths'} of skin
-              {candidate && `, ${candidate.minutes} min`}
+              {planWords.about2} {formatCost(exit.cost)}{' '}
+              {exit.cost === 1 ? planWords.handsWidth : planWords.handsWidths} {planWords.ofSkin2}
+              {candidate && planWords.min2(candidate.minutes)}
             </p>
             <div className={styles['bar']} data-tone={i === 0 ? 'moss' : 'river'} aria-hidden="true">
               <i style={{ width: `${exit.share * 100}%` }} />
             </div>
             {candidate && exits.filter(({ to }) => candidateOf(to)).length > 1 && (
               <Button look="link" onClick={() => ways.leave(exit.to)}>
-                Do without the {shortLabel(anatomy, exit.to)}
+                {planWords.doWithoutThe(shortLabel(anatomy, exit.to))}
               </Button>
             )}
           </div>
@@ -45,20 +47,18 @@ export function WaysOut({ plan }: { readonly plan: PlanHandle }) {
       {others.map((candidate) => (
         <div key={candidate.to} className={styles['other']}>
           <strong>{capitalise(shortLabel(anatomy, candidate.to))}</strong>
-          <p>
-            {candidate.why} About {candidate.minutes} min.
-          </p>
+          <p>{planWords.aboutMin(candidate.why, candidate.minutes)}</p>
           <Button look="link" onClick={() => ways.use(candidate.to)}>
-            Use the {shortLabel(anatomy, candidate.to)}, too
+            {planWords.useTheToo(shortLabel(anatomy, candidate.to))}
           </Button>
         </div>
       ))}
-      {ways.isChosenByHand && <Button onClick={ways.back}>Back to the planner’s choice</Button>}
+      {ways.isChosenByHand && <Button onClick={ways.back}>{planWords.backToThePlannersChoice}</Button>}
       {rejected
         .filter(({ to }) => !shown.has(to))
         .map(({ to, why }) => (
           <div key={to} className={styles['rejected']}>
-            <strong>Not {shortLabel(anatomy, to)}</strong>
+            <strong>{planWords.not(shortLabel(anatomy, to))}</strong>
             <p>{why}</p>
           </div>
         ))}

@@ -1,3 +1,4 @@
+import { planWords } from './plan.words';
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlacedFinding } from '../../contracts/people-views';
 import type { PlaceId } from '../../core/anatomy/place';
@@ -25,17 +26,17 @@ export function planMarks(
   const regions = new Map<PlaceId, RegionMark>();
   const nodes = new Map<PlaceId, NodeState>();
   for (const step of steps) {
-    if (step.kind === 'drain') regions.set(step.place, { tone: 'drain', words: 'to drain' });
-    if (step.kind === 'prepare') regions.set(step.place, { tone: 'prepare', words: 'to prepare' });
+    if (step.kind === 'drain') regions.set(step.place, { tone: 'drain', words: planWords.toDrain });
+    if (step.kind === 'prepare') regions.set(step.place, { tone: 'prepare', words: planWords.toPrepare });
     if (step.kind === 'clear' && anatomy.basins.has(step.place)) nodes.set(step.place, 'to clear');
   }
-  for (const id of plan.waiting) if (!regions.has(id)) regions.set(id, { tone: 'closed', words: 'has to wait' });
+  for (const id of plan.waiting) if (!regions.has(id)) regions.set(id, { tone: 'closed', words: planWords.hasToWait3 });
   for (const [id, mark] of found.regions) if (mark.tone === 'closed' || !regions.has(id)) regions.set(id, mark);
   for (const { to, chosen } of plan.candidates) if (!chosen && !nodes.has(to)) nodes.set(to, 'offered');
   for (const [id, state] of found.nodes) nodes.set(id, state);
   if (selected && anatomy.territories.has(selected.place)) {
     const mark = regions.get(selected.place);
-    regions.set(selected.place, { tone: 'active', words: `${mark?.words ?? 'on the way'}, chosen` });
+    regions.set(selected.place, { tone: 'active', words: `${mark?.words ?? planWords.onTheWay}, chosen` });
   }
   return {
     regions,
@@ -61,7 +62,7 @@ export function paperMarks(
 
 function routesOf(plan: DrainagePlan, selected: Step | undefined): RouteMark[] {
   const ways = plan.exits.map((exit, i): RouteMark => ({
-    key: `exit ${exit.to}`,
+    key: planWords.exit(exit.to),
     path: exit.path,
     tone: i === 0 ? 'moss' : 'river',
   }));

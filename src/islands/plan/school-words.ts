@@ -1,10 +1,15 @@
+import { planWords } from './plan.words';
 import type { School } from '../../core/drainage/case';
 
 const schoolWords = {
-  start: { 'neck-first': 'neck first', 'breath-first': 'breath first' },
-  hand: { stretch: 'skin stretch, dry hands', sweep: 'light one-way sweeps', roller: 'stone roller by its own weight' },
-  removedSide: { 'reroute-only': 'reroute only', 'reroute-and-stimulate': 'reroute, then touch what is left' },
-  exits: { 1: 'one way out', 2: 'two ways out' },
+  start: { 'neck-first': planWords.neckFirst, 'breath-first': planWords.breathFirst },
+  hand: {
+    stretch: planWords.skinStretchDryHands,
+    sweep: planWords.lightOneWaySweeps,
+    roller: planWords.stoneRollerByItsOwnWeight,
+  },
+  removedSide: { 'reroute-only': planWords.rerouteOnly, 'reroute-and-stimulate': planWords.rerouteThenTouchWhatIsLeft },
+  exits: { 1: planWords.oneWayOut, 2: planWords.twoWaysOut },
 } as const;
 
 /** A school of drainage in a line. */

@@ -1,3 +1,4 @@
+import { progressWords } from './progress.words';
 import { useState } from 'react';
 import type { CoursePoint, LimbCourse } from '../../contracts/progress-views';
 import { formatNumber } from '../../core/units';
@@ -31,25 +32,23 @@ export function CompareDates({ course }: { readonly course: LimbCourse }) {
   const positions = (points[0]?.segments ?? []).flatMap((one, i) => (i === 0 ? [one.from, one.to] : [one.to]));
   const strongest = [...changes].sort((a, b) => Math.abs(b.ml) - Math.abs(a.ml))[0];
   return (
-    <section className={styles['compare']} aria-label="Two dates compared">
+    <section className={styles['compare']} aria-label={progressWords.twoDatesCompared}>
       <div className={styles['dates']}>
-        <DateSelect label="From" value={from} points={points} onChange={setFrom} />
-        <DateSelect label="To" value={to} points={points} onChange={setTo} />
+        <DateSelect label={progressWords.from} value={from} points={points} onChange={setFrom} />
+        <DateSelect label={progressWords.to} value={to} points={points} onChange={setTo} />
       </div>
       <div className={styles['map']}>
         <LimbMap
-          label={`Change of the ${side} ${limb} between two dates`}
+          label={progressWords.changeOfTheBetweenTwoDates(side, limb)}
           limb={limb}
           side={side}
           positionsCm={positions}
           bands={bands}
         />
-        <ol className={styles['stretches']} aria-label="Change of each stretch">
+        <ol className={styles['stretches']} aria-label={progressWords.changeOfEachStretch}>
           {changes.toReversed().map((one) => (
             <li key={one.from} data-tone={Math.abs(one.ml) < leastMl ? undefined : one.ml < 0 ? 'smaller' : 'larger'}>
-              <span>
-                {formatNumber(one.from)}–{formatNumber(one.to)} cm
-              </span>
+              <span>{progressWords.cm(formatNumber(one.from), formatNumber(one.to))}</span>
               <strong>{volumes.signedBare(one.ml)}</strong>
             </li>
           ))}
@@ -57,10 +56,14 @@ export function CompareDates({ course }: { readonly course: LimbCourse }) {
       </div>
       <p className={styles['soft']}>
         {from === to
-          ? 'Choose two different dates.'
+          ? progressWords.chooseTwoDifferentDates
           : `${total < 0 ? 'Smaller' : 'Larger'} by ${volumes.text(Math.abs(total))} in all${
               strongest
-                ? `, most between ${formatNumber(strongest.from)} and ${formatNumber(strongest.to)} cm (${volumes.signed(strongest.ml)})`
+                ? progressWords.mostBetweenAndCm(
+                    formatNumber(strongest.from),
+                    formatNumber(strongest.to),
+                    volumes.signed(strongest.ml),
+                  )
                 : ''
             }.`}
       </p>

@@ -1,3 +1,4 @@
+import { progressWords } from './progress.words';
 import type { Millilitres } from '../../core/quantities';
 import { pressureAnswers, warmthAnswers } from '../../catalogue/swelling/scales.data';
 import type { CourseVisit, FeedbackLine, LimbCourse, SeenTable } from '../../contracts/progress-views';
@@ -22,38 +23,38 @@ export function FiguresTable({ course, visits }: Props) {
   const hasExcessHeld = course.responses.some(({ excessRetentionPercent }) => excessRetentionPercent !== null);
   const hasOther = course.points.some(({ referenceMl }) => referenceMl !== null);
   return (
-    <section className={styles['table']} aria-label="All figures">
-      <h2>All figures</h2>
+    <section className={styles['table']} aria-label={progressWords.allFigures}>
+      <h2>{progressWords.allFigures}</h2>
       <p className={styles['soft']}>
-        {course.side} {course.limb}, {course.method}, {formatNumber(course.fromCm)} to {formatNumber(course.toCm)} cm;
-        every volume is worked out afresh over this stretch.
-        {course.lowest && ` Lowest ${volumes.text(course.lowest.ml)} on ${course.lowest.day}`}
-        {course.highest && `, highest ${volumes.text(course.highest.ml)} on ${course.highest.day}.`}
+        {course.side} {course.limb}, {course.method}, {formatNumber(course.fromCm)} {progressWords.to2}{' '}
+        {formatNumber(course.toCm)} {progressWords.cmEveryVolumeIsWorkedOut}
+        {course.lowest && progressWords.lowestOn(volumes.text(course.lowest.ml), course.lowest.day)}
+        {course.highest && progressWords.highestOn(volumes.text(course.highest.ml), course.highest.day)}
         {course.reductionPercent !== null &&
-          ` Excess reduced by ${formatNumber(course.reductionPercent, 1)} % since the start.`}
+          progressWords.excessReducedBySinceTheStart(formatNumber(course.reductionPercent, 1))}
       </p>
-      <div className={styles['scroll']} tabIndex={0} role="group" aria-label="Figures, scrolls sideways">
+      <div className={styles['scroll']} tabIndex={0} role="group" aria-label={progressWords.figuresScrollsSideways}>
         <table>
           <thead>
             <tr>
-              <th scope="col">Date</th>
+              <th scope="col">{progressWords.date}</th>
               <th scope="col">
                 {course.side}, {volumes.name}
               </th>
               {hasOther && (
                 <>
-                  <th scope="col">other side, {volumes.name}</th>
-                  <th scope="col">excess, {volumes.name}</th>
-                  <th scope="col">excess, %</th>
+                  <th scope="col">{progressWords.otherSide(volumes.name)}</th>
+                  <th scope="col">{progressWords.excess(volumes.name)}</th>
+                  <th scope="col">{progressWords.excess2}</th>
                 </>
               )}
-              <th scope="col">after, {volumes.name}</th>
-              <th scope="col">response</th>
-              <th scope="col">held</th>
-              {hasExcessHeld && <th scope="col">held, by excess</th>}
-              <th scope="col">redness gone</th>
+              <th scope="col">{progressWords.after(volumes.name)}</th>
+              <th scope="col">{progressWords.response}</th>
+              <th scope="col">{progressWords.held}</th>
+              {hasExcessHeld && <th scope="col">{progressWords.heldByExcess}</th>}
+              <th scope="col">{progressWords.rednessGone}</th>
               <th scope="col" className={styles['words']}>
-                What was done
+                {progressWords.whatWasDone}
               </th>
             </tr>
           </thead>
@@ -65,7 +66,7 @@ export function FiguresTable({ course, visits }: Props) {
                 <tr key={`${point.date} ${point.visitId ?? ''}`}>
                   <th scope="row">
                     {point.day}
-                    {point.isProvisional && <em> provisional</em>}
+                    {point.isProvisional && <em> {progressWords.provisional}</em>}
                   </th>
                   <td>
                     {volumes.bare(point.affectedMl)} <small>± {volumes.bare(1.96 * point.affectedSdMl)}</small>
@@ -87,8 +88,8 @@ export function FiguresTable({ course, visits }: Props) {
                   <td>{visit ? fadeWords(visit) : '–'}</td>
                   <td className={styles['words']}>
                     {visit
-                      ? `${visit.work}${visit.steps === null ? '' : `, ${visit.steps} steps`}${visit.homeTimes ? `; at home ${visit.homeTimes} × before it` : ''}`
-                      : 'brought in'}
+                      ? `${visit.work}${visit.steps === null ? '' : progressWords.steps(visit.steps)}${visit.homeTimes ? progressWords.atHomeBeforeIt(visit.homeTimes) : ''}`
+                      : progressWords.broughtIn}
                   </td>
                 </tr>
               );
@@ -98,7 +99,7 @@ export function FiguresTable({ course, visits }: Props) {
       </div>
       {course.leftOut.length > 0 && (
         <p className={styles['soft']}>
-          Not part of this series: {course.leftOut.map(({ day, why }) => `${day} (${why})`).join(', ')}.
+          {progressWords.notPartOfThisSeries} {course.leftOut.map(({ day, why }) => `${day} (${why})`).join(', ')}.
         </p>
       )}
     </section>
@@ -108,20 +109,25 @@ export function FiguresTable({ course, visits }: Props) {
 function fadeWords({ rednessRise, fadeMinutes }: CourseVisit): string {
   if (rednessRise === null) return '–';
   if (rednessRise === 0) return 'none';
-  if (fadeMinutes === null) return 'not looked';
-  return fadeMinutes < 0 ? 'not yet at 30 min' : `${fadeMinutes} min`;
+  if (fadeMinutes === null) return progressWords.notLooked;
+  return fadeMinutes < 0 ? progressWords.notYetAtMin : progressWords.min(fadeMinutes);
 }
 
 /** What was felt, seen and asked, visit by visit. */
 export function SeenFigures({ seen }: { readonly seen: SeenTable }) {
   return (
-    <section className={styles['table']} aria-label="Felt, seen and asked">
-      <h2>Felt, seen and asked before the work</h2>
-      <div className={styles['scroll']} tabIndex={0} role="group" aria-label="Felt, seen and asked, scrolls sideways">
+    <section className={styles['table']} aria-label={progressWords.feltSeenAndAsked}>
+      <h2>{progressWords.feltSeenAndAskedBeforeThe}</h2>
+      <div
+        className={styles['scroll']}
+        tabIndex={0}
+        role="group"
+        aria-label={progressWords.feltSeenAndAskedScrollsSideways}
+      >
         <table>
           <thead>
             <tr>
-              <th scope="col">Date</th>
+              <th scope="col">{progressWords.date}</th>
               {seen.columns.map((name) => (
                 <th key={name} scope="col">
                   {name}
@@ -148,16 +154,16 @@ export function SeenFigures({ seen }: { readonly seen: SeenTable }) {
 /** What the client says over the visits; a preference is what the last three answers agree on. */
 export function FeedbackTable({ feedback }: { readonly feedback: readonly FeedbackLine[] }) {
   return (
-    <section className={styles['table']} aria-label="Feedback">
-      <h2>What the client says</h2>
+    <section className={styles['table']} aria-label={progressWords.feedback}>
+      <h2>{progressWords.whatTheClientSays}</h2>
       <table>
         <thead>
           <tr>
-            <th scope="col">Asked</th>
-            <th scope="col">last</th>
-            <th scope="col">median</th>
-            <th scope="col">times</th>
-            <th scope="col">three in a row</th>
+            <th scope="col">{progressWords.asked}</th>
+            <th scope="col">{progressWords.last}</th>
+            <th scope="col">{progressWords.median}</th>
+            <th scope="col">{progressWords.times}</th>
+            <th scope="col">{progressWords.threeInARow}</th>
           </tr>
         </thead>
         <tbody>

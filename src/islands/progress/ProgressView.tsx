@@ -1,3 +1,4 @@
+import { progressWords } from './progress.words';
 import { lazy, useCallback, useState } from 'react';
 import { courseOption, type Quantity } from '../../charts/course-options';
 import type { Palette } from '../../charts/palette';
@@ -20,9 +21,9 @@ type What = Quantity | 'feeling' | 'skin' | 'liking';
 
 const names: Readonly<Record<What, string>> = {
   excess: 'excess',
-  volumes: 'both sides',
-  eight: 'hand or foot',
-  feeling: 'how it feels',
+  volumes: progressWords.bothSides,
+  eight: progressWords.handOrFoot,
+  feeling: progressWords.howItFeels,
   skin: 'redness',
   liking: 'feedback',
 };
@@ -41,30 +42,27 @@ export function ProgressView({ view }: { readonly view: View }) {
           <h1>
             <a href={`/clients/${view.client.id}`}>{view.client.name}</a>
           </h1>
-          <p>Progress, up to {view.today}</p>
+          <p>{progressWords.progressUpTo(view.today)}</p>
         </div>
         <div className={styles['links']}>
-          <ButtonLink href={`/measures?client=${view.client.id}`}>Figures in and out</ButtonLink>
+          <ButtonLink href={`/measures?client=${view.client.id}`}>{progressWords.figuresInAndOut}</ButtonLink>
           {course && (
             <ButtonLink
               look="filled"
               href={`/api/clients/${view.client.id}/progress.pdf?limb=${encodeURIComponent(`${course.side} ${course.limb}`)}`}
             >
-              Report as PDF
+              {progressWords.reportAsPdf}
             </ButtonLink>
           )}
         </div>
       </div>
       {view.courses.length === 0 && view.visits.length === 0 && (
-        <p className={styles['empty']}>
-          Nothing has been measured or asked yet. Tape both limbs at the next visit: the first numbers stand here at
-          once, and from the second visit on you see whether anything has changed.
-        </p>
+        <p className={styles['empty']}>{progressWords.nothingHasBeenMeasuredOrAsked}</p>
       )}
       <div className={styles['choices']}>
         {view.courses.length > 1 && (
           <Choice
-            label="Limb"
+            label={progressWords.limb}
             isLabelHidden
             options={view.courses.map(({ key, limb, side }) => ({ value: key, text: `${side} ${limb}` }))}
             value={courseKey ?? null}
@@ -73,7 +71,7 @@ export function ProgressView({ view }: { readonly view: View }) {
         )}
         {offered.length > 0 && (
           <Choice
-            label="What to look at"
+            label={progressWords.whatToLookAt}
             isLabelHidden
             options={offered.map((value) => ({ value, text: names[value] }))}
             value={shown}
@@ -86,9 +84,7 @@ export function ProgressView({ view }: { readonly view: View }) {
       {view.home.length > 0 && <AtHome home={view.home} />}
       {view.seen.rows.length > 0 && <SeenFigures seen={view.seen} />}
       {view.feedback.length > 0 && <FeedbackTable feedback={view.feedback} />}
-      <p className={styles['foot']}>
-        Measured by tape and told by the client. The program records and computes; it makes no diagnosis.
-      </p>
+      <p className={styles['foot']}>{progressWords.measuredByTapeAndToldBy}</p>
     </main>
   );
 }
@@ -134,14 +130,18 @@ function Panels({ view, course, what }: PanelsProps) {
   const title = titleOf(view, course, what);
   return (
     <div className={styles['panels']}>
-      <section aria-label="Over time">
+      <section aria-label={progressWords.overTime}>
         <h2 className={styles['sentence']}>{title}</h2>
         {isOfLimb && course && <Facts course={course} />}
         {isSingle ? (
-          <p className={styles['soft']}>A chart begins with the second visit.</p>
+          <p className={styles['soft']}>{progressWords.aChartBeginsWithTheSecond}</p>
         ) : (
           <Drawn className={styles['chart']}>
-            <ProgressChart make={make} label={`${names[what]} over time. ${title}`} className={styles['chart'] ?? ''} />
+            <ProgressChart
+              make={make}
+              label={progressWords.overTime2(names[what], title)}
+              className={styles['chart'] ?? ''}
+            />
           </Drawn>
         )}
         {isOfLimb && course && course.responses.length > 0 && (
@@ -150,7 +150,7 @@ function Panels({ view, course, what }: PanelsProps) {
             <Drawn className={styles['second']}>
               <ProgressChart
                 make={makeResponse}
-                label={`Response and retention by visit. ${responseTitle(course)}`}
+                label={progressWords.responseAndRetentionByVisit(responseTitle(course))}
                 className={styles['second'] ?? ''}
               />
             </Drawn>
@@ -169,7 +169,7 @@ function titleOf(view: View, course: LimbCourse | undefined, what: Quantity | 'f
   switch (what) {
     case 'excess':
     case 'volumes':
-      if (course?.points.length === 1) return 'One visit so far.';
+      if (course?.points.length === 1) return progressWords.oneVisitSoFar;
       return volumeTrendInWords(
         course?.trends.excess ?? course?.trends.affected,
         volumesIn(course?.volumeUnit ?? 'ml'),
@@ -177,22 +177,25 @@ function titleOf(view: View, course: LimbCourse | undefined, what: Quantity | 'f
     case 'eight':
       return trendInWords(course?.trends.eight, 'cm', 2, 'tapings');
     case 'feeling':
-      return 'How it feels, 0 to 10, lower is better.';
+      return progressWords.howItFeelsToLowerIs;
     case 'skin':
       return reactions.length === 0
-        ? 'Redness has always gone within half an hour.'
-        : `Redness lasted longer after ${countInWords(reactions.length)} of ${countInWords(view.visits.length)} visits.`;
+        ? progressWords.rednessHasAlwaysGoneWithinHalf
+        : progressWords.rednessLastedLongerAfterOfVisits(
+            countInWords(reactions.length),
+            countInWords(view.visits.length),
+          );
     case 'liking':
-      return 'Comfort and what the visit gave in relaxation, 0 to 10.';
+      return progressWords.comfortAndWhatTheVisitGave;
   }
 }
 
 function responseTitle(course: LimbCourse): string {
-  const response = `Each visit takes about ${volumesIn(course.volumeUnit).text(course.medianResponseMl ?? 0)}`;
+  const response = progressWords.eachVisitTakesAbout(volumesIn(course.volumeUnit).text(course.medianResponseMl ?? 0));
   const { medianRetentionPercent: held, medianExcessRetentionPercent: byExcess } = course;
-  if (held === null) return `${response}; how much of it holds is within measuring error.`;
-  const excess = byExcess === null ? '' : `, ${formatNumber(byExcess)} % by excess`;
-  return `${response}; of that, ${formatNumber(held)} % is still gone at the next${excess} (${countInWords(course.retentions)} visits).`;
+  if (held === null) return progressWords.howMuchOfItHoldsIs(response);
+  const excess = byExcess === null ? '' : progressWords.byExcess(formatNumber(byExcess));
+  return progressWords.ofThatIsStillGoneAt(response, formatNumber(held), excess, countInWords(course.retentions));
 }
 
 /** The figures that answer “is it real?”, beside the chart's sentence. */
@@ -208,7 +211,7 @@ function Facts({ course }: { readonly course: LimbCourse }) {
         <span>
           {newest.excessPercent === null
             ? `${course.side} ${course.limb}`
-            : `${formatNumber(newest.excessPercent, 1)} % over the other side`}
+            : progressWords.overTheOtherSide(formatNumber(newest.excessPercent, 1))}
           {newest.isProvisional && ', provisional'}
         </span>
       </div>
@@ -216,7 +219,8 @@ function Facts({ course }: { readonly course: LimbCourse }) {
         <div>
           <strong>{volumes.signed(firstChange.ml)}</strong>
           <span>
-            since the start: {firstChange.isBeyond ? 'beyond' : 'within'} measuring error (
+            {progressWords.sinceTheStart} {firstChange.isBeyond ? progressWords.beyond : progressWords.within}{' '}
+            {progressWords.measuringError}
             {volumes.text(firstChange.limitMl)})
           </span>
         </div>
@@ -224,12 +228,17 @@ function Facts({ course }: { readonly course: LimbCourse }) {
       {course.lastChangeMl !== null && (
         <div>
           <strong>{volumes.signed(course.lastChangeMl)}</strong>
-          <span>since the visit before: {course.isLastChangeBeyond ? 'beyond' : 'within'} measuring error</span>
+          <span>
+            {progressWords.sinceTheVisitBefore}{' '}
+            {course.isLastChangeBeyond ? progressWords.beyond : progressWords.within} {progressWords.measuringError2}
+          </span>
         </div>
       )}
       <div>
-        <strong>{course.definition.isMet === null ? '–' : course.definition.isMet ? 'met' : 'not met'}</strong>
-        <span>by {course.definition.short}</span>
+        <strong>
+          {course.definition.isMet === null ? '–' : course.definition.isMet ? progressWords.met : progressWords.notMet}
+        </strong>
+        <span>{progressWords.by(course.definition.short)}</span>
       </div>
     </div>
   );

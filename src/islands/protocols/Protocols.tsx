@@ -1,3 +1,4 @@
+import { protocolsWords } from './protocols.words';
 import { useState } from 'react';
 import type { ProtocolInput } from '../../contracts/measures';
 import { isSpacingWide, parsePositions, type TapeProtocol } from '../../core/swelling/protocol';
@@ -32,7 +33,7 @@ export function Protocols({ first, limb: firstLimb }: Props) {
     try {
       await send('DELETE /api/protocols/{id}', { params: { id: protocol.id } });
       setProtocols((list) => list.filter(({ id }) => id !== protocol.id));
-      say(`“${protocol.name}” is no longer offered; tapings made by it keep their points.`);
+      say(protocolsWords.isNoLongerOfferedTapingsMade(protocol.name));
     } catch (error) {
       say(sentenceOf(error), 'error');
     }
@@ -40,17 +41,19 @@ export function Protocols({ first, limb: firstLimb }: Props) {
   return (
     <>
       <div className={styles['view']}>
-        <section className={styles['body']} aria-label="Where the points lie">
-          {shown && <LimbMap label={`Points of the ${limb}`} limb={limb} side="left" positionsCm={shown.positionsCm} />}
+        <section className={styles['body']} aria-label={protocolsWords.whereThePointsLie}>
+          {shown && (
+            <LimbMap label={protocolsWords.pointsOfThe(limb)} limb={limb} side="left" positionsCm={shown.positionsCm} />
+          )}
         </section>
         <main id="main" className={styles['main']}>
-          <h1>Points of taping</h1>
+          <h1>{protocolsWords.pointsOfTaping}</h1>
           <Choice
-            label="Limb"
+            label={protocolsWords.limb}
             isLabelHidden
             options={[
-              { value: 'leg', text: 'legs' },
-              { value: 'arm', text: 'arms' },
+              { value: 'leg', text: protocolsWords.legs },
+              { value: 'arm', text: protocolsWords.arms },
             ]}
             value={limb}
             onChange={(next) => {
@@ -64,26 +67,30 @@ export function Protocols({ first, limb: firstLimb }: Props) {
                 <button type="button" onClick={() => setChosenId(protocol.id)}>
                   <strong>{protocol.name}</strong>
                   <span>
-                    {protocol.positionsCm.length} points, {formatNumber(protocol.positionsCm[0] ?? 0)} to{' '}
-                    {formatNumber(protocol.positionsCm.at(-1) ?? 0)} cm from the {protocol.zero}
-                    {isOwn(protocol) ? ' · own' : ''}
+                    {protocol.positionsCm.length} {protocolsWords.points} {formatNumber(protocol.positionsCm[0] ?? 0)}{' '}
+                    {protocolsWords.to} {formatNumber(protocol.positionsCm.at(-1) ?? 0)} {protocolsWords.cmFromThe}{' '}
+                    {protocol.zero}
+                    {isOwn(protocol) ? protocolsWords.own : ''}
                   </span>
                 </button>
                 <Button
                   look="link"
                   onClick={() =>
-                    setDraft({ input: { ...toInput(protocol), name: `${protocol.name}, own` }, id: undefined })
+                    setDraft({
+                      input: { ...toInput(protocol), name: protocolsWords.own2(protocol.name) },
+                      id: undefined,
+                    })
                   }
                 >
-                  Copy
+                  {protocolsWords.copy}
                 </Button>
                 {isOwn(protocol) && (
                   <>
                     <Button look="link" onClick={() => setDraft({ input: toInput(protocol), id: protocol.id })}>
-                      Change
+                      {protocolsWords.change}
                     </Button>
                     <Button look="link" onClick={() => void remove(protocol)}>
-                      Take out
+                      {protocolsWords.takeOut}
                     </Button>
                   </>
                 )}
@@ -91,7 +98,7 @@ export function Protocols({ first, limb: firstLimb }: Props) {
             ))}
           </ul>
         </main>
-        <aside className={styles['aside']} aria-label="One protocol">
+        <aside className={styles['aside']} aria-label={protocolsWords.oneProtocol}>
           {draft ? (
             <Editor
               key={draft.id ?? draft.input.name}
@@ -103,7 +110,7 @@ export function Protocols({ first, limb: firstLimb }: Props) {
                 if (!saved) return;
                 setProtocols((list) => [...list.filter(({ id }) => id !== saved.id), saved]);
                 setChosenId(saved.id);
-                say(`“${saved.name}” can be chosen under “how it is taped”.`);
+                say(protocolsWords.canBeChosenUnderHowIt(saved.name));
               }}
             />
           ) : (
@@ -133,15 +140,13 @@ function Details({ protocol }: { readonly protocol: TapeProtocol }) {
       <h2>{protocol.name}</h2>
       <p>{protocol.posture}</p>
       <p className={styles['soft']}>
-        Zero mark: {protocol.zero}. {protocol.stop && `Up to the ${protocol.stop}. `}
-        Rest {protocol.restMinutes} minutes first.
+        {protocolsWords.zeroMark} {protocol.zero}. {protocol.stop && protocolsWords.upToThe(protocol.stop)}
+        {protocolsWords.rest} {protocol.restMinutes} {protocolsWords.minutesFirst}
       </p>
       <p className={styles['points']}>
-        {protocol.positionsCm.map((x) => formatNumber(x, Number.isInteger(x) ? 0 : 1)).join(' · ')} cm
+        {protocolsWords.cm(protocol.positionsCm.map((x) => formatNumber(x, Number.isInteger(x) ? 0 : 1)).join(' · '))}
       </p>
-      <p className={styles['soft']}>
-        Points that a taping was made by are not changed any more, so that a series never mixes them: copy them instead.
-      </p>
+      <p className={styles['soft']}>{protocolsWords.pointsThatATapingWasMade}</p>
     </>
   );
 }
@@ -174,11 +179,11 @@ function Editor({ draft, id, onChange, onDone }: EditorProps) {
   });
   return (
     <div className={styles['editor']}>
-      <h2>{id === undefined ? 'Own points' : 'Change the points'}</h2>
-      <Field label="Name" {...text('name')} />
-      <Field label="Zero mark" {...text('zero')} />
+      <h2>{id === undefined ? protocolsWords.ownPoints : protocolsWords.changeThePoints}</h2>
+      <Field label={protocolsWords.name} {...text('name')} />
+      <Field label={protocolsWords.zeroMark2} {...text('zero')} />
       <TextArea
-        label="Points, cm from the zero mark"
+        label={protocolsWords.pointsCmFromTheZeroMark}
         rows={3}
         value={points}
         onChange={(event) => {
@@ -186,16 +191,16 @@ function Editor({ draft, id, onChange, onDone }: EditorProps) {
           const next = parsePositions(event.target.value);
           if (next) onChange({ ...draft, positionsCm: [...next] });
         }}
-        error={parsed ? error?.fieldError('positionsCm') : 'Write numbers with spaces between, such as 0 5 12 20.'}
+        error={parsed ? error?.fieldError('positionsCm') : protocolsWords.writeNumbersWithSpacesBetweenSuch}
         hint={
           parsed && isSpacingWide(parsed)
-            ? 'More than 10 cm apart lowers accuracy.'
-            : '3 to 40 points, 1 cm apart or more.'
+            ? protocolsWords.moreThanCmApartLowersAccuracy
+            : protocolsWords.toPointsCmApartOrMore
         }
       />
-      <Field label="Up to" {...text('stop')} />
+      <Field label={protocolsWords.upTo} {...text('stop')} />
       <TextArea
-        label="How the client lies or sits"
+        label={protocolsWords.howTheClientLiesOrSits}
         rows={2}
         value={draft.posture}
         onChange={(event) => onChange({ ...draft, posture: event.target.value })}
@@ -207,9 +212,9 @@ function Editor({ draft, id, onChange, onDone }: EditorProps) {
         </p>
       )}
       <div className={styles['buttons']}>
-        <Button onClick={() => onDone(undefined)}>Give up</Button>
+        <Button onClick={() => onDone(undefined)}>{protocolsWords.giveUp}</Button>
         <Button look="filled" onClick={() => void save()} disabled={!parsed}>
-          Save these points
+          {protocolsWords.saveThesePoints}
         </Button>
       </div>
     </div>

@@ -1,3 +1,4 @@
+import { roomWords } from './room.words';
 import { useState } from 'react';
 import type { RoomView } from '../../contracts/room-view';
 import { formatClock } from '../../core/units';
@@ -11,9 +12,9 @@ const kindWords = {
   heat: 'heat',
   cool: 'cool',
   blend: 'blend',
-  'lay-out': 'lay out',
+  'lay-out': roomWords.layOut,
   hands: 'yourself',
-  water: 'for the client',
+  water: roomWords.forTheClient,
 } as const;
 const minuteMs = 60_000;
 
@@ -23,7 +24,7 @@ export function RoomList({ room, now }: { readonly room: RoomView; readonly now:
   const [ready, setReady] = useState<ReadonlySet<string>>(
     () => new Set(items.filter(({ isReady }) => isReady).map(({ key }) => key)),
   );
-  const [status, setStatus] = useState('ticks are kept as you set them');
+  const [status, setStatus] = useState(roomWords.ticksAreKeptAsYouSet);
   const tick = (key: string, isReady: boolean) => {
     const next = new Set(ready);
     if (isReady) next.add(key);
@@ -31,7 +32,7 @@ export function RoomList({ room, now }: { readonly room: RoomView; readonly now:
     setReady(next);
     setStatus('keeping …');
     send('PUT /api/visits/{id}/ready', { params: { id: visit.id }, body: { ready: [...next] } })
-      .then(() => setStatus('ticks are kept as you set them'))
+      .then(() => setStatus(roomWords.ticksAreKeptAsYouSet))
       .catch((error: unknown) => {
         setStatus(sentenceOf(error));
         setReady(ready);
@@ -45,13 +46,16 @@ export function RoomList({ room, now }: { readonly room: RoomView; readonly now:
       <div className={styles['view']}>
         <main id="main" className={styles['main']}>
           <div className={styles['heading']}>
-            <h2>The room before {visit.client.name.split(' ')[0]} comes</h2>
-            <span>{items.length === 0 ? '' : left === 0 ? 'all is ready' : `${left} of ${items.length} to do`}</span>
+            <h2>
+              {roomWords.theRoomBefore} {visit.client.name.split(' ')[0]} {roomWords.comes}
+            </h2>
+            <span>
+              {items.length === 0 ? '' : left === 0 ? roomWords.allIsReady : `${left} of ${items.length} to do`}
+            </span>
           </div>
           {items.length === 0 ? (
             <p className={styles['empty']}>
-              Nothing is planned yet, so nothing is asked of the room.{' '}
-              <a href={`/visits/${visit.id}/plan`}>To the plan</a>
+              {roomWords.nothingIsPlannedYetSoNothing} <a href={`/visits/${visit.id}/plan`}>{roomWords.toThePlan}</a>
             </p>
           ) : (
             <ol className={styles['items']}>
@@ -86,10 +90,8 @@ export function RoomList({ room, now }: { readonly room: RoomView; readonly now:
             </ol>
           )}
         </main>
-        <aside className={styles['aside']} aria-label="What it is for" tabIndex={0}>
-          <h2>
-            {visit.time} · {visit.minutes} min
-          </h2>
+        <aside className={styles['aside']} aria-label={roomWords.whatItIsFor} tabIndex={0}>
+          <h2>{roomWords.min(visit.time, visit.minutes)}</h2>
           {treatment ? (
             <ol className={styles['parts']}>
               {treatment.blocks.map((block) => (
@@ -108,11 +110,11 @@ export function RoomList({ room, now }: { readonly room: RoomView; readonly now:
       <footer className={styles['foot']}>
         <span role="status">{status}</span>
         <Button look="link" onClick={() => window.print()}>
-          Print
+          {roomWords.print}
         </Button>
-        <ButtonLink href={`/visits/${visit.id}/plan`}>Back to the plan</ButtonLink>
+        <ButtonLink href={`/visits/${visit.id}/plan`}>{roomWords.backToThePlan}</ButtonLink>
         <ButtonLink look="filled" href={`/visits/${visit.id}/table`}>
-          To the table
+          {roomWords.toTheTable}
         </ButtonLink>
       </footer>
     </>

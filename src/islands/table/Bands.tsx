@@ -1,3 +1,4 @@
+import { tableWords } from './table.words';
 import { Kbd } from '../../ui/kbd/Kbd';
 import styles from './TableView.module.css';
 import type { EventStore } from './event-store';
@@ -16,18 +17,17 @@ export function Bands({ role, storeKind, onTakeOver, trouble }: Props) {
     <>
       {role !== 'leads' && (
         <div className={styles['band']} role="status">
-          <strong>{role === 'follows-device' ? 'Another device leads.' : 'Another window leads.'}</strong> This one
-          follows and writes nothing.
+          <strong>{role === 'follows-device' ? tableWords.anotherDeviceLeads : tableWords.anotherWindowLeads}</strong>{' '}
+          {tableWords.thisOneFollowsAndWritesNothing}
           <button type="button" className={styles['key']} onClick={onTakeOver}>
-            <Kbd>T</Kbd> take over here
+            <Kbd>T</Kbd> {tableWords.takeOverHere}
           </button>
           {trouble}
         </div>
       )}
       {role === 'leads' && storeKind === 'memory' && (
         <div className={styles['band']} data-bad role="alert">
-          <strong>This browser keeps nothing</strong> (its store is full or switched off). Leave this page open until
-          all is kept in the house.
+          <strong>{tableWords.thisBrowserKeepsNothing}</strong> {tableWords.itsStoreIsFullOrSwitched}
         </div>
       )}
     </>

@@ -1,3 +1,4 @@
+import { tableWords } from './table.words';
 import type { Celsius } from '../../core/quantities';
 import { useBath } from '../bench/useBath';
 import styles from './TableView.module.css';
@@ -11,7 +12,10 @@ export function BathWarning({ bathC }: { readonly bathC: Celsius }) {
   if (!bath || isLost || !bad.includes(bath.reading.state)) return null;
   return (
     <p className={styles['cue']} role="alert">
-      <strong>Stone bath{bath.reading.bathC === null ? '' : ` ${bath.reading.bathC.toFixed(1)}°`}.</strong>{' '}
+      <strong>
+        {tableWords.stoneBath}
+        {bath.reading.bathC === null ? '' : ` ${bath.reading.bathC.toFixed(1)}°`}.
+      </strong>{' '}
       {bath.reading.words}
     </p>
   );

@@ -1,3 +1,4 @@
+import { tableWords } from './table.words';
 import type { CatchUp } from '../../core/table/refit';
 import { formatClock } from '../../core/units';
 import { Kbd } from '../../ui/kbd/Kbd';
@@ -16,8 +17,15 @@ interface Props {
 export function CatchUpBar({ ways, isChanged, onTake, onUndo }: Props) {
   if (ways.length === 0 && !isChanged) return null;
   return (
-    <div className={styles['catchUp']} data-quiet={ways.length === 0 || undefined} role="status" aria-label="Time">
-      {ways.length > 0 && <strong>{ways[0]?.kind === 'stretch' ? 'Time is left:' : 'Time runs short:'}</strong>}
+    <div
+      className={styles['catchUp']}
+      data-quiet={ways.length === 0 || undefined}
+      role="status"
+      aria-label={tableWords.time}
+    >
+      {ways.length > 0 && (
+        <strong>{ways[0]?.kind === 'stretch' ? tableWords.timeIsLeft : tableWords.timeRunsShort}</strong>
+      )}
       {ways.map((way) => (
         <button
           key={way.kind}
@@ -41,7 +49,7 @@ export function CatchUpBar({ ways, isChanged, onTake, onUndo }: Props) {
             event.currentTarget.blur();
           }}
         >
-          <Kbd>U</Kbd> as planned again
+          <Kbd>U</Kbd> {tableWords.asPlannedAgain}
         </button>
       )}
     </div>

@@ -1,3 +1,4 @@
+import { tableWords } from './table.words';
 import type { VisitView } from '../../contracts/visit-views';
 import { formatClock } from '../../core/units';
 import { keepingWords } from './keeping';
@@ -21,15 +22,13 @@ export function Finished({
 }) {
   return (
     <main id="main" className={shared['finished']}>
-      <h1>All done</h1>
-      <p>
-        {done} of {total} steps in {formatClock(visitMs / 1000)}. Let the client rest a moment; water stands ready.
-      </p>
+      <h1>{tableWords.allDone}</h1>
+      <p>{tableWords.ofStepsInLetTheClient(done, total, formatClock(visitMs / 1000))}</p>
       <p className={shared['kept']} role="status">
         {keepingWords(keeping)}
       </p>
       <a className={styles['onward']} href={`/visits/${visit.id}/close`}>
-        Look again and close
+        {tableWords.lookAgainAndClose}
       </a>
     </main>
   );

@@ -1,3 +1,4 @@
+import { tableWords } from './table.words';
 import { markWords, type Mark } from '../../core/table/marks';
 import type { MarkKind } from '../../core/table/mark-kinds';
 import { Kbd } from '../../ui/kbd/Kbd';
@@ -16,7 +17,7 @@ interface Props {
 /** What is noted with one key, with the time and the place; those of this step are ticked. */
 export function MarkBar({ marks, onMark, onStay }: Props) {
   return (
-    <div className={styles['marks']} role="group" aria-label="Marks">
+    <div className={styles['marks']} role="group" aria-label={tableWords.marks}>
       {shown.map((kind) => {
         const isMade = marks.some((mark) => mark.kind === kind);
         return (
@@ -45,7 +46,7 @@ export function MarkBar({ marks, onMark, onStay }: Props) {
           event.currentTarget.blur();
         }}
       >
-        <Kbd>+</Kbd> stay longer
+        <Kbd>+</Kbd> {tableWords.stayLonger}
       </button>
     </div>
   );

@@ -1,3 +1,4 @@
+import { tableWords } from './table.words';
 import { anatomy } from '../../catalogue/anatomy';
 import type { VisitView } from '../../contracts/visit-views';
 import type { FaceLine } from '../../core/facial/line';
@@ -26,13 +27,14 @@ export function StepMap({ visit, step, lines = [] }: Props) {
       : bestDrawing(anatomy.territories.has(step.place) ? [step.place] : places);
   const zoomTo = step.kind === 'breathe' ? ['abdomen-upper.left', 'abdomen-lower.right'] : places;
   const regions = new Map<string, RegionMark>(marks.regions);
-  for (const id of step.via) if (!regions.has(id)) regions.set(id, { tone: 'open', words: 'on the way' });
+  for (const id of step.via) if (!regions.has(id)) regions.set(id, { tone: 'open', words: tableWords.onTheWay });
   if (step.toward && anatomy.territories.has(step.toward) && !regions.has(step.toward))
-    regions.set(step.toward, { tone: 'open', words: 'where it goes' });
+    regions.set(step.toward, { tone: 'open', words: tableWords.whereItGoes });
   if (step.kind === 'breathe')
     for (const name of ['abdomen-upper', 'abdomen-lower'])
-      for (const side of ['left', 'right']) regions.set(`${name}.${side}`, { tone: 'active', words: 'breathe here' });
-  else if (anatomy.territories.has(step.place)) regions.set(step.place, { tone: 'active', words: 'here' });
+      for (const side of ['left', 'right'])
+        regions.set(`${name}.${side}`, { tone: 'active', words: tableWords.breatheHere });
+  else if (anatomy.territories.has(step.place)) regions.set(step.place, { tone: 'active', words: tableWords.here });
   const nodes = new Map(marks.nodes);
   if (step.toward && anatomy.basins.has(step.toward)) nodes.set(step.toward, 'open');
   if (anatomy.basins.has(step.place) && step.kind !== 'breathe') nodes.set(step.place, 'to clear');
@@ -40,7 +42,7 @@ export function StepMap({ visit, step, lines = [] }: Props) {
     <BodyMap
       view={drawing.view}
       side={drawing.side}
-      label="Where the hands are"
+      label={tableWords.whereTheHandsAre}
       regions={regions}
       nodes={nodes}
       signs={marks.signs}
@@ -66,14 +68,15 @@ function ToldMap({
   const [line] = own;
   const drawing = line ? { view: line.drawing, side: line.profile } : bestDrawing(places);
   const regions = new Map<string, RegionMark>(marks.regions);
-  for (const place of places) if (anatomy.territories.has(place)) regions.set(place, { tone: 'active', words: 'here' });
+  for (const place of places)
+    if (anatomy.territories.has(place)) regions.set(place, { tone: 'active', words: tableWords.here });
   const nodes = new Map(marks.nodes);
   for (const place of places) if (anatomy.basins.has(place)) nodes.set(place, 'to clear');
   return (
     <BodyMap
       view={drawing.view}
       side={drawing.side}
-      label="Where the hands are"
+      label={tableWords.whereTheHandsAre}
       regions={regions}
       nodes={nodes}
       signs={marks.signs}

@@ -1,3 +1,4 @@
+import { tableWords } from './table.words';
 import type { Seconds } from '../../core/quantities';
 import { format, parseISO } from 'date-fns';
 import { useCallback, useEffect, useState } from 'react';
@@ -73,9 +74,7 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
     return () => clearTimeout(timer);
   }, [stopped]);
   const takeOver = () =>
-    void table
-      .takeOver()
-      .then((isDone) => setTrouble(isDone ? undefined : 'The house does not answer: try again when it does.'));
+    void table.takeOver().then((isDone) => setTrouble(isDone ? undefined : tableWords.theHouseDoesNotAnswerTry));
 
   const step = steps[Math.max(0, index)];
   const beat = step ? beatAt(step, table.stepMs) : undefined;
@@ -145,20 +144,20 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
           overSeconds={table.overSeconds}
         />
         <span className={styles['clock']}>
-          visit <strong>{formatClock(table.visitMs / 1000)}</strong> of {formatClock(total)}
+          {tableWords.visit} <strong>{formatClock(table.visitMs / 1000)}</strong> {tableWords.of} {formatClock(total)}
         </span>
       </header>
       <div className={styles['bands']}>
         <Bands role={role} storeKind={table.storeKind} onTakeOver={takeOver} trouble={trouble} />
         {isReady && !isOfToday && (
           <p className={styles['band']} role="status">
-            <strong>This plan is of {format(parseISO(plan.madeOn), 'd MMMM')}.</strong> Has today been asked?{' '}
-            <a href={`/visits/${visit.id}/ask`}>Ask before you begin</a>
+            <strong>{tableWords.thisPlanIsOf(format(parseISO(plan.madeOn), 'd MMMM'))}</strong>{' '}
+            {tableWords.hasTodayBeenAsked} <a href={`/visits/${visit.id}/ask`}>{tableWords.askBeforeYouBegin}</a>
           </p>
         )}
         {foot === 'lost' && (
           <p className={styles['band']} role="status">
-            <strong>The foot switch is silent.</strong> The space bar and a touch go on as before.
+            <strong>{tableWords.theFootSwitchIsSilent}</strong> {tableWords.theSpaceBarAndATouch}
           </p>
         )}
       </div>
@@ -185,32 +184,29 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
         onTake={({ change }) => refit(change)}
         onUndo={() => refit(noChange)}
       />
-      <section className={styles['pace']} aria-label="Pace">
+      <section className={styles['pace']} aria-label={tableWords.pace}>
         <Ring step={step} beat={beat} isPaused={state.status === 'paused'} />
         <div className={styles['count']}>
-          <span>{step.told?.count === 'hold' ? 'seconds left' : `of ${step.repetitions}`}</span>
+          <span>{step.told?.count === 'hold' ? tableWords.secondsLeft : `of ${step.repetitions}`}</span>
           {step.told?.rounds && step.told.rounds.length > 1 && (
             <span>
-              place {beat.placement} of {step.told.rounds.length} · {step.told.rounds[beat.placement - 1]}
+              {tableWords.place} {beat.placement} {tableWords.of} {step.told.rounds.length} ·{' '}
+              {step.told.rounds[beat.placement - 1]}
             </span>
           )}
-          {step.placements > 1 && (
-            <span>
-              place {beat.placement} of {step.placements}
-            </span>
-          )}
+          {step.placements > 1 && <span>{tableWords.placeOf(beat.placement, step.placements)}</span>}
           <em>{paceWords(step, beat, state.status)}</em>
         </div>
         <div className={styles['step-clock']}>
-          <span>step</span>
+          <span>{tableWords.step}</span>
           <strong data-over={table.stepMs / 1000 > spanOf(step) + 5 ? true : undefined}>
             {formatClock(table.stepMs / 1000)}
           </strong>
-          <span>of {formatClock(spanOf(step))}</span>
+          <span>{tableWords.of2(formatClock(spanOf(step)))}</span>
         </div>
         <div className={styles['next']}>
-          <span>then</span>
-          <strong>{next ? titleOf(anatomy, next) : 'the visit is done'}</strong>
+          <span>{tableWords.then}</span>
+          <strong>{next ? titleOf(anatomy, next) : tableWords.theVisitIsDone}</strong>
           {reach.length > 0 ? <em>{reach.join(' ')}</em> : <span>{next && howOf(anatomy, next)}</span>}
         </div>
       </section>
@@ -239,12 +235,12 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
             <small>{offlineWords(offline)}</small>
           </span>
           <Shortcuts list={tableShortcuts} />
-          <a href={`/visits/${visit.id}/plan`}>leave</a>
+          <a href={`/visits/${visit.id}/plan`}>{tableWords.leave}</a>
         </div>
       </footer>
       {state.status === 'paused' && (
         <div className={styles['paused']} role="status">
-          paused
+          {tableWords.paused}
         </div>
       )}
     </div>
@@ -260,17 +256,17 @@ function pressesOf(
     return {
       onNext: () => makeMark('asked-again'),
       onBack: () => makeMark('declined'),
-      nextName: 'nothing speaks against it',
-      backName: 'leave this work out',
+      nextName: tableWords.nothingSpeaksAgainstIt,
+      backName: tableWords.leaveThisWorkOut,
     };
   if (asked)
     return {
       onNext: () => answerSide('right'),
       onBack: () => answerSide('left'),
-      nextName: 'the client’s right',
-      backName: 'the client’s left',
+      nextName: tableWords.theClientsRight,
+      backName: tableWords.theClientsLeft,
     };
-  const nextName = state.status === 'ready' ? 'begin' : 'next step';
+  const nextName = state.status === 'ready' ? 'begin' : tableWords.nextStep;
   return { onNext: () => goOn('end'), onBack: goBack, nextName, backName: 'back' };
 }
 
@@ -284,6 +280,11 @@ function planSeconds(steps: readonly TableStep[], step: TableStep, stepSeconds: 
 /** What is on the hands for a step: of the treatment’s part, or as drainage is given. */
 function handsOf(plan: PlanView, step: TableStep): string {
   const block = plan.treatment?.blocks.find(({ steps }) => steps.includes(step.id));
-  if (block) return block.hands === 'tool' ? 'tool' : block.hands === 'brush' ? 'dry brush' : `${block.hands} hands`;
-  return plan.drainageCase.school.hand === 'roller' ? 'stone roller' : 'dry hands';
+  if (block)
+    return block.hands === 'tool'
+      ? 'tool'
+      : block.hands === 'brush'
+        ? tableWords.dryBrush
+        : tableWords.hands(block.hands);
+  return plan.drainageCase.school.hand === 'roller' ? tableWords.stoneRoller : tableWords.dryHands;
 }

@@ -1,3 +1,4 @@
+import { tableWords } from './table.words';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TableStones } from '../../contracts/stone-views';
 import type { Step } from '../../core/drainage/step';
@@ -35,8 +36,9 @@ export function Words({ step, place, isReady, stopped, isSaidFirst, isAsking, st
   return (
     <main id="main" className={styles['main']} aria-live="polite">
       <p className={styles['kind']}>
-        {step.told ? step.told.block : kindWords[step.kind]} · step {place.number} of {place.of}
-        {isReady && ' · not begun'}
+        {step.told ? step.told.block : kindWords[step.kind]} {tableWords.step2} {place.number} {tableWords.of}{' '}
+        {place.of}
+        {isReady && tableWords.notBegun}
       </p>
       {step.changes && step.changes.length > 0 && (
         <p className={styles['change']} role="status">
@@ -45,25 +47,26 @@ export function Words({ step, place, isReady, stopped, isSaidFirst, isAsking, st
       )}
       {first && (
         <p className={shared['cue']} role="alert">
-          <strong>Stopped.</strong> {titleOf(anatomy, first)}{' '}
-          {stopped.length > 1 ? `is out of ${stopped.length - 1} more of the rest` : 'does not come again'}. Ask the
-          client; U puts it back.
+          <strong>{tableWords.stopped}</strong> {titleOf(anatomy, first)}{' '}
+          {stopped.length > 1 ? tableWords.isOutOfMoreOfThe(stopped.length - 1) : tableWords.doesNotComeAgain}
+          {tableWords.askTheClientUPutsIt}
         </p>
       )}
       {isSaidFirst && (
         <p className={styles['ask']} role="status">
-          Say what comes now, and ask, before your hands do it.
+          {tableWords.sayWhatComesNowAndAsk}
         </p>
       )}
       {isAsking && (
         <p className={styles['ask']} role="status">
-          <Kbd>A</Kbd> Ask now: is the pressure right? <Kbd>6</Kbd> lighter <Kbd>7</Kbd> deeper
+          <Kbd>A</Kbd> {tableWords.askNowIsThePressureRight} <Kbd>6</Kbd> {tableWords.lighter} <Kbd>7</Kbd>{' '}
+          {tableWords.deeper}
         </p>
       )}
       {stones.hotBathC !== null && <BathWarning bathC={stones.hotBathC} />}
       {cue && (
         <p className={shared['cue']} role="status">
-          <strong>{cue.inS > 0 ? `in ${cue.inS} s` : 'now'}</strong> {cue.words}
+          <strong>{cue.inS > 0 ? `in ${cue.inS} s` : tableWords.now}</strong> {cue.words}
         </p>
       )}
       <h1 data-long={title.length > longTitle || undefined}>{title}</h1>
@@ -73,8 +76,8 @@ export function Words({ step, place, isReady, stopped, isSaidFirst, isAsking, st
       <p className={styles['pressure']}>
         {step.told ? `${step.told.cue} ${step.told.note}` : pressureInWords(step.pressure)} {step.cautions.join(' ')}
       </p>
-      {step.told?.tool && <p className={styles['tool']}>With the {step.told.tool}</p>}
-      {oilName && <p className={styles['tool']}>With “{oilName}”</p>}
+      {step.told?.tool && <p className={styles['tool']}>{tableWords.withThe(step.told.tool)}</p>}
+      {oilName && <p className={styles['tool']}>{tableWords.with(oilName)}</p>}
     </main>
   );
 }

@@ -1,3 +1,4 @@
+import { tableWords } from './table.words';
 import { type MouseEvent, useRef } from 'react';
 import styles from './Zones.module.css';
 import { bounceMs } from './useTableKeys';
@@ -24,7 +25,7 @@ export function Zones({ onNext, onBack, nextName, backName }: Props) {
         type="button"
         tabIndex={-1}
         className={styles['zoneBack']}
-        aria-label={`Touch the body: ${backName}`}
+        aria-label={tableWords.touchTheBody(backName)}
         onClick={(event) => press(event, onBack)}
       >
         <svg viewBox="0 0 24 24" aria-hidden="true">
@@ -35,7 +36,7 @@ export function Zones({ onNext, onBack, nextName, backName }: Props) {
         type="button"
         tabIndex={-1}
         className={styles['zoneNext']}
-        aria-label={`Touch the words: ${nextName}`}
+        aria-label={tableWords.touchTheWords(nextName)}
         onClick={(event) => press(event, onNext)}
       >
         <svg viewBox="0 0 24 24" aria-hidden="true">

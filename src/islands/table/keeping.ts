@@ -1,3 +1,4 @@
+import { tableWords } from './table.words';
 import type { Keeping } from './useEvents';
 import type { Offline } from './useOffline';
 
@@ -7,11 +8,11 @@ export function keepingWords(keeping: Keeping): string {
     case 'opening':
       return 'opening …';
     case 'kept':
-      return 'all kept';
+      return tableWords.allKept;
     case 'sending':
       return 'keeping …';
     case 'waiting':
-      return `${keeping.count} kept here, sent when the house answers`;
+      return tableWords.keptHereSentWhenTheHouse(keeping.count);
     case 'refused':
       return keeping.text;
   }
@@ -23,8 +24,8 @@ export function offlineWords(offline: Offline): string {
     case 'preparing':
       return '';
     case 'ready':
-      return 'ready without the network';
+      return tableWords.readyWithoutTheNetwork;
     case 'no':
-      return 'needs the network to be opened again';
+      return tableWords.needsTheNetworkToBeOpened;
   }
 }

@@ -1,3 +1,4 @@
+import { tableWords } from './table.words';
 import type { Seconds } from '../../core/quantities';
 import { spanOf, type TableStep } from '../../core/table/table-step';
 import { type Beat, repetitionMsOf } from '../../core/table/progress';
@@ -8,17 +9,18 @@ const driftSeconds = 60;
 
 /** What the pace asks for right now. */
 export function paceWords(step: TableStep, beat: Beat, status: string): string {
-  if (status === 'ready') return 'press Space to begin';
+  if (status === 'ready') return tableWords.pressSpaceToBegin;
   if (status === 'paused') return 'paused';
-  if (beat.isOver) return 'done: go on when ready';
-  if (beat.repetition === 0) return step.setupSeconds ? 'make the change, then find the place' : 'find the place';
+  if (beat.isOver) return tableWords.doneGoOnWhenReady;
+  if (beat.repetition === 0) return step.setupSeconds ? tableWords.makeTheChangeThenFindThe : tableWords.findThePlace;
   const kind = paceKindOf(step);
-  if (kind === 'hold') return step.repetitions > 1 ? `hold ${beat.repetition} of ${step.repetitions}` : 'hold still';
-  if (kind === 'breath') return beat.phase < 0.5 ? 'breathe in' : 'breathe out';
-  if (step.told) return 'slowly, one at a time';
-  if (step.kind === 'carry' || step.kind === 'return') return 'one slow stroke';
-  if (beat.phase >= 1) return 'move on';
-  return 'one a second';
+  if (kind === 'hold')
+    return step.repetitions > 1 ? tableWords.holdOf(beat.repetition, step.repetitions) : tableWords.holdStill;
+  if (kind === 'breath') return beat.phase < 0.5 ? tableWords.breatheIn : tableWords.breatheOut;
+  if (step.told) return tableWords.slowlyOneAtATime;
+  if (step.kind === 'carry' || step.kind === 'return') return tableWords.oneSlowStroke;
+  if (beat.phase >= 1) return tableWords.moveOn;
+  return tableWords.oneASecond;
 }
 
 /** Whether clock and plan have drifted apart by more than a minute. */
@@ -41,7 +43,7 @@ export function Drift({
     const late = Math.floor(overSeconds / 60);
     return (
       <span className={styles['drift']} data-late={late > 0 ? true : undefined}>
-        {late > 0 ? `ends ${late} min late` : 'ends in time'}
+        {late > 0 ? tableWords.endsMinLate(late) : tableWords.endsInTime}
       </span>
     );
   }
@@ -49,11 +51,11 @@ export function Drift({
   const planned =
     steps.slice(0, index).reduce((sum, s) => sum + spanOf(s), 0) + Math.min(stepMs / 1000, step ? spanOf(step) : 0);
   const drift = visitMs / 1000 - planned;
-  if (Math.abs(drift) < driftSeconds) return <span className={styles['drift']}>on time</span>;
+  if (Math.abs(drift) < driftSeconds) return <span className={styles['drift']}>{tableWords.onTime}</span>;
   const minutes = Math.floor(Math.abs(drift) / 60);
   return (
     <span className={styles['drift']} data-late={drift > 0 ? true : undefined}>
-      {minutes} min {drift > 0 ? 'behind' : 'ahead'}
+      {minutes} {tableWords.min} {drift > 0 ? tableWords.behind : tableWords.ahead}
     </span>
   );
 }
@@ -86,7 +88,7 @@ export function Ring({ step, beat, isPaused }: RingProps) {
       viewBox="-17 -14 34 28"
       role="img"
       aria-label={
-        isHeld ? `${shown} seconds of the hold are left` : `Repetition ${beat.repetition} of ${step.repetitions}`
+        isHeld ? tableWords.secondsOfTheHoldAreLeft(shown) : tableWords.repetitionOf(beat.repetition, step.repetitions)
       }
       data-kind={step.kind}
       data-pace={kind}
@@ -128,7 +130,7 @@ export function Beads({
   readonly outcomes: ReadonlyMap<string, { readonly state: string }>;
 }) {
   return (
-    <ol className={styles['beads']} aria-label={`Step ${index + 1} of ${steps.length}`}>
+    <ol className={styles['beads']} aria-label={tableWords.stepOf(index + 1, steps.length)}>
       {steps.map((step, i) => (
         <li key={step.id} data-state={i === index ? 'here' : (outcomes.get(step.id)?.state ?? 'due')}>
           <svg viewBox="-17 -14 34 28" aria-hidden="true">

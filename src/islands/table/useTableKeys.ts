@@ -1,3 +1,4 @@
+import { tableWords } from './table.words';
 import { useEffect, useLayoutEffect, useRef } from 'react';
 import { markWords } from '../../core/table/marks';
 import { type MarkKind, markKinds, type MarkSide } from '../../core/table/mark-kinds';
@@ -15,24 +16,24 @@ export const catchUpKeys: Readonly<Record<CatchUp['kind'], string>> = {
 };
 
 export const tableShortcuts: readonly Shortcut[] = [
-  [['Space', 'Enter', 'PgDn'], 'done, on to the next step (foot switch)'],
-  [['PgUp'], 'back one step'],
-  [['P'], 'pause, and go on'],
-  [['S'], 'skip this step'],
-  [['B'], 'sound of the beat on or off'],
-  [['E'], 'time runs short: shorten evenly'],
-  [['L'], 'time runs short: leave out what is named'],
-  [['O'], 'time runs short: run over'],
-  [['F'], 'time is left: use it for what soothes'],
-  [['U'], 'as planned again'],
-  [['1', '…', '7'], 'mark what is felt or said here'],
-  [['←', '→', '↓'], 'on which side: left, right, both'],
-  [['X'], 'pain: this technique goes out of the rest'],
-  [['A'], 'pressure was asked about'],
-  [['Y', 'N'], 'asked again before a part: nothing against it, or leave it out'],
-  [['+'], 'stay here half as long again'],
-  [['C'], 'go on by the clock, or only by hand'],
-  [['T'], 'take over, where this device only follows'],
+  [['Space', 'Enter', 'PgDn'], tableWords.doneOnToTheNextStep],
+  [['PgUp'], tableWords.backOneStep],
+  [['P'], tableWords.pauseAndGoOn],
+  [['S'], tableWords.skipThisStep],
+  [['B'], tableWords.soundOfTheBeatOnOr],
+  [['E'], tableWords.timeRunsShortShortenEvenly],
+  [['L'], tableWords.timeRunsShortLeaveOutWhat],
+  [['O'], tableWords.timeRunsShortRunOver],
+  [['F'], tableWords.timeIsLeftUseItFor],
+  [['U'], tableWords.asPlannedAgain],
+  [['1', '…', '7'], tableWords.markWhatIsFeltOrSaid],
+  [['←', '→', '↓'], tableWords.onWhichSideLeftRightBoth],
+  [['X'], tableWords.painThisTechniqueGoesOutOf],
+  [['A'], tableWords.pressureWasAskedAbout],
+  [['Y', 'N'], tableWords.askedAgainBeforeAPartNothing],
+  [['+'], tableWords.stayHereHalfAsLongAgain],
+  [['C'], tableWords.goOnByTheClockOr],
+  [['T'], tableWords.takeOverWhereThisDeviceOnly],
 ];
 
 export interface TableActs {

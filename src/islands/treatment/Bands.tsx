@@ -1,3 +1,4 @@
+import { treatmentWords } from './treatment.words';
 import type { Seconds } from '../../core/quantities';
 import type { TreatmentView } from '../../contracts/treatment-views';
 import { formatClock } from '../../core/units';
@@ -10,13 +11,18 @@ interface Props {
 }
 
 const positionWords = {
-  supine: 'on the back',
-  prone: 'face down',
-  'side-left': 'left side',
-  'side-right': 'right side',
+  supine: treatmentWords.onTheBack,
+  prone: treatmentWords.faceDown,
+  'side-left': treatmentWords.leftSide,
+  'side-right': treatmentWords.rightSide,
   seated: 'sitting',
 } as const;
-const placeWords = { head: 'at the head', left: 'left side', right: 'right side', feet: 'at the feet' } as const;
+const placeWords = {
+  head: treatmentWords.atTheHead,
+  left: treatmentWords.leftSide,
+  right: treatmentWords.rightSide,
+  feet: treatmentWords.atTheFeet,
+} as const;
 const narrowest = 0.06;
 
 /** Time along the bottom: parts, how the client lies, what is on the hands, where the therapist is. */
@@ -30,8 +36,8 @@ export function Bands({ treatment, selected, onSelect }: Props) {
     { name: 'Therapist', of: (block: (typeof blocks)[number]) => placeWords[block.therapist] },
   ];
   return (
-    <div className={styles['ribbon']} role="group" aria-label="Time ribbon">
-      <span>Parts</span>
+    <div className={styles['ribbon']} role="group" aria-label={treatmentWords.timeRibbon}>
+      <span>{treatmentWords.parts}</span>
       <div className={styles['parts']}>
         {blocks.map((block) => (
           <button
@@ -47,7 +53,7 @@ export function Bands({ treatment, selected, onSelect }: Props) {
             {block.seconds / whole > narrowest ? block.name : ''}
           </button>
         ))}
-        {spare > 0 && <i style={{ flexGrow: spare }} title={`${formatClock(spare)} to spare`} />}
+        {spare > 0 && <i style={{ flexGrow: spare }} title={treatmentWords.toSpare(formatClock(spare))} />}
       </div>
       <strong data-over={totalSeconds > availableSeconds || undefined}>
         {formatClock(totalSeconds)} / {formatClock(availableSeconds)}

@@ -1,3 +1,4 @@
+import { treatmentWords } from './treatment.words';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { anatomy } from '../../catalogue/anatomy';
@@ -24,8 +25,8 @@ export function BlockList({ handle, blends, selected, onSelect }: Props) {
   return (
     <SortableList
       ids={blocks.map(({ id }) => id)}
-      label="The treatment"
-      what="part"
+      label={treatmentWords.theTreatment}
+      what={treatmentWords.part}
       className={styles['blocks']}
       onMove={move}
     >
@@ -49,7 +50,7 @@ export function BlockList({ handle, blends, selected, onSelect }: Props) {
 }
 
 const nameAndAmount = (carried: VisitBlends['body']) =>
-  carried && `${carried.blend.name}, ${carried.blend.volumeMl} mL in all`;
+  carried && treatmentWords.mlInAll(carried.blend.name, carried.blend.volumeMl);
 
 interface BlockProps {
   readonly block: BlockView;
@@ -88,13 +89,13 @@ function Block({ block, number, steps, faults, blend, isOpen, onToggle }: BlockP
         <span className={styles['name']}>
           <strong>{block.name}</strong>
           <small>
-            {block.of} · {steps.length} {steps.length === 1 ? 'step' : 'steps'}
+            {block.of} · {steps.length} {steps.length === 1 ? treatmentWords.step : treatmentWords.steps}
             {blend && ` · ${blend}`}
           </small>
         </span>
         <span className={styles['clock']}>
           {formatClock(block.seconds - setup)}
-          <small>from {formatClock(block.startsAt + setup)}</small>
+          <small>{treatmentWords.from(formatClock(block.startsAt + setup))}</small>
         </span>
       </button>
       {faults.map(({ message, severity }) => (

@@ -1,3 +1,4 @@
+import { treatmentWords } from './treatment.words';
 import type { Minutes } from '../../core/quantities';
 import type { ClientId } from '../../core/ids';
 import { useState } from 'react';
@@ -31,13 +32,13 @@ const mostChoices = 8;
 export function Chooser({ clientId, chosen, onChoose, onClose }: Props) {
   const { state, reload } = useOffers(clientId);
   return (
-    <Dialog title="What this visit holds" isOpen onClose={onClose} size="wide">
-      {state.kind === 'waiting' && <p aria-busy="true">Looking up what the house has …</p>}
+    <Dialog title={treatmentWords.whatThisVisitHolds} isOpen onClose={onClose} size="wide">
+      {state.kind === 'waiting' && <p aria-busy="true">{treatmentWords.lookingUpWhatTheHouseHas}</p>}
       {state.kind === 'trouble' && (
         <p role="alert">
           {state.text}{' '}
           <Button look="link" onClick={reload}>
-            Try again
+            {treatmentWords.tryAgain}
           </Button>
         </p>
       )}
@@ -81,14 +82,14 @@ function Choosing({ offers, first, onChoose, onClose }: ChoosingProps) {
     >
       <div className={styles['search']}>
         <Field
-          label="Search"
+          label={treatmentWords.search}
           type="search"
           value={text}
           maxLength={100}
           onChange={(event) => setText(event.target.value)}
         />
-        <Select label="What for" value={purpose} onChange={(event) => setPurpose(event.target.value)}>
-          <option value="">anything</option>
+        <Select label={treatmentWords.whatFor} value={purpose} onChange={(event) => setPurpose(event.target.value)}>
+          <option value="">{treatmentWords.anything}</option>
           {purposes.map(({ id, label }) => (
             <option key={id} value={id}>
               {label}
@@ -99,7 +100,7 @@ function Choosing({ offers, first, onChoose, onClose }: ChoosingProps) {
       <div className={styles['offered']}>
         {offers.ready.length > 0 && wanted === '' && purpose === '' && (
           <fieldset>
-            <legend>Ready-made</legend>
+            <legend>{treatmentWords.readyMade}</legend>
             {offers.ready.map((ready) => (
               <button
                 key={ready.id}
@@ -108,8 +109,8 @@ function Choosing({ offers, first, onChoose, onClose }: ChoosingProps) {
                 aria-pressed={taken?.id === ready.id}
                 onClick={() => take(ready)}
               >
-                <strong>{ready.kind === 'usual' ? `Usual: ${ready.name}` : ready.name}</strong>
-                <small>{ready.minutes} min</small>
+                <strong>{ready.kind === 'usual' ? treatmentWords.usual(ready.name) : ready.name}</strong>
+                <small>{treatmentWords.min(ready.minutes)}</small>
               </button>
             ))}
           </fieldset>
@@ -132,16 +133,16 @@ function Choosing({ offers, first, onChoose, onClose }: ChoosingProps) {
                     }
                   />
                   <span>{one.name}</span>
-                  <small>{one.isPlanned ? 'from the case' : `${one.minutes} min`}</small>
+                  <small>{one.isPlanned ? treatmentWords.fromTheCase : treatmentWords.min(one.minutes)}</small>
                 </label>
               ))}
           </fieldset>
         ))}
-        {shown.length === 0 && <p>Nothing of that kind. Search for less, or look under “anything”.</p>}
+        {shown.length === 0 && <p>{treatmentWords.nothingOfThatKindSearchFor}</p>}
       </div>
-      <div className={styles['chosen']} aria-label="Chosen" role="group">
-        <h3>Chosen</h3>
-        {choices.length === 0 && <p className={styles['soft']}>Nothing yet. Tick what the visit is to hold.</p>}
+      <div className={styles['chosen']} aria-label={treatmentWords.chosen} role="group">
+        <h3>{treatmentWords.chosen}</h3>
+        {choices.length === 0 && <p className={styles['soft']}>{treatmentWords.nothingYetTickWhatTheVisit}</p>}
         {choices.map(({ id, protocol, blocks }) => {
           const offered = offers.protocols.find((one) => one.id === protocol);
           return (
@@ -158,11 +159,13 @@ function Choosing({ offers, first, onChoose, onClose }: ChoosingProps) {
       </div>
       <div className={styles['buttons']}>
         <span className={styles['soft']}>
-          {choices.length === 0 ? 'Choose at least one.' : `${choices.length} chosen, ${minutes} usual minutes`}
+          {choices.length === 0
+            ? treatmentWords.chooseAtLeastOne
+            : treatmentWords.chosenUsualMinutes(choices.length, minutes)}
         </span>
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>{treatmentWords.leaveIt}</Button>
         <Button look="filled" type="submit" disabled={choices.length === 0}>
-          Plan these
+          {treatmentWords.planThese}
         </Button>
       </div>
     </form>
@@ -185,13 +188,15 @@ function ChosenProtocol({ name, offered, blocks, onPart, onDrop }: ChosenProps) 
     <section>
       <div className={styles['one']}>
         <strong>{name}</strong>
-        <Button look="link" aria-label={`Take out ${name}`} onClick={onDrop}>
-          take out
+        <Button look="link" aria-label={treatmentWords.takeOut2(name)} onClick={onDrop}>
+          {treatmentWords.takeOut}
         </Button>
       </div>
       {parts.length > 1 && (
         <details>
-          <summary>{blocks ? `${count} of ${parts.length} parts` : `all ${parts.length} parts`}</summary>
+          <summary>
+            {blocks ? treatmentWords.ofParts(count, parts.length) : treatmentWords.allParts(parts.length)}
+          </summary>
           {parts.map((part) => (
             <label key={part.id}>
               <input
@@ -201,7 +206,7 @@ function ChosenProtocol({ name, offered, blocks, onPart, onDrop }: ChosenProps) 
                 onChange={(event) => onPart(part.id, event.target.checked)}
               />
               <span>{part.name}</span>
-              <small>{part.minutes} min</small>
+              <small>{treatmentWords.min(part.minutes)}</small>
             </label>
           ))}
         </details>

@@ -1,3 +1,4 @@
+import { treatmentWords } from './treatment.words';
 import { useState } from 'react';
 import type { TreatmentView } from '../../contracts/treatment-views';
 import type { VisitView } from '../../contracts/visit-views';
@@ -39,14 +40,15 @@ export function KeepTemplate({ visit, wish, onClose }: Props) {
     }
   };
   return (
-    <Dialog title="Keep this treatment" isOpen onClose={onClose}>
+    <Dialog title={treatmentWords.keepThisTreatment} isOpen onClose={onClose}>
       {isKept ? (
         <div className={styles['chooser']}>
           <p role="status">
-            Kept. It stands first among what may be chosen {whose === 'client' ? `for ${first}` : 'in this house'}.
+            {treatmentWords.keptItStandsFirstAmongWhat}{' '}
+            {whose === 'client' ? treatmentWords.for(first) : treatmentWords.inThisHouse}.
           </p>
           <Button look="filled" onClick={onClose}>
-            Done
+            {treatmentWords.done}
           </Button>
         </div>
       ) : (
@@ -58,28 +60,26 @@ export function KeepTemplate({ visit, wish, onClose }: Props) {
           }}
         >
           <Choice
-            label="For whom"
+            label={treatmentWords.forWhom}
             options={[
-              { value: 'client', text: `usual for ${first}` },
-              { value: 'house', text: 'the whole house' },
+              { value: 'client', text: treatmentWords.usualFor(first) },
+              { value: 'house', text: treatmentWords.theWholeHouse },
             ]}
             value={whose}
             onChange={setWhose}
           />
           <Field
-            label="Name"
+            label={treatmentWords.name}
             value={name}
             maxLength={80}
             onChange={(event) => setName(event.target.value)}
             error={error?.fieldError('name') ?? (error && !error.problem.errors ? error.message : undefined)}
           />
-          <p className={shared['soft']}>
-            Parts, form and minutes are kept. Order and repetitions are found anew each time, from what is known then.
-          </p>
+          <p className={shared['soft']}>{treatmentWords.partsFormAndMinutesAreKept}</p>
           <div className={styles['buttons']}>
-            <Button onClick={onClose}>Leave it</Button>
+            <Button onClick={onClose}>{treatmentWords.leaveIt}</Button>
             <Button look="filled" type="submit">
-              Keep it
+              {treatmentWords.keepIt}
             </Button>
           </div>
         </form>

@@ -1,3 +1,4 @@
+import { treatmentWords } from './treatment.words';
 import { useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TreatmentView } from '../../contracts/treatment-views';
@@ -50,7 +51,7 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
     .flatMap((step) => step.told?.places ?? [step.place]);
   const marks = marksOf(visit.findings);
   const regions = new Map<string, RegionMark>(
-    places.map((place) => [place, { tone: 'drain', words: block ? block.name : 'worked on' }]),
+    places.map((place) => [place, { tone: 'drain', words: block ? block.name : treatmentWords.workedOn }]),
   );
   for (const [id, mark] of marks.regions) regions.set(id, mark);
   const nodes = new Map(marks.nodes);
@@ -64,10 +65,10 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
     <>
       <VisitHead visit={visit} here="plan" />
       <div className={styles['view']}>
-        <section className={styles['body']} aria-label="Body map">
+        <section className={styles['body']} aria-label={treatmentWords.bodyMap}>
           <BodyPanel
             key={`${drawing.view} ${drawing.side}`}
-            label={`Treatment of ${visit.client.name}`}
+            label={treatmentWords.treatmentOf(visit.client.name)}
             initial={drawing}
             regions={regions}
             nodes={nodes}
@@ -87,13 +88,13 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
         </section>
         <main id="main" className={styles['main']}>
           <div className={styles['heading']}>
-            <h2>The treatment</h2>
+            <h2>{treatmentWords.theTreatment}</h2>
             <span>
-              {treatment.blocks.length} parts · drag, or <Kbd>Alt</Kbd> <Kbd>↑</Kbd>
+              {treatment.blocks.length} {treatmentWords.partsDragOr} <Kbd>{treatmentWords.alt}</Kbd> <Kbd>↑</Kbd>
             </span>
           </div>
           <PlanNotices
-            stale={plan.isStale ? 'What is known of the client has changed since this was planned.' : undefined}
+            stale={plan.isStale ? treatmentWords.whatIsKnownOfTheClient : undefined}
             onPlanAgain={handle.bestOrder}
             status={status}
             onRetry={handle.retry}
@@ -102,13 +103,11 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
             onMendAll={handle.mendAll}
           >
             <Button look="link" onClick={handle.bestOrder}>
-              Best order
+              {treatmentWords.bestOrder}
             </Button>
           </PlanNotices>
           {treatment.sinceLast && <SinceLast {...treatment.sinceLast} />}
-          {isEmpty && (
-            <p className={styles['notice']}>Nothing of what was chosen may be given; the reasons stand at the right.</p>
-          )}
+          {isEmpty && <p className={styles['notice']}>{treatmentWords.nothingOfWhatWasChosenMay}</p>}
           <BlockList handle={handle} blends={visit.blends} selected={selected} onSelect={setSelected} />
         </main>
         <TreatmentSide handle={handle} visit={visit} regionLabel={(name) => regionLabel(anatomy, name)} />
@@ -126,15 +125,15 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
         >
           {treatment.oil && (treatment.oil.body ?? treatment.oil.face) && (
             <a href={`/bench/oils?visit=${visit.id}`}>
-              {(visit.blends.body ?? visit.blends.face) ? 'Oils' : 'Choose oils'}
+              {(visit.blends.body ?? visit.blends.face) ? treatmentWords.oils : treatmentWords.chooseOils}
             </a>
           )}
-          <a href={`/visits/${visit.id}/prepare`}>Room list</a>
-          <a href={`/visits/${visit.id}/print`}>Print</a>
+          <a href={`/visits/${visit.id}/prepare`}>{treatmentWords.roomList}</a>
+          <a href={`/visits/${visit.id}/print`}>{treatmentWords.print}</a>
         </PlanActions>
       </footer>
       <ReasonDialog
-        title="The order breaks a rule"
+        title={treatmentWords.theOrderBreaksARule}
         faults={errors.map(({ message }) => message)}
         isOpen={isReasonAsked}
         onClose={() => setIsReasonAsked(false)}
@@ -147,11 +146,13 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
 
 /** As last time, but: what differs from it. */
 function SinceLast({ date, words }: { readonly date: string; readonly words: readonly string[] }) {
-  if (words.length === 0) return <p className={styles['since']}>As on {date}.</p>;
+  if (words.length === 0) return <p className={styles['since']}>{treatmentWords.asOn(date)}</p>;
   return (
     <details className={styles['since']} open={words.length <= 2}>
       <summary>
-        As on {date}, but {words.length === 1 ? 'one thing is' : `${words.length} things are`} different
+        {treatmentWords.asOn2} {date}
+        {treatmentWords.but} {words.length === 1 ? treatmentWords.oneThingIs : treatmentWords.thingsAre(words.length)}{' '}
+        {treatmentWords.different}
       </summary>
       <ul>
         {words.map((one) => (

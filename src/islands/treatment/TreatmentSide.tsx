@@ -1,3 +1,4 @@
+import { treatmentWords } from './treatment.words';
 import { lazy, Suspense, useState } from 'react';
 import { lineNames } from '../../catalogue/facial/usual-lines';
 import type { VisitView } from '../../contracts/visit-views';
@@ -44,9 +45,9 @@ export function TreatmentSide({ handle, visit, regionLabel }: Props) {
     else if (proposal.blocks.length > 0) setChoices(withoutBlocks(wish.choices, proposal.blocks, blocks));
   };
   return (
-    <aside className={styles['side']} aria-label="What it holds, and the time">
+    <aside className={styles['side']} aria-label={treatmentWords.whatItHoldsAndTheTime}>
       <section>
-        <h2>This visit holds</h2>
+        <h2>{treatmentWords.thisVisitHolds}</h2>
         <ul className={styles['chosen']}>
           {treatment.choices.map(({ id, name, isGiven }) => {
             const parts = wish.choices.find((one) => one.id === id)?.blocks?.length;
@@ -54,15 +55,17 @@ export function TreatmentSide({ handle, visit, regionLabel }: Props) {
               <li key={id}>
                 <span data-off={isGiven ? undefined : true}>
                   {name}
-                  {parts !== undefined && <small> {parts === 1 ? 'one part' : `${parts} parts`}</small>}
+                  {parts !== undefined && (
+                    <small> {parts === 1 ? treatmentWords.onePart : treatmentWords.parts2(parts)}</small>
+                  )}
                 </span>
                 {treatment.choices.length > 1 && (
                   <Button
                     look="link"
-                    aria-label={`Take out ${name}`}
+                    aria-label={treatmentWords.takeOut2(name)}
                     onClick={() => setChoices(wish.choices.filter((one) => one.id !== id))}
                   >
-                    take out
+                    {treatmentWords.takeOut}
                   </Button>
                 )}
               </li>
@@ -70,14 +73,14 @@ export function TreatmentSide({ handle, visit, regionLabel }: Props) {
           })}
         </ul>
         <div className={styles['pair']}>
-          <Button onClick={() => setOpen('chooser')}>Choose</Button>
+          <Button onClick={() => setOpen('chooser')}>{treatmentWords.choose}</Button>
           <Button look="link" onClick={() => setOpen('keep')}>
-            Keep for another time
+            {treatmentWords.keepForAnotherTime}
           </Button>
         </div>
         {isOnlyDrainage && (
           <Button look="link" onClick={() => void handle.asDrainage()}>
-            Plan it as drainage alone, step by step
+            {treatmentWords.planItAsDrainageAloneStep}
           </Button>
         )}
       </section>
@@ -85,25 +88,29 @@ export function TreatmentSide({ handle, visit, regionLabel }: Props) {
       <Time handle={handle} />
       {hasDrainage && (
         <section>
-          <h2>School of drainage</h2>
+          <h2>{treatmentWords.schoolOfDrainage}</h2>
           <p className={shared['soft']}>
             {schoolInWords(wish.school ?? visit.school)}{' '}
             <Button look="link" onClick={() => setOpen('school')}>
-              Change
+              {treatmentWords.change}
             </Button>
           </p>
         </section>
       )}
       {treatment.proposals.length > 0 && (
         <section>
-          <h2>Short of time</h2>
+          <h2>{treatmentWords.shortOfTime}</h2>
           <ul className={styles['plain']}>
             {treatment.proposals.map((proposal) => (
               <li key={proposal.words} className={styles['proposal']}>
                 <span>{proposal.words}</span> <strong>{formatClock(proposal.savesSeconds)}</strong>
                 {proposal.kind !== 'evenly' && !isTaken(proposal, wish) && (
-                  <Button look="link" aria-label={`Take it: ${proposal.words}`} onClick={() => takes(proposal)}>
-                    take it
+                  <Button
+                    look="link"
+                    aria-label={treatmentWords.takeIt2(proposal.words)}
+                    onClick={() => takes(proposal)}
+                  >
+                    {treatmentWords.takeIt}
                   </Button>
                 )}
               </li>
@@ -113,24 +120,25 @@ export function TreatmentSide({ handle, visit, regionLabel }: Props) {
       )}
       {treatment.leftOut.length > 0 && (
         <section>
-          <h2>Left out</h2>
+          <h2>{treatmentWords.leftOut}</h2>
           <ul className={styles['plain']}>
             {byReason(treatment.leftOut).map(({ what, why, instead }) => (
               <li key={`${why} ${instead}`}>
-                <strong>{why}</strong> {what.join('; ')}.{instead && <em> Instead: {instead}.</em>}
+                <strong>{why}</strong> {what.join('; ')}.{instead && <em>{treatmentWords.instead(instead)}</em>}
               </li>
             ))}
           </ul>
         </section>
       )}
       <section>
-        <h2>What it asks of you</h2>
+        <h2>{treatmentWords.whatItAsksOfYou}</h2>
         <p>
-          {formatClock(load.standingSeconds)} standing, {formatClock(load.thumbSeconds)} with the thumbs
-          {load.firmSeconds > 0 ? `, ${formatClock(load.firmSeconds)} firm` : ''}.
+          {formatClock(load.standingSeconds)} {treatmentWords.standing} {formatClock(load.thumbSeconds)}{' '}
+          {treatmentWords.withTheThumbs}
+          {load.firmSeconds > 0 ? treatmentWords.firm(formatClock(load.firmSeconds)) : ''}.
         </p>
         <table className={styles['regions']}>
-          <caption>Minutes by region</caption>
+          <caption>{treatmentWords.minutesByRegion}</caption>
           <tbody>
             {load.byRegion.slice(0, mostRegions).map(({ region, seconds }) => (
               <tr key={region}>
@@ -159,10 +167,10 @@ export function TreatmentSide({ handle, visit, regionLabel }: Props) {
           <KeepTemplate visit={visit} wish={wish} onClose={close} />
         </Suspense>
       )}
-      <Dialog title="School of drainage in this plan" isOpen={open === 'school'} onClose={close}>
+      <Dialog title={treatmentWords.schoolOfDrainageInThisPlan} isOpen={open === 'school'} onClose={close}>
         <SchoolFields school={wish.school ?? visit.school} onChange={(school) => handle.set({ school })} />
         <Button look="filled" onClick={close}>
-          Done
+          {treatmentWords.done}
         </Button>
       </Dialog>
     </aside>
@@ -181,11 +189,11 @@ function OpenLines({ handle, onAdd }: { readonly handle: TreatmentHandle; readon
   if (names.length === 0) return null;
   return (
     <section>
-      <h2>Lines not worked</h2>
+      <h2>{treatmentWords.linesNotWorked}</h2>
       <p className={shared['soft']}>
         {[...new Set(names)].join('; ')}.{' '}
         <Button look="link" onClick={onAdd}>
-          Add work on the client’s own lines
+          {treatmentWords.addWorkOnTheClientsOwn}
         </Button>
       </p>
     </section>
@@ -194,7 +202,7 @@ function OpenLines({ handle, onAdd }: { readonly handle: TreatmentHandle; readon
 
 const kindWords = {
   turn: ['turn', 'turns'],
-  hands: ['change of hands', 'changes of hands'],
+  hands: [treatmentWords.changeOfHands, treatmentWords.changesOfHands],
   walk: ['walk', 'walks'],
   drape: ['draping', 'drapings'],
 } as const;
@@ -224,21 +232,22 @@ function Time({ handle }: { readonly handle: TreatmentHandle }) {
   });
   return (
     <section>
-      <h2>Time</h2>
+      <h2>{treatmentWords.time}</h2>
       <p>
-        <strong>{formatClock(treatment.totalSeconds)}</strong> of {formatClock(treatment.availableSeconds)} min
+        <strong>{formatClock(treatment.totalSeconds)}</strong> {treatmentWords.of}{' '}
+        {formatClock(treatment.availableSeconds)} {treatmentWords.min2}
         {costs.length > 0 && `, of it ${costs.join(', ')}`}.
       </p>
       <p className={shared['soft']}>
         {treatment.fits
           ? timeWords(treatment.totalSeconds, treatment.usualSeconds)
-          : `Even the least is ${formatClock(treatment.shortBySeconds)} too long.`}{' '}
+          : treatmentWords.evenTheLeastIsTooLong(formatClock(treatment.shortBySeconds))}{' '}
         {treatment.isBestOrder
-          ? 'No order needs less for changes.'
-          : `The best order would need ${formatClock(treatment.lowerBoundSeconds)} for changes.`}
+          ? treatmentWords.noOrderNeedsLessForChanges
+          : treatmentWords.theBestOrderWouldNeedFor(formatClock(treatment.lowerBoundSeconds))}
       </p>
       <Field
-        label="Minutes"
+        label={treatmentWords.minutes}
         inputMode="decimal"
         value={minutes}
         onChange={(event) => setMinutes(event.target.value)}
@@ -246,28 +255,28 @@ function Time({ handle }: { readonly handle: TreatmentHandle }) {
         onKeyDown={(event) => event.key === 'Enter' && takeMinutes()}
       />
       <Choice
-        label="Form"
+        label={treatmentWords.form}
         options={[
-          { value: 'whole', text: 'whole' },
-          { value: 'short', text: 'short form' },
+          { value: 'whole', text: treatmentWords.whole },
+          { value: 'short', text: treatmentWords.shortForm },
         ]}
         value={wish.isShort ? 'short' : 'whole'}
         onChange={(value) => handle.set({ isShort: value === 'short' })}
       />
       <Choice
-        label="Left and right"
+        label={treatmentWords.leftAndRight}
         options={[
-          { value: 'one', text: 'one side first' },
-          { value: 'both', text: 'both hands alike' },
+          { value: 'one', text: treatmentWords.oneSideFirst },
+          { value: 'both', text: treatmentWords.bothHandsAlike },
         ]}
         value={wish.bothSides ? 'both' : 'one'}
         onChange={(value) => handle.set({ bothSides: value === 'both' })}
       />
       <Choice
-        label="Time that is left"
+        label={treatmentWords.timeThatIsLeft}
         options={[
-          { value: 'end', text: 'end early' },
-          { value: 'fill', text: 'fill it' },
+          { value: 'end', text: treatmentWords.endEarly },
+          { value: 'fill', text: treatmentWords.fillIt },
         ]}
         value={wish.fill ? 'fill' : 'end'}
         onChange={(value) => handle.set({ fill: value === 'fill' })}
@@ -277,8 +286,8 @@ function Time({ handle }: { readonly handle: TreatmentHandle }) {
 }
 
 function timeWords(total: number, usual: number): string {
-  if (Math.abs(total - usual) < 30) return 'Everything at its usual repetitions.';
+  if (Math.abs(total - usual) < 30) return treatmentWords.everythingAtItsUsualRepetitions;
   return total < usual
-    ? `Shortened: at the usual repetitions it would take ${formatClock(usual)}.`
-    : `Longer than usual by ${formatClock(total - usual)}.`;
+    ? treatmentWords.shortenedAtTheUsualRepetitionsIt(formatClock(usual))
+    : treatmentWords.longerThanUsualBy(formatClock(total - usual));
 }

@@ -1,3 +1,4 @@
+import { visitHeadWords } from './visit-head.words';
 import type { Stage, StageOrEnd } from '../../contracts/people-views';
 import { stages } from '../../core/visit/stage';
 import { type VisitView } from '../../contracts/visit-views';
@@ -8,7 +9,7 @@ import styles from './VisitHead.module.css';
 /** Stages that have a view of their own. */
 const walked = ['ask', 'measure', 'plan', 'prepare', 'table', 'close'] as const;
 const names: Readonly<Record<(typeof walked)[number], string>> = {
-  ask: 'Ask',
+  ask: visitHeadWords.ask,
   measure: 'Measure',
   plan: 'Plan',
   prepare: 'Prepare',
@@ -25,49 +26,49 @@ interface Props {
 /** What the keyboard can do on each view. */
 const keysOf: Readonly<Record<(typeof walked)[number], readonly Shortcut[]>> = {
   ask: [
-    [['Y'], 'yes to the question at hand'],
-    [['N'], 'no to the question at hand'],
-    [['U'], 'not sure'],
-    [['R'], 'no to the rest of the group'],
-    [['↑', '↓'], 'from question to question'],
-    [['M'], 'mark the finding on the body'],
-    [['H'], 'hand the tablet to the client'],
+    [['Y'], visitHeadWords.yesToTheQuestionAtHand],
+    [['N'], visitHeadWords.noToTheQuestionAtHand],
+    [['U'], visitHeadWords.notSure],
+    [['R'], visitHeadWords.noToTheRestOfThe],
+    [['↑', '↓'], visitHeadWords.fromQuestionToQuestion],
+    [['M'], visitHeadWords.markTheFindingOnTheBody],
+    [['H'], visitHeadWords.handTheTabletToTheClient],
   ],
   measure: [
-    [['Enter'], 'take the number, on to the next point'],
-    [['↑'], 'next point up'],
-    [['↓'], 'back to the point below'],
-    [['I'], 'inches or centimetres'],
-    [['A'], 'tape again, without looking'],
-    [['Y'], 'taped again, it is right'],
-    [['U'], 'undo the last number'],
-    [['C'], 'how it is taped'],
-    [['B'], 'tape with a button'],
-    [['T'], 'tape run'],
-    [['K'], 'skin and tissue'],
-    [['F'], 'how it feels'],
-    [['N'], 'face and neck'],
-    [['L'], 'lines of the face'],
-    [['G'], 'girths of the belly'],
+    [['Enter'], visitHeadWords.takeTheNumberOnToThe],
+    [['↑'], visitHeadWords.nextPointUp],
+    [['↓'], visitHeadWords.backToThePointBelow],
+    [['I'], visitHeadWords.inchesOrCentimetres],
+    [['A'], visitHeadWords.tapeAgainWithoutLooking],
+    [['Y'], visitHeadWords.tapedAgainItIsRight],
+    [['U'], visitHeadWords.undoTheLastNumber],
+    [['C'], visitHeadWords.howItIsTaped],
+    [['B'], visitHeadWords.tapeWithAButton],
+    [['T'], visitHeadWords.tapeRun],
+    [['K'], visitHeadWords.skinAndTissue],
+    [['F'], visitHeadWords.howItFeels],
+    [['N'], visitHeadWords.faceAndNeck],
+    [['L'], visitHeadWords.linesOfTheFace],
+    [['G'], visitHeadWords.girthsOfTheBelly],
     [['P'], 'pictures'],
   ],
   plan: [
-    [['↑', '↓'], 'from step to step'],
-    [['Enter'], 'why a step stands where it stands'],
-    [['Alt', '↑'], 'move the step up'],
-    [['Alt', '↓'], 'move the step down'],
-    [['M'], 'mend what is broken'],
-    [['Ctrl', 'Z'], 'undo the last move'],
+    [['↑', '↓'], visitHeadWords.fromStepToStep],
+    [['Enter'], visitHeadWords.whyAStepStandsWhereIt],
+    [['Alt', '↑'], visitHeadWords.moveTheStepUp],
+    [['Alt', '↓'], visitHeadWords.moveTheStepDown],
+    [['M'], visitHeadWords.mendWhatIsBroken],
+    [['Ctrl', 'Z'], visitHeadWords.undoTheLastMove],
   ],
   prepare: [
-    [['Tab'], 'next on the list'],
-    [['Space'], 'ready, or not yet'],
+    [['Tab'], visitHeadWords.nextOnTheList],
+    [['Space'], visitHeadWords.readyOrNotYet],
   ],
   table: [],
   close: [
-    [['Tab'], 'next question'],
-    [['←', '→'], 'choose an answer'],
-    [['Ctrl', 'Enter'], 'close the visit'],
+    [['Tab'], visitHeadWords.nextQuestion],
+    [['←', '→'], visitHeadWords.chooseAnAnswer],
+    [['Ctrl', 'Enter'], visitHeadWords.closeTheVisit],
   ],
 };
 
@@ -75,7 +76,7 @@ const keysOf: Readonly<Record<(typeof walked)[number], readonly Shortcut[]>> = {
 function missingWords({ missing, events }: VisitView): string | undefined {
   if (missing.length === 0 || events.length > 0) return undefined;
   const names = { intake: 'intake', consent: 'consent', check: 'check' } as const;
-  return `${missing.map(({ gate }) => names[gate]).join(', ')} missing`;
+  return visitHeadWords.missing(missing.map(({ gate }) => names[gate]).join(', '));
 }
 
 /** Client and stage of a visit, the same on each of its views. */
@@ -103,7 +104,7 @@ export function VisitHead({ visit, here, stage = visit.stage }: Props) {
         </h1>
         <p>
           {visit.client.age === null ? '' : `${visit.client.age} · `}
-          {visit.time}, {visit.minutes} min with {visit.therapist.name} · {visit.work}
+          {visit.time}, {visit.minutes} {visitHeadWords.minWith} {visit.therapist.name} · {visit.work}
         </p>
       </div>
       <div className={styles['stones']}>
