@@ -23,7 +23,8 @@ const readAloud = new Set([
   'aria-description',
 ]);
 /** Two letters and more that are no unit and no name of a key. */
-const isWords = (text: string) => /\p{L}{2,}/u.test(text.replace(/\b(mL|mm|cm|kg|min|PDF|CSV|JSON|Alt|Esc)\b/g, ''));
+const isWords = (text: string) =>
+  !text.startsWith('/') && /\p{L}{2,}/u.test(text.replace(/\b(mL|mm|cm|kg|min|PDF|CSV|JSON|Alt|Esc)\b/g, ''));
 
 /** What a component says by itself, instead of taking it from a table. */
 function writtenInto(name: string, text: string): readonly string[] {

@@ -95,7 +95,7 @@ describe('every view', () => {
     ['on the phone', () => homeLink, 'Hello Ottilie'],
     ['a link that is gone', () => '/home/gone', 'This page is not here'],
     ['mixing card', () => `/bench/mixes/${mix}`, 'all 9 are in'],
-    ['girths in and out', () => `/measures?client=${client}`, 'Bring in a table'],
+    ['girths in and out', () => `/measures?client=${client}`, 'Import a table'],
     ['points of taping', () => '/protocols', 'Points of taping'],
     ['the library', () => '/library?protocol=lifting-facial', 'Lifting facial'],
     ['house, measuring', () => '/house?part=measuring', 'What counts as swelling'],
@@ -154,7 +154,7 @@ describe('every view', () => {
     expect(await axe(tablet), 'tablet').toEqual([]);
     await tablet.close();
     const door = await open(browser, `${appUrl()}/sign-in`, undefined, 'nobody');
-    await words(door, 'Go in as');
+    await words(door, 'Sign in as');
     expect(await axe(door), 'sign-in').toEqual([]);
     await door.close();
   }, 90_000);

@@ -119,7 +119,7 @@ describe('closing a visit, and home', () => {
       () => document.querySelector<HTMLElement>('[role="textbox"]')?.innerText.includes('Tighter at') === true,
     );
     expect(await noteOf(page)).toContain('<script>');
-    await until(page, () => document.body.innerText.includes('stored'));
+    await until(page, () => document.body.innerText.includes('saved'));
     await Promise.all([
       page.waitForNavigation({ waitUntil: 'load' }),
       (async () => {

@@ -28,8 +28,8 @@ describe('a client who reads German', () => {
     await choose(page, 'Part of the record', 'contact and likes');
     const reads = await control(page, 'combobox', 'Reads').waitHandle();
     await (reads as ElementHandle<HTMLSelectElement>).select('de');
-    await control(page, 'button', 'Keep').click();
-    await words(page, 'Kept; what was there before');
+    await control(page, 'button', 'Save').click();
+    await words(page, 'Saved. What was there before');
   });
 
   it('gets the tablet in German, on a narrow one too', async () => {

@@ -98,7 +98,7 @@ describe('an intake with seven conditions, by keyboard alone', () => {
           !document.querySelector('main li[data-current][data-open]'),
         question.text,
       );
-      await gone(page, 'storing…');
+      await gone(page, 'saving…');
     }
     await words(page, 'Every question of the intake has its answer.');
     expect((await stateOf(visit)).findings.map(({ id }) => id).sort()).toEqual([...ids].sort());
@@ -118,7 +118,7 @@ describe('an intake with seven conditions, by keyboard alone', () => {
     );
     await control(page, 'textbox', 'When (year, or year-month-day)').fill('2022');
     await page.keyboard.press('Tab');
-    await gone(page, 'storing…');
+    await gone(page, 'saving…');
     const stored = async () => (await stateOf(visit)).findings.find(({ id }) => id === 'nodes-removed-axillary');
     await expect.poll(stored).toMatchObject({
       side: 'left',
@@ -253,7 +253,7 @@ describe('a visit that does not take place', () => {
     }
     await page.keyboard.press('y');
     await words(page, 'Today your body needs rest.');
-    await gone(page, 'storing…');
+    await gone(page, 'saving…');
     await page.waitForNetworkIdle();
     expect(await textOf(page)).not.toContain('Go on to');
     expect((await call('GET', `/api/visits/${visit}`)).body.stage).toBe('stopped');
@@ -281,16 +281,16 @@ describe('a session that runs out in the middle of a long intake', () => {
     const page = await open(browser, `${app}/visits/${visit}/ask`);
     await words(page, 'Consultation');
     await page.keyboard.press('n');
-    await gone(page, 'storing…');
+    await gone(page, 'saving…');
     const cookie = (await page.cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
     await fetch(`${app}/api/session`, { method: 'DELETE', headers: { cookie, origin: app } });
     await page.keyboard.press('y');
     await page.keyboard.press('y');
     await words(page, 'Sign in again');
     await words(page, 'What you entered is still here');
-    await control(page, 'button', 'Go in as Ines Hollen Lymphoedema therapist, owner').click();
+    await control(page, 'button', 'Sign in as Ines Hollen Lymphoedema therapist, owner').click();
     await gone(page, 'Sign in again');
-    await gone(page, 'storing…');
+    await gone(page, 'saving…');
     await expect.poll(async () => (await stateOf(visit)).findings).toHaveLength(1);
     await follow(page, 'link', 'Day').catch(() => undefined);
     await browser.close();

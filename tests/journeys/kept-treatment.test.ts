@@ -58,7 +58,7 @@ describe('a facial from its lines to the table', () => {
     await page.focus('button[aria-label="Add neck line"]');
     await page.keyboard.press('Enter');
     await words(page, '11 lines');
-    await words(page, 'every answer is kept as you give it');
+    await words(page, 'every answer is saved as you give it');
     await page.reload();
     await words(page, '11 lines');
   });
@@ -86,12 +86,12 @@ describe('a facial from its lines to the table', () => {
     await words(page, '8 of 9 parts');
     await control(page, 'button', 'Plan these').click();
     await words(page, '8 parts');
-    await words(page, 'stored');
+    await words(page, 'saved');
     const { plan } = await stored();
     expect(plan.treatment.blocks.map(({ id }: { id: string }) => id)).not.toContain('c1/dry-start');
-    await control(page, 'button', 'Keep for another time').click();
+    await control(page, 'button', 'Save for another time').click();
     await control(page, 'textbox', 'Name').fill('Her face and lines');
-    await control(page, 'button', 'Keep it').click();
+    await control(page, 'button', 'Save').click();
     await words(page, 'It stands first among what may be chosen for Sunniva.');
     await control(page, 'button', 'Done').click();
   });
@@ -102,7 +102,7 @@ describe('a facial from its lines to the table', () => {
     const item = await page.evaluate(() => document.querySelector('main li strong')?.textContent);
     expect(item).toMatch(/^\d\d?:\d\d$/);
     await tick(page, 'Face oil');
-    await words(page, 'ticks are kept as you set them');
+    await words(page, 'ticks are saved as you set them');
     await page.reload();
     await settled(page);
     expect(

@@ -41,10 +41,10 @@ describe('the library', () => {
     await go(page, `${house.url}/library?technique=jaw-knead`);
     await control(page, 'button', 'Change').click();
     await control(page, 'spinbutton', 'usual').fill('9');
-    await control(page, 'button', 'Keep as ours').click();
+    await control(page, 'button', 'Save as ours').click();
     await words(page, 'The usual number, 9, lies outside');
     await control(page, 'spinbutton', 'most').fill('12');
-    await control(page, 'button', 'Keep as ours').click();
+    await control(page, 'button', 'Save as ours').click();
     await words(page, 'Changed here');
     expect(await textOf(page)).toContain('repetitions usual');
     await control(page, 'button', 'As it ships').click();
@@ -79,13 +79,13 @@ describe('the library', () => {
       );
     }
     await words(page, 'is intense: follow it');
-    await control(page, 'button', 'Keep as ours').click();
+    await control(page, 'button', 'Save as ours').click();
     await words(page, 'to put right first');
-    await control(page, 'button', 'Leave it').click();
+    await control(page, 'button', 'Cancel').click();
     await words(page, 'Neck release');
     await control(page, 'button', 'Copy').click();
     await control(page, 'textbox', 'Name').fill('Neck, our way');
-    await control(page, 'button', 'Keep as ours').click();
+    await control(page, 'button', 'Save as ours').click();
     await words(page, '“Neck, our way” is kept as our own.');
     expect(await listed()).toContain('Neck, our way');
   });
@@ -107,9 +107,9 @@ describe('the library', () => {
     await (input as ElementHandle<HTMLInputElement>).uploadFile(bad);
     await words(page, 'written by a newer program');
     await (input as ElementHandle<HTMLInputElement>).uploadFile(good);
-    await words(page, '1 of 1 entries would be brought in');
-    await control(page, 'button', 'Bring in').click();
-    await words(page, '1 entries brought in.');
+    await words(page, '1 of 1 entry would be imported');
+    await control(page, 'button', 'Import').click();
+    await words(page, '1 entry imported.');
     await expect.poll(listed).toContain('Neck, second way');
     await settled(page);
   });

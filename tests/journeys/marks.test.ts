@@ -98,7 +98,7 @@ describe('marks at the table', () => {
       () => document.querySelector<HTMLElement>('[role="textbox"]')?.innerText.includes('Tighter at') === true,
     );
     expect(await noteOf(page)).toMatch(/Asked for a lighter hand at .*\. Pain, so this was stopped at/);
-    await words(page, 'stored');
+    await words(page, 'saved');
   });
 
   it('proposes when to come again, with the reason, and opens the calendar there', async () => {

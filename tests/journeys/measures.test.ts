@@ -30,7 +30,7 @@ const leg = {
   right: [21.7, 23.5, 26.8, 30.3, 33.3, 35.6, 36.2, 37.2, 38.8, 39.7, 41.1, 43.5, 45.9, 48.4, 51.0, 52.9, 55.1, 56.5],
   left: [22.1, 24.5, 28.2, 32.1, 35.3, 37.7, 38.4, 39.2, 40.8, 41.4, 42.8, 45.2, 47.5, 49.8, 52.4, 54.2, 56.1, 57.4],
 };
-const kept = 'every number is kept as you type it';
+const kept = 'every number is saved as you type it';
 
 /** Taping, touching, asking and looking back, as a therapist does it with the keyboard. */
 describe('measures, skin and progress', () => {
@@ -255,7 +255,7 @@ describe('measures, skin and progress', () => {
     await input?.uploadFile(empty);
     await words(page, 'That file is empty');
     await input?.uploadFile(picture);
-    await control(page, 'button', 'Keep this picture').click();
+    await control(page, 'button', 'Save this picture').click();
     await words(page, 'the next one can be held against it');
     expect(troubles(page)).toEqual([]);
   });
@@ -324,8 +324,8 @@ describe('measures, skin and progress', () => {
     await page.evaluate(() =>
       [...document.querySelectorAll('label')].find((label) => label.innerText.startsWith('Girth 2 cm'))?.click(),
     );
-    await control(page, 'button', 'Keep these').click();
-    await words(page, 'Kept. Every series is worked out afresh');
+    await control(page, 'button', 'Save these').click();
+    await words(page, 'Saved. Every series is worked out afresh');
     const marit = await clientOf('Marit Olsvang', server.url);
     await go(page, `${server.url}/clients/${marit}/progress`);
     await words(page, 'by any girth ≥ 2 cm');

@@ -265,7 +265,7 @@ describe('oils', () => {
     await bring('{ not json');
     await words(page, 'That file is not JSON');
     await bring({ ...file, blends: [{ ...file.blends[0], name: 'From far away' }] });
-    await words(page, 'One blend is brought in.');
+    await words(page, 'One blend was imported.');
     await words(page, 'From far away');
   });
 });

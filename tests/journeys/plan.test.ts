@@ -114,7 +114,7 @@ describe('the plan', () => {
       await page.keyboard.up('Alt');
     };
     await nudge(one);
-    await words(one, 'stored');
+    await words(one, 'saved');
     await nudge(two);
     await words(two, 'saved in another window');
     await one.close();

@@ -48,12 +48,12 @@ describe('a client’s record', () => {
       basedOn: 1,
     });
     expect(other.status).toBe(200);
-    await control(page, 'button', 'Keep').click();
+    await control(page, 'button', 'Save').click();
     await words(page, 'Someone else saved in the meantime.');
     await words(page, '0700 1');
     await words(page, '0700 2');
     await control(page, 'button', 'Keep mine').click();
-    await words(page, 'Kept; what was there before is in the corrections.');
+    await words(page, 'Saved. What was there before is under corrections.');
     await page.reload({ waitUntil: 'load' });
     await settled(page);
     await choose(page, 'Part of the record', 'corrections');
@@ -70,7 +70,7 @@ describe('a client’s record', () => {
       Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set?.call(input, '2999-01-01');
       input.dispatchEvent(new Event('input', { bubbles: true }));
     });
-    await control(page, 'button', 'Keep').click();
+    await control(page, 'button', 'Save').click();
     await words(page, 'This date lies in the future.');
     expect(await page.$$eval('input', (all) => all.map((i) => i.value))).toContain('<script>alert(1)</script>');
   });
@@ -78,7 +78,7 @@ describe('a client’s record', () => {
   it('keeps a picture, but not a program that calls itself one, nor 50 MB', async () => {
     await choose(page, 'Part of the record', 'files and consent');
     await add('letter.png', png);
-    await words(page, 'Kept: letter.png.');
+    await words(page, 'Saved: letter.png.');
     await add('holiday.png', Buffer.concat([Buffer.from('MZ\x90\x00'), Buffer.alloc(4000)]));
     await words(page, 'the content of this file is something else');
     await add('film.png', Buffer.concat([png, Buffer.alloc(50_000_000)]));

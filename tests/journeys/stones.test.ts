@@ -93,7 +93,7 @@ describe('stones', () => {
     await go(page, `${house.url}/visits/${visit}/prepare`);
     await words(page, 'Fill the stone bath, set it to 48°');
     await tick(page, 'Fill the stone bath');
-    await words(page, 'ticks are kept as you set them');
+    await words(page, 'ticks are saved as you set them');
     await go(page, `${house.url}/visits/${visit}/table`);
     await page.keyboard.press('Space');
     // First the skin is oiled; then the first stones are taken.

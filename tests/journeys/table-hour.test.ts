@@ -58,7 +58,7 @@ describe('an hour at the table', () => {
     const third = Math.floor(steps.length / 3);
     await tread(page, 'PageDown', third - 1);
     await words(page, `step ${third} of ${steps.length}`);
-    await words(page, 'all kept');
+    await words(page, 'all saved');
 
     await page.setOfflineMode(true);
     await server.kill();
@@ -75,11 +75,11 @@ describe('an hour at the table', () => {
     await words(page, `step ${2 * third} of ${steps.length}`);
     server = await startServer({ data, port: server.port });
     await page.setOfflineMode(false);
-    await words(page, 'all kept');
+    await words(page, 'all saved');
 
     await tread(page, 'PageDown', steps.length - 2 * third + 1);
     await words(page, 'All done');
-    await words(page, 'all kept');
+    await words(page, 'all saved');
     const events = await stored(visit);
     expect(new Set(events.map(({ id }) => id)).size).toBe(events.length);
     expect(events.filter(({ kind }) => kind === 'end').map(({ stepId }) => stepId)).toEqual(steps.map(({ id }) => id));
@@ -137,7 +137,7 @@ describe('an hour at the table', () => {
     await go(page, table(visit));
     await words(page, 'ready without the network');
     await tread(page, 'PageDown', 2);
-    await words(page, 'all kept');
+    await words(page, 'all saved');
     const other = await launch();
     const second = await open(other, table(visit));
     await words(second, 'Another device leads.');
@@ -164,7 +164,7 @@ describe('an hour at the table', () => {
     await go(page, table(visit));
     await words(page, 'ready without the network');
     await tread(page, 'PageDown', 1);
-    await words(page, 'all kept');
+    await words(page, 'all saved');
     const twin = await open(browser, table(visit));
     await words(twin, 'Another window leads.');
     await twin.close();
@@ -184,7 +184,7 @@ describe('an hour at the table', () => {
     await words(strict, 'This browser keeps nothing');
     await tread(strict, 'PageDown', 2);
     await words(strict, `step 2 of ${steps.length}`);
-    await words(strict, 'all kept');
+    await words(strict, 'all saved');
     await strict.close();
   });
 

@@ -101,7 +101,7 @@ describe('at the table', () => {
     await choose(page, 'Redness of the skin', 'strong');
     await words(page, 'Strong redness after light work is a reaction');
     await words(page, 'The treatment is not at its end: back to the table');
-    await words(page, 'stored');
+    await words(page, 'saved');
     await paste(page, 'x'.repeat(4001));
     await words(page, 'Keep the note within 4000 characters.');
     expect(troubles(page)).toEqual([]);

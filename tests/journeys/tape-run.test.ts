@@ -63,7 +63,7 @@ describe('the tape run', () => {
   });
 
   it('keeps what is typed while the server is away, over a reload, and sends it when it is back', async () => {
-    await words(page, 'every number is kept as you type it');
+    await words(page, 'every number is saved as you type it');
     await server.kill();
     await page.evaluate(() => document.querySelector<HTMLInputElement>('[aria-label="left arm, 20 cm"]')?.focus());
     await tape(page, ['28.2']);
@@ -72,7 +72,7 @@ describe('the tape run', () => {
     await page.reload({ waitUntil: 'load' });
     await settled(page);
     await expect.poll(async () => (await stored()).affected[5]).toBe(28.2);
-    await words(page, 'every number is kept as you type it');
+    await words(page, 'every number is saved as you type it');
     expect((await stored()).reference.slice(0, 2)).toEqual([16.2, 17.6]);
   });
 

@@ -76,7 +76,7 @@ describe('a whole treatment', () => {
       before[0],
     );
     expect(await parts()).toEqual([before[1], before[0], ...before.slice(2)]);
-    await words(page, 'stored');
+    await words(page, 'saved');
     // What is given face down goes to the very end: a second turn, shown, and mended with one key.
     const prone = (await parts()).find((id) => id?.includes('/leg-back') || id?.endsWith('/back'));
     for (let i = 0; i < before.length - 1; i += 1) {

@@ -68,7 +68,7 @@ describe('the first visit, end to end', () => {
     await tape(page, left.slice(6));
     await words(page, '693 mL');
     await words(page, 'Within measuring error.');
-    await words(page, 'every number is kept as you type it');
+    await words(page, 'every number is saved as you type it');
     await page.reload({ waitUntil: 'load' });
     await settled(page);
     await words(page, '693 mL');
@@ -92,7 +92,7 @@ describe('the first visit, end to end', () => {
     await words(page, 'still full, so fluid would meet it');
     await page.keyboard.press('m');
     await gone(page, 'Too early');
-    await words(page, 'stored');
+    await words(page, 'saved');
     await page.reload({ waitUntil: 'load' });
     await settled(page);
     expect(await textOf(page)).not.toContain('Too early');
@@ -112,7 +112,7 @@ describe('the first visit, end to end', () => {
     await words(page, 'paused');
     await page.keyboard.press('p');
     await tread(page, 'PageDown', 1);
-    await words(page, 'all kept');
+    await words(page, 'all saved');
 
     await server.kill();
     await tread(page, 'PageDown', 1);
@@ -120,7 +120,7 @@ describe('the first visit, end to end', () => {
     await words(page, 'step 5 of 55');
     await words(page, 'kept here');
     server = await startServer({ data, port: server.port });
-    await words(page, 'all kept');
+    await words(page, 'all saved');
 
     await go(page, page.url());
     await words(page, 'step 5 of 55');
@@ -134,14 +134,14 @@ describe('the first visit, end to end', () => {
   it('closes with feedback and a second tape run', async () => {
     await tread(page, 'PageDown', 51);
     await words(page, 'All done');
-    await words(page, 'all kept');
+    await words(page, 'all saved');
     await follow(page, 'link', 'Look again and close');
     await words(page, 'How was it?');
     await choose(page, 'Pressure', 'just right');
     await choose(page, 'Comfort, 0 to 10', '9');
     await choose(page, 'Redness of the skin', 'just visible');
     await paste(page, 'Fell asleep. <script>document.title = "run"</script>');
-    await words(page, 'stored');
+    await words(page, 'saved');
     await follow(page, 'link', 'Measure again');
     await tape(page, right);
     await tape(
@@ -149,7 +149,7 @@ describe('the first visit, end to end', () => {
       left.map((girth) => (girth - 0.3).toFixed(1)),
     );
     await words(page, 'in this visit');
-    await words(page, 'every number is kept as you type it');
+    await words(page, 'every number is saved as you type it');
     await follow(page, 'link', 'Back to closing');
     await words(page, 'Beyond measuring error');
     await follow(page, 'button', 'Close the visit');

@@ -10,7 +10,7 @@ export const askWords = {
     'The visit is stopped and nothing is planned. If the answer was a slip, correct it; both stay in the record.',
   goOnToMeasuring: 'Go on to measuring',
   goOnToThePlan: 'Go on to the plan',
-  storing: 'storing…',
+  storing: 'saving…',
   updatesAsYouAnswer: 'updates as you answer',
   holds: 'holds:',
   nothingOnRecord: 'nothing on record',
@@ -38,7 +38,7 @@ export const askWords = {
   showAll: 'Show all',
   everyQuestionOfTheIntakeHas: 'Every question of the intake has its answer.',
   onToTheCheckOfToday: 'On to the check of today',
-  consentKept: (today: string) => `Consent kept, ${today}.`,
+  consentKept: (today: string) => `Consent saved, ${today}.`,
   answer: 'answer',
   next: 'next',
   restNo: 'rest: no',
@@ -72,7 +72,7 @@ export const askWords = {
   inSpiteOfTheStop: 'in spite of the stop',
   forThisVisitOnlyItStands: 'For this visit only. It stands in the plan and in the record, with your name.',
   loosenedTo: 'Loosened to',
-  keepTheLimit: 'Keep the limit',
+  keepTheLimit: 'Save the limit',
   setAside: 'Set aside',
 
   // FindingDetail
@@ -93,8 +93,8 @@ export const askWords = {
   by: 'by',
   note: 'Note',
   noteThatHasRunOut: 'Note that has run out',
-  itLimitsTheWork: (limitWords: string) => `It limits the work: ${limitWords}. `,
-  countsUntil: (dayInWords: string) => `Counts until ${dayInWords}.`,
+  itLimitsTheWork: (limits: string) => `It limits the work: ${limits}. `,
+  countsUntil: (day: string) => `Counts until ${day}.`,
   aWrittenNoteFromTheTreating: 'A written note from the treating professional is needed.',
   addTheNote: 'Add the note',
   whenYearOrYearMonthDay: 'When (year, or year-month-day)',
@@ -114,13 +114,13 @@ export const askWords = {
   atMostMinutes: 'At most minutes',
   noHeat: 'no heat',
   cancel: 'Cancel',
-  keepTheNote: 'Keep the note',
+  keepTheNote: 'Save the note',
 
   // Intake
   allNo: 'All no',
   theRestNo: 'The rest: no',
   bornOn: 'Born on',
-  keptWithTheClientsData: 'Kept with the client’s data.',
+  keptWithTheClientsData: 'Saved with the client’s data.',
   notOnRecordSomeWorkDepends: 'Not on record. Some work depends on the age.',
   medicinesAsTold: 'Medicines, as told',
   namesAndDosesWeLookUp: 'Names and doses; we look up what they change.',
@@ -149,5 +149,5 @@ export const askWords = {
 
   // useAsk
   theHousesComputerDoesNotAnswer:
-    'The house’s computer does not answer. Your answers are kept here and are stored as soon as it does.',
+    'The house’s computer does not answer. Your answers stay here and are saved as soon as it does.',
 };

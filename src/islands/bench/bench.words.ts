@@ -1,3 +1,5 @@
+import { countOf } from '../../core/wording/count';
+
 /** What the bench view says, in the order of its files. */
 export const benchWords = {
   // BathPanel
@@ -36,8 +38,8 @@ export const benchWords = {
   bathAndTemperatures: 'Bath and temperatures',
   whatAClientMayBeTouched:
     'What a client may be touched with is decided by the limits of practice and by screening; a visit’s bath is set no warmer than its first touch asks for.',
-  leaveIt: 'Leave it',
-  keep: 'Keep',
+  leaveIt: 'Cancel',
+  keep: 'Save',
 
   // Lanes
   theHouseHasNoSuchStones: 'the house has no such stones',
@@ -114,7 +116,7 @@ export const benchWords = {
   likesItMild: 'likes it mild',
   likesItWarm: 'likes it warm',
   skin: (skin: string) => `${skin} skin`,
-  stonesInUse: (inUse: number) => `${inUse} stones in use`,
+  stonesInUse: (inUse: number) => `${countOf(inUse, 'stone')} in use`,
   stonesFor: (client: string) => `Stones for ${client}`,
   stones2: 'Stones',
   theDay: 'the day',
@@ -122,8 +124,8 @@ export const benchWords = {
   // StoneNumbers
   withinTheLimits: 'Within the limits',
   withCaution: 'With caution',
-  notSo: 'Not so',
-  min: (floor: number) => `${floor} min`,
+  notSo: 'Not allowed',
+  min: (n: number) => `${n} min`,
   skinAtMostBelowIt: (skinSurfacePeakC: string, basalPeakC: string) =>
     `skin at most ${skinSurfacePeakC}°, below it ${basalPeakC}°`,
   mayLieStillOn: 'may lie still on',

@@ -66,7 +66,7 @@ export default function ExcessChart({
             position: 'top',
             distance: 8,
             formatter: ({ value }: { value: number }) => formatNumber(value, volumes.decimals),
-            fontFamily: clientWords.frauncesVariable,
+            fontFamily: 'Fraunces Variable',
             fontWeight: 600,
             fontSize: 14,
             color: ink,

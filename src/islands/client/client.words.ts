@@ -1,3 +1,5 @@
+import { countOf } from '../../core/wording/count';
+
 /** What the client view says, in the order of its files. */
 export const clientWords = {
   // Booked
@@ -12,21 +14,21 @@ export const clientWords = {
   cancel2: (date: string, time: string) => `Cancel: ${date}, ${time}`,
   cancel3: (date: string, time: string) => `Cancel ${date}, ${time}?`,
   itStaysOnRecordAsCancelled: 'It stays on record as cancelled; its reminder is not sent.',
-  leaveIt: 'Leave it',
+  leaveIt: 'Cancel',
   thisAndTheLaterOnesOf: 'This and the later ones of the row',
   cancelTheVisit: 'Cancel the visit',
 
   // Care
-  takenBackFromTheArchive: 'Taken back from the archive.',
-  putIntoTheArchiveFoundLast: 'Put into the archive: found last, nothing is lost.',
+  takenBackFromTheArchive: 'Restored from the archive.',
+  putIntoTheArchiveFoundLast: 'Archived: found last in a search, nothing is lost.',
   theRecordAsAWhole: 'The record as a whole',
   mayBeTheSamePerson: 'may be the same person:',
   seeWhatMergingWouldDo: 'See what merging would do',
-  takeBackFromTheArchive: 'Take back from the archive',
-  putIntoTheArchive: 'Put into the archive',
-  handOutEverythingOnRecordJson: 'Hand out everything on record (JSON)',
+  takeBackFromTheArchive: 'Restore from the archive',
+  putIntoTheArchive: 'Archive',
+  handOutEverythingOnRecordJson: 'Export the whole record (JSON)',
   eraseForGood: 'Erase for good',
-  makeOneRecordOfTwo: 'Make one record of two',
+  makeOneRecordOfTwo: 'Merge two records',
   stays: 'stays.',
   whatIsMissingHereIsTaken: '; what is missing here is taken from there.',
   moveOver: (moved: string) => `${moved} move over`,
@@ -35,7 +37,7 @@ export const clientWords = {
   stays2: 'Stays',
   keptAsACorrection: 'Kept as a correction',
   bothHaveBothStayEndThe: (twice: string) => `Both have: ${twice}. Both stay; end the one that is too many.`,
-  leaveThemAsTheyAre: 'Leave them as they are',
+  leaveThemAsTheyAre: 'Cancel',
   merge: 'Merge',
   eraseForGood2: (name: string) => `Erase ${name} for good`,
   findingsVisitsMeasurementsConsents:
@@ -68,11 +70,11 @@ export const clientWords = {
   placeAFinding: 'Place a finding',
   nothingIsPlacedAllNodeGroups:
     'Nothing is placed: all node groups count as open. Place removed nodes, scars, ports, wounds and treated skin before the first plan.',
-  since: (dayInWords: string) => `since ${dayInWords}`,
+  since: (day: string) => `since ${day}`,
   dateNotKnown: 'date not known',
   notSureYet: ' · not sure yet',
   toldOnTheTablet: ' · told on the tablet',
-  countsUntil: (dayInWords: string) => `, counts until ${dayInWords}`,
+  countsUntil: (day: string) => `, counts until ${day}`,
   hasRunOut: ', has run out',
   correct: 'Correct',
   correct2: (words: string) => `Correct: ${words}`,
@@ -126,8 +128,8 @@ export const clientWords = {
   withTheWeightItTellsHow: 'With the weight it tells how much oil goes.',
   scentsLiked: 'Scents liked',
   scentsDisliked: 'Scents disliked',
-  keptWhatWasThereBeforeIs: 'Kept; what was there before is in the corrections.',
-  keep: 'Keep',
+  keptWhatWasThereBeforeIs: 'Saved. What was there before is under corrections.',
+  keep: 'Save',
   someoneElseSavedInTheMeantime: 'Someone else saved in the meantime. Nothing was overwritten: which shall stand?',
   field: 'Field',
   yours: 'Yours',
@@ -137,16 +139,15 @@ export const clientWords = {
   keepMine: 'Keep mine',
 
   // ExcessChart
-  frauncesVariable: 'Fraunces Variable',
   excessOverTheOtherSide: (words: string) => `Excess over the other side. ${words}`,
 
   // Files
-  kept: (name: string) => `Kept: ${name}.`,
+  kept: (name: string) => `Saved: ${name}.`,
   lettersAndPictures: 'Letters and pictures',
   addAFile: 'Add a file',
   sendingTheFile: 'Sending the file',
   stopSending: 'Stop sending',
-  nothingYetPicturesAndPdfUp: 'Nothing yet. Pictures and PDF up to 10 MB are kept.',
+  nothingYetPicturesAndPdfUp: 'Nothing yet. Pictures and PDF up to 10 MB.',
   remove: 'Remove',
   remove2: (name: string) => `Remove: ${name}`,
   consent: 'Consent',
@@ -181,7 +182,7 @@ export const clientWords = {
   noVisitYetBookOneAnd: 'No visit yet. Book one, and it will stand here.',
   stoppedAtTheCheck: ' · stopped at the check',
   notClosedYet: ' · not closed yet',
-  steps: (steps: number) => `${steps} steps`,
+  steps: (steps: number) => countOf(steps, 'step'),
   inTheVisit: (signed: string) => `${signed} in the visit`,
   sinceBefore: 'since before:',
   measuringError: 'measuring error (',

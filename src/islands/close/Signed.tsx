@@ -16,7 +16,7 @@ export function Signed({
   return (
     <p className={styles['signed']} role="status">
       {signatures.length > 1 ? closeWords.signedTimesLast(signatures.length) : closeWords.signed} {closeWords.by}{' '}
-      {last.by} {closeWords.on} {format(new Date(last.at), closeWords.dMmmmHMm)}
+      {last.by} {closeWords.on} {format(new Date(last.at), 'd MMMM, H:mm')}
       {closeWords.version} {last.version}.{version > last.version && closeWords.whatWasChangedSinceIsNot}
     </p>
   );

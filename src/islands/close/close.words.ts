@@ -1,7 +1,7 @@
 /** What the close view says, in the order of its files. */
 export const closeWords = {
   // Aftercare
-  whatToMind: 'What to mind',
+  whatToMind: 'Aftercare',
   moreToSay: 'More to say',
   printIt: 'Print it',
   homeSheet: 'Home sheet',
@@ -69,7 +69,7 @@ export const closeWords = {
   nextVisit: 'Next visit',
   booked: (booked: string) => `Booked: ${booked}`,
   bookIt: 'Book it …',
-  theCalendarOpens: 'The calendar opens …',
+  theCalendarOpens: 'Opening the calendar …',
   itIsInTheCalendar: 'it is in the calendar.',
 
   // ShortTape
@@ -82,7 +82,6 @@ export const closeWords = {
   version: ', version',
   signedTimesLast: (count: number) => `Signed ${count} times, last`,
   signed: 'Signed',
-  dMmmmHMm: 'd MMMM, H:mm',
   whatWasChangedSinceIsNot: ' What was changed since is not signed yet.',
 
   // SkinAfter
@@ -111,5 +110,5 @@ export const closeWords = {
   stonesUsed: 'Stones used',
 
   // useClosing
-  notStoredYet: 'not stored yet',
+  notStoredYet: 'not saved yet',
 };

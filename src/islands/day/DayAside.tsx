@@ -28,7 +28,7 @@ export function DayAside({ day }: { readonly day: DayView }) {
                 ))}
               </span>
               <span className="visually-hidden">
-                , {date.visits} {dayWords.visits}
+                {dayWords.visits(date.visits)}
                 {date.isToday ? dayWords.today : ''}
               </span>
             </a>

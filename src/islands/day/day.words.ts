@@ -1,3 +1,5 @@
+import { countOf } from '../../core/wording/count';
+
 /** What the day view says, in the order of its files. */
 export const dayWords = {
   // Countdown
@@ -8,13 +10,13 @@ export const dayWords = {
   theWeekAndLooseEnds: 'The week and loose ends',
   thisWeek: 'This week',
   bookAVisit: 'Book a visit',
-  visits: 'visits',
+  visits: (visits: number) => `, ${countOf(visits, 'visit')}`,
   today: ', today',
   weekBefore: '← Week before',
   weekAfter: 'Week after →',
   looseEnds: 'Loose ends',
   noneEveryRecordBeforeTodayIs: 'None. Every record before today is closed.',
-  outOfTheHouse: 'Out of the house',
+  outOfTheHouse: 'Messages',
   reminders: 'Reminders',
   notDelivered: (failed: number) => `${failed} not delivered`,
   toSend: (due: number) => `${due} to send`,

@@ -4,7 +4,7 @@ export const doorWords = {
   lockedFor: (name: string) => `Locked for ${name}`,
   signInAgain: 'Sign in again',
   everythingIsAsYouLeftIt: 'Everything is as you left it.',
-  youWereSignedOutWhatYou: 'You were signed out. What you entered is still here and is stored as soon as you are back.',
+  youWereSignedOutWhatYou: 'You were signed out. What you entered is still here and is saved as soon as you are back.',
   yourPin: 'Your PIN',
   open: 'Open',
 
@@ -22,7 +22,7 @@ export const doorWords = {
   aDemoWithMadeUpPeople: 'A demo with made-up people. Locked screens open with the PIN 2719.',
 
   // SignInForm
-  goInAs: (name: string) => `Go in as ${name}`,
+  goInAs: (name: string) => `Sign in as ${name}`,
   signInName: 'Sign-in name',
   password: 'Password',
   signIn: 'Sign in',

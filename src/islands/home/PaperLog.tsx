@@ -48,7 +48,7 @@ export function PaperLog({ sheet, today, onDone, say }: Props) {
                 setTicked(next);
               }}
             />
-            {format(parseISO(day), homeWords.eeeDMmm)}
+            {format(parseISO(day), 'EEE d MMM')}
           </label>
         ))}
       </div>

@@ -1,10 +1,12 @@
+import { countOf } from '../../core/wording/count';
+
 /** What the home view says, in the order of its files. */
 export const homeWords = {
   // Given
-  keptPrintItOrMakeA: 'Kept. Print it, or make a link.',
+  keptPrintItOrMakeA: 'Saved. Print it, or make a link.',
   giveThisSheet: 'Give this sheet',
   nothingIsGivenYet: 'Nothing is given yet.',
-  sinceBy: (dayOf: string, by: string) => `since ${dayOf}, by ${by}`,
+  sinceBy: (day: string, by: string) => `since ${day}, by ${by}`,
   notTickedYet: 'Not ticked yet.',
   printA: 'Print A4',
   letter: 'Letter',
@@ -18,8 +20,7 @@ export const homeWords = {
   takeTheLinkBack: 'Take the link back',
   endThisSheet: 'End this sheet',
   earlier: (count: number) => `Earlier (${count})`,
-  sinceOf: (title: string, dayOf: string, done: number, asked: number) =>
-    `${title}, since ${dayOf}: ${done} of ${asked}`,
+  sinceOf: (title: string, day: string, done: number, asked: number) => `${title}, since ${day}: ${done} of ${asked}`,
 
   // HomeMap
 
@@ -30,16 +31,15 @@ export const homeWords = {
   given: 'Given',
 
   // PaperLog
-  theLogIsKept: 'The log is kept.',
+  theLogIsKept: 'The log is saved.',
   tickedOnThePaper: 'Ticked on the paper',
-  eeeDMmm: 'EEE d MMM',
-  keepTheLog: 'Keep the log',
+  keepTheLog: 'Save the log',
 
   // Preview
   drawingItUp: 'Drawing it up …',
   nothingToShow: 'Nothing to show.',
   worked: 'worked',
-  steps: (count: number, minutes: string) => `${count} steps. ${minutes}`,
+  steps: (count: number, minutes: string) => `${countOf(count, 'step')}. ${minutes}`,
   leftOut: (count: number) => `Left out (${count})`,
 
   // WishForm
@@ -58,6 +58,6 @@ export const homeWords = {
   time: (n: number) => `Time ${n}`,
   time2: 'Time',
   language: 'Language',
-  aWordOfYours: 'A word of yours',
+  aWordOfYours: 'Your own note',
   printedOnTheSheetNoNames: 'Printed on the sheet. No names of illnesses: others may see it.',
 };

@@ -25,7 +25,7 @@ export function Audit({ audit, people, filter, page }: Props) {
       <div className={styles['heading']}>
         <h2>{houseWords.whoDidWhat}</h2>
       </div>
-      <form className={styles['filter']} method="get" action={houseWords.house}>
+      <form className={styles['filter']} method="get" action="/house">
         <input type="hidden" name="part" value="audit" />
         <Select label={houseWords.who} name="by" defaultValue={filter.by}>
           <option value="">{houseWords.everybody}</option>

@@ -44,7 +44,7 @@ describe('the house of its owner', () => {
     expect(html).toContain(`href="/clients/${house.client}"`);
     expect(html).not.toContain('Older →');
     expect(await shown('audit', 2)).toContain('← Newer');
-    expect(await shown('audit', 2)).toContain('Nothing on the trail fits.');
+    expect(await shown('audit', 2)).toContain('No entry matches.');
   });
 });
 

@@ -2,7 +2,6 @@
 export const houseWords = {
   // Audit
   whoDidWhat: 'Who did what',
-  house: '/house',
   who: 'Who',
   everybody: 'everybody',
   client: 'Client',
@@ -11,7 +10,7 @@ export const houseWords = {
   suchAsErasedSeen: 'such as erased, seen',
   until: 'Until',
   show: 'Show',
-  nothingOnTheTrailFits: 'Nothing on the trail fits.',
+  nothingOnTheTrailFits: 'No entry matches.',
   when: 'When',
   ofWhom: 'Of whom',
   newer: '← Newer',
@@ -54,13 +53,13 @@ export const houseWords = {
   partOfTheHouse: 'Part of the house',
 
   // HousePhone
-  keptItStandsOnEverySheet: 'Kept: it stands on every sheet from now on.',
-  whomClientsRing: 'Whom clients ring',
+  keptItStandsOnEverySheet: 'Saved: it is on every sheet from now on.',
+  whomClientsRing: 'Phone number for clients',
   printedOnHomeSheets: 'Printed on home sheets.',
-  keepTheNumber: 'Keep the number',
+  keepTheNumber: 'Save the number',
 
   // Measuring
-  keptEverySeriesIsWorkedOut: 'Kept. Every series is worked out afresh with it.',
+  keptEverySeriesIsWorkedOut: 'Saved. Every series is worked out afresh with it.',
   typeANumber: 'Type a number.',
   whatCountsAsSwelling: 'What counts as swelling',
   definitionsDisagreeOftenEvery:
@@ -89,12 +88,12 @@ export const houseWords = {
   impedanceOfTheArmsTypedIn: 'Impedance of the arms, typed in (Ward 2011, Lymphat Res Biol 9:47)',
   off: 'off',
   on: 'on',
-  howMuchChangeIsNoNoise: 'How much change is no noise',
+  howMuchChangeIsNoNoise: 'Smallest change that counts',
   smallestChangeThatCountsTheTables:
     'Smallest change that counts, 95 %. The table’s figures lean on published ones, which spread widely (Taylor 2006, Phys Ther 86:205; Tidhar 2015, J Pers Med 5:341); put in your own. With ten pairs of readings a therapist’s own error takes their place for limb volumes.',
   pointsOfTaping: 'Points of taping',
   theLiteraturesFigures: 'The literature’s figures',
-  keepThese: 'Keep these',
+  keepThese: 'Save these',
   typeANumberAboveOrLeave: 'Type a number above 0, or leave it empty.',
 
   // People

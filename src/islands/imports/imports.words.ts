@@ -2,13 +2,13 @@
 export const importsWords = {
   // Checked
   readingAndChecking: 'Reading and checking',
-  bringingItIn: 'Bringing it in',
+  bringingItIn: 'Importing',
   tapingsOf: 'tapings of',
   areOnRecordNow: 'are on record now.',
   client: 'client',
   clients: 'clients',
   seeTheProgressOf: (name: string) => `See the progress of ${name}`,
-  stoppedNothingWasBroughtIn: 'Stopped; nothing was brought in.',
+  stoppedNothingWasBroughtIn: 'Stopped; nothing was imported.',
   backToTheColumns: 'Back to the columns',
   lookAtIt: 'Look at it',
   rowsRead: 'rows read:',
@@ -25,10 +25,10 @@ export const importsWords = {
   swollenLimb: 'Swollen limb',
   points: 'Points',
   overTheOtherSide: 'Over the other side',
-  leaveOutTheAndBringIn: (troubleCount: string) => `Leave out the ${troubleCount} and bring in the rest`,
-  bringInTapings: (tapings: string) => `Bring in ${tapings} tapings`,
+  leaveOutTheAndBringIn: (troubleCount: string) => `Leave out the ${troubleCount} and import the rest`,
+  bringInTapings: (tapings: string) => `Import ${tapings} tapings`,
   orMendTheRowsInThe:
-    'Or mend the rows in the spreadsheet and choose it again: nothing has been stored. A girth that is left out counts as not measured.',
+    'Or mend the rows in the spreadsheet and choose it again: nothing has been saved. A girth that is left out counts as not measured.',
 
   // ImportMeasures
   dateOfBirth: 'Date of birth',
@@ -43,9 +43,9 @@ export const importsWords = {
   allGirthsAsCsvCm: 'All girths as CSV, cm',
   inInches: 'in inches',
   chooseTheTable: 'Choose the table',
-  bringInATable: 'Bring in a table',
+  bringInATable: 'Import a table',
   anySpreadsheetSavedAsCsvA:
-    'Any spreadsheet saved as CSV: a row for each girth, or a row for each side with a column for each point. Nothing is stored before you have looked at it.',
+    'Any spreadsheet saved as CSV: a row for each girth, or a row for each side with a column for each point. Nothing is saved before you have looked at it.',
   anotherTableThan: (name: string) => `Another table than “${name}”`,
   chooseATable: 'Choose a table',
   matchTheColumns: 'Match the columns',

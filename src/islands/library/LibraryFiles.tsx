@@ -61,7 +61,7 @@ export function LibraryFiles({ onClose, onChanged, say }: Props) {
     <Dialog title={libraryWords.libraryFiles} isOpen onClose={onClose}>
       <div className={styles['files']}>
         <p>
-          {libraryWords.aFileInJsonItsShape} <a href="/api/library/schema">{libraryWords.apiLibrarySchema}</a>.
+          {libraryWords.aFileInJsonItsShape} <a href="/api/library/schema">/api/library/schema</a>.
         </p>
         <div className={shared['buttons']}>
           <ButtonLink href="/api/library" download>

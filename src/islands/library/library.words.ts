@@ -1,3 +1,5 @@
+import { countOf } from '../../core/wording/count';
+
 /** What the library view says, in the order of its files. */
 export const libraryWords = {
   // AddStep
@@ -5,7 +7,7 @@ export const libraryWords = {
   technique: 'Technique',
   region: 'Region',
   choose: 'choose',
-  leaveIt: 'Leave it',
+  leaveIt: 'Cancel',
   add: 'Add',
 
   // Differences
@@ -33,19 +35,19 @@ export const libraryWords = {
   changesOurs: 'changes ours',
   asWeHaveIt: 'as we have it',
   isNoJsonFileOrWas: (name: string) => `“${name}” is no JSON file, or was cut off.`,
-  entriesBroughtIn: (count: number) => `${count} entries brought in.`,
-  nothingWasBroughtIn: 'Nothing was brought in.',
+  entriesBroughtIn: (count: number) => `${countOf(count, 'entry', 'entries')} imported.`,
+  nothingWasBroughtIn: 'Nothing was imported.',
   libraryFiles: 'Library files',
   aFileInJsonItsShape: 'A file in JSON; its shape stands at',
-  apiLibrarySchema: '/api/library/schema',
   ourOwn: 'Our own',
   theWholeLibrary: 'The whole library',
-  bringInAFile: 'Bring in a file',
-  nothingWasBroughtIn2: 'Nothing was brought in:',
+  bringInAFile: 'Import a file',
+  nothingWasBroughtIn2: 'Nothing was imported:',
   andMore: (n: number) => `and ${n} more.`,
   everythingInItIsHereAlready: 'Everything in it is here already.',
-  ofEntriesWouldBeBroughtIn: (count: number, count2: number) => `${count} of ${count2} entries would be brought in:`,
-  bringIn: 'Bring in',
+  ofEntriesWouldBeBroughtIn: (count: number, count2: number) =>
+    `${count} of ${countOf(count2, 'entry', 'entries')} would be imported:`,
+  bringIn: 'Import',
 
   // LibraryList
   nothingFitsTakeAWordOr: 'Nothing fits. Take a word or a filter away, or press Esc for every region.',
@@ -88,23 +90,23 @@ export const libraryWords = {
   change: 'Change',
 
   // ProtocolEditor
-  isKeptAsOurOwn: (name: string) => `“${name}” is kept as our own.`,
+  isKeptAsOurOwn: (name: string) => `“${name}” is saved as our own.`,
   aProtocolOfOurOwn: 'A protocol of our own',
   change2: (name: string) => `Change ${name}`,
   name: 'Name',
   usualMinutes: 'Usual minutes',
   dragAStepOrMoveIt: 'Drag a step, or move it with Alt and the up and down arrows, also into another part.',
   pressAltWithTheUpOr: 'Press Alt with the up or down arrow key to move this step.',
-  part: (plainWords: string) => `Part ${plainWords}`,
+  part: (part: string) => `Part ${part}`,
   client: 'Client',
   therapist: 'Therapist',
-  stepsOf: (plainWords: string) => `Steps of ${plainWords}`,
-  takeOut: (plainWords: string) => `Take out “${plainWords}”`,
+  stepsOf: (part: string) => `Steps of ${part}`,
+  takeOut: (part: string) => `Take out “${part}”`,
   addAPart: 'Add a part',
   toPutRightFirst: 'to put right first:',
   oneThing: 'One thing',
   things: (count: number) => `${count} things`,
-  keepAsOurs: 'Keep as ours',
+  keepAsOurs: 'Save as ours',
   step: (name: string) => `${name}, step`,
   sideOf: (name: string) => `Side of ${name}`,
   repetitionsOf: (name: string) => `Repetitions of ${name}`,

@@ -120,13 +120,13 @@ export const measureWords = {
   drawAlongALineWithPen: 'Draw along a line with pen, finger or mouse. What it is called follows from where it lies.',
   noLinesYetDrawTheFirst: 'No lines yet. Draw the first on the face, or add one that is usual.',
   lines: 'Lines',
-  whatIs: (toLowerCase: string) => `What ${toLowerCase} is`,
+  whatIs: (name: string) => `What ${name} is`,
   takeAway: 'take away',
-  takeAway2: (toLowerCase: string, value: string) => `Take away ${toLowerCase}, ${value}`,
+  takeAway2: (name: string, value: string) => `Take away ${name}, ${value}`,
   addAUsualLine: 'Add a usual line',
   add: 'add',
-  add2: (toLowerCase: string) => `Add ${toLowerCase}`,
-  add3: (toLowerCase: string, side: string) => `Add ${toLowerCase}, ${side}`,
+  add2: (name: string) => `Add ${name}`,
+  add3: (name: string, side: string) => `Add ${name}, ${side}`,
   howTheyAreWorked: 'How they are worked',
   littleStrokesCutAcrossTheLine: 'Little strokes cut across the line, with little pressure.',
   thenOneLongStrokeAlongIt: 'Then one long stroke along it, on to where it drains.',
@@ -165,8 +165,8 @@ export const measureWords = {
   down: 'Down',
   chooseAnother: 'Choose another',
   takeOrChooseAPicture: 'Take or choose a picture',
-  keeping: 'Keeping …',
-  keepThisPicture: 'Keep this picture',
+  keeping: 'Saving …',
+  keepThisPicture: 'Save this picture',
 
   // PictureSheet
   whatItShows: 'What it shows',
@@ -175,7 +175,7 @@ export const measureWords = {
     'None. Pictures are optional: ask first, and show what you keep. They never leave this house’s computer.',
   today: 'today',
   picturesAreKeptWithTheFiles: 'Pictures are kept with the files of the client’s record',
-  theNextOneCanBeHeld: (nameOf: string) => `${nameOf}: the next one can be held against it`,
+  theNextOneCanBeHeld: (name: string) => `${name}: the next one can be held against it`,
   earlier: 'Earlier',
   later: 'Later',
   compare: 'Compare',
@@ -184,7 +184,7 @@ export const measureWords = {
   howMuchOfTheEarlierPicture: 'How much of the earlier picture shows',
 
   // PlaceForm
-  lastTime3: (observedWords: string) => `last time: ${observedWords}`,
+  lastTime3: (words: string) => `last time: ${words}`,
   pressForTenSeconds: 'Press for ten seconds',
   depthMm: 'Depth, mm',
   backAfterSeconds: 'Back after, seconds',
@@ -285,7 +285,7 @@ export const measureWords = {
   note: 'Note',
 
   // TapeSheet
-  everyNumberIsKeptAsYou: 'every number is kept as you type it',
+  everyNumberIsKeptAsYou: 'every number is saved as you type it',
   notOnTheServerYet: 'not on the server yet',
   editedInAnotherWindow: 'edited in another window',
   whereToTapeTheS: (limb: string) => `Where to tape the ${limb}s`,
@@ -341,7 +341,7 @@ export const measureWords = {
   asAWhole: 'As a whole',
   after2: ' (after)',
   takeBack: 'take back',
-  takeBack2: (observedWords: string) => `Take back: ${observedWords}`,
+  takeBack2: (words: string) => `Take back: ${words}`,
 
   // button-tape
   theTapeSentSomethingThatIs: 'The tape sent something that is not a number: press again, or type it.',
@@ -373,7 +373,7 @@ export const measureWords = {
     `No limb measures ${value} ${unit}: check the decimal point.`,
 
   // useObservations
-  everyAnswerIsKeptAsYou: 'every answer is kept as you give it',
+  everyAnswerIsKeptAsYou: 'every answer is saved as you give it',
 
   // useTapeKeeping
   notSavedYet: 'Not saved yet.',

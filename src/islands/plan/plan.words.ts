@@ -38,14 +38,14 @@ export const planWords = {
 
   // PlanActions
   undo: 'Undo',
-  storing: 'storing …',
-  stored: 'stored',
+  storing: 'saving …',
+  stored: 'saved',
   toTheTable: 'To the table',
   toTheTable2: 'To the table …',
 
   // PlanNotices
   thisPlanWasSavedInAnother:
-    'This plan was saved in another window in the meantime. Your order is still shown here but is not stored.',
+    'This plan was saved in another window in the meantime. Your order is still shown here but is not saved.',
   loadTheOtherOne: 'Load the other one',
   oneRuleIsBroken: 'One rule is broken.',
   rulesAreBroken: (broken: number) => `${broken} rules are broken.`,
@@ -89,7 +89,7 @@ export const planWords = {
   leftOut: 'Left out',
   instead: (instead: string) => ` Instead: ${instead}.`,
   waysOut: 'Ways out',
-  notThe: (shortLabel: string) => `Not the ${shortLabel}.`,
+  notThe: (place: string) => `Not the ${place}.`,
   mind: 'Mind',
   hasToWait2: (n: string) => `Has to wait: ${n}.`,
   beforeTheClientComes: 'Before the client comes',
@@ -140,11 +140,11 @@ export const planWords = {
   about2: 'about',
   ofSkin2: 'of skin',
   min2: (minutes: number) => `, ${minutes} min`,
-  doWithoutThe: (shortLabel: string) => `Do without the ${shortLabel}`,
+  doWithoutThe: (place: string) => `Do without the ${place}`,
   aboutMin: (why: string, minutes: number) => `${why} About ${minutes} min.`,
-  useTheToo: (shortLabel: string) => `Use the ${shortLabel}, too`,
+  useTheToo: (place: string) => `Use the ${place}, too`,
   backToThePlannersChoice: 'Back to the planner’s choice',
-  not: (shortLabel: string) => `Not ${shortLabel}`,
+  not: (place: string) => `Not ${place}`,
 
   // plan-marks
   toDrain: 'to drain',

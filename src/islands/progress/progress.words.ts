@@ -1,3 +1,5 @@
+import { countOf } from '../../core/wording/count';
+
 /** What the progress view says, in the order of its files. */
 export const progressWords = {
   // AtHome
@@ -40,9 +42,9 @@ export const progressWords = {
   rednessGone: 'redness gone',
   whatWasDone: 'What was done',
   provisional: 'provisional',
-  steps: (steps: number) => `, ${steps} steps`,
+  steps: (steps: number) => `, ${countOf(steps, 'step')}`,
   atHomeBeforeIt: (homeTimes: number) => `; at home ${homeTimes} × before it`,
-  broughtIn: 'brought in',
+  broughtIn: 'imported',
   notPartOfThisSeries: 'Not part of this series:',
   notLooked: 'not looked',
   notYetAtMin: 'not yet at 30 min',
@@ -77,14 +79,14 @@ export const progressWords = {
   oneVisitSoFar: 'One visit so far.',
   howItFeelsToLowerIs: 'How it feels, 0 to 10, lower is better.',
   rednessHasAlwaysGoneWithinHalf: 'Redness has always gone within half an hour.',
-  rednessLastedLongerAfterOfVisits: (countInWords: string, countInWords2: string) =>
-    `Redness lasted longer after ${countInWords} of ${countInWords2} visits.`,
+  rednessLastedLongerAfterOfVisits: (count: string, count2: string) =>
+    `Redness lasted longer after ${count} of ${count2} visits.`,
   comfortAndWhatTheVisitGave: 'Comfort and what the visit gave in relaxation, 0 to 10.',
   eachVisitTakesAbout: (text: string) => `Each visit takes about ${text}`,
   howMuchOfItHoldsIs: (response: string) => `${response}; how much of it holds is within measuring error.`,
   byExcess: (byExcess: string) => `, ${byExcess} % by excess`,
-  ofThatIsStillGoneAt: (response: string, held: string, excess: string, countInWords: string) =>
-    `${response}; of that, ${held} % is still gone at the next${excess} (${countInWords} visits).`,
+  ofThatIsStillGoneAt: (response: string, held: string, excess: string, count: string) =>
+    `${response}; of that, ${held} % is still gone at the next${excess} (${count} visits).`,
   overTheOtherSide: (excessPercent: string) => `${excessPercent} % over the other side`,
   sinceTheStart: 'since the start:',
   measuringError: 'measuring error (',

@@ -36,6 +36,6 @@ export const protocolsWords = {
   toPointsCmApartOrMore: '3 to 40 points, 1 cm apart or more.',
   upTo: 'Up to',
   howTheClientLiesOrSits: 'How the client lies or sits',
-  giveUp: 'Give up',
+  giveUp: 'Cancel',
   saveThesePoints: 'Save these points',
 };

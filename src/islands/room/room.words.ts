@@ -3,7 +3,7 @@ export const roomWords = {
   // RoomList
   layOut: 'lay out',
   forTheClient: 'for the client',
-  ticksAreKeptAsYouSet: 'ticks are kept as you set them',
+  ticksAreKeptAsYouSet: 'ticks are saved as you set them',
   theRoomBefore: 'The room before',
   comes: 'comes',
   allIsReady: 'all is ready',

@@ -11,7 +11,8 @@ export const tableWords = {
   anotherDeviceLeads: 'Another device leads.',
   anotherWindowLeads: 'Another window leads.',
   takeOverHere: 'take over here',
-  itsStoreIsFullOrSwitched: '(its store is full or switched off). Leave this page open until all is kept in the house.',
+  itsStoreIsFullOrSwitched:
+    '(its store is full or switched off). Leave this page open until all is saved in the house.',
   thisBrowserKeepsNothing: 'This browser keeps nothing',
 
   // BathWarning
@@ -94,8 +95,8 @@ export const tableWords = {
   touchTheWords: (nextName: string) => `Touch the words: ${nextName}`,
 
   // keeping
-  allKept: 'all kept',
-  keptHereSentWhenTheHouse: (count: number) => `${count} kept here, sent when the house answers`,
+  allKept: 'all saved',
+  keptHereSentWhenTheHouse: (count: number) => `${count} saved here, sent when the house answers`,
   readyWithoutTheNetwork: 'ready without the network',
   needsTheNetworkToBeOpened: 'needs the network to be opened again',
 

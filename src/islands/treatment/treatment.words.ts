@@ -1,3 +1,5 @@
+import { countOf } from '../../core/wording/count';
+
 /** What the treatment view says, in the order of its files. */
 export const treatmentWords = {
   // Bands
@@ -35,16 +37,16 @@ export const treatmentWords = {
   nothingYetTickWhatTheVisit: 'Nothing yet. Tick what the visit is to hold.',
   chooseAtLeastOne: 'Choose at least one.',
   chosenUsualMinutes: (count: number, minutes: number) => `${count} chosen, ${minutes} usual minutes`,
-  leaveIt: 'Leave it',
+  leaveIt: 'Cancel',
   planThese: 'Plan these',
   takeOut: 'take out',
   takeOut2: (name: string) => `Take out ${name}`,
   ofParts: (count: number, count2: number) => `${count} of ${count2} parts`,
-  allParts: (count: number) => `all ${count} parts`,
+  allParts: (count: number) => `all ${countOf(count, 'part')}`,
 
   // KeepTemplate
-  keepThisTreatment: 'Keep this treatment',
-  keptItStandsFirstAmongWhat: 'Kept. It stands first among what may be chosen',
+  keepThisTreatment: 'Save this treatment',
+  keptItStandsFirstAmongWhat: 'Saved. It stands first among what may be chosen',
   for: (first: string) => `for ${first}`,
   inThisHouse: 'in this house',
   done: 'Done',
@@ -53,8 +55,8 @@ export const treatmentWords = {
   theWholeHouse: 'the whole house',
   name: 'Name',
   partsFormAndMinutesAreKept:
-    'Parts, form and minutes are kept. Order and repetitions are found anew each time, from what is known then.',
-  keepIt: 'Keep it',
+    'Parts, form and minutes are saved. Order and repetitions are found anew each time, from what is known then.',
+  keepIt: 'Save',
 
   // TreatmentPlan
   workedOn: 'worked on',
@@ -81,9 +83,9 @@ export const treatmentWords = {
   whatItHoldsAndTheTime: 'What it holds, and the time',
   thisVisitHolds: 'This visit holds',
   onePart: 'one part',
-  parts2: (parts: number) => `${parts} parts`,
+  parts2: (parts: number) => countOf(parts, 'part'),
   choose: 'Choose',
-  keepForAnotherTime: 'Keep for another time',
+  keepForAnotherTime: 'Save for another time',
   planItAsDrainageAloneStep: 'Plan it as drainage alone, step by step',
   schoolOfDrainage: 'School of drainage',
   change: 'Change',
