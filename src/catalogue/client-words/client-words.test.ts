@@ -7,8 +7,8 @@ import { gateRows } from '../screening/intake.data';
 import { screeningBook } from '../screening/screening';
 import { clientWordsOf, dateInWords, dayInWords } from './client-words';
 import { intakeWordsOf } from './intake';
-import { gatesDe, questionsDe } from './intake.de';
-import { oilNamesDe } from './oils.de';
+import { bottleWordsOf } from './bottle';
+import { gatesDe } from './intake.de';
 import { barePlaceDe, placeDe } from './places.de';
 
 /** Every sentence of a table with its key; sentences that are made from values with some. */
@@ -33,7 +33,7 @@ const shared = new Set([
   'languageName',
   'page.hello',
   'parts.hand',
-  'bottle.oilName',
+  'oilName',
   'counts.times',
   'counts.hold',
   'page.pause',
@@ -44,9 +44,11 @@ describe('what clients read', () => {
   const asked = [...screeningBook.conditions.values()].filter(({ askAt }) => askAt.includes('intake'));
 
   it('has a question in every language for every condition of the intake, and none too many', () => {
-    expect(asked.map(({ id }) => id).filter((id) => !(id in questionsDe))).toEqual([]);
+    const others = languageIds.filter((id) => id !== 'en');
+    for (const { id, otherAsks } of asked) expect(Object.keys(otherAsks ?? {}), id).toEqual(others);
     const known = new Set(asked.map(({ id }) => id));
-    expect(Object.keys(questionsDe).filter((id) => !known.has(id))).toEqual([]);
+    const spare = [...screeningBook.conditions.values()].filter(({ id, otherAsks }) => otherAsks && !known.has(id));
+    expect(spare.map(({ id }) => id)).toEqual([]);
     expect(Object.keys(gatesDe).toSorted()).toEqual(gateRows.map(([group]) => group).toSorted());
   });
 
@@ -59,13 +61,13 @@ describe('what clients read', () => {
     for (const id of [...anatomy.territories.keys(), ...anatomy.basins.keys()])
       expect(barePlaceDe(id), id).not.toBe(id.split('.')[0]);
     expect(placeDe('axillary.left')).toBe('Lymphknoten der Achsel links');
-    const oils = new Set([...oilBook.oils.keys(), ...oilBook.carriers.keys()]);
-    expect([...oils].filter((id) => !(id in oilNamesDe))).toEqual([]);
-    expect(Object.keys(oilNamesDe).filter((id) => !oils.has(id))).toEqual([]);
+    const oils = [...oilBook.oils.values(), ...oilBook.carriers.values()];
+    for (const { id, otherNames } of oils) expect(bottleWordsOf('de').oilName(id), id).toBe(otherNames.de);
   });
 
   it.each([
-    ['the tablet, consent, bottles and reminders', clientWordsOf('en'), clientWordsOf('de')],
+    ['the tablet, consent and reminders', clientWordsOf('en'), clientWordsOf('de')],
+    ['bottles', bottleWordsOf('en'), bottleWordsOf('de')],
     ['home sheets', homeWordsOf('en'), homeWordsOf('de')],
   ])('says all of %s in both languages, nothing of one in the other', (_, en, de) => {
     const [ours, theirs] = [sentencesOf(en), sentencesOf(de)];
@@ -83,7 +85,7 @@ describe('what clients read', () => {
     expect(dayInWords('en', '2026-12-01')).toBe('Tuesday 1 December');
     expect(dayInWords('de', '2026-12-01')).toBe('Dienstag, 1. Dezember');
     expect(dateInWords('de', '2026-12-01')).toBe('1. Dezember 2026');
-    expect(clientWordsOf('en').bottle.percent(1.586)).toBe('1.59 %');
-    expect(clientWordsOf('de').bottle.percent(1.586)).toBe('1,59 %');
+    expect(bottleWordsOf('en').percent(1.586)).toBe('1.59 %');
+    expect(bottleWordsOf('de').percent(1.586)).toBe('1,59 %');
   });
 });

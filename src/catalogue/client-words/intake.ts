@@ -2,7 +2,12 @@ import type { ConditionId } from '../../core/ids';
 import type { LanguageId } from '../../core/language';
 import { gateRows } from '../screening/intake.data';
 import { screeningBook } from '../screening/screening';
-import { gatesDe, questionsDe } from './intake.de';
+import { gatesDe } from './intake.de';
+
+type Gates = Readonly<Record<string, readonly [ask: string, suchAs: string]>>;
+
+const gatesEn: Gates = Object.fromEntries(gateRows.map(([group, ask, suchAs]) => [group, [ask, suchAs]]));
+const gates: Readonly<Record<LanguageId, Gates>> = { en: gatesEn, de: gatesDe };
 
 export interface IntakeWords {
   /** A group's opening question and its examples. */
@@ -10,20 +15,11 @@ export interface IntakeWords {
   readonly question: (condition: ConditionId) => string;
 }
 
-const gatesEn = new Map(gateRows.map(([group, ask, suchAs]) => [group as string, [ask, suchAs] as const]));
-
-const english: IntakeWords = {
-  gate: (group) => gatesEn.get(group) ?? [group, ''],
-  question: (condition) => screeningBook.conditions.get(condition)?.ask ?? condition,
-};
-
-const tables: Readonly<Record<LanguageId, IntakeWords>> = {
-  en: english,
-  de: {
-    gate: (group) => gatesDe[group] ?? english.gate(group),
-    question: (condition) => questionsDe[condition] ?? english.question(condition),
+/** What the client is asked on the tablet; what has no words in a language is asked in English. */
+export const intakeWordsOf = (language: LanguageId): IntakeWords => ({
+  gate: (group) => gates[language][group] ?? gatesEn[group] ?? [group, ''],
+  question: (condition) => {
+    const row = screeningBook.conditions.get(condition);
+    return row?.otherAsks?.[language] ?? row?.ask ?? condition;
   },
-};
-
-/** What the client is asked on the tablet; what a house has added itself is asked as it was written. */
-export const intakeWordsOf = (language: LanguageId): IntakeWords => tables[language];
+});

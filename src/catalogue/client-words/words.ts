@@ -1,4 +1,3 @@
-import type { BottleWords } from '../../core/oils/bottle-words';
 import type { FeedbackField } from '../../contracts/closing';
 import type { LanguageId } from '../../core/language';
 
@@ -64,6 +63,5 @@ export interface ClientWords {
   readonly language: LanguageId;
   readonly tablet: TabletWords;
   readonly consent: ConsentWords;
-  readonly bottle: BottleWords;
   readonly reminder: ReminderWords;
 }

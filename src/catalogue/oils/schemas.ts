@@ -12,10 +12,11 @@ const id = z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/);
 const words = z.string().min(1);
 const percent = z.number().min(0).max(100);
 const certainty = z.enum(['established', 'typical', 'uncertain']);
+const otherNames = z.strictObject({ de: words });
 const strength = z.enum(['none', 'low', 'moderate', 'high']);
 
 export const EssentialOilRow: z.ZodType<EssentialOil> = z.strictObject({
-  ...{ id, name: words, latin: words, part: words, odourFamily: words },
+  ...{ id, name: words, latin: words, part: words, odourFamily: words, otherNames },
   note: z.enum(noteIds),
   odourIntensity: z.number().int().min(1).max(10),
   densityGPerMl: z.number().min(0.8).max(1.3),
@@ -42,7 +43,7 @@ export const ConstituentRow: z.ZodType<Constituent> = z.strictObject({
 });
 
 export const CarrierRow: z.ZodType<Carrier> = z.strictObject({
-  ...{ id, name: words, confidence: certainty },
+  ...{ id, name: words, otherNames, confidence: certainty },
   latin: words.nullable(),
   densityGPerMl: z.number().min(0.8).max(1.3),
   viscosity: z.enum(['light', 'medium', 'rich']),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { languageIds } from '../../core/language';
 import {
   type CombinationRule,
   type Condition,
@@ -55,6 +56,7 @@ export const ConditionSchema: z.ZodType<Omit<Condition, 'group' | 'groupId'>> = 
   id,
   label: words,
   ask: words,
+  otherAsks: z.partialRecord(z.enum(languageIds), words).optional(),
   askAt: z.array(z.enum(['intake', 'visit'])),
   locatable: z.enum(['no', 'side', 'region', 'line', 'point']),
   dated: z.boolean(),

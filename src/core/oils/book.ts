@@ -1,4 +1,5 @@
 import type { Drops, Minutes, Percent } from '../quantities';
+import type { LanguageId } from '../language';
 import type { ConditionId, OilId } from '../ids';
 /** What blends are judged by; the catalogue brings the figures. Percent is volume in volume of the finished blend. */
 
@@ -31,6 +32,9 @@ export type UseId = (typeof useIds)[number];
 /** How firm a figure is. */
 export type Certainty = 'established' | 'typical' | 'uncertain';
 
+/** How it is commonly called in the other languages of clients. */
+export type OtherNames = Readonly<Record<Exclude<LanguageId, 'en'>, string>>;
+
 export interface ConstituentShare {
   readonly id: string;
   readonly minPercent: Percent;
@@ -47,6 +51,7 @@ export interface Avoidance {
 export interface EssentialOil {
   readonly id: string;
   readonly name: string;
+  readonly otherNames: OtherNames;
   readonly latin: string;
   readonly part: string;
   readonly note: NoteId;
@@ -81,6 +86,7 @@ export interface Constituent {
 export interface Carrier {
   readonly id: string;
   readonly name: string;
+  readonly otherNames: OtherNames;
   /** null for what grows on no plant. */
   readonly latin: string | null;
   readonly densityGPerMl: number;

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { clientWordsOf } from '../../catalogue/client-words/client-words';
+import { bottleWordsOf } from '../../catalogue/client-words/bottle';
 import { describe, expect, it } from 'vitest';
 import { oilBook as book } from '../../catalogue/oils/oils';
 import { aftercareLines, leaveOn } from './aftercare';
@@ -24,7 +24,7 @@ const aged = (change: Partial<Bottle> = {}) => {
   return { ...one, ...ageingOf(one, of, today) };
 };
 
-const { bottle: onBottle } = clientWordsOf('en');
+const onBottle = bottleWordsOf('en');
 
 describe('a bottle', () => {
   it('is best before what is printed, or its months from the opening', () => {

@@ -1,3 +1,4 @@
+import type { LanguageId } from '../language';
 import type { Celsius, Minutes, Percent } from '../quantities';
 import type { ConditionId } from '../ids';
 /** Mildest first; the worst decision wins. */
@@ -87,6 +88,8 @@ export interface Condition {
   readonly label: string;
   /** The question in plain words. */
   readonly ask: string;
+  /** The question in the other languages of clients; needed where it is asked at the intake. */
+  readonly otherAsks?: Readonly<Partial<Record<LanguageId, string>>> | undefined;
   readonly askAt: readonly ('intake' | 'visit')[];
   readonly locatable: Locatable;
   readonly dated: boolean;

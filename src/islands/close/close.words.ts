@@ -111,4 +111,6 @@ export const closeWords = {
 
   // useClosing
   notStoredYet: 'not saved yet',
+  saving: 'saving …',
+  saved: 'saved',
 };

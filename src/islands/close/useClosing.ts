@@ -22,7 +22,7 @@ export function useClosing(visit: VisitView, say: (words: string, tone?: 'error'
 
   const store = useCallback(
     (next: Answers) => {
-      setStatus('storing …');
+      setStatus(closeWords.saving);
       isDirty.current = false;
       pending.current += 1;
       queue.current = queue.current.then(async () => {
@@ -37,7 +37,7 @@ export function useClosing(visit: VisitView, say: (words: string, tone?: 'error'
           basedOn.current += 1;
           setVersion(basedOn.current);
           pending.current -= 1;
-          if (pending.current === 0) setStatus('stored');
+          if (pending.current === 0) setStatus(closeWords.saved);
           setNoteError(undefined);
         } catch (error) {
           pending.current -= 1;

@@ -10,10 +10,11 @@ interface Props {
   /** In the demo house nobody has a password. */
   readonly asksPassword: boolean;
   readonly onClose: () => void;
+  readonly onSet: () => void;
 }
 
 /** One's own PIN: it opens the locked screen, and takes a tablet back from a client. */
-export function OwnPin({ asksPassword, onClose }: Props) {
+export function OwnPin({ asksPassword, onClose, onSet }: Props) {
   const [error, setError] = useState<RequestError>();
   const [isSet, setIsSet] = useState(false);
   const save = async (event: FormEvent<HTMLFormElement>) => {
@@ -36,7 +37,7 @@ export function OwnPin({ asksPassword, onClose }: Props) {
       {isSet ? (
         <div className={styles['ownPin']}>
           <p role="status">{doorWords.fromNowOnThisPinOpens}</p>
-          <Button look="filled" onClick={() => window.location.reload()}>
+          <Button look="filled" onClick={onSet}>
             {doorWords.done}
           </Button>
         </div>

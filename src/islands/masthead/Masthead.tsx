@@ -26,6 +26,7 @@ function watchLight(onChange: () => void): () => void {
 /** The slim head of every view: where one is, finding a client, who is signed in; and the door that shuts before it. */
 export function Masthead({ place, me }: Props) {
   const isLamp = useSyncExternalStore(watchLight, readLight, () => false);
+  const [hasPin, setHasPin] = useState(me.hasPin);
   const [isSettingPin, setIsSettingPin] = useState(false);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -119,7 +120,7 @@ export function Masthead({ place, me }: Props) {
                 </span>
               </MenuItem>
             ))}
-            {me.hasPin && (
+            {hasPin && (
               <MenuItem id="lock" textValue="Lock the screen" className={styles['item'] ?? ''}>
                 <strong>
                   <Lock size={16} aria-hidden="true" /> {mastheadWords.lockTheScreen}
@@ -128,8 +129,7 @@ export function Masthead({ place, me }: Props) {
             )}
             <MenuItem id="pin" textValue="My PIN" className={styles['item'] ?? ''}>
               <strong>
-                <KeyRound size={16} aria-hidden="true" />{' '}
-                {me.hasPin ? mastheadWords.changeMyPin : mastheadWords.setMyPin}
+                <KeyRound size={16} aria-hidden="true" /> {hasPin ? mastheadWords.changeMyPin : mastheadWords.setMyPin}
               </strong>
             </MenuItem>
             <MenuItem id="out" textValue="Sign out" className={styles['item'] ?? ''}>
@@ -147,7 +147,16 @@ export function Masthead({ place, me }: Props) {
           </Menu>
         </Popover>
       </MenuTrigger>
-      {isSettingPin && <OwnPin asksPassword={me.people.length === 0} onClose={() => setIsSettingPin(false)} />}
+      {isSettingPin && (
+        <OwnPin
+          asksPassword={me.people.length === 0}
+          onClose={() => setIsSettingPin(false)}
+          onSet={() => {
+            setHasPin(true);
+            setIsSettingPin(false);
+          }}
+        />
+      )}
       <Door me={me} />
     </header>
   );

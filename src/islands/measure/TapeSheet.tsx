@@ -30,7 +30,7 @@ const ProfileChart = lazy(() => import('./ProfileChart'));
 
 const saveWords: Readonly<Record<SaveState, string>> = {
   kept: measureWords.everyNumberIsKeptAsYou,
-  saving: 'keeping …',
+  saving: measureWords.saving,
   waiting: measureWords.notOnTheServerYet,
   conflict: measureWords.editedInAnotherWindow,
 };

@@ -377,4 +377,5 @@ export const measureWords = {
 
   // useTapeKeeping
   notSavedYet: 'Not saved yet.',
+  saving: 'saving …',
 };

@@ -60,7 +60,7 @@ export function useObservations(
       } as ObservationView;
       const isOfSlot = (one: ObservationView) => !isOneMore && slotOf(one) === slot;
       set([...latest.current.filter((one) => !isOfSlot(one)), shown]);
-      setStatus('keeping …');
+      setStatus(measureWords.saving);
       queue.current = queue.current.then(async () => {
         try {
           const answer = await send('POST /api/visits/{id}/observations', {

@@ -6,6 +6,7 @@ import { Button } from '../../ui/button/Button';
 import { RequestError, send, sentenceOf } from '../api';
 import { VisitHead } from '../visit-head/VisitHead';
 import { NoPlan } from './NoPlan';
+import { Planning } from './Planning';
 import styles from './NoPlan.module.css';
 
 const PlanView = lazy(() => import('./PlanView').then((module) => ({ default: module.PlanView })));
@@ -65,17 +66,5 @@ export function FirstPlan({ visit, therapists }: Props) {
         <PlanView visit={visit} first={plan} therapists={therapists} />
       )}
     </Suspense>
-  );
-}
-
-function Planning({ visit }: { readonly visit: VisitView }) {
-  return (
-    <>
-      <VisitHead visit={visit} here="plan" />
-      <main id="main" className={styles['main']} aria-busy>
-        <h2 role="status">{planWords.planningTheVisit}</h2>
-        <p>{planWords.fromWhatWasAskedWhatWas}</p>
-      </main>
-    </>
   );
 }

@@ -1,6 +1,7 @@
 import { planWords } from './plan.words';
 import type { ReactNode } from 'react';
 import { Button } from '../../ui/button/Button';
+import { useRefresh } from './refresh';
 import type { PlanStatus } from './usePlanSaves';
 import styles from './PlanNotices.module.css';
 
@@ -21,6 +22,7 @@ interface Props {
 
 /** What is to be known of a plan above its steps: it is stale, it could not be stored, it breaks rules. */
 export function PlanNotices({ stale, onPlanAgain, status, onRetry, broken, reason, onMendAll, children }: Props) {
+  const refresh = useRefresh();
   return (
     <>
       {stale !== undefined && (
@@ -34,7 +36,7 @@ export function PlanNotices({ stale, onPlanAgain, status, onRetry, broken, reaso
       {status.kind === 'conflict' && (
         <p className={styles['notice']} role="alert">
           {planWords.thisPlanWasSavedInAnother}{' '}
-          <Button look="link" onClick={() => window.location.reload()}>
+          <Button look="link" onClick={() => void refresh()}>
             {planWords.loadTheOtherOne}
           </Button>
         </p>

@@ -12,6 +12,7 @@ import { send, sentenceOf } from '../api';
 import styles from './PlanView.module.css';
 import { schoolInWords } from './school-words';
 import type { PlanHandle } from './usePlan';
+import { useRefresh } from './refresh';
 import { WaysOut } from './WaysOut';
 import { capitalise } from '../../core/wording/capitalise';
 
@@ -27,6 +28,7 @@ interface Props {
 /** Beside the course: the ways out, time, school, and what the decision is. */
 export function PlanSide({ visit, plan, therapists, say }: Props) {
   const { view, steps } = plan;
+  const refresh = useRefresh();
   const [isChanging, setIsChanging] = useState(false);
   const total = steps.reduce((sum, step) => sum + step.seconds, 0);
   const budget = view.drainageCase.minutes * 60;
@@ -44,7 +46,7 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
   const handOver = async (therapist: TherapistView) => {
     try {
       await send('POST /api/visits/{id}/handover', { params: { id: visit.id }, body: { therapistId: therapist.id } });
-      window.location.reload();
+      await refresh();
     } catch (error) {
       say(sentenceOf(error), 'error');
     }

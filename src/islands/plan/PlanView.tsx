@@ -23,6 +23,7 @@ import styles from './PlanView.module.css';
 import { ReasonDialog } from './ReasonDialog';
 import { usePlan, wishOf } from './usePlan';
 import { usePlanKeys } from './usePlanKeys';
+import { useRefresh } from './refresh';
 import { WayCard } from './WayCard';
 import { waysOf } from './ways';
 
@@ -37,6 +38,7 @@ interface Props {
 /** The plan: body with ways and numbers, the course, the ways out compared, the time. */
 export function PlanView({ visit, first, therapists }: Props) {
   const plan = usePlan(visit, first);
+  const refresh = useRefresh();
   const [selectedId, setSelectedId] = useState<string>();
   const [isReasonAsked, setIsReasonAsked] = useState(false);
   const [isChoosing, setIsChoosing] = useState(false);
@@ -157,7 +159,7 @@ export function PlanView({ visit, first, therapists }: Props) {
               setIsChoosing(false);
               void plan
                 .combine(chosen)
-                .then(() => window.location.reload())
+                .then(refresh)
                 .catch((error: unknown) => say(sentenceOf(error), 'error'));
             }}
           />

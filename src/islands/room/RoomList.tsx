@@ -30,7 +30,7 @@ export function RoomList({ room, now }: { readonly room: RoomView; readonly now:
     if (isReady) next.add(key);
     else next.delete(key);
     setReady(next);
-    setStatus('keeping …');
+    setStatus(roomWords.saving);
     send('PUT /api/visits/{id}/ready', { params: { id: visit.id }, body: { ready: [...next] } })
       .then(() => setStatus(roomWords.ticksAreKeptAsYouSet))
       .catch((error: unknown) => {

@@ -14,4 +14,5 @@ export const roomWords = {
   print: 'Print',
   backToThePlan: 'Back to the plan',
   toTheTable: 'To the table',
+  saving: 'saving …',
 };

@@ -10,7 +10,7 @@ export function keepingWords(keeping: Keeping): string {
     case 'kept':
       return tableWords.allKept;
     case 'sending':
-      return 'keeping …';
+      return tableWords.saving;
     case 'waiting':
       return tableWords.keptHereSentWhenTheHouse(keeping.count);
     case 'refused':

@@ -141,4 +141,5 @@ export const tableWords = {
   stayHereHalfAsLongAgain: 'stay here half as long again',
   goOnByTheClockOr: 'go on by the clock, or only by hand',
   takeOverWhereThisDeviceOnly: 'take over, where this device only follows',
+  saving: 'saving …',
 };

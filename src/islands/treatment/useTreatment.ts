@@ -4,6 +4,7 @@ import type { PlanView } from '../../contracts/visit-views';
 import type { TreatmentView } from '../../contracts/treatment-views';
 import { mendOrder } from '../../core/treatment/order';
 import { send, sentenceOf } from '../api';
+import { useRefresh } from '../plan/refresh';
 import { usePlanSaves } from '../plan/usePlanSaves';
 
 type Wish = TreatmentView['wish'];
@@ -11,6 +12,7 @@ type Wish = TreatmentView['wish'];
 /** A treatment while it is put together: every change is planned and stored at once, the last ones can be undone. */
 export function useTreatment(visitId: VisitId, first: PlanView, firstTreatment: TreatmentView) {
   const [plan, setPlan] = useState(first);
+  const refresh = useRefresh();
   const [past, setPast] = useState<readonly Wish[]>([]);
   const treatment = plan.treatment ?? firstTreatment;
   const latest = useRef(treatment.wish);
@@ -88,7 +90,7 @@ export function useTreatment(visitId: VisitId, first: PlanView, firstTreatment: 
         await saves.replace(({ params, basedOn }) =>
           send('POST /api/visits/{id}/plan', { params, body: { ...wish, basedOn } }),
         );
-        window.location.reload();
+        await refresh();
       } catch (error) {
         setStatus({ kind: 'trouble', text: sentenceOf(error) });
       }

@@ -1,4 +1,5 @@
-import { clientWordsOf, dateInWords } from '../../catalogue/client-words/client-words';
+import { bottleWordsOf } from '../../catalogue/client-words/bottle';
+import { dateInWords } from '../../catalogue/client-words/client-words';
 import type { HomeWords } from '../../catalogue/homecare/words';
 import type { AftercareId } from '../../core/visit/aftercare';
 import type { MixView } from '../../contracts/oil-views';
@@ -6,7 +7,7 @@ import { makePdf, runs } from './pdf';
 
 /** What to mind at home, large enough to read without glasses; nothing about the client's health stands on it. */
 export function printAftercare({ blend, aftercare, useBy, language }: MixView, house: string): Promise<Buffer> {
-  const { bottle: words } = clientWordsOf(language);
+  const words = bottleWordsOf(language);
   return makePdf({
     pageSize: 'A5',
     pageMargins: [40, 40, 40, 40],

@@ -1,5 +1,5 @@
 import type { OilId } from '../../core/ids';
-import { clientWordsOf } from '../../catalogue/client-words/client-words';
+import { bottleWordsOf } from '../../catalogue/client-words/bottle';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { BlendInput, MixCountInput, MixInput } from '../../contracts/oil-house';
 import type { MixView } from '../../contracts/oil-views';
@@ -184,7 +184,7 @@ export async function readMix(db: Db, id: number, now: Date): Promise<MixView | 
   const mixedOn = mix.mixed_at ? isoDay(mix.mixed_at) : today;
   const useBy = mix.use_by ?? usableUntil(mixedOn, carrierOf(oilBook, blend.carrier).waterBased, stock.bestBefores);
   const language = await readLanguage(db, mix.client_id);
-  const { bottle } = clientWordsOf(language);
+  const bottle = bottleWordsOf(language);
   const label = labelLines(
     oilBook,
     {
