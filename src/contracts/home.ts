@@ -1,3 +1,4 @@
+import { currencyIds } from '../core/money';
 import { languageIds } from '../core/language';
 import { z } from 'zod';
 import { homeRoutineIds } from '../core/homecare/sheet';
@@ -31,6 +32,7 @@ export const HomeLinkInput = z.object({
 export const HouseFactsInput = z.object({
   phone: z.string().trim().max(40, 'Keep the phone number within 40 characters.').optional(),
   language: z.enum(languageIds).optional(),
+  currency: z.enum(currencyIds).optional(),
 });
 export type HouseFactsInput = z.infer<typeof HouseFactsInput>;
 

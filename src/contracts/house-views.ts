@@ -1,3 +1,4 @@
+import { currencyIds } from '../core/money';
 import { languageIds } from '../core/language';
 import { z } from 'zod';
 import { TherapistView } from './people-views';
@@ -54,6 +55,7 @@ export const HouseView = z.object({
   }),
   /** In which clients read who have not said another one. */
   language: z.enum(languageIds),
+  currency: z.enum(currencyIds),
   audit: AuditView,
   measuring: MeasuringInput,
 });

@@ -1,3 +1,4 @@
+import { currencyIds } from '../core/money';
 import { languageIds } from '../core/language';
 import { z } from 'zod';
 import { FreshnessShape, OilClientShape, PatchStateShape, ReorderLineShape } from './shapes/oils';
@@ -156,6 +157,7 @@ export const UsedBlend = z.object({
 export type UsedBlend = z.infer<typeof UsedBlend>;
 
 export const OilBenchView = z.object({
+  currency: z.enum(currencyIds),
   today: z.string(),
   shelf: z.array(ShelfEntry).readonly(),
   carriers: z.array(ShelfEntry).readonly(),
@@ -177,6 +179,7 @@ export const OilBenchView = z.object({
 export type OilBenchView = z.infer<typeof OilBenchView>;
 
 export const StockView = z.object({
+  currency: z.enum(currencyIds),
   today: z.string(),
   bottles: z.array(BottleView).readonly(),
   reorder: z.array(ReorderLineShape).readonly(),
@@ -208,6 +211,7 @@ export const MixView = z.object({
   visitId: z.number().nullable(),
   useBy: z.string().nullable(),
   costCents: z.number(),
+  currency: z.enum(currencyIds),
   /** Out of which bottles each part comes. */
   from: z
     .array(

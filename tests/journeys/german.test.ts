@@ -26,7 +26,7 @@ describe('a client who reads German', () => {
 
   it('is said to be one on the page of the client', async () => {
     await choose(page, 'Part of the record', 'contact and likes');
-    const reads = await control(page, 'combobox', 'Reads').waitHandle();
+    const reads = await control(page, 'combobox', 'Reads in').waitHandle();
     await (reads as ElementHandle<HTMLSelectElement>).select('de');
     await control(page, 'button', 'Save').click();
     await words(page, 'Saved. What was there before');

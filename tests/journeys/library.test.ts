@@ -86,7 +86,7 @@ describe('the library', () => {
     await control(page, 'button', 'Copy').click();
     await control(page, 'textbox', 'Name').fill('Neck, our way');
     await control(page, 'button', 'Save as ours').click();
-    await words(page, '“Neck, our way” is kept as our own.');
+    await words(page, '“Neck, our way” is saved as our own.');
     expect(await listed()).toContain('Neck, our way');
   });
 

@@ -303,7 +303,7 @@ describe('measures, skin and progress', () => {
     expect((await call('GET', `/api/clients/${client}/measures.csv`, undefined, server.url)).body).not.toContain(
       '24.5',
     );
-    await control(page, 'button', 'Leave out the 3 and bring in the rest').click();
+    await control(page, 'button', 'Leave out the 3 and import the rest').click();
     await words(page, '2 tapings of 1 client are on record now.');
     const table = (await call('GET', `/api/clients/${client}/measures.csv`, undefined, server.url)).body as string;
     expect(table.match(/24\.5/g)?.length).toBeGreaterThanOrEqual(8);

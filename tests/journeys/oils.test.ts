@@ -193,9 +193,9 @@ describe('oils', () => {
     await words(page, 'Row 3: oil: There is no oil “moonflower” in the catalogue.');
     writeFileSync(file, 'kind,oil,size_ml,opened\nessential,neroli,5,2026-10-01\n');
     await upload();
-    await words(page, '1 bottles can be read.');
+    await words(page, '1 bottle can be read.');
     await (await control(page, 'button', 'Add them')).click();
-    await words(page, '1 bottles are on the shelf.');
+    await words(page, '1 bottle added to the shelf.');
   });
 
   it('leads a pregnant client with a nut allergy to something weak without nuts', async () => {

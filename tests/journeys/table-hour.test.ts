@@ -63,7 +63,7 @@ describe('an hour at the table', () => {
     await page.setOfflineMode(true);
     await server.kill();
     await tread(page, 'PageDown', 5);
-    await words(page, 'kept here');
+    await words(page, 'saved here');
     await page.reload({ waitUntil: 'load' });
     await settled(page);
     await words(page, `step ${third + 5} of ${steps.length}`);

@@ -118,7 +118,7 @@ describe('the first visit, end to end', () => {
     await tread(page, 'PageDown', 1);
     await page.keyboard.press('s');
     await words(page, 'step 5 of 55');
-    await words(page, 'kept here');
+    await words(page, 'saved here');
     server = await startServer({ data, port: server.port });
     await words(page, 'all saved');
 

@@ -109,7 +109,7 @@ export const clientWords = {
   inAnEmergency: 'In an emergency',
   goodToKnow: 'Good to know',
   dataOfTheClient: 'Data of the client',
-  reads: 'Reads',
+  reads: 'Reads in',
   asTheHouseDoes: 'as the house does',
   likesAndDislikes: 'Likes and dislikes',
   pressure: 'Pressure',

@@ -5,6 +5,7 @@ import { Choice } from '../../ui/choice/Choice';
 import { useToasts } from '../../ui/toast/useToasts';
 import { Audit, type AuditFilter } from './Audit';
 import styles from './House.module.css';
+import { Currency } from './Currency';
 import { ClientLanguage } from './ClientLanguage';
 import { HousePhone } from './HousePhone';
 import { Measuring } from './Measuring';
@@ -40,6 +41,7 @@ export function House({ view, part: first, filter, page }: Props) {
         </div>
         {part === 'people' && <People people={view.people} qualifications={view.qualifications} />}
         {part === 'measuring' && <Measuring first={view.measuring} say={say} />}
+        {part === 'measuring' && <Currency first={view.currency} say={say} />}
         {part === 'consent' && <HousePhone first={view.phone} say={say} />}
         {part === 'consent' && <ClientLanguage first={view.language} say={say} />}
         {part === 'consent' && <Wording wording={view.wording} say={say} />}

@@ -63,13 +63,15 @@ export function Wording({ wording, say }: Props) {
         </span>
       </div>
       <p className={styles['quiet']}>{houseWords.haveALawyerOfYourCountry}</p>
-      <Choice
-        label={houseWords.languageOfTheWording}
-        isLabelHidden
-        options={languageIds.map((id) => ({ value: id, text: languageNames[id] }))}
-        value={language}
-        onChange={setLanguage}
-      />
+      <div className={styles['languages']}>
+        <Choice
+          label={houseWords.languageOfTheWording}
+          isLabelHidden
+          options={languageIds.map((id) => ({ value: id, text: languageNames[id] }))}
+          value={language}
+          onChange={setLanguage}
+        />
+      </div>
       <TextArea
         label={houseWords.wordingInAnEmptyLineBetween(languageNames[language])}
         lang={language}

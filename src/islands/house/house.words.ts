@@ -18,6 +18,8 @@ export const houseWords = {
 
   // ClientLanguage
   savedClientsReadUnlessTheirPage: (value: string) => `Saved. Clients read ${value} unless their page says otherwise.`,
+  currency: 'Currency',
+  savedPricesAreShownIn: (currency: string) => `Saved. Prices are shown in ${currency}.`,
   languageOfClients: 'Language of clients',
   questionsOnTheTabletConsentHome:
     'Questions on the tablet, consent, home sheets, aftercare, labels and reminders. A client’s page can say another one.',

@@ -1,3 +1,4 @@
+import { type CurrencyId, moneyText } from '../../core/money';
 import { oilsWords } from './oils.words';
 import { useRef, useState } from 'react';
 import { oilBook } from '../../catalogue/oils/oils';
@@ -73,7 +74,7 @@ export function Bottles({ first }: { readonly first: StockView }) {
     <>
       <div className={styles['head']}>
         <h1>{oilsWords.bottles}</h1>
-        <p>{oilsWords.onTheShelfWorthAsBought(stock.bottles.length, (worth / 100).toFixed(0))}</p>
+        <p>{oilsWords.onTheShelfWorthAsBought(stock.bottles.length, moneyText(worth, stock.currency, 0))}</p>
         <div>
           <BenchNav here="bottles" visitId={null} />
           <Shortcuts list={keys} />
@@ -115,7 +116,7 @@ export function Bottles({ first }: { readonly first: StockView }) {
                       {leftWords(bottle)}
                       <small>{oilsWords.ofMl(bottle.sizeMl)}</small>
                     </td>
-                    <td>{costWords(bottle)}</td>
+                    <td>{costWords(bottle, stock.currency)}</td>
                     <td>
                       {bottle.freshness === 'old' ? (
                         <Button look="mend" onClick={() => void throwAway(bottle)}>
@@ -237,11 +238,11 @@ function leftWords(bottle: BottleView): string {
   return oilsWords.drops2(Math.floor(bottle.leftMl * perMl + 1e-6));
 }
 
-function costWords(bottle: BottleView): string {
+function costWords(bottle: BottleView, currency: CurrencyId): string {
   if (bottle.costCents === 0) return '–';
-  if (bottle.kind === 'carrier') return `${(bottle.costCents / bottle.sizeMl / 100).toFixed(2)} a mL`;
+  if (bottle.kind === 'carrier') return oilsWords.aMl(moneyText(bottle.costCents / bottle.sizeMl, currency));
   const perMl = bottle.dropsPerMl ?? oilOf(oilBook, bottle.oil).dropsPerMl;
-  return (bottle.costCents / bottle.sizeMl / perMl / 100).toFixed(3);
+  return moneyText(bottle.costCents / bottle.sizeMl / perMl, currency, 3);
 }
 
 /** What is stored of a bottle, without what follows from it. */

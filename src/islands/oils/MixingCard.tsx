@@ -1,3 +1,4 @@
+import { moneyText } from '../../core/money';
 import { oilsWords } from './oils.words';
 import type { Drops } from '../../core/quantities';
 import type { OilId } from '../../core/ids';
@@ -93,7 +94,7 @@ export function MixingCard({ first }: { readonly first: MixView }) {
         <h1>{blend.name}</h1>
         <p>
           {mix.client ? oilsWords.for(mix.client.name) : oilsWords.forTheHouse} · {blend.volumeMl} {oilsWords.ml3}
-          {mix.costCents > 0 && oilsWords.costs((mix.costCents / 100).toFixed(2))}
+          {mix.costCents > 0 && oilsWords.costs(moneyText(mix.costCents, mix.currency))}
         </p>
         <div>
           <a href={backTo(mix)}>{oilsWords.backToTheBench}</a>

@@ -1,3 +1,4 @@
+import { moneyText } from '../../core/money';
 import { oilsWords } from './oils.words';
 import type { Millilitres } from '../../core/quantities';
 import { useRef, useState } from 'react';
@@ -175,7 +176,7 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
             <p>
               <strong>{oilsWords.ml5(check ? check.carrierMl.toFixed(1) : '–')}</strong>
               {carrierOf(oilBook, blend.carrier).name.toLowerCase()}
-              {bench.costCents >= 1 && oilsWords.costs((bench.costCents / 100).toFixed(2))}
+              {bench.costCents >= 1 && oilsWords.costs(moneyText(bench.costCents, first.currency))}
             </p>
           </div>
           <Verdict bench={bench} />

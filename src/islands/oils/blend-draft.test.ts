@@ -14,6 +14,7 @@ const blend: BlendInput = {
 const draft: Draft = { blend, selected: 'lavender', past: [] };
 const bench = (change: Partial<OilBenchView> = {}): OilBenchView => ({
   ...{
+    currency: 'EUR',
     today: '2026-11-25',
     shelf: [],
     carriers: [],

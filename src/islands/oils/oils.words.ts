@@ -52,6 +52,7 @@ export const oilsWords = {
   bestBefore: 'Best before',
   left: 'Left',
   aDropCosts: 'A drop costs',
+  aMl: (price: string) => `${price} a mL`,
   look: 'Freshness',
   closed: 'closed',
   ofMl: (sizeMl: number) => `of ${sizeMl} mL`,

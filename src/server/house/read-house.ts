@@ -33,6 +33,7 @@ export async function readHouse(db: Db, wish: AuditWish): Promise<HouseView> {
     qualifications: screeningBook.qualifications.map(({ id, label }) => ({ id, label })),
     wording: { ...wording, since: made ? shortDay(made) : '' },
     language: settings.language ?? 'en',
+    currency: settings.currency ?? 'EUR',
     audit,
     measuring,
   };

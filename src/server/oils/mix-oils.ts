@@ -1,3 +1,4 @@
+import { findCurrency } from '../people/settings.repository';
 import type { OilId } from '../../core/ids';
 import { bottleWordsOf } from '../../catalogue/client-words/bottle';
 import { oilBook } from '../../catalogue/oils/oils';
@@ -208,6 +209,7 @@ export async function readMix(db: Db, id: number, now: Date): Promise<MixView | 
     visitId: mix.visit_id,
     useBy,
     costCents: mix.state === 'mixed' ? mix.cost_cents : stock.costCents,
+    currency: await findCurrency(db),
     from: stock.found.map(({ kind, oil, shortMl }) => ({ oil, lots: stock.lots(kind, oil), shortMl })),
     label,
     fits: labelSizes.filter((size) => fitsLabel(label, size, labelMeasure)).map((size) => size.id),

@@ -1,3 +1,4 @@
+import { findCurrency } from '../people/settings.repository';
 import type { ClientId, VisitId } from '../../core/ids';
 import { subWeeks } from 'date-fns';
 import { oilBook } from '../../catalogue/oils/oils';
@@ -48,6 +49,7 @@ export async function readOilBench(
   const shelf = shelfOf(bottles, today);
   return {
     today,
+    currency: await findCurrency(db),
     shelf: shelf.filter(({ kind }) => kind === 'essential').map(({ entry }) => entry),
     carriers: shelf.filter(({ kind }) => kind === 'carrier').map(({ entry }) => entry),
     blends: blends.map(({ id, blend }): HouseBlendView => ({
@@ -145,6 +147,7 @@ export async function readStock(db: Db, now: Date): Promise<StockView> {
   const aged = bottles.map((bottle) => withAge(bottle, today));
   return {
     today,
+    currency: await findCurrency(db),
     bottles: aged,
     reorder: reorderList(aged, used, today),
     mixes: mixes.map((mix) => ({ id: mix.id, name: mix.blend.name, leftMl: mix.left_ml, useBy: mix.use_by ?? '' })),

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { MeasuringInput } from '../../contracts/measures';
 import { SchoolShape } from '../../contracts/shapes/drainage';
 import { StoneHabitsInput } from '../../contracts/stones';
+import { currencyIds } from '../../core/money';
 import { languageIds } from '../../core/language';
 import { qualificationIds } from '../../core/drainage/case';
 import { jsonColumn } from '../db/json-column';
@@ -22,6 +23,7 @@ const HouseSettings = z.object({
   phone: z.string().optional(),
   /** In which clients read who have not said another one. */
   language: z.enum(languageIds).optional(),
+  currency: z.enum(currencyIds).optional(),
   measuring: MeasuringInput.partial().optional(),
   stones: StoneHabitsInput.partial().optional(),
   /** Secret address of a calendar feed → whose it is. */

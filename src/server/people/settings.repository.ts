@@ -1,3 +1,4 @@
+import type { CurrencyId } from '../../core/money';
 import { type MeasuringSettings, usualMeasuring } from '../../core/swelling/settings';
 import type { Db } from '../db/connection';
 import { type HouseSettings, settingsColumn } from './people.documents';
@@ -21,3 +22,6 @@ export const findMeasuring = async (db: Db): Promise<MeasuringSettings> => ({
   ...usualMeasuring,
   ...(await findSettings(db)).measuring,
 });
+
+/** What the house counts in; euros where it has not said. */
+export const findCurrency = async (db: Db): Promise<CurrencyId> => (await findSettings(db)).currency ?? 'EUR';
