@@ -11,3 +11,15 @@ export const localeOf: Readonly<Record<LanguageId, string>> = { en: 'en-GB', de:
 /** The language that a client reads: their own where one was said, or else the house's. */
 export const languageFor = (own: LanguageId | '' | undefined, ofHouse: LanguageId | undefined): LanguageId =>
   own || ofHouse || 'en';
+
+/** `Tuesday 1 December` of a day as it is stored (YYYY-MM-DD). */
+export const dayInWords = (language: LanguageId, day: string): string =>
+  new Intl.DateTimeFormat(localeOf[language], {
+    ...{ weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' },
+  }).format(new Date(`${day}T12:00:00Z`));
+
+/** `1 December 2026` of a day as it is stored. */
+export const dateInWords = (language: LanguageId, day: string): string =>
+  new Intl.DateTimeFormat(localeOf[language], { dateStyle: 'long', timeZone: 'UTC' }).format(
+    new Date(`${day}T12:00:00Z`),
+  );

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { languageIds } from '../../core/language';
+import { dateInWords, dayInWords, languageIds } from '../../core/language';
 import { anatomy } from '../anatomy';
 import { homeWordsOf } from '../homecare/homecare';
 import { oilBook } from '../oils/oils';
 import { gateRows } from '../screening/intake.data';
 import { screeningBook } from '../screening/screening';
-import { clientWordsOf, dateInWords, dayInWords } from './client-words';
+import { clientWordsOf } from './client-words';
 import { intakeWordsOf } from './intake';
 import { bottleWordsOf } from './bottle';
 import { gatesDe } from './intake.de';

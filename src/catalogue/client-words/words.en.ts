@@ -1,3 +1,4 @@
+import { scentAnswers, warmthAnswers } from '../swelling/scales.data';
 import { consentParagraphs } from '../screening/consent.data';
 import type { ClientWords } from './words';
 
@@ -35,8 +36,8 @@ export const english: ClientWords = {
       scent: 'How did you like the scent?',
     },
     pressure: ['lighter, please', 'just right', 'could be deeper'],
-    warmth: ['too cool', 'a little cool', 'just right', 'a little warm', 'too hot'],
-    scent: ['not at all', 'not much', 'neither way', 'I liked it', 'very much'],
+    warmth: warmthAnswers.map(({ text }) => text),
+    scent: scentAnswers.map(({ text }) => text),
   },
   consent: {
     title: 'Please read this, and sign if you agree',

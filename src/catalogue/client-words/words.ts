@@ -28,9 +28,9 @@ export interface TabletWords {
   readonly feedback: Readonly<Record<FeedbackField, string>>;
   readonly pressure: readonly [lighter: string, right: string, deeper: string];
   /** From much too cool to much too hot; from −2 to 2. */
-  readonly warmth: readonly [string, string, string, string, string];
+  readonly warmth: readonly string[];
   /** From not at all to very much; from −2 to 2. */
-  readonly scent: readonly [string, string, string, string, string];
+  readonly scent: readonly string[];
 }
 
 export interface ConsentWords {

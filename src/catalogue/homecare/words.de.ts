@@ -1,13 +1,8 @@
+import { dayInWords } from '../../core/language';
 import { barePlaceDe, placeDe } from '../client-words/places.de';
 import type { HomeWords } from './words';
 
 const times = (n: number) => (n === 1 ? 'einmal' : n === 2 ? 'zweimal' : `${n}-mal`);
-
-/** „Dienstag, 1. Dezember“ of a day as it is stored. */
-const dayName = (day: string) =>
-  new Intl.DateTimeFormat('de-DE', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(
-    new Date(`${day}T12:00:00Z`),
-  );
 
 /** The words of a home sheet in German. */
 export const german: HomeWords = {
@@ -247,7 +242,8 @@ export const german: HomeWords = {
     tick: 'Abhaken',
     ticked: 'Abgehakt. Beim nächsten Besuch wird es gesehen.',
     tickWaits: 'Auf diesem Telefon gespeichert; es wird gesendet, sobald es eine Verbindung gibt.',
-    tooOften: (most, from) => `Mehr als ${times(most)} in sieben Tagen ist zu viel: wieder ab ${dayName(from)}.`,
+    tooOften: (most, from) =>
+      `Mehr als ${times(most)} in sieben Tagen ist zu viel: wieder ab ${dayInWords('de', from)}.`,
     log: 'Jedes Mal abhaken',
     logHow: 'Bringen Sie dies beim nächsten Mal mit.',
     days: ['Mo', 'Di', 'Mi', 'Do', 'Fr', 'Sa', 'So'],

@@ -1,3 +1,4 @@
+import { dayInWords } from '../../core/language';
 import { nameOf, sideOf } from '../../core/anatomy/place';
 import { bareLabel, shortLabel } from '../../core/anatomy/place-labels';
 import { anatomy } from '../anatomy';
@@ -5,12 +6,6 @@ import type { HomeWords } from './words';
 import { capitalise } from '../../core/wording/capitalise';
 
 const times = (n: number) => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`);
-
-/** “Tuesday 1 December” of a day as it is stored. */
-const dayName = (day: string) =>
-  new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(
-    new Date(`${day}T12:00:00Z`),
-  );
 
 /** The words of a home sheet in English: plain, short, and without a name for any illness. */
 export const english: HomeWords = {
@@ -218,7 +213,8 @@ export const english: HomeWords = {
     tick: 'Tick it off',
     ticked: 'Ticked off. Your therapist sees it at the next visit.',
     tickWaits: 'Kept on this phone; it is sent when there is a connection.',
-    tooOften: (most, from) => `${capitalise(times(most))} in seven days is enough: again from ${dayName(from)}.`,
+    tooOften: (most, from) =>
+      `${capitalise(times(most))} in seven days is enough: again from ${dayInWords('en', from)}.`,
     log: 'Tick each time',
     logHow: 'Bring this along next time.',
     days: ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'],

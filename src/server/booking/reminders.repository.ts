@@ -64,3 +64,9 @@ export async function settle(
   const result = await chosen.set(to).executeTakeFirst();
   return Number(result.numUpdatedRows);
 }
+
+export type ReminderRow = Awaited<ReturnType<typeof listReminderRows>>[number];
+
+export async function setWords(db: Db, id: number, words: string): Promise<void> {
+  await db.updateTable('reminder').set({ words }).where('id', '=', id).execute();
+}

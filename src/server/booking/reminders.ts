@@ -6,7 +6,15 @@ import type { Db } from '../db/connection';
 import { findHouse } from '../people/people.repository';
 import { readVisitLanguage } from '../clients/read-language';
 import { clockTime, clockTimeIn, longDay, longDayIn } from '../shared/house-clock';
-import { countReminders, findReminded, insertReminder, listReminderRows, settle } from './reminders.repository';
+import {
+  countReminders,
+  findReminded,
+  insertReminder,
+  listReminderRows,
+  type ReminderRow,
+  setWords,
+  settle,
+} from './reminders.repository';
 
 /**
  * The reminder outbox: a stand-in for a service that sends texts and mails. Messages wait in it until they are due;
@@ -15,39 +23,57 @@ import { countReminders, findReminded, insertReminder, listReminderRows, settle 
 
 /** A day before the visit, or soon when it is nearer; by text when there is a number, else by mail, else not at all. */
 export async function queueReminder(db: Db, visitId: VisitId, now: Date): Promise<void> {
-  const [visit, house] = await Promise.all([findReminded(db, visitId), findHouse(db)]);
+  const visit = await findReminded(db, visitId);
   if (!visit || visit.starts_at <= now.toISOString()) return;
   const channel = visit.phone ? 'text' : visit.email ? 'mail' : undefined;
   if (!channel) return;
-  const language = await readVisitLanguage(db, visitId);
-  const { reminder: words } = clientWordsOf(language);
   const dayBefore = subHours(new Date(visit.starts_at), 24);
   const due = dayBefore > now ? dayBefore : addHours(now, 0);
   await insertReminder(db, {
     visit_id: visitId,
     channel,
     address: channel === 'text' ? visit.phone : visit.email,
-    words: words.expected(
-      house?.name ?? words.we,
-      longDayIn(language, visit.starts_at),
-      clockTimeIn(language, visit.starts_at),
-      visit.therapist,
-    ),
+    words: await wordsOf(db, visitId, visit),
     due_at: due.toISOString(),
     settled_at: null,
   });
 }
 
+/** What the client reads, in their language as it is now. */
+async function wordsOf(
+  db: Db,
+  visitId: VisitId,
+  { starts_at, therapist }: { readonly starts_at: string; readonly therapist: string },
+): Promise<string> {
+  const [language, house] = await Promise.all([readVisitLanguage(db, visitId), findHouse(db)]);
+  const { reminder: words } = clientWordsOf(language);
+  return words.expected(
+    house?.name ?? words.we,
+    longDayIn(language, starts_at),
+    clockTimeIn(language, starts_at),
+    therapist,
+  );
+}
+
+/** The words of a message that has not gone out follow the client's language; what went out stays as it was read. */
+async function wordsNow(db: Db, row: Pick<ReminderRow, 'visit_id' | 'words' | 'state'>): Promise<string> {
+  const visit = isOpen(row) ? await findReminded(db, row.visit_id) : undefined;
+  return visit ? wordsOf(db, row.visit_id, visit) : row.words;
+}
+
+const isOpen = ({ state }: Pick<ReminderRow, 'state'>) => state === 'waiting' || state === 'failed';
+
 /** What waits first, the soonest first; then what is settled, the newest first. */
 export async function listReminders(db: Db, now: Date, limit = 60): Promise<readonly ReminderView[]> {
   const rows = await listReminderRows(db, limit);
-  return rows.map((row) => ({
+  const words = await Promise.all(rows.map((row) => wordsNow(db, row)));
+  return rows.map((row, i) => ({
     id: row.id,
     visitId: row.visit_id,
     client: row.client,
     channel: row.channel,
     address: row.address,
-    words: row.words,
+    words: words[i] ?? row.words,
     due: `${longDay(row.due_at)}, ${clockTime(row.due_at)}`,
     isDue: row.due_at <= now.toISOString(),
     state: row.state,
@@ -71,6 +97,9 @@ export async function settleReminders(
   now: Date,
 ): Promise<number> {
   const at = now.toISOString();
+  if (act.kind !== 'fail')
+    for (const row of await listReminderRows(db, 1000))
+      if (isOpen(row)) await setWords(db, row.id, await wordsNow(db, row));
   return settle(
     db,
     act.kind === 'send-due' ? { dueAt: at } : { id: act.id },

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { bookVisit } from '../booking/booking';
-import { listReminders } from '../booking/reminders';
+import { listReminders, settleReminders } from '../booking/reminders';
 import { readHome } from '../home/home-sheets';
 import { readMix, startMix } from '../oils/mix-oils';
 import { changeHouseFacts } from '../people/read-facts';
@@ -70,6 +70,16 @@ describe('a client who reads German', () => {
     const own = { paragraphs: ['Only what we agreed on.'], others: {}, basedOn: version };
     expect((await saveWording(house.db, own, actor)).kind).toBe('saved');
     expect(await readWordingIn(house.db, 'de')).toMatchObject({ language: 'en', paragraphs: own.paragraphs });
+    const shown = {
+      areas: [],
+      signer: 'client',
+      name: 'Zoë Ahorn',
+      drawing: null,
+      wordingVersion: version + 1,
+    } as const;
+    await signConsent(house.db, house.visit, { ...shown, areas: [], language: 'de' }, actor);
+    const row = await house.db.selectFrom('consent').select('language').executeTakeFirstOrThrow();
+    expect(row.language).toBe('en');
     const both = { ...own, others: { de: ['Nur, was wir vereinbart haben.'] }, basedOn: version + 1 };
     expect((await saveWording(house.db, both, actor)).kind).toBe('saved');
     expect(await readWordingIn(house.db, 'de')).toMatchObject({ language: 'de', paragraphs: both.others.de });
@@ -83,6 +93,14 @@ describe('a client who reads German', () => {
     if (booked.kind !== 'saved') throw new Error(booked.kind);
     const reminder = (await listReminders(house.db, now)).find(({ visitId }) => visitId === booked.id);
     expect(reminder?.words).toContain('Wir erwarten Sie am Donnerstag, 26. November um 10:00 Uhr');
+
+    // Said to be English before it went out: it goes out in English, and stays so.
+    await reads('en');
+    const words = async () => (await listReminders(house.db, now)).find(({ visitId }) => visitId === booked.id)?.words;
+    expect(await words()).toContain('we expect you on Thursday 26 November at 10:00');
+    await settleReminders(house.db, { kind: 'send', id: reminder?.id ?? 0 }, now);
+    await reads('de');
+    expect(await words()).toContain('we expect you on');
 
     const blend = {
       ...{ name: 'Abend', area: 'body' as const, volumeMl: 20, carrier: 'almond-sweet' },

@@ -1,5 +1,5 @@
 import { bottleWordsOf } from '../../catalogue/client-words/bottle';
-import { dateInWords } from '../../catalogue/client-words/client-words';
+import { dateInWords } from '../../core/language';
 import type { HomeWords } from '../../catalogue/homecare/words';
 import type { AftercareId } from '../../core/visit/aftercare';
 import type { MixView } from '../../contracts/oil-views';

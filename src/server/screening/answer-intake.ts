@@ -6,7 +6,7 @@ import { type Override, overrideErrors } from '../../core/screening/override';
 import type { LimitKey } from '../../core/screening/tables';
 import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
-import { keepFirstWording, readWording } from './wording';
+import { keepFirstWording, readWordingIn } from './wording';
 import { changeClient, findClient, toClientData } from '../clients/clients.repository';
 import { endFinding, insertFinding, listFindings, type StoredFinding } from './findings.repository';
 import { endOverride, insertConsent, insertIntakeAnswers, insertOverride } from './screening.repository';
@@ -105,7 +105,7 @@ async function keepText(db: Db, clientId: ClientId, input: IntakeInput, by: numb
 export async function signConsent(db: Db, visitId: VisitId, input: ConsentInput, actor: Actor): Promise<Answered> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
-  const wording = await readWording(db);
+  const wording = await readWordingIn(db, input.language);
   if (wording.version !== input.wordingVersion)
     return {
       kind: 'refused',
@@ -116,7 +116,14 @@ export async function signConsent(db: Db, visitId: VisitId, input: ConsentInput,
   const now = actor.now.toISOString();
   await db.transaction().execute(async (trx) => {
     await keepFirstWording(trx, now);
-    await insertConsent(trx, visit.client.id, visitId, input, actor.therapistId, now);
+    await insertConsent(
+      trx,
+      visit.client.id,
+      visitId,
+      { ...input, language: wording.language },
+      actor.therapistId,
+      now,
+    );
     await insertAudit(trx, {
       at: now,
       by: actor.therapistId,
