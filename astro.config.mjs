@@ -1,11 +1,35 @@
 import node from '@astrojs/node';
 import react from '@astrojs/react';
 import { defineConfig } from 'astro/config';
+import { build } from 'vite';
+
+/** Programs of their own beside the server: threads that compute and encrypt, and what the shell does with backups. */
+const besides = {
+  compute: 'src/server/compute/compute.worker.ts',
+  keeping: 'src/server/keeping/command-line.ts',
+  cipher: 'src/server/keeping/cipher.worker.ts',
+};
+const programsBeside = {
+  name: 'programs-beside',
+  hooks: {
+    'astro:build:done': () =>
+      build({
+        configFile: false,
+        logLevel: 'warn',
+        publicDir: false,
+        build: {
+          ssr: true,
+          outDir: 'dist/server/workers',
+          rollupOptions: { input: besides, output: { entryFileNames: '[name].mjs' } },
+        },
+      }),
+  },
+};
 
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
-  integrations: [react()],
+  integrations: [react(), programsBeside],
   server: { host: process.env.HOST ?? '127.0.0.1', port: Number(process.env.PORT ?? 4321) },
   devToolbar: { enabled: false },
   // The middleware compares origins itself: behind a plain loopback address the built-in check refuses our own pages.
@@ -15,7 +39,7 @@ export default defineConfig({
     csp: true,
   },
   vite: {
-    ssr: { external: ['better-sqlite3'] },
+    ssr: { external: ['better-sqlite3-multiple-ciphers'] },
     build: { assetsInlineLimit: 4096 },
   },
 });

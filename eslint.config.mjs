@@ -90,6 +90,10 @@ export default tseslint.config(
       'no-restricted-imports': ['error', { paths: [{ name: 'kysely', importNames: ['sql'], message: 'As above.' }] }],
     },
   },
+  {
+    files: ['public/fresh.js'],
+    languageOptions: { globals: { addEventListener: 'readonly', document: 'readonly', location: 'readonly' } },
+  },
   { files: ['public/theme.js'], languageOptions: { globals: { document: 'readonly', localStorage: 'readonly' } } },
   {
     files: ['public/offline.js'],

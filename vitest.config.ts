@@ -2,7 +2,7 @@ import { defineConfig } from 'vitest/config';
 import { giveTestsAClock } from './tests/clock/test-day';
 
 giveTestsAClock(process.env);
-const setupFiles = ['tests/clock/shifted.mjs'];
+const setupFiles = ['tests/clock/shifted.mjs', 'tests/seed.setup.ts'];
 
 export default defineConfig({
   test: {
@@ -19,6 +19,7 @@ export default defineConfig({
           maxWorkers: 2,
           sequence: { groupOrder: 0 },
           testTimeout: 60_000,
+          hookTimeout: 60_000,
           setupFiles,
         },
       },

@@ -19,21 +19,23 @@ function freePort() {
  * @typedef {object} Served
  * @property {string} url
  * @property {number} port
+ * @property {number | undefined} pid
  * @property {() => Promise<unknown>} stop
  * @property {() => Promise<unknown>} kill
  */
 
 /**
- * @param {{ data: string, demo?: boolean, port?: number, env?: Record<string, string> }} asked
+ * @param {{ data: string, demo?: boolean, port?: number, env?: Record<string, string>, isSealed?: boolean, killAfterMs?: number }} asked
+ *   `isSealed`: the house is encrypted and waits for its passphrase: it answers, and is not open
  * @returns {Promise<Served>}
  *   its address and a way to stop it; `kill` ends it without a goodbye
  */
-export async function startServer({ data, demo = true, port, env = {} }) {
+export async function startServer({ data, demo = true, port, env = {}, isSealed = false, killAfterMs }) {
   const listening = port ?? (await freePort());
   const clock = process.env['VELVET_STONE_CLOCK_OFFSET_MS']
     ? ['--import', path.join(root, 'tests/clock/shifted.mjs')]
     : [];
-  const child = spawn(process.execPath, [...clock, path.join(root, 'dist/server/entry.mjs')], {
+  const child = spawn(process.execPath, [...clock, path.join(root, 'scripts/house-server.mjs')], {
     cwd: root,
     stdio: ['ignore', 'ignore', 'inherit'],
     env: {
@@ -49,12 +51,15 @@ export async function startServer({ data, demo = true, port, env = {} }) {
     },
   });
   const url = `http://127.0.0.1:${listening}`;
+  // Ended before it has opened, to see what is found afterwards.
+  if (killAfterMs !== undefined) setTimeout(() => child.kill('SIGKILL'), killAfterMs).unref();
   const ended = new Promise((resolve) => child.once('exit', resolve));
   const deadline = Date.now() + 30_000;
   for (;;) {
-    if (child.exitCode !== null) throw new Error(`the server ended with ${child.exitCode}`);
+    if (child.exitCode !== null || child.signalCode !== null)
+      throw new Error(`the server ended with ${child.exitCode}`);
     const answer = await fetch(`${url}/api/health`).catch(() => undefined);
-    if (answer?.ok) break;
+    if (answer?.ok || (isSealed && answer?.status === 503)) break;
     if (Date.now() > deadline) throw new Error('the server did not answer within 30 s');
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
@@ -62,7 +67,7 @@ export async function startServer({ data, demo = true, port, env = {} }) {
     child.kill(signal);
     return ended;
   };
-  return { url, port: listening, stop: () => end('SIGTERM'), kill: () => end('SIGKILL') };
+  return { url, port: listening, pid: child.pid, stop: () => end('SIGTERM'), kill: () => end('SIGKILL') };
 }
 
 /**

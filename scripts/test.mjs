@@ -29,6 +29,8 @@ for (const [name, code] of Object.entries(checks)) count(name, (await code) === 
 
 const report = path.join(root, 'node_modules', '.vitest-report.json');
 rmSync(report, { force: true });
+const seed = process.env['VELVET_STONE_SEED'] ?? '20260101';
+console.log(`Seed of what property tests make up: ${seed}`);
 const wanted = process.argv.slice(2);
 const ran = run(
   process.execPath,
@@ -42,6 +44,7 @@ const ran = run(
   ],
   {
     CHROMIUM_PATH: chromium,
+    VELVET_STONE_SEED: seed,
   },
 );
 if (existsSync(report)) {

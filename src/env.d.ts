@@ -13,6 +13,8 @@ declare namespace App {
     readonly therapist: import('./contracts/people-views').TherapistView | undefined;
     readonly therapists: readonly import('./contracts/people-views').TherapistView[];
     readonly isDemo: boolean;
+    /** Whose drafts the page may keep; undefined before signing in. */
+    readonly writer: import('./server/auth/draft-key').Writer | undefined;
     readonly actor: import('./server/shared/saving').Actor;
   }
 }

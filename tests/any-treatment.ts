@@ -4,7 +4,7 @@ import type { FitStep } from '../src/core/sequencing/time-fit';
 
 /** Blocks and steps for tests, with what is not said filled in, and any number of made-up ones. */
 
-export const block = (id: string, given: Partial<Block> = {}): Block => ({
+export const block = (id: string, input: Partial<Block> = {}): Block => ({
   id,
   minutes: 5,
   position: 'supine',
@@ -12,7 +12,7 @@ export const block = (id: string, given: Partial<Block> = {}): Block => ({
   therapist: 'head',
   side: 'both',
   after: [],
-  ...given,
+  ...input,
 });
 
 /** Precedences that can never go round: only on blocks given earlier. */
@@ -34,7 +34,7 @@ export const anyBlocks = (most: number): fc.Arbitrary<readonly Block[]> =>
       ),
     );
 
-export const step = (id: string, given: Partial<FitStep> = {}): FitStep => ({
+export const step = (id: string, input: Partial<FitStep> = {}): FitStep => ({
   id,
   secondsPerRepetition: 10,
   overheadSeconds: 8,
@@ -43,7 +43,7 @@ export const step = (id: string, given: Partial<FitStep> = {}): FitStep => ({
   max: 8,
   weight: 1,
   optional: false,
-  ...given,
+  ...input,
 });
 
 export const anySteps = (most: number): fc.Arbitrary<readonly FitStep[]> =>

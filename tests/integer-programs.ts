@@ -13,7 +13,11 @@ async function solve(program: string): Promise<number> {
   return solution.ObjectiveValue;
 }
 
-const sum = (terms: readonly string[]) => (terms.length > 0 ? terms.join(' + ') : '0 zero');
+/** Terms of a sum, a few to a line: the reader of programs takes no long ones. */
+const sum = (terms: readonly string[]) =>
+  terms.length === 0
+    ? '0 zero'
+    : terms.map((term, i) => `${i > 0 ? `${i % 8 === 0 ? '\n' : ' '}+ ` : ''}${term}`).join('');
 
 /** Least setup seconds: one block follows another, and each has its number in the order (Miller, Tucker, Zemlin (1960), JACM 7:326). */
 export async function leastOrderByProgram(
@@ -43,7 +47,52 @@ export async function leastOrderByProgram(
       'Bounds',
       ...blocks.map((_, i) => ` 1 <= u${i} <= ${n}`),
       'Binary',
-      ` ${arcs.map(({ name }) => name).join(' ')}`,
+      ...arcs.map(({ name }) => ` ${name}`),
+      'End',
+    ].join('\n'),
+  );
+}
+
+/**
+ * Least setup seconds of many blocks with strict precedences, as the cheapest flow of one unit through the network of
+ * what may be over at some moment (a linear program: such a flow is whole by itself).
+ */
+export async function leastOrderByFlow(blocks: readonly Block[], start: Setting, costs: SetupCosts): Promise<number> {
+  const full = (1 << blocks.length) - 1;
+  const index = new Map(blocks.map(({ id }, i) => [id, i]));
+  const needs = blocks.map(({ after }) => after.reduce((bits, id) => bits | (1 << (index.get(id) ?? 0)), 0));
+  const nodes = new Map<string, { into: string[]; out: string[] }>();
+  const nodeAt = (over: number, last: number) => {
+    const key = `${over} ${last}`;
+    const known = nodes.get(key);
+    if (known) return known;
+    const made = { into: [], out: [] };
+    nodes.set(key, made);
+    follow(over, last);
+    return made;
+  };
+  const arcs: { readonly name: string; readonly seconds: number }[] = [];
+  const open: (() => void)[] = [];
+  const follow = (over: number, last: number) =>
+    open.push(() => {
+      for (const [j, block] of blocks.entries()) {
+        if (over & (1 << j) || (needs[j] ?? 0) & ~over) continue;
+        const name = `f${arcs.length}`;
+        arcs.push({ name, seconds: setupSeconds(blocks[last] ?? start, block, costs) });
+        nodeAt(over, last).out.push(name);
+        nodeAt(over | (1 << j), j).into.push(name);
+      }
+    });
+  const first = nodeAt(0, -1);
+  for (let next = open.pop(); next; next = open.pop()) next();
+  const ends = [...nodes].filter(([key]) => key.startsWith(`${full} `)).flatMap(([, { into }]) => into);
+  const between = [...nodes.values()].filter(({ into, out }) => into.length > 0 && out.length > 0);
+  return solve(
+    [
+      ...['Minimize', ` obj: ${sum(arcs.map(({ seconds, name }) => `${seconds} ${name}`))} + 0 zero`, 'Subject To'],
+      ` begin: ${sum(first.out)} = 1`,
+      ` end: ${sum(ends)} = 1`,
+      ...between.map(({ into, out }, k) => ` n${k}: ${sum(into)}\n - ${out.join('\n - ')} = 0`),
       'End',
     ].join('\n'),
   );

@@ -30,13 +30,13 @@ function readOf(conditions: readonly Brought[], held: readonly string[]): ReadSc
 export function judge(
   conditions: readonly Brought[] = [],
   held: readonly string[] = everything,
-  given: Given = {},
+  input: Given = {},
 ): Judgement {
   const read = readOf(conditions, held);
   return judgementOf(screeningBook, read, screen(screeningBook, read), {
     conditions,
     frequencyRules,
-    ...given,
+    ...input,
   });
 }
 
@@ -63,12 +63,12 @@ export function judged(
   protocols: readonly (string | Choice)[],
   conditions: readonly Brought[] = [],
   held: readonly string[] = everything,
-  given: Given & { readonly affected?: 'left' | 'right' | null } = {},
+  input: Given & { readonly affected?: 'left' | 'right' | null } = {},
 ): Judged {
   const choices = protocols.map((one, i): Choice =>
     typeof one === 'string' ? { id: `c${i + 1}`, protocol: one } : one,
   );
-  const { affected = 'left', ...rest } = given;
+  const { affected = 'left', ...rest } = input;
   const blocks = expandChoices(anatomy, shippedLibrary, choices, affected);
   return judgeBlocks(shippedLibrary, judge(conditions, held, rest), blocks, wayRoundFor(conditions, held));
 }

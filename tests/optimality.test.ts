@@ -8,8 +8,8 @@ import { adult } from '../src/core/oils/client';
 import { startSetting, usualCosts } from '../src/core/sequencing/block';
 import { sequenceBlocks } from '../src/core/sequencing/sequence';
 import { fitTime, secondsAt } from '../src/core/sequencing/time-fit';
-import { anyBlocks, anySteps } from './any-treatment';
-import { bestMeritByProgram, leastOrderByProgram, leastPenaltyByProgram } from './integer-programs';
+import { anyBlocks, anySteps, block } from './any-treatment';
+import { bestMeritByProgram, leastOrderByFlow, leastOrderByProgram, leastPenaltyByProgram } from './integer-programs';
 
 describe('held against integer programs', () => {
   it('the order of blocks is never worse', async () => {
@@ -20,6 +20,26 @@ describe('held against integer programs', () => {
         6,
       );
     }
+  });
+
+  it('the order of sixteen blocks in three or four strands is the best there is', async () => {
+    const kinds = fc.record({
+      position: fc.constantFrom('supine' as const, 'prone' as const, 'side-left' as const),
+      hands: fc.constantFrom('dry' as const, 'oiled' as const, 'stone' as const, 'gloved' as const),
+      therapist: fc.constantFrom('head' as const, 'left' as const, 'right' as const),
+      side: fc.constantFrom('left' as const, 'right' as const, 'both' as const),
+    });
+    for (const strands of [3, 4])
+      for (const settings of fc.sample(fc.array(kinds, { minLength: 16, maxLength: 16 }), { numRuns: 3, seed: 7 })) {
+        const blocks = settings.map((setting, i) =>
+          block(`b${i}`, { ...setting, after: i < strands ? [] : [`b${i - strands}`] }),
+        );
+        const own = sequenceBlocks(blocks);
+        expect(own.ok && own.value.setupSeconds).toBeCloseTo(
+          await leastOrderByFlow(blocks, startSetting, usualCosts),
+          6,
+        );
+      }
   });
 
   it('the repetitions cost no more quality', async () => {
@@ -38,14 +58,14 @@ describe('held against integer programs', () => {
       volumeMl: fc.constantFrom(20, 30, 50),
     });
     for (const { picks, costs, uses, volumeMl } of fc.sample(anyWish, { numRuns: 12, seed: 9 })) {
-      const given: BestBlendCase = {
+      const input: BestBlendCase = {
         ...{ volumeMl, area: 'body', client: adult, targetPercent: 2.5, maxOils: 4 },
         candidates: picks.map((oil, i) => ({ oil, costPerDrop: costs[i] ?? 0, maxDrops: 60 })),
         wanted: uses.map((use, i) => ({ use, weight: i + 1 })),
         notes: { top: 0.3, middle: 0.5, base: 0.2 },
       };
-      const own = bestBlend(oilBook, given);
-      const merit = await bestMeritByProgram(blendProblem(oilBook, given));
+      const own = bestBlend(oilBook, input);
+      const merit = await bestMeritByProgram(blendProblem(oilBook, input));
       expect(own.kind === 'found' && own.blend.objective).toBeCloseTo(merit, 6);
     }
   });

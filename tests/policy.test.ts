@@ -55,14 +55,17 @@ describe('who may use what', () => {
     expect([...new Set(addressed)]).toEqual([
       '/sign-in',
       '/welcome',
+      '/recover',
       '/problems/{name}',
       '/404',
       '/home/{token}',
       '/api/compute/…',
       '/api/session',
       '/api/session/demo',
+      '/api/session/recover',
       '/api/health',
       '/api/openapi.json',
+      '/api/keeping/encryption',
       '/api/calendar/{token}',
       '/api/home-page/{token}/ticks',
     ]);
@@ -82,7 +85,7 @@ describe('who may use what', () => {
       doors
         .filter(({ path: at, method }) => mayUse(method, sample(at), visitor) === 'allowed')
         .map(({ path: at }) => at)
-        .filter((at) => !/problems|404|health|openapi|compute|calendar|home/.test(at));
+        .filter((at) => !/problems|404|health|openapi|compute|calendar|home|encryption/.test(at));
     expect(openTo(handed)).toEqual([
       '/tablet/{visit}',
       '/api/session',
@@ -95,13 +98,31 @@ describe('who may use what', () => {
     expect(mayUse('POST', '/api/tablet/8', handed)).toBe('handed');
     expect(openTo({ ...house, role: 'owner', isLocked: true })).toEqual([
       '/sign-in',
+      '/recover',
       '/locked',
       '/api/session',
       '/api/session',
       '/api/session/demo',
       '/api/session/lock',
       '/api/session/unlock',
+      '/api/session/recover',
     ]);
+  });
+
+  it('opens nothing but the way to it, while the house asks for a second factor that is not there', () => {
+    const owing: Visitor = { ...house, role: 'owner', isProved: true, isOwing: true };
+    const open = doors
+      .filter(({ path: at, method, who }) => who !== 'everybody' && mayUse(method, sample(at), owing) === 'allowed')
+      .map(({ path: at, method }) => `${method} ${at}`);
+    expect(open).toEqual([
+      'get /second-factor',
+      'delete /api/session',
+      'get /api/session/factor',
+      'post /api/session/factor',
+      'put /api/session/factor',
+    ]);
+    expect(mayUse('GET', '/', owing)).toBe('owing');
+    expect(mayUse('GET', '/api/clients', owing)).toBe('owing');
   });
 });
 

@@ -9,7 +9,7 @@ export function pseudo<T>(table: T): T {
   const turn = (value: unknown): unknown => {
     if (typeof value === 'string') return pseudoText(value);
     if (typeof value === 'function')
-      return (...args: readonly unknown[]) => turn((value as (...given: readonly unknown[]) => unknown)(...args));
+      return (...args: readonly unknown[]) => turn((value as (...input: readonly unknown[]) => unknown)(...args));
     if (Array.isArray(value)) return value.map(turn);
     if (value && typeof value === 'object')
       return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, turn(one)]));

@@ -83,7 +83,7 @@ describe('what the interface says', () => {
         continue;
       }
       const values = Array.from({ length: said.length }, (__, i) => `value${i}`);
-      const made = String((said as (...given: readonly string[]) => string)(...values));
+      const made = String((said as (...input: readonly string[]) => string)(...values));
       for (const value of values) expect(made, key).toContain(value);
     }
   });

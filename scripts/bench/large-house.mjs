@@ -21,7 +21,7 @@ const girths = (extra) => JSON.stringify(Array.from({ length: pointsOnLeg }, (_,
 
 /** @param data the folder of a house that has been opened before, while no server runs on it */
 export async function fillHouse(data) {
-  const { default: SQLite } = await import('better-sqlite3');
+  const { default: SQLite } = await import('better-sqlite3-multiple-ciphers');
   const db = new SQLite(path.join(data, 'velvet-stone.sqlite'));
   const client = db.prepare(
     "insert into client (name, search_name, born_on, phone, note, created_at) values (?, ?, '1970-01-01', ?, '', '2026-01-01T00:00:00.000Z')",

@@ -374,17 +374,6 @@ export const regionGroupRows = {
   'lines-crow': ['temple', 'eyelid-upper', 'eyelid-lower'],
   'lines-mouth-corner': ['lip-lower', 'chin', 'jaw', 'under-chin'],
   'lines-smile': ['cheek', 'cheek-outer', 'lip-upper', 'nose'],
-  /** Too small or too bony for a palm stone. */
-  'small-stone': [
-    ...['nape', 'neck-front', 'neck-side', 'ear', 'hand-back', 'palm', 'fingers', 'wrist', 'foot-top', 'sole', 'heel'],
-    ...['ankle-inner', 'ankle-outer', 'toes'],
-  ],
-  /** Where a set of small stones is laid out beside the palm stones. */
-  'small-stone-set': ['nape', 'neck-front', 'neck-side', 'hand-back', 'fingers', 'foot-top', 'toes'],
-  'large-stone': [
-    ...['back-upper', 'back-middle', 'back-lower', 'thigh-upper-inner', 'thigh-upper-outer', 'thigh-upper-back'],
-    ...['thigh-lower-inner', 'thigh-lower-outer', 'thigh-lower-back', 'buttock'],
-  ],
   /** Thick skin, and scalp. */
   'knobbed-tool': ['sole', 'foot-top', 'heel', 'toes', 'scalp-front', 'scalp-crown', 'scalp-back'],
   /** Thin skin and tight curves. */

@@ -1,6 +1,7 @@
 import { currencyIds } from '../core/money';
 import { languageIds } from '../core/language';
 import { z } from 'zod';
+import { factorRules } from './sign-in';
 import { TherapistView } from './people-views';
 import { MeasuringInput } from './measures';
 
@@ -10,6 +11,8 @@ export const PersonView = TherapistView.extend({
   login: z.string(),
   canSignIn: z.boolean(),
   hasPin: z.boolean(),
+  /** Signing in asks them for a second factor. */
+  hasFactor: z.boolean(),
   leftOn: z.string().nullable(),
   /** Weekday 1 (Monday) to 7 → start and end. Empty: the house's usual hours. */
   hours: z.record(z.string(), z.tuple([z.string(), z.string()]).readonly()),
@@ -56,6 +59,8 @@ export const HouseView = z.object({
   /** In which clients read who have not said another one. */
   language: z.enum(languageIds),
   currency: z.enum(currencyIds),
+  /** Who needs a second factor to sign in. */
+  secondFactor: z.enum(factorRules),
   audit: AuditView,
   measuring: MeasuringInput,
 });

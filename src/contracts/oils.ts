@@ -41,8 +41,13 @@ export const BlendCheckRequest = z
     client,
     parts,
     basis,
+    /** What lies on the client's skin already; only what is on the same area counts. */
+    already: z
+      .array(z.object({ area, parts, volumeMl: volumeMl.optional() }), 'Give a list of what lies on the skin.')
+      .max(60, 'At most 60 entries.')
+      .default([]),
   })
-  .superRefine((given, context) => eachOnce(given.parts, context, 'parts'));
+  .superRefine((input, context) => eachOnce(input.parts, context, 'parts'));
 export type BlendCheckRequest = z.infer<typeof BlendCheckRequest>;
 
 const finding = z.object({
@@ -75,6 +80,8 @@ export const BlendCheckResponse = z.object({
       shareOfLimit: z.number().nullable(),
     }),
   ),
+  /** How many more drops of each oil this skin may have; only where `already` was given. Null: nothing limits it. */
+  dropsLeft: z.array(z.object({ oil: z.string(), drops: z.number().nullable() })).optional(),
   constituents,
   phototoxic: z.object({ sumOfFractions: z.number(), hoursOutOfSun: z.number() }),
   verdict,
@@ -132,7 +139,7 @@ export const BlendBestRequest = z
       .max(8, 'At most 8.')
       .default(4),
   })
-  .superRefine((given, context) => eachOnce(given.candidates, context, 'candidates'));
+  .superRefine((input, context) => eachOnce(input.candidates, context, 'candidates'));
 export type BlendBestRequest = z.infer<typeof BlendBestRequest>;
 
 export const BlendBestResponse = z.object({
@@ -150,7 +157,7 @@ export const LayeredDropsRequest = z
     parts: parts.min(1, 'Give at least one oil.'),
     client,
   })
-  .superRefine((given, context) => eachOnce(given.parts, context, 'parts'));
+  .superRefine((input, context) => eachOnce(input.parts, context, 'parts'));
 export type LayeredDropsRequest = z.infer<typeof LayeredDropsRequest>;
 
 export const LayeredDropsResponse = z.object({

@@ -26,12 +26,14 @@ const titles: Readonly<Record<number, string>> = {
   400: 'Some fields need attention; `errors` names them.',
   401: 'Nobody is signed in, or name and secret do not fit.',
   403: 'Not open to this role.',
-  404: 'There is no such thing.',
+  404: 'There is nothing at this address.',
   409: 'Someone else saved in the meantime; nothing was overwritten.',
   413: 'Larger than what is taken.',
   422: 'The fields are sound one by one but do not fit together.',
   423: 'The screen is locked, or the tablet is with a client.',
+  415: 'Bodies are JSON and say so.',
   429: 'Too many tries: wait.',
+  503: 'Too much is being computed: ask again after `Retry-After`.',
 };
 
 const named = new Set<string>();
@@ -73,6 +75,7 @@ const about: Readonly<Record<string, string>> = {
   compute: 'Pure questions to the core: open to everybody, nothing is stored.',
   people: 'Coming in, going out, and who works here.',
   house: 'The house itself, and what programs ask of it.',
+  keeping: 'Copies of the house: making them, and going back to one.',
   booking: 'When visits are, who is told, and the calendars that follow.',
   clients: 'Who comes here, and what is kept of them.',
   screening: 'What is asked before hands are laid on: findings, answers, consent and limits.',
@@ -98,6 +101,7 @@ function refusalsOf(route: Route): readonly number[] {
       ...(route.params ? [404] : []),
       ...(route.query || route.body ? [400] : []),
       ...(route.body ? [413] : []),
+      ...(route.body && !isBytes(route.body) ? [415] : []),
       ...(route.mostPerMinute ? [429] : []),
     ]),
   ].sort((a, b) => a - b);

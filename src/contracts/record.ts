@@ -83,11 +83,18 @@ export const ClientChangeInput = ClientInput.extend({ basedOn: z.number().int().
 export type ClientChangeInput = z.infer<typeof ClientChangeInput>;
 export type ClientInput = z.infer<typeof ClientInput>;
 
+/** ISO time, UTC; within some years of today, so that a slip of the year is seen. */
+const visitStart = z.iso
+  .datetime('Write the time as an ISO time in UTC.')
+  .refine(
+    (time) => !(Math.abs(Date.parse(time) - Date.now()) >= 10 * 366 * 86_400_000),
+    'Check the year: at most ten away.',
+  );
+
 export const VisitInput = z.object({
   clientId: z.number().int().positive(),
   therapistId: z.number().int().positive(),
-  /** ISO time, UTC. */
-  startsAt: z.iso.datetime('Write the time as an ISO time in UTC.'),
+  startsAt: visitStart,
   minutes: z
     .number()
     .int()
@@ -106,7 +113,7 @@ export const VisitInput = z.object({
     .optional(),
 });
 export const BookingChangeInput = z.object({
-  startsAt: z.iso.datetime('Write the time as an ISO time in UTC.'),
+  startsAt: visitStart,
   therapistId: z.number().int().positive(),
 });
 export type BookingChangeInput = z.infer<typeof BookingChangeInput>;

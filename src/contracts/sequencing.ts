@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { fillRounds } from '../core/sequencing/time-fit';
 import { blockSides, handStates, positions, type SetupCosts, tablePlaces, usualCosts } from '../core/sequencing/block';
 import { changeKinds } from '../core/sequencing/setup';
 
@@ -44,6 +45,8 @@ export const SequenceResponse = z.object({
   setupSeconds: z.number(),
   lowerBound: z.number(),
   optimal: z.boolean(),
+  /** How far the order may be from the best one, as a share of its setup time; 0 when it is proven best. */
+  gap: z.number(),
   changes: z.array(z.object({ before: z.string(), kind: z.enum(changeKinds), seconds: z.number() })),
 });
 
@@ -78,24 +81,50 @@ const FitStepSchema = z
     if (max < usual) context.addIssue({ code: 'custom', path: ['max'], message: `Not below the usual, ${usual}.` });
   });
 
-export const TimeFitRequest = z.object({
-  availableSeconds: z
-    .number('Give seconds.')
-    .min(0, 'At least 0 seconds.')
-    .max(8 * 3600, 'At most eight hours.'),
-  steps: z
-    .array(FitStepSchema, 'Give a list of steps.')
-    .max(200, 'At most 200 steps.')
-    .superRefine((steps, context) => {
-      const seen = new Set<string>();
-      for (const [i, step] of steps.entries()) {
-        if (seen.has(step.id))
-          context.addIssue({ code: 'custom', path: [i, 'id'], message: `“${step.id}” is given twice: each id once.` });
-        seen.add(step.id);
-      }
-    }),
-  fill: z.boolean().default(false),
-});
+/** From the least to the usual repetitions, over all steps; an hour of treatment has some hundred. */
+const mostChoices = 6000;
+
+/** Looking at so many rounds of time takes about a second. */
+const mostFillRounds = 100_000_000;
+
+export const TimeFitRequest = z
+  .object({
+    availableSeconds: z
+      .number('Give seconds.')
+      .min(0, 'At least 0 seconds.')
+      .max(8 * 3600, 'At most eight hours.'),
+    steps: z
+      .array(FitStepSchema, 'Give a list of steps.')
+      .max(200, 'At most 200 steps.')
+      .superRefine((steps, context) => {
+        const seen = new Set<string>();
+        for (const [i, step] of steps.entries()) {
+          if (seen.has(step.id))
+            context.addIssue({
+              code: 'custom',
+              path: [i, 'id'],
+              message: `“${step.id}” is given twice: each id once.`,
+            });
+          seen.add(step.id);
+        }
+      }),
+    fill: z.boolean().default(false),
+  })
+  .superRefine(({ steps, availableSeconds, fill }, context) => {
+    const repetitions = steps.reduce((sum, { min, usual }) => sum + usual - min + 1, 0);
+    if (repetitions > mostChoices)
+      context.addIssue({
+        code: 'custom',
+        path: ['steps'],
+        message: `${repetitions} numbers of repetitions to choose from are too many: at most ${mostChoices} in all.`,
+      });
+    if (fill && fillRounds(steps, availableSeconds) > mostFillRounds)
+      context.addIssue({
+        code: 'custom',
+        path: ['steps'],
+        message: 'That is too much to fill so finely: give whole seconds, fewer steps, or less time.',
+      });
+  });
 
 export const TimeFitResponse = z.object({
   fits: z.boolean(),

@@ -5,9 +5,51 @@ import { qualificationIds } from '../core/drainage/case';
 export const SignInInput = z.object({
   login: z.string().trim().min(1, 'Write your sign-in name.').max(60),
   password: z.string().min(1, 'Write your password.').max(200),
+  /** Of the second factor, or one of its recovery codes; empty where none is asked for. */
+  code: z.string().max(40).default(''),
 });
 
+/** A code of the second factor that is being set up. */
+export const FactorInput = z.object({ code: z.string().max(40) });
+
+export const FactorView = z.object({
+  isOn: z.boolean(),
+  /** The house asks for one, and there is none yet. */
+  isOwed: z.boolean(),
+  codesLeft: z.number(),
+});
+export type FactorView = z.infer<typeof FactorView>;
+
+/** What an authenticator takes: as a picture, as an address, or typed. */
+export const FactorSetUp = z.object({ secret: z.string(), uri: z.string(), qrSvg: z.string() });
+export type FactorSetUp = z.infer<typeof FactorSetUp>;
+
+/** Shown this once. */
+export const RecoveryCodes = z.object({ codes: z.array(z.string()).readonly() });
+export type RecoveryCodes = z.infer<typeof RecoveryCodes>;
+
+export const factorRules = ['nobody', 'owners', 'everybody'] as const;
+export const FactorRuleInput = z.object({ secondFactor: z.enum(factorRules) });
+
+/** The owner’s way back in by the printed code. */
+export const RecoverInput = z.object({
+  login: z.string().trim().min(1, 'Write your sign-in name.').max(60),
+  code: z.string().trim().min(1, 'Write the code from the paper.').max(40),
+  password: z.string().max(200),
+});
+export type RecoverInput = z.infer<typeof RecoverInput>;
+
 export const DemoSignInInput = z.object({ staffId: z.number().int().positive() });
+/** A device on which somebody is signed in. */
+export const DeviceView = z.object({
+  name: z.string(),
+  device: z.string(),
+  since: z.string(),
+  seen: z.string(),
+  isThis: z.boolean(),
+});
+export type DeviceView = z.infer<typeof DeviceView>;
+
 export const PinInput = z.object({ pin: z.string().max(20) });
 export const HandInput = z.object({ visitId: z.number().int().positive() });
 export const NewPinInput = z.object({ password: z.string().max(200), pin: z.string().max(20) });

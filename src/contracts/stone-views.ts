@@ -32,11 +32,17 @@ export const RotationView = z.object({
   rotation: RotationShape,
   /** Step → its part of the treatment, in words. */
   names: z.record(z.string(), z.string()),
+  /** How often hands take other stones. */
+  changes: z.number(),
+  /** Step → the size of stone that it takes from this tray. */
+  sizes: z.record(z.string(), z.enum(sizeIds)),
   waysOut: z
     .array(
       z.object({
         kind: z.string(),
         words: z.string(),
+        /** Stones of steps that would do; none where something else is changed. */
+        changes: z.array(z.object({ step: z.string(), size: z.enum(sizeIds), count: z.number() })).readonly(),
       }),
     )
     .readonly(),

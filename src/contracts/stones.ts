@@ -1,5 +1,6 @@
 import { careKinds } from '../core/stones/care';
 import { z } from 'zod';
+import { carryErrors } from '../core/stones/chain';
 import { materialIds, type SizeId, sizeIds, skinIds } from '../core/stones/book';
 
 /** Shapes of what is calculated about stones. Temperatures °C, times s, lengths mm, masses g. */
@@ -131,6 +132,8 @@ export const StoneRotationRequest = z
           usefulS: number(0, longestS, 's').optional(),
           reheatS: number(0, longestS, 's').optional(),
           restS: number(0, longestS, 's').optional(),
+          /** It goes on with the stones of the step before it. */
+          carry: z.boolean('true or false.').default(false),
         }),
         'Give the steps.',
       )
@@ -152,6 +155,8 @@ export const StoneRotationRequest = z
       'steps',
       'id',
     );
+    for (const { path, message } of carryErrors(steps))
+      context.addIssue({ code: 'custom', path: path.split('.'), message });
   });
 export type StoneRotationRequest = z.infer<typeof StoneRotationRequest>;
 

@@ -24,7 +24,7 @@ export const MeasurementErrorResponse = z.object({
 });
 
 /** All pairs are looked at, so time and memory grow with the square. */
-const mostTrendPoints = 5000;
+const mostTrendPoints = 2000;
 
 export const TrendRequest = z.object({
   points: z

@@ -25,6 +25,8 @@ export const BlockView = z.object({
   why: z.array(z.string()).readonly(),
   /** Which of the visit's blends it is worked with; left out where no oil is. */
   oil: z.enum(['body', 'face']).optional(),
+  /** The part that is the same work on the other side, where that was not chosen. */
+  otherSide: z.string().optional(),
   /** Ids of its steps in the course. */
   steps: z.array(z.string()).readonly(),
 });
@@ -46,6 +48,29 @@ export const LeftOutView = z.object({
 });
 export type LeftOutView = z.infer<typeof LeftOutView>;
 
+/** What a plan asks of hot or of cold stones, what is wrong with that, and what would mend it. */
+export const StoneNote = z.object({
+  isCold: z.boolean(),
+  bathC: z.number(),
+  /** How often hands take other stones. */
+  changes: z.number(),
+  /** Class of stones → how many are in play. */
+  inPlay: z.record(z.string(), z.number()),
+  /** Stones of a near size that stand in for others. */
+  standIns: z.array(z.string()).readonly(),
+  trouble: z.array(z.string()).readonly(),
+  ways: z
+    .array(
+      z.object({
+        words: z.string(),
+        /** Stones of steps, by their ids; empty where something else is to be changed. */
+        stones: TreatmentHolds.shape.stones.unwrap(),
+      }),
+    )
+    .readonly(),
+});
+export type StoneNote = z.infer<typeof StoneNote>;
+
 /** What a visit holds beside or instead of drainage, put into order and time. */
 export const TreatmentView = z.object({
   wish: TreatmentInput.omit({ basedOn: true, reason: true }),
@@ -63,6 +88,10 @@ export const TreatmentView = z.object({
   setupSeconds: z.number(),
   lowerBoundSeconds: z.number(),
   isBestOrder: z.boolean(),
+  /** A faster order, and what of the protocols it departs from, in words; left out where there is none. */
+  faster: z.object({ savesSeconds: z.number(), departs: z.array(z.string()).readonly() }).optional(),
+  /** How often the therapist goes to the other side of the table; left out in plans of before it was counted. */
+  crossings: z.number().optional(),
   totalSeconds: z.number(),
   usualSeconds: z.number(),
   availableSeconds: z.number(),
@@ -75,6 +104,8 @@ export const TreatmentView = z.object({
   rules: z.array(BlockRuleShape).readonly(),
   proposals: z.array(ProposalShape).readonly(),
   load: TreatmentLoadShape,
+  /** What it asks of the stones, hot and cold apart; left out in plans of before it was told. */
+  stones: z.array(StoneNote).readonly().optional(),
   /** What to heat, blend and lay out, counted back from the appointment. */
   room: z.array(RoomItemShape).readonly(),
   /** How much oil it takes for body and face. Left out in plans of before oils were counted. */

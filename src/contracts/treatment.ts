@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { sizeIds } from '../core/stones/book';
 import { SchoolSchema } from './drainage';
 
 /** What a treatment is made of, apart from how long it may take and in which order. */
@@ -19,10 +20,52 @@ export const TreatmentHolds = z.object({
   fill: z.boolean().default(false),
   /** Both hands alike where nothing asks for one side after the other. */
   bothSides: z.boolean().default(false),
+  /** The order of a protocol's parts is not kept: the fastest one that the rules allow. */
+  isFree: z.boolean().optional(),
+  /** How often each step of a part is given, by the part's id. */
+  times: z
+    .record(
+      z.string().min(1).max(160),
+      z.number().int('A whole number.').min(1, 'At least once.').max(30, 'At most 30 times.'),
+    )
+    .optional(),
+  /** Stones that the therapist takes for a step instead of what its technique asks for, by the step's id. */
+  stones: z
+    .record(
+      z.string().min(1).max(160),
+      z.object({
+        size: z.enum(sizeIds, `One of ${sizeIds.join(', ')}.`),
+        count: z
+          .number()
+          .int('A whole number of stones.')
+          .min(1, 'At least one stone.')
+          .max(8, 'At most eight at once.'),
+        keep: z.boolean().default(false),
+      }),
+    )
+    .optional(),
   /** Another school of drainage than the house's. */
   school: SchoolSchema.optional(),
 });
 export type TreatmentHolds = z.infer<typeof TreatmentHolds>;
+
+/** Of a wish what is kept: not its minutes, and not an order that was arranged by hand. */
+export const holdsOf = ({
+  choices,
+  isShort,
+  fill,
+  bothSides,
+  school,
+  isFree,
+  stones,
+  times,
+}: TreatmentHolds): TreatmentHolds => ({
+  ...{ choices, isShort, fill, bothSides },
+  ...(school ? { school } : {}),
+  ...(isFree ? { isFree } : {}),
+  ...(stones ? { stones } : {}),
+  ...(times ? { times } : {}),
+});
 
 /** What a visit is to hold; the planner finds the order and the repetitions. */
 export const TreatmentInput = TreatmentHolds.extend({

@@ -31,12 +31,12 @@ export async function giveDemoSheet(db: Db, clientId: ClientId, by: number, now:
   if (!record) return;
   const drawn = composeHome(await readHouseLibrary(db), record, wish);
   if (!drawn.ok) throw new Error(drawn.errors[0]?.message);
-  const given = addDays(now, -7 * weeksAgo);
+  const input = addDays(now, -7 * weeksAgo);
   const sheetId = await insertSheet(db, {
     ...{ clientId, visitId: record.id, language: 'en', wish, sheet: drawn.value, madeBy: by },
-    madeAt: given.toISOString(),
+    madeAt: input.toISOString(),
   });
-  const ticks = Array.from({ length: 7 * weeksAgo }, (_, i) => addDays(given, i)).flatMap((day): HomeTick[] => {
+  const ticks = Array.from({ length: 7 * weeksAgo }, (_, i) => addDays(input, i)).flatMap((day): HomeTick[] => {
     const isWeekend = day.getDay() === 0 || day.getDay() === 6;
     if (random() > (isWeekend ? keptShare.weekend : keptShare.weekday)) return [];
     const iso = isoDay(day.toISOString());

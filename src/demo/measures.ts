@@ -36,11 +36,11 @@ export interface MeasuredVisit {
 export async function measure(db: Db, visit: MeasuredVisit): Promise<void> {
   const before = await tape(db, visit, 'before', visit.excess, visit.at(6));
   await tape(db, visit, 'after', visit.excess * 0.9, visit.at(visit.endMinute));
-  for (const given of observationsOf(visit))
+  for (const input of observationsOf(visit))
     await insertObservation(
       db,
       { clientId: visit.clientId, visitId: visit.visitId, takenAt: visit.at(8) },
-      { phase: 'before', replaces: null, ...given } as ObservationInput,
+      { phase: 'before', replaces: null, ...input } as ObservationInput,
       visit.therapistId,
       visit.at(8),
     );

@@ -26,7 +26,7 @@ export async function planDrainageOf(
   therapistId: TherapistId,
   recordedAt: string,
 ): Promise<readonly TableStep[]> {
-  const given: DrainageCase = {
+  const input: DrainageCase = {
     focus: client.focus,
     purpose: client.purpose,
     findings: drainageOf(await listFindings(db, clientId)),
@@ -35,13 +35,13 @@ export async function planDrainageOf(
     fill: false,
     qualifications: demoStaff[client.therapist]?.qualifications ?? [],
   };
-  const read = readCase(anatomy, given);
+  const read = readCase(anatomy, input);
   if (!read.ok) throw new Error(`demo client ${client.name}: ${read.errors.map((e) => e.message).join('; ')}`);
   const plan = planDrainage(anatomy, read.value);
   await insertPlan(db, {
     visit_id: visitId,
     version: 1,
-    case_json: caseColumn.write(given),
+    case_json: caseColumn.write(input),
     plan_json: planColumn.write(plan),
     steps_json: stepsColumn.write(plan.steps),
     is_rearranged: 0,

@@ -6,6 +6,8 @@ export class RequestError extends Error {
   constructor(
     readonly status: number,
     readonly problem: Problem,
+    /** How long the house asks to be left alone. */
+    readonly retryAfterMs?: number,
   ) {
     super(problem.errors?.[0]?.message ?? problem.detail ?? problem.title);
   }
@@ -24,6 +26,9 @@ const unreachable: Problem = {
 
 /** Why a door is shut: nobody is signed in any more, or the screen is locked. */
 export type Shut = 'signed-out' | 'locked';
+/** Something cannot be taken back, or leaves the house: its person is asked to show by PIN that it is they. */
+export const proveEvent = 'velvet-stone:prove';
+export const provedEvent = 'velvet-stone:proved';
 export const shutEvent = 'velvet-stone:shut';
 export const openedEvent = 'velvet-stone:opened';
 
@@ -46,6 +51,17 @@ async function openAgain(why: Shut): Promise<boolean> {
     () => true,
     () => false,
   );
+}
+
+/** Asks the view for its person's PIN. @returns false where it was not given, or the view has no door of its own */
+function proveAgain(): Promise<boolean> {
+  return new Promise((resolve) => {
+    const onProved = (event: Event) => resolve((event as CustomEvent<boolean>).detail);
+    window.addEventListener(provedEvent, onProved, { once: true });
+    if (!window.dispatchEvent(new CustomEvent(proveEvent, { cancelable: true }))) return;
+    window.removeEventListener(provedEvent, onProved);
+    resolve(false);
+  });
 }
 
 /** Addresses of the door itself: a refusal there is an answer, not a reason to ask again. */
@@ -75,9 +91,9 @@ export async function send<A extends Address>(
   ...[asking]: object extends Asking<A> ? [asking?: Asking<A>] : [asking: Asking<A>]
 ): Promise<Answer<A>> {
   const [method = '', path = ''] = address.split(' ');
-  const { params, query, body, signal }: Loose = asking ?? {};
+  const { params, query, body, signal, draftId }: Loose = asking ?? {};
   // What comes back is what the route says: the server holds itself to it, in tests by checking each answer.
-  return (await ask(method, pathOf(path, params, query), body, signal)) as Answer<A>;
+  return (await ask(method, pathOf(path, params, query), { body, signal, draftId })) as Answer<A>;
 }
 
 export interface Loose {
@@ -85,14 +101,27 @@ export interface Loose {
   readonly query?: Readonly<Record<string, unknown>>;
   readonly body?: unknown;
   readonly signal?: AbortSignal;
+  readonly draftId?: string;
 }
 
-async function ask(method: string, path: string, body: unknown, signal: AbortSignal | undefined): Promise<unknown> {
+interface Sending {
+  readonly body?: unknown;
+  readonly signal?: AbortSignal | undefined;
+  /** The same draft that is sent again is stored once. */
+  readonly draftId?: string | undefined;
+}
+
+async function ask(method: string, path: string, sending: Sending): Promise<unknown> {
+  const { body, signal, draftId } = sending;
   let response: Response;
   try {
     response = await fetch(path, {
       method,
-      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      headers: {
+        ...(body !== undefined && { 'content-type': 'application/json' }),
+        ...(draftId !== undefined && { 'idempotency-key': draftId }),
+      },
+      ...(body !== undefined && { body: JSON.stringify(body) }),
       ...(signal ? { signal } : {}),
     });
   } catch (error) {
@@ -101,11 +130,12 @@ async function ask(method: string, path: string, body: unknown, signal: AbortSig
   }
   if ((response.status === 401 || response.status === 423) && !isDoor(path)) {
     const isOpen = await openAgain(response.status === 401 ? 'signed-out' : 'locked');
-    if (isOpen) return ask(method, path, body, signal);
+    if (isOpen) return ask(method, path, sending);
   }
   const text = await response.text();
   const value: unknown = text === '' ? null : parseOrNull(text);
   if (response.ok) return value;
+  if (isProblem(value) && value.type === '/problems/prove' && (await proveAgain())) return ask(method, path, sending);
   throw new RequestError(
     response.status,
     isProblem(value)
@@ -115,7 +145,27 @@ async function ask(method: string, path: string, body: unknown, signal: AbortSig
           title: 'The house’s computer answered something unexpected. What you entered is still here; try again.',
           status: response.status,
         },
+    retryAfterOf(response),
   );
+}
+
+/** Seconds, as our own server says them. */
+function retryAfterOf(response: Response): number | undefined {
+  const seconds = Number(response.headers.get('retry-after') ?? NaN);
+  return Number.isFinite(seconds) ? 1000 * seconds : undefined;
+}
+
+/**
+ * Fetches a file that asks for the PIN first, and gives it to the browser to keep.
+ * @throws RequestError as `send` does
+ */
+export async function download(path: string, name: string): Promise<void> {
+  const content = await ask('GET', path, {});
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob([JSON.stringify(content, null, 1)], { type: 'application/json' }));
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(link.href);
 }
 
 /** What somebody filled in, as it stands: its fields are those of the contract, and the server says which needs attention. */

@@ -4,6 +4,7 @@ import { computeEndpoints } from './compute/compute.endpoints';
 import { homeEndpoints } from './home/home.endpoints';
 import { houseEndpoints } from './house/house.endpoints';
 import type { Endpoint } from './http/endpoint';
+import { keepingEndpoints } from './keeping/keeping.endpoints';
 import { libraryEndpoints } from './library/library.endpoints';
 import { measureEndpoints } from './measures/measures.endpoints';
 import { oilEndpoints } from './oils/oils.endpoints';
@@ -22,6 +23,7 @@ export const endpointOf: ReadonlyMap<Route, Endpoint> = new Map(
     ...computeEndpoints,
     ...peopleEndpoints,
     ...houseEndpoints,
+    ...keepingEndpoints,
     ...bookingEndpoints,
     ...clientEndpoints,
     ...screeningEndpoints,

@@ -6,8 +6,8 @@ import { smellCandidates } from '../core/oils/smell';
 
 /** The exact search for blends, away from the page's own thread. */
 const api = {
-  best: (given: BestBlendCase) => bestBlend(oilBook, given),
-  strips: (given: BestBlendCase) => smellCandidates(oilBook, given),
+  best: (input: BestBlendCase) => bestBlend(oilBook, input),
+  strips: (input: BestBlendCase) => smellCandidates(oilBook, input),
 };
 export type OilsApi = typeof api;
 

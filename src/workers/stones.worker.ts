@@ -32,15 +32,15 @@ export interface BenchAnswer {
 const { skinC, ambientC } = stoneBook.physics;
 
 /** Everything that the bench shows of a stone, away from the page's own thread. */
-function answerFor(given: BenchCase): BenchAnswer {
+function answerFor(input: BenchCase): BenchAnswer {
   const began = performance.now();
-  const contactCase = { ...given, skinStartC: skinC, ambientC };
+  const contactCase = { ...input, skinStartC: skinC, ambientC };
   const whole = contactOf(stoneBook, contactCase);
   // Passes come every six seconds: the points between would miss them.
-  const contact = given.mode === 'moving' ? { ...whole, curve: traceOf(stoneBook, contactCase, 1).curve } : whole;
+  const contact = input.mode === 'moving' ? { ...whole, curve: traceOf(stoneBook, contactCase, 1).curve } : whole;
   const bare = contactOf(stoneBook, { ...contactCase, mode: 'still', towelLayers: 0 });
   const resting = restingTime(stoneBook, contactCase);
-  const { usefulSeconds } = glideOfStone(stoneBook, { ...stoneBook.sizes[given.size], ...given });
+  const { usefulSeconds } = glideOfStone(stoneBook, { ...stoneBook.sizes[input.size], ...input });
   return { contact, bare, resting, glideSeconds: usefulSeconds, tookMs: performance.now() - began };
 }
 

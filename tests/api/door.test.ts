@@ -22,6 +22,9 @@ const matrix = [...pages.map((page) => ({ ...page, method: 'get' as const })), .
   )
   .filter(({ at, method }) => !endsSessions(at, method));
 
+const owner = { role: 'owner', isHouseSetUp: true, isProved: true } as const;
+const typeOf = (text: string): unknown => (JSON.parse(text) as { readonly type?: unknown }).type;
+
 /** A session of its own, with what it gets when it asks. */
 async function session(person: Person, base = appUrl()) {
   const cookie = `velvet-stone=${await signInDemo(base, people[person])}`;
@@ -44,6 +47,7 @@ describe('every role at every endpoint', () => {
       isLocked: false,
       handedVisitId: null,
       isHouseSetUp: true,
+      isProved: true,
     });
     const isPage = !at.startsWith('/api/');
     if (verdict === 'allowed') expect([401, 403, 423]).not.toContain(at === '/api/session/demo' ? 400 : status);
@@ -53,6 +57,157 @@ describe('every role at every endpoint', () => {
         verdict === 'sign-in' ? `/sign-in?then=${encodeURIComponent(at)}` : '/problems/forbidden',
       ]);
     else expect(status).toBe(verdict === 'sign-in' ? 401 : 403);
+  });
+});
+
+describe('every door to a session that is shut in some way', () => {
+  const visitId = 1;
+  type Shut = 'locked' | 'handed';
+  const states: Readonly<Record<Shut, { readonly isLocked: boolean; readonly handedVisitId: number | null }>> = {
+    locked: { isLocked: true, handedVisitId: null },
+    handed: { isLocked: false, handedVisitId: visitId },
+  };
+  const asking = new Map<Shut, Awaited<ReturnType<typeof session>>>();
+  beforeAll(async () => {
+    for (const shut of ['locked', 'handed'] as const) {
+      const mine = await session('owner');
+      const done = await (shut === 'locked'
+        ? mine('POST', '/api/session/lock')
+        : mine('POST', '/api/session/hand', { visitId }));
+      expect(done.status).toBe(200);
+      asking.set(shut, mine);
+    }
+  });
+  const doors = [...pages.map((page) => ({ ...page, method: 'get' as const })), ...allRoutes].map(
+    ({ path: at, method }) => ({ at: sample(at), method: method.toUpperCase() }),
+  );
+  const shutDoors = (['locked', 'handed'] as const).flatMap((shut) =>
+    doors
+      .map((door) => ({ ...door, shut, verdict: mayUse(door.method, door.at, { ...states[shut], ...owner }) }))
+      .filter(({ verdict }) => verdict !== 'allowed' && verdict !== 'forbidden'),
+  );
+
+  it.each(shutDoors)('$method $at while $shut', async ({ at, method, shut, verdict }) => {
+    const answer = await asking.get(shut)?.(method, at, method === 'GET' ? undefined : {});
+    expect(verdict).toBe(shut);
+    if (at.startsWith('/api/'))
+      expect([answer?.status, answer && typeOf(answer.text)]).toEqual([423, `/problems/${shut}`]);
+    else
+      expect([answer?.status, answer?.location]).toEqual([
+        302,
+        shut === 'locked' ? `/locked?then=${encodeURIComponent(at)}` : `/tablet/${visitId}`,
+      ]);
+  });
+
+  it('are nearly all of them', () => {
+    expect(shutDoors.length).toBeGreaterThan(1.7 * doors.length - 60);
+  });
+});
+
+describe('what cannot be taken back, or leaves the house', () => {
+  it('asks for the PIN again, and once it was given leaves five minutes', async () => {
+    const mine = await session('owner');
+    const client = (await post('/api/clients', { name: 'Pia Probe' })).body.id;
+    const asked = await mine('GET', `/api/clients/${client}/export`);
+    expect([asked.status, JSON.parse(asked.text).type]).toEqual([403, '/problems/prove']);
+    expect((await mine('POST', '/api/session/prove', { pin: '0000' })).status).toBe(403);
+    expect((await mine('DELETE', `/api/clients/${client}?name=Pia%20Probe`)).status).toBe(403);
+    expect((await mine('POST', '/api/session/prove', { pin: '2719' })).status).toBe(200);
+    expect((await mine('GET', `/api/clients/${client}/export`)).status).toBe(200);
+    expect((await mine('DELETE', `/api/clients/${client}?name=Pia%20Probe`)).status).toBe(200);
+  });
+
+  it('is every route that says so, and those that should', () => {
+    const asking = allRoutes.filter((route) => 'asksPin' in route).map(({ method, path: at }) => `${method} ${at}`);
+    for (const at of [
+      'delete /api/clients/{id}',
+      'post /api/clients/{id}/merge',
+      'get /api/clients/{id}/export',
+      'post /api/staff',
+      'put /api/staff/{id}',
+    ])
+      expect(asking).toContain(at);
+  });
+});
+
+describe('one’s devices', () => {
+  it('are signed out from another one', async () => {
+    const [here, there] = [await session('therapist'), await session('therapist')];
+    const devices = JSON.parse((await here('GET', '/api/session/devices')).text) as readonly {
+      readonly name: string;
+      readonly isThis: boolean;
+    }[];
+    expect(devices.filter(({ isThis }) => isThis)).toHaveLength(1);
+    const theirs = JSON.parse((await there('GET', '/api/session/devices')).text) as typeof devices;
+    const other = theirs.find(({ isThis }) => isThis)?.name ?? '';
+    expect((await here('DELETE', `/api/session/devices/${other}`)).status).toBe(200);
+    expect((await there('GET', '/api/clients')).status).toBe(401);
+    expect((await here('GET', '/api/clients')).status).toBe(200);
+  });
+});
+
+describe('what comes before the house', () => {
+  const ask = (at: string, init: RequestInit = {}) => fetch(`${appUrl()}${at}`, { redirect: 'manual', ...init });
+
+  it('nothing that the house knows is kept by browsers', async () => {
+    for (const at of ['/', '/clients', '/api/clients', '/api/day', '/sign-in'])
+      expect((await call('GET', at)).headers.get('cache-control'), at).toContain('no-store');
+  });
+
+  it('files come with the same guards as pages', async () => {
+    for (const at of ['/favicon.svg', '/theme.js', '/fresh.js']) {
+      const { status, headers } = await ask(at);
+      expect([status, headers.get('x-content-type-options'), headers.get('x-frame-options')], at).toEqual([
+        200,
+        'nosniff',
+        'DENY',
+      ]);
+    }
+  });
+
+  it('answers 405 with what an address takes', async () => {
+    for (const [at, allow] of [
+      ['/api/clients', 'GET, POST'],
+      ['/clients', 'GET'],
+    ] as const) {
+      const response = await ask(at, { method: 'PATCH', headers: { origin: appUrl() } });
+      expect([response.status, response.headers.get('allow')], at).toEqual([405, allow]);
+    }
+  });
+
+  it('does not know what every object has', async () => {
+    for (const name of ['__proto__', 'constructor', 'toString'])
+      expect((await ask(`/problems/${name}`)).status, name).toBe(404);
+  });
+
+  it('refuses plain text, which other sites can make a browser send', async () => {
+    const headers = { 'content-type': 'text/plain', origin: appUrl() };
+    expect((await ask('/api/compute/sequence', { method: 'POST', headers, body: '{"blocks":[]}' })).status).toBe(415);
+  });
+
+  it('stops reading at the limit, however much is sent', async () => {
+    const piece = new Uint8Array(1_000_000);
+    let sent = 0;
+    const body = new ReadableStream({
+      pull(controller) {
+        sent += 1;
+        if (sent > 300) controller.close();
+        else controller.enqueue(piece);
+      },
+    });
+    const init = { method: 'POST', headers: { 'content-type': 'application/json' }, body, duplex: 'half' };
+    const status = await ask('/api/compute/sequence', init as RequestInit).then(
+      (response) => response.status,
+      () => 'cut',
+    );
+    expect([413, 'cut']).toContain(status);
+    expect(sent).toBeLessThan(60);
+  });
+
+  it('is told to come by TLS where a proxy says that it did', async () => {
+    const { headers } = await ask('/sign-in', { headers: { 'x-forwarded-proto': 'https' } });
+    expect(headers.get('strict-transport-security')).toMatch(/max-age=\d+/);
+    expect((await ask('/sign-in')).headers.get('strict-transport-security')).toBeNull();
   });
 });
 

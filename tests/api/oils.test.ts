@@ -34,6 +34,21 @@ async function refusal(path: string, body: unknown) {
 }
 
 describe('POST /api/compute/blend-check', () => {
+  it('counts what lies on the same skin already', async () => {
+    const asked = { ...blend, parts: [{ oil: 'wintergreen', drops: 10 }] };
+    const already = [{ area: blend.area, parts: [{ oil: 'wintergreen', drops: 60 }] }];
+    const [alone, together, elsewhere] = await Promise.all([
+      post('/api/compute/blend-check', asked),
+      post('/api/compute/blend-check', { ...asked, already }),
+      post('/api/compute/blend-check', { ...asked, already: [{ ...already[0], area: 'bath' }] }),
+    ]);
+    expect([together.body.verdict, together.body.dropsLeft]).toEqual(['over', [{ oil: 'wintergreen', drops: 0 }]]);
+    expect(elsewhere.body).toMatchObject(alone.body);
+    const unknown = [{ area: 'body', parts: [{ oil: 'no-such-oil', drops: 1 }] }];
+    const refused = await post('/api/compute/blend-check', { ...asked, already: unknown });
+    expect([refused.status, refused.body.errors[0].path]).toEqual([400, 'already.0.parts.0.oil']);
+  });
+
   it('answers in the documented shape and roundings', async () => {
     const { status, body } = await post('/api/compute/blend-check', blend);
     expect(status).toBe(200);

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { SequenceResponse, TimeFitResponse } from '../../src/contracts/sequencing';
 import { post } from './client';
 
-const block = (id: string, given: object = {}) => ({
+const block = (id: string, input: object = {}) => ({
   id,
   minutes: 10,
   position: 'supine',
@@ -10,7 +10,7 @@ const block = (id: string, given: object = {}) => ({
   therapist: 'head',
   side: 'both',
   after: [],
-  ...given,
+  ...input,
 });
 
 describe('POST /api/compute/sequence', () => {
@@ -27,6 +27,7 @@ describe('POST /api/compute/sequence', () => {
       order: ['drain', 'face', 'back'],
       setupSeconds: 140,
       lowerBound: 140,
+      gap: 0,
       optimal: true,
       changes: [
         { before: 'face', kind: 'hands', seconds: 20 },

@@ -118,6 +118,26 @@ describe('POST /api/compute/stone-glide', () => {
 });
 
 describe('POST /api/compute/stone-rotation', () => {
+  it('has steps go on with the stones in the hand, as one step of the whole span', async () => {
+    const first = { ...step, durationS: 240 };
+    const second = { ...step, id: 'shoulders', startS: 270, durationS: 150, carry: true };
+    const [chain, single] = await Promise.all([
+      post('/api/compute/stone-rotation', { ...rotation, steps: [first, second] }),
+      post('/api/compute/stone-rotation', rotation),
+    ]);
+    expect(chain.body.timing.map((one: { step: string }) => one.step)).toEqual([step.id]);
+    for (const key of ['swaps', 'stonesInPlay', 'feasible']) expect(chain.body[key]).toEqual(single.body[key]);
+  });
+
+  it.each([
+    ['too long after', { startS: 500 }],
+    ['of another number', { count: 1 }],
+  ])('refuses to go on %s', async (_, change) => {
+    const second = { ...step, id: 'shoulders', startS: 430, durationS: 60, carry: true, ...change };
+    const { status, body } = await post('/api/compute/stone-rotation', { ...rotation, steps: [step, second] });
+    expect([status, body.errors[0].path]).toEqual([400, 'steps.1.carry']);
+  });
+
   it('answers in the documented shape', async () => {
     const { status, body } = await post('/api/compute/stone-rotation', rotation);
     expect(status).toBe(200);

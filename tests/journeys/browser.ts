@@ -4,7 +4,7 @@ import { people, type Person } from '../api/client';
 import { shiftClock } from '../clock/shift.mjs';
 
 const executablePath = process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium';
-const patienceMs = 15_000;
+const patienceMs = 30_000;
 
 export async function launch(): Promise<Browser> {
   return puppeteer.launch({ executablePath, args: [...chromiumFlags], headless: true });
@@ -13,6 +13,8 @@ export async function launch(): Promise<Browser> {
 /** An empty page with the clock of the tests. */
 export async function newPage(browser: Browser): Promise<Page> {
   const page = await browser.newPage();
+  // A machine that does much else at once takes its time to start a page.
+  page.setDefaultNavigationTimeout(60_000);
   await page.evaluateOnNewDocument(shiftClock, Number(process.env['VELVET_STONE_CLOCK_OFFSET_MS'] ?? 0));
   return page;
 }
@@ -52,9 +54,22 @@ export async function go(page: Page, url: string): Promise<void> {
   await settled(page);
 }
 
-/** Waits until every island of the page has come alive, says that it is not busy, and has nothing left to do at once. */
+/**
+ * Waits until every island of the page has come alive, says that it is not busy, and has nothing left to do at once. An
+ * island is alive when React has committed it: before that its words are there, and its keys are not.
+ */
 export async function settled(page: Page): Promise<void> {
-  const isQuiet = () => document.querySelector('astro-island[ssr], [aria-busy="true"]') === null;
+  const isQuiet = () => {
+    if (document.querySelector('astro-island[ssr], [aria-busy="true"]') !== null) return false;
+    return [...document.querySelectorAll('astro-island')].every((island) => {
+      const [, root] = Object.entries(island).find(([name]) => name.startsWith('__reactContainer$')) ?? [];
+      const { stateNode } = (root ?? {}) as {
+        stateNode?: { current?: { memoizedState?: { isDehydrated?: boolean; element?: unknown } } };
+      };
+      const state = stateNode?.current?.memoizedState;
+      return state != null && state.isDehydrated !== true && state.element != null;
+    });
+  };
   await until(page, isQuiet);
   await page.evaluate(() => new Promise((resolve) => requestIdleCallback(resolve, { timeout: 2000 })));
   await until(page, isQuiet);
@@ -108,8 +123,8 @@ export async function later(page: Page, ms: number): Promise<void> {
     const before = globalThis.Date;
     const now = () => before.now() + more;
     globalThis.Date = new Proxy(before, {
-      construct: (target, given: unknown[], asked) =>
-        Reflect.construct(target, given.length === 0 ? [now()] : given, asked) as Date,
+      construct: (target, input: unknown[], asked) =>
+        Reflect.construct(target, input.length === 0 ? [now()] : input, asked) as Date,
       get: (target, key) => (key === 'now' ? now : (Reflect.get(target, key) as unknown)),
     });
   }, ms);
@@ -218,4 +233,12 @@ export async function tape(page: Page, girths: readonly (number | string)[]): Pr
     await page.keyboard.type(String(girth));
     await page.keyboard.press('Enter');
   }
+}
+
+/** Gives the PIN where it is asked for again. */
+export async function pinAgain(page: Page): Promise<void> {
+  await words(page, 'Your PIN again');
+  await control(page, 'textbox', 'Your PIN').fill('2719');
+  await control(page, 'button', 'Go on').click();
+  await gone(page, 'Your PIN again');
 }

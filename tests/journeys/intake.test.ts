@@ -256,7 +256,9 @@ describe('a visit that does not take place', () => {
     await gone(page, 'saving…');
     await page.waitForNetworkIdle();
     expect(await textOf(page)).not.toContain('Go on to');
-    expect((await call('GET', `/api/visits/${visit}`)).body.stage).toBe('stopped');
+    await expect
+      .poll(async () => (await call('GET', `/api/visits/${visit}`)).body.stage, { timeout: 20_000 })
+      .toBe('stopped');
     await go(page, `${app}/visits/${visit}/plan`);
     await words(page, 'The check stopped this visit');
     await go(page, `${app}/visits/${visit}/table`);
@@ -291,7 +293,7 @@ describe('a session that runs out in the middle of a long intake', () => {
     await control(page, 'button', 'Sign in as Ines Hollen Lymphoedema therapist, owner').click();
     await gone(page, 'Sign in again');
     await gone(page, 'saving…');
-    await expect.poll(async () => (await stateOf(visit)).findings).toHaveLength(1);
+    await expect.poll(async () => (await stateOf(visit)).findings, { timeout: 20_000 }).toHaveLength(1);
     await follow(page, 'link', 'Day').catch(() => undefined);
     await browser.close();
   }, 60_000);

@@ -20,11 +20,11 @@ describe('a facial from its lines to the table', () => {
 
   /** Draws on the large face, in the units of its drawing. */
   const draw = async (points: readonly (readonly [number, number])[]) => {
-    const at = await page.evaluate((given) => {
+    const at = await page.evaluate((input) => {
       const pad = document.querySelector<SVGGraphicsElement>('svg rect[class*="pad"]');
       const matrix = pad?.getScreenCTM();
       if (!matrix) throw new Error('nothing to draw on');
-      return given.map(([x, y]) => {
+      return input.map(([x, y]) => {
         const point = new DOMPoint(x, y).matrixTransform(matrix);
         return [point.x, point.y] as const;
       });

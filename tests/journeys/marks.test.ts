@@ -50,8 +50,11 @@ describe('marks at the table', () => {
 
   it('takes two presses that come together as one', async () => {
     await words(page, 'step 1 of');
-    await page.keyboard.press('PageDown');
-    await page.keyboard.press('PageDown');
+    // Both in one breath of the page: however busy the machine is, they are closer than a foot can tread twice.
+    await page.evaluate(() => {
+      for (let press = 0; press < 2; press += 1)
+        document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'PageDown', bubbles: true, cancelable: true }));
+    });
     await words(page, 'step 2 of');
     await pace();
     await tread(page, 'PageDown', 1);

@@ -299,7 +299,7 @@ describe('measures, skin and progress', () => {
     await choose(page, 'Dates are written', 'day, month, year');
     await control(page, 'button', 'Read and check it').click();
     await words(page, '19 rows read: 2 tapings, 3 rows in trouble');
-    await words(page, 'stands already in row 2');
+    await words(page, 'is already in row 2');
     expect((await call('GET', `/api/clients/${client}/measures.csv`, undefined, server.url)).body).not.toContain(
       '24.5',
     );

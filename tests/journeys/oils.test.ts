@@ -235,8 +235,8 @@ describe('oils', () => {
     const { bottles } = (await call('GET', '/api/oils/bottles', undefined, house.url)).body;
     for (const one of bottles.filter(({ oil }: { oil: string }) => oil === 'cedarwood-atlas')) {
       const { kind, oil, lot, openedOn, printedOn, sizeMl, leftMl, costCents, dropsPerMl, note } = one;
-      const given = { kind, oil, lot, openedOn, printedOn, sizeMl, leftMl, costCents, dropsPerMl, note };
-      await call('PUT', `/api/oils/bottles/${one.id}`, { ...given, state: 'discarded' }, house.url);
+      const input = { kind, oil, lot, openedOn, printedOn, sizeMl, leftMl, costCents, dropsPerMl, note };
+      await call('PUT', `/api/oils/bottles/${one.id}`, { ...input, state: 'discarded' }, house.url);
     }
     await go(page, `${house.url}/bench/oils`);
     await page.$$eval('[aria-label="House blends"] li > button', ([first]) => (first as HTMLElement).click());

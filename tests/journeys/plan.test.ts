@@ -106,17 +106,29 @@ describe('the plan', () => {
     const id = await preparedVisit('Zwei Fenster', 1);
     const one = await open(browser, `${appUrl()}/visits/${id}/plan`);
     const two = await open(browser, `${appUrl()}/visits/${id}/plan`);
-    const nudge = async (page: typeof one) => {
+    const nudge = async (page: typeof one, row = 's12') => {
       await page.bringToFront();
-      await page.evaluate(() => document.querySelector<HTMLElement>('[data-row="s12"]')?.focus());
+      await page.evaluate((id) => document.querySelector<HTMLElement>(`[data-row="${id}"]`)?.focus(), row);
       await page.keyboard.down('Alt');
       await page.keyboard.press('ArrowDown');
       await page.keyboard.up('Alt');
     };
     await nudge(one);
     await words(one, 'saved');
+    await nudge(two, 's14');
+    await words(two, 'Somebody else saved this in the meantime.');
+    await control(two, 'button', 'Compare …').click();
+    await words(two, 'Saved meanwhile');
+    const rows = await two.$$eval('[role="dialog"] tbody tr', (all) => all.map((row) => row.innerText));
+    // Two steps each have changed places, and nothing else is shown.
+    expect(rows).toHaveLength(4);
+    const { version } = (await call('GET', `/api/visits/${id}`)).body.plan;
+    await control(two, 'button', 'Take the saved one').click();
+    await gone(two, 'Somebody else saved this');
+    expect((await call('GET', `/api/visits/${id}`)).body.plan.version).toBe(version);
     await nudge(two);
-    await words(two, 'saved in another window');
+    await words(two, 'saved');
+    await expect.poll(async () => (await call('GET', `/api/visits/${id}`)).body.plan.version).toBe(version + 1);
     await one.close();
     await two.close();
   }, 60_000);

@@ -4,8 +4,23 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Browser, ElementHandle, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { signInDemo } from '../../scripts/served.mjs';
 import { bookAnyTime, call, post } from '../api/client';
-import { choose, control, follow, go, gone, launch, open, settled, textOf, troubles, until, words } from './browser';
+import {
+  choose,
+  control,
+  follow,
+  go,
+  gone,
+  launch,
+  open,
+  pinAgain,
+  settled,
+  textOf,
+  troubles,
+  until,
+  words,
+} from './browser';
 
 const app = appUrl();
 
@@ -98,7 +113,8 @@ describe('a client’s record', () => {
     await words(page, 'same name and birthday');
     await control(page, 'button', 'See what merging would do').click();
     await words(page, 'Alba Archiv stays.');
-    await Promise.all([page.waitForNavigation({ waitUntil: 'load' }), control(page, 'button', 'Merge').click()]);
+    await control(page, 'button', 'Merge').click();
+    await Promise.all([page.waitForNavigation({ waitUntil: 'load' }), pinAgain(page)]);
     await settled(page);
     await choose(page, 'Part of the record', 'contact and likes');
     expect(await page.$$eval('input', (all) => all.map((i) => i.value))).toContain('alba@brook.example');
@@ -117,6 +133,7 @@ describe('a client’s record', () => {
     await go(page, `${app}/clients/${client}`);
     await control(page, 'button', 'Erase for good').click();
     await control(page, 'textbox', 'Type the name to confirm').fill('Alba');
+    // The PIN was given a moment ago, for merging.
     await control(page, 'button', 'Erase').click();
     await words(page, 'Type the name as it stands on the record.');
     await control(page, 'textbox', 'Type the name to confirm').fill('Alba Archiv');
@@ -157,18 +174,16 @@ describe('the house and its desk', () => {
     await words(desk, 'Book a visit for Bea Buchung');
     await desk.waitForSelector('[aria-pressed="true"]');
     await desk.evaluate(() => [...document.querySelectorAll<HTMLElement>('fieldset [aria-pressed]')].at(-1)?.click());
-    await Promise.all([desk.waitForNavigation({ waitUntil: 'load' }), control(desk, 'button', 'Book').click()]);
-    await settled(desk);
+    await control(desk, 'button', 'Book').click();
+    // The day shows it without being loaded again: the dialog closes, and the focus is back on the button.
+    await gone(desk, 'Book a visit for Bea Buchung');
     const [{ id }] = (await call('GET', '/api/clients?q=bea%20buchung')).body;
     await go(desk, `${app}/clients/${id}`);
     await words(desk, '60 min with Ines Hollen');
     await desk.locator('[aria-label^="Cancel:"]').click();
-    await Promise.all([
-      desk.waitForNavigation({ waitUntil: 'load' }),
-      control(desk, 'button', 'Cancel the visit').click(),
-    ]);
-    await settled(desk);
+    await control(desk, 'button', 'Cancel the visit').click();
     await words(desk, 'Nothing is booked.');
+    await words(desk, 'It stays on record.');
     expect(troubles(desk)).toEqual([]);
     await desk.close();
   }, 60_000);
@@ -207,6 +222,7 @@ describe('the house and its desk', () => {
     await control(page, 'textbox', 'Name').fill('Nele Neu');
     await control(page, 'textbox', 'Sign-in name').fill('Nele!');
     await control(page, 'button', 'Add').click();
+    await pinAgain(page);
     await words(page, 'Use 2 to 40 small letters');
     await control(page, 'textbox', 'Sign-in name').fill('nele');
     await control(page, 'button', 'Add').click();
@@ -215,6 +231,35 @@ describe('the house and its desk', () => {
     await follow(page, 'button', 'Add');
     await words(page, 'Nele Neu');
     await words(page, 'signs in as nele');
+    await page.close();
+  }, 60_000);
+
+  it('shows nothing to whoever goes back after signing out', async () => {
+    const page = await open(browser, `${app}/clients`, undefined, 'therapist');
+    await go(page, `${app}/`);
+    await words(page, 'This week');
+    await control(page, 'button', 'BT: Bram Teasel is signed in. Open the menu').click();
+    await page.locator('::-p-aria([role="menuitem"][name="Sign out"])').click();
+    await words(page, 'Sign in as');
+    await page.goBack({ waitUntil: 'load' });
+    await words(page, 'Sign in as');
+    expect(await textOf(page)).not.toContain('This week');
+    await page.close();
+  }, 60_000);
+
+  it('lists one’s devices, and signs out on another one', async () => {
+    const page = await open(browser, `${app}/clients`, undefined, 'therapist');
+    await signInDemo(app, 2);
+    await control(page, 'button', 'BT: Bram Teasel is signed in. Open the menu').click();
+    await page.locator('::-p-aria([role="menuitem"][name="My devices"])').click();
+    await words(page, 'Where you are signed in');
+    await words(page, 'this device');
+    const count = () => page.$$eval('[role="dialog"] li', (all) => all.length);
+    await until(page, () => document.querySelectorAll('[role="dialog"] li button').length > 0);
+    const before = await count();
+    await page.locator('[role="dialog"] li button').click();
+    await words(page, 'Signed out there.');
+    expect(await count()).toBe(before - 1);
     await page.close();
   }, 60_000);
 

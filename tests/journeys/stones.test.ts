@@ -64,11 +64,11 @@ describe('stones', () => {
     const fault = (kind: string, skipS = 0) =>
       call('POST', '/api/devices/stone-bath', { fault: kind, skipS }, house.url);
     await fault('drift', 600);
-    await words(page, 'It drifts away from 48°');
+    await words(page, 'It is drifting from 48°');
     await fault('text', 10);
-    await words(page, 'The thermometer says “Err 3”. Measure by hand');
+    await words(page, 'The thermometer reads “Err 3”, which is no temperature');
     await fault('nan', 10);
-    await words(page, 'The thermometer says “NaN”');
+    await words(page, 'The thermometer reads “NaN”');
     await fault('none', 10);
     await gone(page, 'Measure by hand');
   });
@@ -101,7 +101,7 @@ describe('stones', () => {
       await tread(page, 'PageDown', 1);
     await words(page, 'out of the bath.');
     await call('POST', '/api/devices/stone-bath', { fault: 'text', skipS: 10 }, house.url);
-    await words(page, 'The thermometer says “Err 3”. Measure by hand');
+    await words(page, 'The thermometer reads “Err 3”, which is no temperature');
     await call('POST', '/api/devices/stone-bath', { fault: 'none', skipS: 10 }, house.url);
     const seen = new Set<string>();
     for (let i = 0; i < 28; i += 1) {

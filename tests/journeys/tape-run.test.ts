@@ -67,7 +67,7 @@ describe('the tape run', () => {
     await server.kill();
     await page.evaluate(() => document.querySelector<HTMLInputElement>('[aria-label="left arm, 20 cm"]')?.focus());
     await tape(page, ['28.2']);
-    await words(page, 'does not answer');
+    await words(page, 'safe on this device');
     server = await startServer({ data, port: server.port });
     await page.reload({ waitUntil: 'load' });
     await settled(page);
@@ -84,9 +84,15 @@ describe('the tape run', () => {
     await page.bringToFront();
     await page.evaluate(() => document.querySelector<HTMLInputElement>('[aria-label="left arm, 24 cm"]')?.focus());
     await tape(page, ['28.4']);
-    await words(page, 'saved in another window');
+    await words(page, 'Somebody else saved this in the meantime.');
     const { reference, affected } = await stored();
     expect([reference[2], affected[6]]).toEqual([20.1, null]);
+    await control(page, 'button', 'Compare …').click();
+    await words(page, 'Saved meanwhile');
+    await control(page, 'button', 'Take the saved one').click();
+    await gone(page, 'Somebody else saved this');
+    const shown = await page.$eval('[aria-label="right arm, 8 cm"]', (input) => (input as HTMLInputElement).value);
+    expect(Number(shown)).toBe(20.1);
     await other.close();
   });
 

@@ -15,8 +15,8 @@ describe('a whole treatment', () => {
   const visitOf = async (name: string, focus: string, therapistId: number, findings: readonly object[] = []) => {
     const { id } = (await post('/api/clients', { name, bornOn: '1975-03-04' }, house.url)).body;
     for (const one of findings) {
-      const given = { sinceOn: null, note: '', isUnsure: false, answers: {}, ...one };
-      expect((await post(`/api/clients/${id}/findings`, given, house.url)).status).toBe(200);
+      const input = { sinceOn: null, note: '', isUnsure: false, answers: {}, ...one };
+      expect((await post(`/api/clients/${id}/findings`, input, house.url)).status).toBe(200);
     }
     const visit = await bookAnyTime({ clientId: id, focus: [focus], purpose: 'wellness', therapistId }, house.url);
     await admit(visit, house.url);

@@ -70,7 +70,9 @@ describe('what clients read', () => {
     ['bottles', bottleWordsOf('en'), bottleWordsOf('de')],
     ['home sheets', homeWordsOf('en'), homeWordsOf('de')],
   ])('says all of %s in both languages, nothing of one in the other', (_, en, de) => {
-    const [ours, theirs] = [sentencesOf(en), sentencesOf(de)];
+    // Lines of several places in one are English only: the other language tells each place by itself.
+    const ours = sentencesOf(en).filter(([key]) => !key.startsWith('groups.'));
+    const theirs = sentencesOf(de);
     expect(theirs.map(([key]) => key)).toEqual(ours.map(([key]) => key));
     const own = new Map(ours);
     for (const [key, text] of theirs) {

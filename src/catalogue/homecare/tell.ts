@@ -1,5 +1,6 @@
 import { nameOf } from '../../core/anatomy/place';
 import type { HomeStep } from '../../core/homecare/sheet';
+import type { HomeRoute } from './home-places';
 import type { ActWords, HomeWords } from './words';
 import { capitalise } from '../../core/wording/capitalise';
 
@@ -12,19 +13,28 @@ export interface ToldHomeStep {
   readonly count: string;
 }
 
-/** Fills the table of words in for one step. @throws Error when the table has no words for a technique */
-export function tellHomeStep(words: HomeWords, step: HomeStep): ToldHomeStep {
+/** Fills the table of words in for one step. @param route which way its sheet leads @throws Error when the table has no words for a technique */
+export function tellHomeStep(words: HomeWords, step: HomeStep, route?: HomeRoute): ToldHomeStep {
   const said = actWords(words, step);
   const place = placesInWords(words, step);
   const toward = step.toward === null ? '' : words.placeName(step.toward);
   const fill = (text: string) => text.replace('{place}', place).replace('{toward}', toward);
   return {
     title: capitalise(fill(said.title)),
-    how: capitalise(fill(said.how)),
+    how: atPlace(words, step, route) ?? capitalise(fill(said.how)),
     brief: fill(said.brief ?? ''),
     count: countInWords(words, step),
   };
 }
+
+/** Of what the planner leads: which hand, how, and why there; undefined where the language or the place has no such words. */
+function atPlace(words: HomeWords, { act, places }: HomeStep, route: HomeRoute | undefined): string | undefined {
+  if (!placed.has(act)) return undefined;
+  const place = words.places?.get(nameOf(places[0] ?? ''));
+  return place && `${place.hand} ${(route && place.byRoute?.[route]) ?? place.how}`;
+}
+
+const placed: ReadonlySet<string> = new Set(['clear', 'prepare', 'drain', 'close']);
 
 function actWords(words: HomeWords, { act }: HomeStep): ActWords {
   if (!act.startsWith('technique:')) return words.acts[act as keyof HomeWords['acts']];

@@ -179,6 +179,7 @@ export const german: HomeWords = {
     breaths: (n) => `${n} Atemzüge`,
     hold: (seconds, n) => (n > 1 ? `${n}\u00a0×\u00a0${seconds}\u00a0s` : `${seconds}\u00a0s`),
     placed: (n) => `, an ${n} Stellen`,
+    each: 'an jeder Stelle',
   },
   aftercareTitle: 'Bis morgen',
   aftercare: {

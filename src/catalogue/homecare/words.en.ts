@@ -2,6 +2,7 @@ import { dayInWords } from '../../core/language';
 import { nameOf, sideOf } from '../../core/anatomy/place';
 import { bareLabel, shortLabel } from '../../core/anatomy/place-labels';
 import { anatomy } from '../anatomy';
+import { homeGroups, homePlaces } from './home-places';
 import type { HomeWords } from './words';
 import { capitalise } from '../../core/wording/capitalise';
 
@@ -141,6 +142,8 @@ export const english: HomeWords = {
       how: 'Flat fingers along the shape of the face, upward and outward, softly.',
     },
   },
+  places: homePlaces,
+  groups: homeGroups,
   placeName: (id) =>
     sideOf(id) === 'mid' || anatomy.territories.has(id) || anatomy.basins.has(id)
       ? shortLabel(anatomy, id)
@@ -152,6 +155,7 @@ export const english: HomeWords = {
     breaths: (n) => `${n} breaths`,
     hold: (seconds, n) => (n > 1 ? `${n}\u00a0×\u00a0${seconds}\u00a0s` : `${seconds}\u00a0s`),
     placed: (n) => `, in ${n} places`,
+    each: 'at each place',
   },
   aftercareTitle: 'Until tomorrow',
   aftercare: {

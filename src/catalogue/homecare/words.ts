@@ -1,3 +1,4 @@
+import type { HomeGroup, HomePlace } from './home-places';
 import type { LanguageId } from '../../core/language';
 import type { Seconds } from '../../core/quantities';
 import type { AftercareId } from '../../core/visit/aftercare';
@@ -58,6 +59,10 @@ export interface HomeWords {
   readonly parts: Readonly<Record<HomePartId, string>>;
   readonly acts: Readonly<Record<Exclude<HomeAct, `technique:${string}`>, ActWords>>;
   readonly techniques: Readonly<Record<HomeTechnique, ActWords>>;
+  /** Which hand at a place and how it moves, with a reason; a language without it says how it is done once a part. */
+  readonly places?: ReadonlyMap<string, HomePlace> | undefined;
+  /** Regions that are told in one line. */
+  readonly groups?: readonly HomeGroup[] | undefined;
   /** Of a place by its id; another language brings its own map of the body. */
   readonly placeName: (id: string) => string;
   /** The same without its side. */
@@ -68,6 +73,8 @@ export interface HomeWords {
     readonly breaths: (n: number) => string;
     readonly hold: (seconds: Seconds, times: number) => string;
     readonly placed: (n: number) => string;
+    /** Behind a count that holds for several places. */
+    readonly each: string;
   };
   /** What to mind after a visit. */
   readonly aftercareTitle: string;

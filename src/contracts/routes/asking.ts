@@ -35,7 +35,11 @@ export type Asking<A extends Address | UploadAddress> =
           'body',
           R,
           R extends { readonly body: z.ZodType } ? { readonly body: DeepReadonly<z.input<R['body']>> } : unknown
-        > & { readonly signal?: AbortSignal }
+        > & {
+          readonly signal?: AbortSignal;
+          /** The same draft that arrives twice is stored once. */
+          readonly draftId?: string;
+        }
     : never;
 
 /** What it answers. */

@@ -1,13 +1,28 @@
 import { z } from 'zod';
-import { ProposalView } from '../client-views';
+import { BookedView, ProposalView } from '../client-views';
+import { DayView } from '../day-views';
 import { ReminderView } from '../house-views';
 import { BookingChangeInput, ReminderInput, VisitInput } from '../record';
-import { del, file, Flag, get, Key, MaybeId, post, put, saved, savedOnly, VisitNumber } from './route';
+import { ClientNumber, del, file, Flag, get, Key, MaybeId, post, put, saved, savedOnly, VisitNumber } from './route';
 
 const calendar = file('text/calendar');
 
 /** When visits are, who is told, and the calendars that follow. */
 export const bookingRoutes = {
+  readDay: get('/api/day', {
+    who: 'assistant',
+    what: 'day',
+    summary: 'The visits of a day, of today without `day`, with what has to be done for each.',
+    query: { day: z.union([z.literal(''), z.iso.date()], 'Write a real date as year-month-day.').default('') },
+    answer: DayView,
+  }),
+  bookedOf: get('/api/clients/{id}/booked', {
+    who: 'assistant',
+    what: 'client',
+    summary: 'The visits of a client that are to come.',
+    params: { id: ClientNumber },
+    answer: z.array(BookedView).readonly(),
+  }),
   proposeTimes: get('/api/bookings/proposals', {
     who: 'assistant',
     what: 'time',

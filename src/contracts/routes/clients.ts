@@ -55,6 +55,7 @@ export const clientRoutes = {
   }),
   eraseClient: del('/api/clients/{id}', {
     who: 'owner',
+    asksPin: true,
     what: 'client',
     summary: 'Erases a client for good; `name` as it stands on the record.',
     params: { id: ClientNumber },
@@ -88,6 +89,7 @@ export const clientRoutes = {
   }),
   mergeClients: post('/api/clients/{id}/merge', {
     who: 'therapist',
+    asksPin: true,
     what: 'client',
     summary: 'Makes one record of two.',
     params: { id: ClientNumber },
@@ -98,6 +100,7 @@ export const clientRoutes = {
   }),
   exportClient: get('/api/clients/{id}/export', {
     who: 'therapist',
+    asksPin: true,
     what: 'client',
     summary: 'Everything on record of a client as JSON.',
     params: { id: ClientNumber },

@@ -49,7 +49,7 @@ const ask = <const Name extends string, Body extends z.ZodType, Answer extends z
     summary: `${summary} Stateless.`,
     body,
     answer,
-    refusals,
+    refusals: [...refusals, 429, 503],
   }) as const;
 
 export const computeRoutes = {

@@ -27,7 +27,8 @@ export const houseRoutes = {
     what: 'house',
     summary: 'Sets up the house and its owner on an empty data folder.',
     body: HouseInput,
-    answer: saved({ ownerId: z.number() }),
+    answer: saved({ ownerId: z.number(), code: z.string() }),
+    audit: ['recovery code made'],
     refusals: [409],
   }),
   changeFacts: put('/api/house', {

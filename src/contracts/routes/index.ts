@@ -3,6 +3,7 @@ import { clientRoutes } from './clients';
 import { computeRoutes } from './compute';
 import { homeRoutes } from './home';
 import { houseRoutes } from './house';
+import { keepingRoutes } from './keeping';
 import { libraryRoutes } from './library';
 import { measureRoutes } from './measures';
 import { oilRoutes } from './oils';
@@ -20,6 +21,7 @@ export const routes = {
   compute: computeRoutes,
   people: peopleRoutes,
   house: houseRoutes,
+  keeping: keepingRoutes,
   booking: bookingRoutes,
   clients: clientRoutes,
   screening: screeningRoutes,

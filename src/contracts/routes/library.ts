@@ -11,8 +11,9 @@ export const libraryRoutes = {
   exportLibrary: get('/api/library', {
     ...therapists,
     what: 'library',
-    summary: 'The house’s own techniques and protocols as a file; with `all` everything it works with.',
-    query: { all: Mention },
+    summary:
+      'The house’s own techniques and protocols as a file; with `all` everything it works with; with `with=shipped` the same in the plain form for other programs, and what is told at home.',
+    query: { all: Mention, with: z.enum(['shipped']).optional() },
     answer: file('application/json'),
   }),
   importLibrary: post('/api/library', {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { ImportPlan, ImportStep, ImportView } from '../imports';
-import { FlagView, ObservationView } from '../measure-views';
+import { FlagView, MeasureView, ObservationView } from '../measure-views';
 import { ClientMeasuringInput, MeasuringInput, ObservationInput, ProtocolInput } from '../measures';
 import { TapingInput } from '../record';
 import { TapeProtocolShape } from '../shapes/swelling';
@@ -13,6 +13,13 @@ const imported = saved({ import: ImportView });
 
 /** Tape, observations and what becomes of them. */
 export const measureRoutes = {
+  readMeasure: get('/api/visits/{id}/measure', {
+    who: 'therapist',
+    what: 'visit',
+    params: { id: VisitNumber },
+    summary: 'Everything that was taped, seen and said in a visit, with what it is compared with.',
+    answer: MeasureView,
+  }),
   saveTaping: post('/api/visits/{id}/taping', {
     who: 'therapist',
     what: 'taping',

@@ -1,11 +1,13 @@
 import type { Door } from './route';
 
-const always = { whileLocked: true, whileHanded: true } as const;
+const always = { whileLocked: true, whileHanded: true, whileOwing: true } as const;
 
 /** Every page of the house, and who may open it. */
 export const pages = [
   { path: '/sign-in', who: 'everybody', whileLocked: true },
   { path: '/welcome', who: 'everybody' },
+  { path: '/recover', who: 'everybody', whileLocked: true },
+  { path: '/second-factor', who: 'signed-in', whileOwing: true },
   { path: '/locked', who: 'signed-in', whileLocked: true },
   { path: '/problems/{name}', who: 'everybody', ...always },
   { path: '/404', who: 'everybody', ...always },

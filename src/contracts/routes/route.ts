@@ -16,7 +16,11 @@ export interface Door {
   readonly whileHanded?: true;
   /** Open while the session is locked. */
   readonly whileLocked?: true;
-  /** Tries a minute by everybody together, where guessing would pay. */
+  /** Open while somebody still has to set up the second factor that the house asks for. */
+  readonly whileOwing?: true;
+  /** Cannot be taken back, or takes much out of the house: the PIN is asked for again. */
+  readonly asksPin?: true;
+  /** Tries a minute from one address, where guessing would pay. */
   readonly mostPerMinute?: number;
   /** What browsers may keep of the answer; nothing when left out. */
   readonly cache?: 'an-hour';

@@ -3,7 +3,7 @@ import { directions, families, handNeeds, standings, touches, traits } from '../
 import { stepSides } from '../../core/library/protocol';
 import { handStates, positions, tablePlaces } from '../../core/sequencing/block';
 import type { Repetitions, StoneWish, Technique } from '../../core/library/technique';
-import type { Protocol, ProtocolBlock, ProtocolStep } from '../../core/library/protocol';
+import type { Protocol, ProtocolBlock, ProtocolStep, StepLayer } from '../../core/library/protocol';
 
 export const RepetitionsShape: z.ZodType<Repetitions> = z.object({
   min: z.number(),
@@ -37,6 +37,10 @@ export const TechniqueShape: z.ZodType<Technique> = z.object({
   words: z.array(z.string()).readonly(),
   stones: StoneWishShape.optional(),
 });
+export const StepLayerShape: z.ZodType<StepLayer> = z.object({
+  use: z.string(),
+  drops: z.array(z.number()).readonly(),
+});
 export const ProtocolStepShape: z.ZodType<ProtocolStep> = z.object({
   technique: z.string(),
   regions: z.array(z.string()).readonly(),
@@ -44,12 +48,7 @@ export const ProtocolStepShape: z.ZodType<ProtocolStep> = z.object({
   repetitions: z.number().optional(),
   note: z.string().optional(),
   why: z.string().optional(),
-  layer: z
-    .object({
-      use: z.string(),
-      drops: z.array(z.number()).readonly(),
-    })
-    .optional(),
+  layer: StepLayerShape.optional(),
   stones: StoneWishShape.optional(),
 });
 export const ProtocolBlockShape: z.ZodType<ProtocolBlock> = z.object({

@@ -14,6 +14,7 @@ export const StoneUseKindShape: z.ZodType<StoneUseKind> = z.object({
   mode: z.enum(['moving', 'still']),
   count: z.number(),
   towelLayers: z.number(),
+  keep: z.boolean().optional(),
 });
 export const StoneUseShape: z.ZodType<StoneUse> = z.object({
   step: z.string(),

@@ -7,7 +7,7 @@ import { definitionIds } from '../../core/swelling/definitions';
 import { confidences } from '../../core/swelling/trend';
 import { measuredQuantities } from '../../core/swelling/detectable';
 import type { TapingContext } from '../../core/swelling/taping-context';
-import type { LimbSegment, LimbVolume, Severity } from '../../core/swelling/limb-volume';
+import type { LimbSegment, LimbVolume, SwellingGrade } from '../../core/swelling/limb-volume';
 import type { Limb } from '../../core/swelling/entry-checks';
 import type { Girth } from '../../core/swelling/gaps';
 import type { Pass } from '../../core/swelling/taping';
@@ -34,7 +34,7 @@ export const LimbSegmentShape: z.ZodType<LimbSegment> = z.object({
   referenceMl: z.number().nullable(),
   excessMl: z.number().nullable(),
 });
-export const SeverityShape: z.ZodType<Severity> = z.enum(['none', 'early', 'minimal', 'moderate', 'severe']);
+export const SeverityShape: z.ZodType<SwellingGrade> = z.enum(['none', 'early', 'minimal', 'moderate', 'severe']);
 export const LimbVolumeShape: z.ZodType<LimbVolume> = z.object({
   affectedMl: z.number(),
   referenceMl: z.number().nullable(),

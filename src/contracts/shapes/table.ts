@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { StoneUseKindShape } from './stones';
+import { StepLayerShape } from './library';
 import { stepFields } from './drainage';
 import { markKinds } from '../../core/table/mark-kinds';
-import type { TableStep, ToldStep } from '../../core/table/table-step';
+import type { TableStep, Taught, ToldStep } from '../../core/table/table-step';
 import type { TableChange, TableEvent } from '../../core/table/table-event';
 import type { MarkSide } from '../../core/table/mark-kinds';
 
@@ -20,12 +21,19 @@ export const ToldStepShape: z.ZodType<ToldStep> = z.object({
   rounds: z.array(z.string()).readonly().optional(),
   isOpening: z.boolean().optional(),
   tool: z.string().optional(),
+  layer: StepLayerShape.optional(),
   stones: StoneUseKindShape.optional(),
   lines: z.array(z.string()).readonly().optional(),
+});
+const TaughtShape: z.ZodType<Taught> = z.object({
+  why: z.string().optional(),
+  never: z.string().optional(),
+  feel: z.string().optional(),
 });
 export const TableStepShape: z.ZodType<TableStep> = z.object({
   ...stepFields,
   told: ToldStepShape.optional(),
+  taught: TaughtShape.optional(),
   asksAgain: z.array(z.string()).readonly().optional(),
   changes: z.array(z.string()).readonly().optional(),
   setupSeconds: z.number().optional(),

@@ -84,9 +84,6 @@ export const regionGroups = [
   'lines-crow',
   'lines-smile',
   'lines-mouth-corner',
-  'small-stone',
-  'small-stone-set',
-  'large-stone',
   'knobbed-tool',
   'small-tool',
 ] as const;

@@ -1,7 +1,7 @@
 import type { Minutes } from '../quantities';
 /** Free times for a visit on one therapist's day. Minutes count from midnight of that day, in the house's own clock. */
 
-export interface Span {
+export interface BusySpan {
   readonly fromMinute: number;
   readonly toMinute: number;
 }
@@ -31,7 +31,7 @@ const startGridMinutes = 15;
  * after the proposed one), and warming up after the hours have begun, which may overlap the visit before.
  * Best first: the least time left over beside a neighbour or an end of the day, then the earliest.
  */
-export function proposeStarts(hours: Span, taken: readonly Span[], wish: BookingWish): readonly Proposal[] {
+export function proposeStarts(hours: BusySpan, taken: readonly BusySpan[], wish: BookingWish): readonly Proposal[] {
   const proposals: Proposal[] = [];
   const first = Math.ceil(Math.max(hours.fromMinute + wish.warmUpMinutes, wish.notBeforeMinute) / startGridMinutes);
   for (let start = first * startGridMinutes; start + wish.minutes <= hours.toMinute; start += startGridMinutes) {
@@ -47,11 +47,17 @@ export function proposeStarts(hours: Span, taken: readonly Span[], wish: Booking
 }
 
 /** Whether a visit from `start` to `end` leaves time to tidy before it and after it. */
-export function isFree(taken: readonly Span[], start: number, end: number, tidyMinutes: Minutes): boolean {
+export function isFree(taken: readonly BusySpan[], start: number, end: number, tidyMinutes: Minutes): boolean {
   return taken.every((span) => span.toMinute + tidyMinutes <= start || end + tidyMinutes <= span.fromMinute);
 }
 
-function leastGap(hours: Span, taken: readonly Span[], start: number, end: number, tidyMinutes: Minutes): number {
+function leastGap(
+  hours: BusySpan,
+  taken: readonly BusySpan[],
+  start: number,
+  end: number,
+  tidyMinutes: Minutes,
+): number {
   const before = Math.max(
     hours.fromMinute,
     ...taken.filter((s) => s.toMinute <= start).map((s) => s.toMinute + tidyMinutes),

@@ -65,20 +65,20 @@ export const longestVisitMinutes = 480;
  * Errors: an unknown place, an empty focus, minutes outside 1–480, a finding without its place or side,
  * or findings that cannot both be true; each names its field.
  */
-export function readCase(anatomy: Anatomy, given: DrainageCase): Result<ReadCase> {
+export function readCase(anatomy: Anatomy, input: DrainageCase): Result<ReadCase> {
   const errors: FieldError[] = [
-    ...focusErrors(anatomy, given.focus),
-    ...minutesErrors(given.minutes),
-    ...given.findings.flatMap((finding, index) => findingErrors(anatomy, finding, index)),
-    ...contradictions(given.findings),
-    ...groupErrors(anatomy, given.use, 'use'),
-    ...groupErrors(anatomy, given.refuse, 'refuse'),
+    ...focusErrors(anatomy, input.focus),
+    ...minutesErrors(input.minutes),
+    ...input.findings.flatMap((finding, index) => findingErrors(anatomy, finding, index)),
+    ...contradictions(input.findings),
+    ...groupErrors(anatomy, input.use, 'use'),
+    ...groupErrors(anatomy, input.refuse, 'refuse'),
   ];
   if (errors.length > 0) return { ok: false, errors };
-  const wanted = new Set(given.focus.flatMap((id) => expandArea(anatomy, id) ?? []));
+  const wanted = new Set(input.focus.flatMap((id) => expandArea(anatomy, id) ?? []));
   const territories = [...anatomy.territories.keys()].filter((id) => wanted.has(id));
-  const hindrances = findHindrances(anatomy, given.findings, given.screened?.keptOff);
-  return { ok: true, value: { ...given, territories, hindrances } };
+  const hindrances = findHindrances(anatomy, input.findings, input.screened?.keptOff);
+  return { ok: true, value: { ...input, territories, hindrances } };
 }
 
 function focusErrors(anatomy: Anatomy, focus: readonly PlaceId[]): FieldError[] {
@@ -96,7 +96,7 @@ function groupErrors(anatomy: Anatomy, groups: readonly PlaceId[] | undefined, p
   return (groups ?? []).flatMap((id, index) =>
     anatomy.basins.has(id)
       ? []
-      : [{ path: `${path}.${index}`, message: `“${id}” is no node group: use one such as axillary.left.` }],
+      : [{ path: `${path}.${index}`, message: `“${id}” is not a node group: use one such as axillary.left.` }],
   );
 }
 

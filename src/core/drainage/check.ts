@@ -1,7 +1,7 @@
 import type { Anatomy, PlaceId } from '../anatomy/place';
 import type { FieldError } from '../result';
 import type { ReadCase } from './case';
-import { type ArrangedStep, faultsOf, WayIndex } from './legality';
+import { type ArrangedStep, stepFaults, WayIndex } from './legality';
 import { findPrecedences, type Precedence, type Severity } from './precedence';
 import type { RuleId } from './rules';
 import { planDrainage } from './plan';
@@ -31,7 +31,7 @@ export function checkCourse(anatomy: Anatomy, read: ReadCase, steps: readonly Ar
   const ways = new WayIndex(survey);
   const violations: Violation[] = [];
   for (const step of steps) {
-    for (const fault of faultsOf(anatomy, read, ways, step)) {
+    for (const fault of stepFaults(anatomy, read, ways, step)) {
       const isHopeless =
         fault.rule === 'no-blocked-target' ||
         fault.rule === 'closed-wound-only' ||
@@ -97,7 +97,8 @@ function orderViolations(
     const latest = Math.max(...mend.settles.map((p) => place(p.first)));
     return { move: mend.mover.id, after: steps[latest]?.id ?? null };
   };
-  const leaves = new Map([...mends].map(([key, mend]) => [key, brokenAfter(steps, precedences, fixOf(mend))]));
+  const ofStep = byStep(precedences);
+  const leaves = new Map([...mends].map(([key, mend]) => [key, brokenAfter(at, ofStep, fixOf(mend))]));
   const groups = new Map<string, Precedence[]>();
   for (const precedence of broken) {
     const [late, early] = [`late ${precedence.first.id}`, `early ${precedence.then.id}`];
@@ -118,10 +119,32 @@ function orderViolations(
   });
 }
 
-/** How many precedences stay broken once a step has been moved. */
-function brokenAfter(steps: readonly ArrangedStep[], precedences: readonly Precedence[], fix: Fix): number {
-  const at = new Map(applyFix(steps, fix).map((step, index) => [step.id, index]));
-  return precedences.filter(({ first, then }) => (at.get(first.id) ?? 0) > (at.get(then.id) ?? 0)).length;
+/** The precedences of each step, on either side of them. */
+function byStep(precedences: readonly Precedence[]): ReadonlyMap<string, readonly Precedence[]> {
+  const found = new Map<string, Precedence[]>();
+  for (const precedence of precedences)
+    for (const { id } of [precedence.first, precedence.then]) {
+      const known = found.get(id);
+      if (known) known.push(precedence);
+      else found.set(id, [precedence]);
+    }
+  return found;
+}
+
+/** By how many more or fewer precedences are broken once a step has been moved: only its own can change. */
+function brokenAfter(
+  at: ReadonlyMap<string, number>,
+  precedences: ReadonlyMap<string, readonly Precedence[]>,
+  { move, after }: { readonly move: string; readonly after: string | null },
+): number {
+  // Between the step that it is put behind and the next one.
+  const there = after === null ? -0.5 : (at.get(after) ?? 0) + 0.5;
+  const [was, is] = [at.get(move) ?? 0, there];
+  return (precedences.get(move) ?? []).reduce((sum, { first, then }) => {
+    const other = at.get(first.id === move ? then.id : first.id) ?? 0;
+    const isBroken = (own: number) => (first.id === move ? own > other : other > own);
+    return sum + Number(isBroken(is)) - Number(isBroken(was));
+  }, 0);
 }
 
 function unique(steps: readonly ArrangedStep[]): ArrangedStep[] {

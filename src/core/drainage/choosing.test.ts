@@ -40,7 +40,7 @@ describe('choosing the ways', () => {
     [{ use: ['inguinal.left'] }, 'use.0', 'removed'],
     [{ refuse: ['axillary.right', 'cervical.left'] }, 'refuse.1', 'No lawful way'],
     [{ use: ['axillary.left'], refuse: ['axillary.left'] }, 'use.0', 'not both'],
-    [{ use: ['thigh-upper-outer.left'] }, 'use.0', 'no node group'],
+    [{ use: ['thigh-upper-outer.left'] }, 'use.0', 'not a node group'],
   ])('refuses %o by its field, with the reason', (change, path, words) => {
     const errors = chosen(change) as readonly { path: string; message: string }[];
     expect(
@@ -85,10 +85,10 @@ describe('how the client lies', () => {
   });
 
   it('is on the side where face down is out', () => {
-    const given = makeCase(['trunk-upper.left'], {});
+    const input = makeCase(['trunk-upper.left'], {});
     const ok = { decision: 'ok', reasons: [] } as const;
     const screened = { drainage: ok, rerouting: ok, keptOff: [], lighterAt: {}, avoidPosition: ['prone'] };
-    const plan = planDrainage(anatomy, mustRead(anatomy, { ...given, screened }));
+    const plan = planDrainage(anatomy, mustRead(anatomy, { ...input, screened }));
     expect(new Set(plan.steps.map(({ position }) => position))).toEqual(new Set(['supine', 'side']));
   });
 });

@@ -282,17 +282,17 @@ class CourseWriter {
   #addLong(
     kind: 'carry' | 'return',
     exit: Route,
-    given: { readonly rules: readonly RuleId[]; readonly why: Why },
+    input: { readonly rules: readonly RuleId[]; readonly why: Why },
   ): void {
     const [place = ''] = exit.path;
-    this.#add(kind, place, exit.to, { ...given, via: exit.path.slice(1, -1) });
+    this.#add(kind, place, exit.to, { ...input, via: exit.path.slice(1, -1) });
   }
 
   #add(
     kind: StepKind,
     place: PlaceId,
     toward: PlaceId | null,
-    given: {
+    input: {
       readonly rules?: readonly RuleId[];
       readonly why: Why;
       readonly via?: readonly PlaceId[];
@@ -301,9 +301,9 @@ class CourseWriter {
     },
   ): void {
     const { hindrances } = this.read;
-    const via = given.via ?? [];
+    const via = input.via ?? [];
     const touched = [place, ...via];
-    const rules = new Set<RuleId>(given.rules ?? []);
+    const rules = new Set<RuleId>(input.rules ?? []);
     if (kind === 'soften') rules.add('soften-thickened');
     if (touched.some((id) => hindrances.irradiated.has(id))) rules.add('feather-on-irradiated');
     if (touched.some((id) => hindrances.ports.has(id))) rules.add('around-port');
@@ -318,11 +318,11 @@ class CourseWriter {
       via,
       pressure,
       placements,
-      range: given.range ?? repetitionRanges[kind],
+      range: input.range ?? repetitionRanges[kind],
       stretches: isLong ? touched.length : 0,
       rules: [...rules],
-      because: given.why,
-      ...(given.pair ? { pair: given.pair } : {}),
+      because: input.why,
+      ...(input.pair ? { pair: input.pair } : {}),
     });
   }
 }

@@ -69,15 +69,15 @@ export function limbsThatComeLater(anatomy: Anatomy, survey: Survey): ReadonlySe
   return later;
 }
 
-const lowerFace = new Set(['chin', 'jaw', 'lip-lower', 'lip-upper', 'under-chin']);
+const belowTheNose = new Set(['chin', 'jaw', 'lip-lower', 'lip-upper', 'under-chin']);
 
 /** The face is emptied from below: what does not drain past the lower face waits for it. */
 function isUpperFace(anatomy: Anatomy, survey: Survey, id: PlaceId): boolean {
   const territory = getTerritory(anatomy, id);
   if (territory.part !== 'head') return false;
   const next = anatomy.territories.get(survey.routes.get(id)?.path[1] ?? '');
-  const staysLow = !next || next.part !== 'head' || lowerFace.has(next.name);
-  return !(lowerFace.has(territory.name) && staysLow);
+  const staysLow = !next || next.part !== 'head' || belowTheNose.has(next.name);
+  return !(belowTheNose.has(territory.name) && staysLow);
 }
 
 /** Limb segment of a focus territory, the seat counting with the upper thigh; 0 on trunk, neck and head. */

@@ -27,8 +27,8 @@ export function makeCase(focus: readonly string[], wish: Wish = {}): DrainageCas
 }
 
 /** @throws RangeError when the case is refused */
-export function mustRead(anatomy: Anatomy, given: DrainageCase): ReadCase {
-  const read = readCase(anatomy, given);
+export function mustRead(anatomy: Anatomy, input: DrainageCase): ReadCase {
+  const read = readCase(anatomy, input);
   if (!read.ok) throw new RangeError(read.errors.map((error) => `${error.path}: ${error.message}`).join('; '));
   return read.value;
 }

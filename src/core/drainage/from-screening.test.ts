@@ -31,8 +31,8 @@ function caseWith(conditions: readonly RecordedCondition[], focus: readonly stri
     screened: screenedDrainage(screen(screeningBook, read.value)),
   };
 }
-function plan(given: DrainageCase) {
-  const read = readCase(anatomy, given);
+function plan(input: DrainageCase) {
+  const read = readCase(anatomy, input);
   if (!read.ok) throw new Error(JSON.stringify(read.errors));
   const made = planDrainage(anatomy, read.value);
   return { made, violations: checkCourse(anatomy, read.value, made.steps) };
@@ -67,9 +67,9 @@ describe('findings for drainage', () => {
 
 describe('a plan that obeys screening', () => {
   it('keeps off what is stopped, and leads nothing across it', () => {
-    const given = caseWith([{ id: 'sunburn', regions: ['toes.left'] }], ['leg.left']);
-    expect(given.screened?.keptOff).toEqual(['toes.left']);
-    const { made, violations } = plan(given);
+    const input = caseWith([{ id: 'sunburn', regions: ['toes.left'] }], ['leg.left']);
+    expect(input.screened?.keptOff).toEqual(['toes.left']);
+    const { made, violations } = plan(input);
     expect(made.decision).toBe('modify');
     expect(violations).toEqual([]);
     const touched = made.steps.flatMap((s) => [s.place, ...s.via, s.toward]);
@@ -78,15 +78,15 @@ describe('a plan that obeys screening', () => {
   });
 
   it('is no firmer than allowed, everywhere and in places', () => {
-    const given = caseWith(
+    const input = caseWith(
       [{ id: 'hypertension-controlled' }, { id: 'bruise', regions: ['thigh-upper-outer.left'] }],
       ['leg.left'],
       66,
     );
-    const { made, violations } = plan({ ...given, purpose: 'wellness' });
-    const max = given.screened?.maxPressure ?? 'firm';
+    const { made, violations } = plan({ ...input, purpose: 'wellness' });
+    const max = input.screened?.maxPressure ?? 'firm';
     for (const step of made.steps) {
-      const allowed = given.screened?.lighterAt[step.place] ?? max;
+      const allowed = input.screened?.lighterAt[step.place] ?? max;
       expect(pressures.indexOf(step.pressure)).toBeLessThanOrEqual(pressures.indexOf(allowed));
     }
     expect(violations).toEqual([]);

@@ -95,7 +95,7 @@ export function isUnscarred(hindrances: Hindrances, edge: Pick<Edge, 'from' | 't
  * Places that a route may not pass through although they are open: with the groin closed, fluid from below the
  * knee goes round it, not into the crease; over the kneecap it never goes.
  */
-export function isBoundDown(hindrances: Hindrances, id: PlaceId): boolean {
+export function isNeverPassed(hindrances: Hindrances, id: PlaceId): boolean {
   const name = nameOf(id);
   if (name === 'knee-front') return true;
   return (name === 'knee-crease' || name === 'popliteal') && hindrances.blocked.has(`inguinal.${sideOf(id)}`);

@@ -1,6 +1,6 @@
 import { type Anatomy, type PlaceId, sideOf } from '../anatomy/place';
 import type { ReadCase } from './case';
-import { edgeKey, isBoundDown } from './hindrance';
+import { edgeKey, isNeverPassed } from './hindrance';
 import type { RuleId } from './rules';
 import { lighterOf } from '../screening/limits';
 import { allowedPressure } from './screened';
@@ -25,7 +25,7 @@ export interface Fault {
 }
 
 /** What is wrong with a step wherever it stands; empty when it may be done. */
-export function faultsOf(anatomy: Anatomy, read: ReadCase, ways: WayIndex, step: ArrangedStep): readonly Fault[] {
+export function stepFaults(anatomy: Anatomy, read: ReadCase, ways: WayIndex, step: ArrangedStep): readonly Fault[] {
   if (step.kind === 'breathe' || step.kind === 'turn') return [];
   const { hindrances } = read;
   const path = pathOf(step);
@@ -55,7 +55,7 @@ export function faultsOf(anatomy: Anatomy, read: ReadCase, ways: WayIndex, step:
       );
     }
   }
-  const entered = path.slice(1).find((id) => isBoundDown(hindrances, id) && !hindrances.blocked.has(id));
+  const entered = path.slice(1).find((id) => isNeverPassed(hindrances, id) && !hindrances.blocked.has(id));
   if (entered)
     add('bypass-knee', `Not over or into ${theLabel(anatomy, entered)}: go round the outer or inner side of the knee.`);
   if (faults.length === 0 && isStroke(step) && !ways.leads(path)) add('always-towards', awayText(anatomy, step));

@@ -44,18 +44,18 @@ export interface DrainagePlan {
  * Reads a case and looks at the ways that the therapist chose.
  * Errors: as `readCase`, and `use` or `refuse` naming a group that is no lawful way, with the reason.
  */
-export function readChosen(anatomy: Anatomy, given: DrainageCase): Result<ReadCase> {
-  const read = readCase(anatomy, given);
-  if (!read.ok || (!given.use?.length && !given.refuse?.length)) return read;
+export function readChosen(anatomy: Anatomy, input: DrainageCase): Result<ReadCase> {
+  const read = readCase(anatomy, input);
+  if (!read.ok || (!input.use?.length && !input.refuse?.length)) return read;
   const free = surveyCase(anatomy, { ...read.value, use: [], refuse: [] });
   const errors = (['use', 'refuse'] as const).flatMap((path) =>
-    (given[path] ?? []).flatMap((id, i): FieldError[] => {
+    (input[path] ?? []).flatMap((id, i): FieldError[] => {
       const why = whyNotUsed(anatomy, read.value, free, id);
       return why === undefined ? [] : [{ path: `${path}.${i}`, message: `Not the ${shortLabel(anatomy, id)}: ${why}` }];
     }),
   );
-  const both = (given.use ?? []).flatMap((id, i): FieldError[] =>
-    given.refuse?.includes(id) ? [{ path: `use.${i}`, message: 'A way is used or refused, not both.' }] : [],
+  const both = (input.use ?? []).flatMap((id, i): FieldError[] =>
+    input.refuse?.includes(id) ? [{ path: `use.${i}`, message: 'A way is used or refused, not both.' }] : [],
   );
   return errors.length + both.length > 0 ? { ok: false, errors: [...errors, ...both] } : read;
 }

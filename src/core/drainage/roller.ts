@@ -2,7 +2,7 @@ import { type Anatomy, nameOf, type PlaceId } from '../anatomy/place';
 import type { Hindrances } from './hindrance';
 import { type Route, routesTo } from './routes';
 
-const lowerFace = new Set(['chin', 'jaw', 'lip-lower', 'under-chin']);
+const underRollers = new Set(['chin', 'jaw', 'lip-lower', 'under-chin']);
 const upperFace = new Set([
   'lip-upper',
   'cheek',
@@ -35,7 +35,7 @@ export function rollerRoutes(anatomy: Anatomy, hindrances: Hindrances): Readonly
       prefer: 'direct',
       avoid: (id) => nodesOfTheFace.has(nameOf(id)) && nameOf(id) !== 'cervical',
     });
-    for (const [id, route] of down) if (lowerFace.has(nameOf(id))) routes.set(id, route);
+    for (const [id, route] of down) if (underRollers.has(nameOf(id))) routes.set(id, route);
     for (const [id, route] of toTheEar) if (upperFace.has(nameOf(id))) routes.set(id, route);
   }
   return routes;

@@ -1,5 +1,5 @@
 import { type Anatomy, type Edge, type EdgeKind, isInFront, nameOf, type PlaceId } from '../anatomy/place';
-import { type Hindrances, isBoundDown, isPassable, isUnscarred } from './hindrance';
+import { type Hindrances, isNeverPassed, isPassable, isUnscarred } from './hindrance';
 
 /** A way from a place to a node group; `path` holds both ends. */
 export interface Route {
@@ -72,7 +72,7 @@ export function routesTo(anatomy: Anatomy, hindrances: Hindrances, wish: RouteWi
     if (here < 0) break;
     isSettled[here] = 1;
     const id = graph.ids[here] ?? '';
-    if (here !== target && (isBoundDown(hindrances, id) || wish.avoid?.(id))) continue;
+    if (here !== target && (isNeverPassed(hindrances, id) || wish.avoid?.(id))) continue;
     if (!isPassable(hindrances, id)) continue;
     const entering = hindrances.surcharge.get(id) ?? 0;
     const preference = preferenceWeight(graph, here, wish.prefer);

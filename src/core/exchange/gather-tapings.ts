@@ -34,7 +34,7 @@ export class TapingHeap {
     if (known)
       return {
         column: 'point',
-        message: `The point ${reading.pointCm} cm, ${reading.side}, stands already in row ${known.row} for that day.`,
+        message: `The point ${reading.pointCm} cm, ${reading.side}, is already in row ${known.row} for that day.`,
       };
     heap.girths[reading.side].set(reading.pointCm, { girthCm: reading.girthCm, row });
     heap.rows.add(row);

@@ -152,7 +152,7 @@ export function readRow(row: readonly string[], plan: ColumnPlan, head: readonly
     const read = readLength(girth);
     if (read.kind === 'empty') continue;
     const girthCm = read.kind === 'length' ? toCm(read.value, read.unit ?? unit) : NaN;
-    if (!(girthCm > 0)) return { ok: false, trouble: { column, message: `“${girth.trim()}” is no girth.` } };
+    if (!(girthCm > 0)) return { ok: false, trouble: { column, message: `“${girth.trim()}” is not a girth.` } };
     if (girthCm >= longestCm)
       return { ok: false, trouble: { column, message: `No ${limb} measures ${girth.trim()}: check the unit.` } };
     readings.push({

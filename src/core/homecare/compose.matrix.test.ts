@@ -16,7 +16,7 @@ const conditions = [...screeningBook.conditions.keys()];
 const reach = { bends: true, usesLeft: true, usesRight: true };
 
 function sheetFor(routine: HomeRoutine, list: readonly Brought[], side: 'left' | 'right' = 'left') {
-  const given = {
+  const input = {
     focus: [`arm.${side}`],
     purpose: 'swelling',
     findings: drainageFindings(screeningBook, list),
@@ -26,7 +26,7 @@ function sheetFor(routine: HomeRoutine, list: readonly Brought[], side: 'left' |
     qualifications: everything as readonly QualificationId[],
   } as const;
   const asked = { side, minutes: routine.minutes.usual, reach };
-  return composeSheet(anatomy, shippedLibrary, judge(list), routine, given, asked);
+  return composeSheet(anatomy, shippedLibrary, judge(list), routine, input, asked);
 }
 
 const placed = (routine: HomeRoutine, list: readonly Brought[]) => {

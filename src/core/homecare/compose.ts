@@ -31,7 +31,7 @@ export function composeSheet(
   library: Library,
   judgement: Judgement,
   routine: HomeRoutine,
-  given: DrainageCase,
+  input: DrainageCase,
   asked: HomeAsked,
 ): Result<HomeSheet> {
   const refuse = (path: string, message: string): Result<HomeSheet> => ({ ok: false, errors: [{ path, message }] });
@@ -40,14 +40,14 @@ export function composeSheet(
   const most = mostMinutes(judgement, routine);
   if (asked.minutes > most) return refuse('minutes', `At most ${most} minutes of this alone.`);
   if (routine.from !== 'planner')
-    return sheetFromLibrary(anatomy, library, routine, given.findings, judgement, {
+    return sheetFromLibrary(anatomy, library, routine, input.findings, judgement, {
       ...asked,
       side: asked.side === 'both' ? null : asked.side,
     });
   if (asked.side === null) return refuse('side', 'Choose the side.');
   const stroke = library.techniques.get(strokeId);
   const off = stroke ? placesOff(judgement, routine.modality, stroke) : new Map<string, JudgementReason>();
-  return sheetFromPlan(anatomy, given, {
+  return sheetFromPlan(anatomy, input, {
     routine: routine.id === 'one-leg' ? 'one-leg' : 'after-armpit',
     ...asked,
     side: asked.side,

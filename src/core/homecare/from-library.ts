@@ -78,7 +78,10 @@ export function sheetFromLibrary(
     return {
       ok: false,
       errors: [
-        { path: 'minutes', message: `The least of it takes ${fit.shortBySeconds} seconds more: give it longer.` },
+        {
+          path: 'minutes',
+          message: `Even the shortest form takes ${fit.shortBySeconds} seconds more: give it longer.`,
+        },
       ],
     };
   const repetitions = new Map(fit.repetitions.map((one) => [one.id, one.repetitions]));

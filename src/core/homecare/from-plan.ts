@@ -32,17 +32,17 @@ const focusOf = ({ routine, side }: PlannedHomeWish): readonly PlaceId[] =>
  * A sheet from the planner of drainages, for one body alone with its own hands: breath first, never towards closed
  * nodes, never across what cannot be reached. What the therapist’s plan would lead over the back is led another way,
  * or left out.
- * @param given the case of the client as for a visit; its focus, school and minutes are replaced
+ * @param input the case of the client as for a visit; its focus, school and minutes are replaced
  * Errors: `side` when nothing of it can be reached or led anywhere, `decision` when screening does not allow it.
  */
-export function sheetFromPlan(anatomy: Anatomy, given: DrainageCase, wish: PlannedHomeWish): Result<HomeSheet> {
+export function sheetFromPlan(anatomy: Anatomy, input: DrainageCase, wish: PlannedHomeWish): Result<HomeSheet> {
   const wanted = focusOf(wish).flatMap((id) => expandArea(anatomy, id) ?? []);
   const keptOff = wish.keptOff ?? new Map<PlaceId, string>();
   const far = [...new Set([...outOfReach(anatomy, wish.reach), ...keptOff.keys()])];
   const focus = wanted.filter((id) => !far.includes(id));
   const refuse = (path: string, message: string): Result<HomeSheet> => ({ ok: false, errors: [{ path, message }] });
   if (focus.length === 0) return refuse('side', 'Nothing of it is within the client’s own reach.');
-  const read = readCase(anatomy, aloneCase(given, focus, far, wish.minutes));
+  const read = readCase(anatomy, aloneCase(input, focus, far, wish.minutes));
   if (!read.ok) return read;
   const plan = planDrainage(anatomy, read.value);
   if (rankOf(plan.decision) >= rankOf('clear-first'))
@@ -86,19 +86,19 @@ export function sheetFromPlan(anatomy: Anatomy, given: DrainageCase, wish: Plann
 
 /** The case without a therapist’s hands: nothing is touched, or crossed, that cannot be reached. */
 function aloneCase(
-  given: DrainageCase,
+  input: DrainageCase,
   focus: readonly PlaceId[],
   far: readonly PlaceId[],
   minutes: Minutes,
 ): DrainageCase {
   const drainage = { decision: 'ok', reasons: [] } as const;
-  const screened = given.screened ?? { drainage, rerouting: drainage, keptOff: [], lighterAt: {} };
+  const screened = input.screened ?? { drainage, rerouting: drainage, keptOff: [], lighterAt: {} };
   return {
-    ...given,
+    ...input,
     focus,
     minutes,
     fill: false,
-    school: { ...given.school, start: 'breath-first', hand: 'stretch', removedSide: 'reroute-only' },
+    school: { ...input.school, start: 'breath-first', hand: 'stretch', removedSide: 'reroute-only' },
     screened: { ...screened, keptOff: [...new Set([...screened.keptOff, ...far])] },
   };
 }

@@ -97,18 +97,18 @@ describe('a sheet from the planner', () => {
       fc.property(
         wish,
         fc.uniqueArray(finding, { maxLength: 3, selector: (f) => JSON.stringify(f) }),
-        (given, findings) => {
-          const result = planned(given, { findings });
+        (input, findings) => {
+          const result = planned(input, { findings });
           if (!result.ok) return;
           const { blocked, closed } = findHindrances(anatomy, findings);
           for (const step of stepsOf(result.value)) {
             for (const place of step.places) {
-              expect(canReach(anatomy, place, given.reach)).toBe(true);
+              expect(canReach(anatomy, place, input.reach)).toBe(true);
               expect(blocked.has(place) || closed.has(place)).toBe(false);
             }
             if (step.toward) expect(blocked.has(step.toward)).toBe(false);
           }
-          expect(result.value.seconds).toBeLessThanOrEqual(given.minutes * 60 + 1);
+          expect(result.value.seconds).toBeLessThanOrEqual(input.minutes * 60 + 1);
         },
       ),
       { numRuns: 120 },

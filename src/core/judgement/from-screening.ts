@@ -26,7 +26,7 @@ export function judgementOf(
   book: ScreeningBook,
   read: ReadScreening,
   screening: Screening,
-  given: {
+  input: {
     readonly conditions: readonly RecordedCondition[];
     readonly frequencyRules: readonly FrequencyRule[];
     readonly lifted?: ReadonlySet<string>;
@@ -34,20 +34,20 @@ export function judgementOf(
     readonly irritated?: JudgedCase['irritated'];
   },
 ): Judgement {
-  const findings = drainageFindings(book, given.conditions);
+  const findings = drainageFindings(book, input.conditions);
   const none: ReadonlyMap<string, Irritation> = new Map();
   return makeJudgement(
     book,
     {
       screening,
       sources: sourcesOf(book, read),
-      lifted: given.lifted ?? new Set(),
+      lifted: input.lifted ?? new Set(),
       qualifications: heldWith(book.qualifications, read.qualifications),
       closedGroups: findHindrances(book.anatomy, findings).blocked,
-      ledger: given.ledger ?? emptyLedger,
+      ledger: input.ledger ?? emptyLedger,
       reactiveFace: read.conditions.filter(({ condition }) => condition.tags.includes(reactiveTag)).map(({ id }) => id),
-      irritated: given.irritated ?? none,
+      irritated: input.irritated ?? none,
     },
-    given.frequencyRules,
+    input.frequencyRules,
   );
 }

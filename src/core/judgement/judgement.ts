@@ -75,31 +75,31 @@ export interface KindJudgement {
 
 export function makeJudgement(
   book: ScreeningBook,
-  given: JudgedCase,
+  input: JudgedCase,
   frequencyRules: readonly FrequencyRule[],
 ): Judgement {
   const kinds = new Map<string, KindJudgement | undefined>();
   return {
-    ...given,
+    ...input,
     anatomy: book.anatomy,
     book,
     frequencyRules,
     kind(modality) {
-      if (!kinds.has(modality)) kinds.set(modality, judgeKind(book, given, modality));
+      if (!kinds.has(modality)) kinds.set(modality, judgeKind(book, input, modality));
       return kinds.get(modality);
     },
   };
 }
 
-function judgeKind(book: ScreeningBook, given: JudgedCase, modality: string): KindJudgement | undefined {
-  const answer = given.screening.byModality.find((one) => one.modality === modality);
+function judgeKind(book: ScreeningBook, input: JudgedCase, modality: string): KindJudgement | undefined {
+  const answer = input.screening.byModality.find((one) => one.modality === modality);
   if (!answer) return undefined;
-  const sources = given.sources.get(modality) ?? [];
+  const sources = input.sources.get(modality) ?? [];
   const whole = sources.filter(({ where }) => where === 'whole');
   const rows = new Map(
-    given.screening.regions.filter((row) => row.modality === modality).map((row) => [row.region, row]),
+    input.screening.regions.filter((row) => row.modality === modality).map((row) => [row.region, row]),
   );
-  const decision = given.lifted.has(modality) ? 'modify' : worstOf(whole);
+  const decision = input.lifted.has(modality) ? 'modify' : worstOf(whole);
   const places = new Map<PlaceId, ReturnType<KindJudgement['at']>>();
   return {
     modality,

@@ -14,10 +14,10 @@ export interface GivenWork {
  * Every limit that holds for work on a client: those of its kinds, and those at the places that it touches; of each the
  * strictest. What is made ready before a visit is asked about here, since it serves all of it.
  */
-export function limitsOver(judgement: Judgement, given: readonly GivenWork[]): Limits {
+export function limitsOver(judgement: Judgement, input: readonly GivenWork[]): Limits {
   const { limitKeys } = judgement.book;
   let limits: Limits = {};
-  for (const { modality, places } of given) {
+  for (const { modality, places } of input) {
     const kind = judgement.kind(modality);
     if (!kind) continue;
     limits = mergeLimits(limitKeys, limits, kind.answer.limits);

@@ -30,9 +30,15 @@ export interface ProtocolStep {
   /** Why at this point of the order. */
   readonly why?: string | undefined;
   /** Counted drops: what for, and from how many to how many. */
-  readonly layer?: { readonly use: string; readonly drops: readonly number[] } | undefined;
+  readonly layer?: StepLayer | undefined;
   /** Where they differ from those of the technique. */
   readonly stones?: StoneWish | undefined;
+}
+
+/** Drops of one oil: what for, and from how many to how many. */
+export interface StepLayer {
+  readonly use: string;
+  readonly drops: readonly number[];
 }
 
 export interface ProtocolBlock {

@@ -18,7 +18,12 @@ const share = ({ percent, limitPercent, shareOfLimit }: Share) => ({
 export const checkAnswer = (check: BlendCheck) => ({
   totalPercent: fine(check.totalPercent),
   carrierMl: roundTo(check.carrierMl, 2),
-  parts: check.parts.map((part) => ({ oil: part.oil, drops: part.drops, ml: fine(part.ml), ...share(part) })),
+  parts: check.parts.map((part) => ({
+    oil: part.oil,
+    drops: part.drops,
+    ml: fine(part.ml),
+    ...share(part),
+  })),
   constituents: check.constituents.map((one) => ({ id: one.id, ...share(one) })),
   phototoxic: { ...check.phototoxic, sumOfFractions: fine(check.phototoxic.sumOfFractions) },
   verdict: check.verdict,

@@ -13,9 +13,9 @@ import { capitalise } from '../wording/capitalise';
  * @param parts the blend as it is; each of its oils stands among the candidates
  * @returns null when no single drop makes it better
  */
-export function makeBetter(book: OilBook, parts: readonly BlendPart[], given: BestBlendCase): Mended | null {
-  const problem = blendProblem(book, given);
-  const now = given.candidates.map(({ oil }) => parts.find((part) => part.oil === oil)?.drops ?? 0);
+export function makeBetter(book: OilBook, parts: readonly BlendPart[], input: BestBlendCase): Mended | null {
+  const problem = blendProblem(book, input);
+  const now = input.candidates.map(({ oil }) => parts.find((part) => part.oil === oil)?.drops ?? 0);
   const isOff = (drops: readonly number[]) => brokenBy(problem, drops).filter((id) => id !== 'total').length > 0;
   const isOutside = (drops: readonly number[]) => brokenBy(problem, drops).includes('total');
   const wasOutside = isOutside(now);
@@ -27,9 +27,9 @@ export function makeBetter(book: OilBook, parts: readonly BlendPart[], given: Be
   }
   if (!best) return null;
   const { drops } = best;
-  const after = given.candidates.map(({ oil, dropsPerMl }, i) => ({ oil, drops: drops[i] ?? 0, dropsPerMl }));
+  const after = input.candidates.map(({ oil, dropsPerMl }, i) => ({ oil, drops: drops[i] ?? 0, dropsPerMl }));
   const mended = mendedBy(book, parts, after);
-  return { ...mended, words: `${stepWords(book, mended.changes)}${goodFor(book, mended.changes, given)}.` };
+  return { ...mended, words: `${stepWords(book, mended.changes)}${goodFor(book, mended.changes, input)}.` };
 }
 
 function stepWords(book: OilBook, changes: readonly Change[]): string {

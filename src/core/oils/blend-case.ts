@@ -3,6 +3,7 @@ import type { OilId } from '../ids';
 import type { Area, Basis, BlendPart } from './book';
 import type { Guide, OilClient } from './client';
 import type { Share } from './limits';
+import type { OnSkin } from './on-skin';
 
 export interface BlendCase {
   readonly volumeMl: Millilitres;
@@ -10,6 +11,8 @@ export interface BlendCase {
   readonly client: OilClient;
   readonly parts: readonly BlendPart[];
   readonly basis: Basis;
+  /** What lies on the client's skin already, of today; other areas do not count. */
+  readonly already?: readonly OnSkin[] | undefined;
 }
 
 export interface CheckedPart extends Share {

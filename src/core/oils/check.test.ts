@@ -16,7 +16,7 @@ const check = (
   if (!result) throw new Error('the oils do not fit into the bottle');
   return result;
 };
-const codes = (...given: Parameters<typeof check>) => check(...given).findings.map(({ code }) => code);
+const codes = (...input: Parameters<typeof check>) => check(...input).findings.map(({ code }) => code);
 const client = (change: Partial<OilClient>): OilClient => ({ ...adult, ...change });
 
 describe('a blend checked', () => {

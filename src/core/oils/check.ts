@@ -20,6 +20,7 @@ import {
   shareOf,
 } from './limits';
 import { wordsOf } from './finding-words';
+import { dosesOnSkin } from './on-skin';
 
 export interface BlendCheck extends BlendJudgement {
   readonly carrierMl: Millilitres;
@@ -31,30 +32,44 @@ export interface BlendCheck extends BlendJudgement {
  *
  * Source: percent volume in volume; limits as cited in the book.
  */
-export function checkBlend(book: OilBook, given: BlendCase): BlendCheck | null {
-  const oilMl = totalMlOf(book, given.parts);
-  if (exceeds(oilMl, given.volumeMl)) return null;
-  return { ...judge(book, given), carrierMl: Math.max(0, given.volumeMl - oilMl) };
+export function checkBlend(book: OilBook, input: BlendCase): BlendCheck | null {
+  const oilMl = totalMlOf(book, input.parts);
+  if (exceeds(oilMl, input.volumeMl)) return null;
+  return { ...judge(book, input), carrierMl: Math.max(0, input.volumeMl - oilMl) };
 }
+
+/** A blend and what lies on the skin already, each on the area that it is judged for. */
+export const onJudgedArea = (asked: BlendCase): BlendCase => ({
+  ...asked,
+  area: judgedArea(asked.client, asked.area),
+  already: asked.already?.map((one) => ({ ...one, area: judgedArea(asked.client, one.area) })),
+});
 
 /** The judgement by itself: `volumeMl` is what the oils are spread in, a bottle or a film on the skin. */
 export function judge(book: OilBook, asked: BlendCase): BlendJudgement {
-  const given = { ...asked, area: judgedArea(asked.client, asked.area) };
-  const { volumeMl, area, client, basis } = given;
-  const parts = given.parts.map((part): CheckedPart => {
+  const input = onJudgedArea(asked);
+  const { volumeMl, area, client, basis } = input;
+  const doses = dosesOnSkin(book, input);
+  const onSkin = (oil: OilId) => doses.find((dose) => dose.oil === oil)?.percent ?? 0;
+  const parts = input.parts.map((part): CheckedPart => {
     const ml = mlOf(book, part);
     const limit = oilLimit(oilOf(book, part.oil), area);
-    return { oil: part.oil, drops: part.drops, ml, ...shareOf((100 * ml) / volumeMl, limit) };
+    const { shareOfLimit } = shareOf(onSkin(part.oil), limit);
+    return { oil: part.oil, drops: part.drops, ml, percent: (100 * ml) / volumeMl, limitPercent: limit, shareOfLimit };
   });
-  const constituents = constituentsOf(book, parts, area, basis);
-  const sumOfFractions = phototoxicSum(book, parts, area);
+  const constituents = constituentsOf(book, doses, area, basis);
+  const sumOfFractions = phototoxicSum(book, doses, area);
   const totalPercent = parts.reduce((sum, { percent }) => sum + percent, 0);
   const guide = guideOf(book, client, area);
   const withinGuide = !exceeds(totalPercent, guide.maxPercent);
   const isBurning = exceeds(sumOfFractions, 1);
-  const phototoxic = { sumOfFractions, hoursOutOfSun: isBurning ? hoursOutOfSun(book, used(given.parts)) : 0 };
+  const phototoxic = { sumOfFractions, hoursOutOfSun: isBurning ? hoursOutOfSun(book, used(input.parts)) : 0 };
   const facts = { parts, constituents, phototoxic, totalPercent, guide, withinGuide };
-  const findings = findingsOf(book, given, facts);
+  // Skin feels all that lies on it, not only what comes now.
+  const findings = findingsOf(book, input, {
+    ...facts,
+    parts: parts.map((part) => ({ ...part, percent: onSkin(part.oil) })),
+  });
   const verdict = findings.some(({ severity }) => severity === 'over')
     ? 'over'
     : findings.length > 0
@@ -65,9 +80,9 @@ export function judge(book: OilBook, asked: BlendCase): BlendJudgement {
 
 const used = (parts: readonly BlendPart[]) => parts.filter(({ drops }) => drops > 0);
 
-function findingsOf(book: OilBook, given: BlendCase, facts: BlendFacts): readonly BlendFinding[] {
+function findingsOf(book: OilBook, input: BlendCase, facts: BlendFacts): readonly BlendFinding[] {
   const { parts, constituents, phototoxic, withinGuide } = facts;
-  const words = wordsOf(book, given, facts);
+  const words = wordsOf(book, input, facts);
   const over = (code: FindingCode, oil: OilId | null, constituent: string | null, text: string): BlendFinding => ({
     ...{ code, oil, constituent, text },
     severity: 'over',
@@ -76,8 +91,8 @@ function findingsOf(book: OilBook, given: BlendCase, facts: BlendFacts): readonl
     ...{ code: 'near-limit', oil, constituent, text },
     severity: 'caution',
   });
-  const avoided = used(given.parts).flatMap(({ oil }) =>
-    reasonsToAvoid(oilOf(book, oil), given.client, given.area, book).map((reason) =>
+  const avoided = used(input.parts).flatMap(({ oil }) =>
+    reasonsToAvoid(oilOf(book, oil), input.client, input.area, book).map((reason) =>
       over('avoid', oil, null, words.avoid(oil, reason)),
     ),
   );

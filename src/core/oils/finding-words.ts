@@ -7,6 +7,7 @@ import type { BlendPart, OilBook } from './book';
 import { oilOf } from './book';
 import type { BlendCase, BlendFacts, CheckedPart } from './blend-case';
 import { hoursOutOfSun, type Share } from './limits';
+import { alreadyOn } from './on-skin';
 import { capitalise } from '../wording/capitalise';
 
 /** `0.5 %`, `12 %`: no more figures than help. */
@@ -18,20 +19,26 @@ const fewDrops = ['no drops', 'one drop', 'two drops', 'three drops'];
 export const dropsText = (drops: Drops): string => fewDrops[drops] ?? `${drops} drops`;
 
 /** Sentences for what is wrong with a blend, each with what would mend it. */
-export function wordsOf(book: OilBook, given: BlendCase, facts: BlendFacts) {
-  const { volumeMl, area } = given;
+export function wordsOf(book: OilBook, input: BlendCase, facts: BlendFacts) {
+  const { volumeMl, area } = input;
+  const before = alreadyOn(book, input);
   const name = (oil: OilId) => oilOf(book, oil).name;
   const place = { face: 'on the face', body: 'on the body', local: 'on a small area', bath: 'in a bath' }[area];
-  const partOf = (oil: OilId) => given.parts.find((part) => part.oil === oil);
+  const partOf = (oil: OilId) => input.parts.find((part) => part.oil === oil);
   const mostDrops = (oil: OilId, percent: Percent) =>
-    Math.floor((percent / 100) * volumeMl * dropsPerMlOf(book, partOf(oil) ?? { oil }) + 1e-9);
+    Math.floor(
+      (Math.max(0, percent - (before.get(oil) ?? 0)) / 100) * volumeMl * dropsPerMlOf(book, partOf(oil) ?? { oil }) +
+        1e-9,
+    );
   const inVolume = `in ${roundTo(volumeMl, 1)} mL`;
   const nameOf = (id: string) => book.constituents.get(id)?.name ?? id;
   const carriersOf = (id: string) =>
     facts.parts
       .flatMap((part) => {
         const share = oilOf(book, part.oil).constituents.find((one) => one.id === id);
-        const percent = share ? (part.percent * share[`${given.basis}Percent`]) / 100 : 0;
+        // Only what this blend brings can be taken out of it again.
+        const own = (100 * part.ml) / volumeMl;
+        const percent = share ? (own * share[`${input.basis}Percent`]) / 100 : 0;
         return percent > 0 ? [{ part, percent }] : [];
       })
       .sort((a, b) => b.percent - a.percent);
@@ -41,7 +48,7 @@ export function wordsOf(book: OilBook, given: BlendCase, facts: BlendFacts) {
     overOil: (part: CheckedPart) => {
       const limit = part.limitPercent ?? 0;
       const most = mostDrops(part.oil, limit);
-      return `${name(part.oil)} would be ${percentText(part.percent)}, over its ${percentText(limit)} ${place}: ${
+      return `${name(part.oil)} would be ${percentText(part.percent)}, over its ${percentText(limit)} ${place}${before.has(part.oil) ? ', with what lies there already' : ''}: ${
         most === 0 ? 'leave it out, or mix more' : `${dropsText(most)} at most ${inVolume}`
       }.`;
     },

@@ -12,18 +12,18 @@ export interface Named {
 }
 
 /** Names that the book does not have, by field. */
-export function unknownNames(book: OilBook, given: Named): readonly FieldError[] {
-  const path = given.oilsPath ?? 'parts';
+export function unknownNames(book: OilBook, input: Named): readonly FieldError[] {
+  const path = input.oilsPath ?? 'parts';
   return [
-    ...(given.carrier !== undefined && !book.carriers.has(given.carrier)
+    ...(input.carrier !== undefined && !book.carriers.has(input.carrier)
       ? [
           {
             path: 'carrier',
-            message: `There is no carrier “${given.carrier}”: one of ${[...book.carriers.keys()].join(', ')}.`,
+            message: `There is no carrier “${input.carrier}”: one of ${[...book.carriers.keys()].join(', ')}.`,
           },
         ]
       : []),
-    ...(given.conditions ?? []).flatMap((id, i) =>
+    ...(input.conditions ?? []).flatMap((id, i) =>
       id === 'frail' || book.conditions.has(id)
         ? []
         : [
@@ -33,10 +33,10 @@ export function unknownNames(book: OilBook, given: Named): readonly FieldError[]
             },
           ],
     ),
-    ...(given.oils ?? []).flatMap(({ oil }, i) =>
+    ...(input.oils ?? []).flatMap(({ oil }, i) =>
       book.oils.has(oil)
         ? []
-        : [{ path: `${path}.${i}.oil`, message: `There is no oil “${oil}”: look for its id in the catalogue.` }],
+        : [{ path: `${path}.${i}.oil`, message: `There is no oil “${oil}”: find its id in the catalogue.` }],
     ),
   ];
 }

@@ -38,8 +38,8 @@ export interface Layered extends BlendJudgement {
  * What undiluted drops on the skin really come to: they spread in the film that an area takes, or in what is applied
  * when that is more. Judged as a leave-on blend for the body, with the richest bottles.
  */
-export function layeredDrops(book: OilBook, given: LayeredCase): Layered {
-  const { areaCm2, carrierMl, parts, client } = given;
+export function layeredDrops(book: OilBook, input: LayeredCase): Layered {
+  const { areaCm2, carrierMl, parts, client } = input;
   const filmMl = Math.max(areaCm2 * filmMlPerCm2, carrierMl + totalMlOf(book, parts));
   const judgement = judge(book, { volumeMl: filmMl, area: 'body', client, parts, basis: 'max' });
   return { ...judgement, filmMl, dilutedEquivalent: dilute(book, parts, client) };

@@ -28,45 +28,45 @@ export interface Mended {
  * The same blend made safe: oils that the client avoids are taken out, and drops go where they pass a limit or what is
  * usual, no drop more than has to. @returns null when nothing is wrong with it
  */
-export function makeSafe(book: OilBook, given: BlendCase): Mended | null {
-  if (isSafe(book, given, given.parts)) return null;
-  let parts = given.parts.map((part): BlendPart => {
+export function makeSafe(book: OilBook, input: BlendCase): Mended | null {
+  if (isSafe(book, input, input.parts)) return null;
+  let parts = input.parts.map((part): BlendPart => {
     const oil = oilOf(book, part.oil);
-    if (reasonsToAvoid(oil, given.client, given.area, book).length > 0) return { ...part, drops: 0 };
-    const limit = oilLimit(oil, judgedArea(given.client, given.area));
+    if (reasonsToAvoid(oil, input.client, input.area, book).length > 0) return { ...part, drops: 0 };
+    const limit = oilLimit(oil, judgedArea(input.client, input.area));
     if (limit === null) return part;
-    const most = Math.floor((limit / 100) * given.volumeMl * dropsPerMlOf(book, part) + 1e-9);
+    const most = Math.floor((limit / 100) * input.volumeMl * dropsPerMlOf(book, part) + 1e-9);
     return { ...part, drops: Math.min(part.drops, most) };
   });
-  for (let at = worstPart(book, given, parts); at >= 0; at = worstPart(book, given, parts))
+  for (let at = worstPart(book, input, parts); at >= 0; at = worstPart(book, input, parts))
     parts = moved(parts, at, -1);
-  return mendedBy(book, given.parts, giveBack(book, given, parts));
+  return mendedBy(book, input.parts, giveBack(book, input, parts));
 }
 
 /** Drops that went and need not have gone come back, those first that lost most. */
-function giveBack(book: OilBook, given: BlendCase, parts: BlendPart[]): BlendPart[] {
-  const kept = (at: number) => (parts[at]?.drops ?? 0) / Math.max(1, given.parts[at]?.drops ?? 1);
-  const back = given.parts
+function giveBack(book: OilBook, input: BlendCase, parts: BlendPart[]): BlendPart[] {
+  const kept = (at: number) => (parts[at]?.drops ?? 0) / Math.max(1, input.parts[at]?.drops ?? 1);
+  const back = input.parts
     .map((_, at) => at)
-    .filter((at) => (parts[at]?.drops ?? 0) < (given.parts[at]?.drops ?? 0))
+    .filter((at) => (parts[at]?.drops ?? 0) < (input.parts[at]?.drops ?? 0))
     .sort((a, b) => kept(a) - kept(b))
-    .find((at) => isSafe(book, given, moved(parts, at, 1)));
-  return back === undefined ? parts : giveBack(book, given, moved(parts, back, 1));
+    .find((at) => isSafe(book, input, moved(parts, at, 1)));
+  return back === undefined ? parts : giveBack(book, input, moved(parts, back, 1));
 }
 
 const moved = (parts: readonly BlendPart[], at: number, by: number): BlendPart[] =>
   parts.map((part, i) => (i === at ? { ...part, drops: part.drops + by } : part));
 
-function isSafe(book: OilBook, given: BlendCase, parts: readonly BlendPart[]): boolean {
-  const { verdict, withinGuide } = judge(book, { ...given, parts });
+function isSafe(book: OilBook, input: BlendCase, parts: readonly BlendPart[]): boolean {
+  const { verdict, withinGuide } = judge(book, { ...input, parts });
   return verdict !== 'over' && withinGuide;
 }
 
 const tiny = 1e-6;
 
 /** The part that a drop has to be taken from next; −1 when all limits hold. */
-function worstPart(book: OilBook, given: BlendCase, parts: readonly BlendPart[]): number {
-  const { constituents, phototoxic, withinGuide, parts: doses } = judge(book, { ...given, parts });
+function worstPart(book: OilBook, input: BlendCase, parts: readonly BlendPart[]): number {
+  const { constituents, phototoxic, withinGuide, parts: doses } = judge(book, { ...input, parts });
   const most = (weight: (at: number) => number): number =>
     parts.reduce((best, part, at) => (part.drops > 0 && weight(at) > (best < 0 ? 0 : weight(best)) ? at : best), -1);
   const over = constituents.find(
@@ -76,7 +76,7 @@ function worstPart(book: OilBook, given: BlendCase, parts: readonly BlendPart[])
     return most((at) => {
       const oil = oilOf(book, parts[at]?.oil ?? '');
       const share = oil.constituents.find(({ id }) => id === over.id);
-      return (share?.[`${given.basis}Percent`] ?? 0) * (doses[at]?.percent ?? 0);
+      return (share?.[`${input.basis}Percent`] ?? 0) * (doses[at]?.percent ?? 0);
     });
   }
   if (exceeds(phototoxic.sumOfFractions, 1)) {
@@ -90,7 +90,7 @@ function worstPart(book: OilBook, given: BlendCase, parts: readonly BlendPart[])
     ? -1
     : most((at) => {
         const drops = parts[at]?.drops ?? 0;
-        return drops === 1 ? tiny : drops / Math.max(1, given.parts[at]?.drops ?? 1);
+        return drops === 1 ? tiny : drops / Math.max(1, input.parts[at]?.drops ?? 1);
       });
 }
 

@@ -31,24 +31,24 @@ const anyBlend: fc.Arbitrary<BlendCase> = fc.record({
   parts: anyParts,
   basis: fc.constantFrom('max', 'typical'),
 });
-const isSafe = (given: BlendCase, parts: readonly BlendPart[]) => {
-  const { verdict, withinGuide } = judge(book, { ...given, parts });
+const isSafe = (input: BlendCase, parts: readonly BlendPart[]) => {
+  const { verdict, withinGuide } = judge(book, { ...input, parts });
   return verdict !== 'over' && withinGuide;
 };
 
 describe('laws of blends', () => {
   it('making safe passes no limit, adds nothing, and takes no drop that could have stayed', () => {
     fc.assert(
-      fc.property(anyBlend, (given) => {
-        const mended = makeSafe(book, given);
-        expect(isSafe(given, mended?.parts ?? given.parts)).toBe(true);
+      fc.property(anyBlend, (input) => {
+        const mended = makeSafe(book, input);
+        expect(isSafe(input, mended?.parts ?? input.parts)).toBe(true);
         if (!mended) return;
         const drops = (oil: OilId) => mended.parts.find((part) => part.oil === oil)?.drops ?? 0;
-        for (const part of given.parts) {
+        for (const part of input.parts) {
           expect(drops(part.oil)).toBeLessThanOrEqual(part.drops);
           if (drops(part.oil) === part.drops) continue;
-          const oneMore = given.parts.map(({ oil }) => ({ oil, drops: drops(oil) + Number(oil === part.oil) }));
-          expect(isSafe(given, oneMore)).toBe(false);
+          const oneMore = input.parts.map(({ oil }) => ({ oil, drops: drops(oil) + Number(oil === part.oil) }));
+          expect(isSafe(input, oneMore)).toBe(false);
         }
       }),
       { numRuns: 300 },
@@ -57,17 +57,17 @@ describe('laws of blends', () => {
 
   it('making better never passes a limit', () => {
     fc.assert(
-      fc.property(anyBlend, fc.constantFrom(...useIds), (given, use) => {
-        const candidates = given.parts.map(({ oil }) => ({ oil, costPerDrop: 3, maxDrops: 60 }));
-        const better = makeBetter(book, given.parts, {
-          ...given,
+      fc.property(anyBlend, fc.constantFrom(...useIds), (input, use) => {
+        const candidates = input.parts.map(({ oil }) => ({ oil, costPerDrop: 3, maxDrops: 60 }));
+        const better = makeBetter(book, input.parts, {
+          ...input,
           candidates,
           wanted: [{ use, weight: 1 }],
           notes: null,
           targetPercent: 2,
           maxOils: 6,
         });
-        if (better) expect(judge(book, { ...given, basis: 'max', parts: better.parts }).verdict).not.toBe('over');
+        if (better) expect(judge(book, { ...input, basis: 'max', parts: better.parts }).verdict).not.toBe('over');
       }),
       { numRuns: 200 },
     );
@@ -75,12 +75,12 @@ describe('laws of blends', () => {
 
   it('twice the volume and twice the drops is the same blend', () => {
     fc.assert(
-      fc.property(anyBlend, (given) => {
-        const once = checkBlend(book, given);
+      fc.property(anyBlend, (input) => {
+        const once = checkBlend(book, input);
         const twice = checkBlend(book, {
-          ...given,
-          volumeMl: 2 * given.volumeMl,
-          parts: given.parts.map((part) => ({ ...part, drops: 2 * part.drops })),
+          ...input,
+          volumeMl: 2 * input.volumeMl,
+          parts: input.parts.map((part) => ({ ...part, drops: 2 * part.drops })),
         });
         expect(twice?.totalPercent ?? NaN).toBeCloseTo(once?.totalPercent ?? NaN, 9);
         expect(twice?.verdict).toBe(once?.verdict);
@@ -90,11 +90,11 @@ describe('laws of blends', () => {
 
   it('one oil more never lowers the sum of what burns in the sun, nor any constituent', () => {
     fc.assert(
-      fc.property(anyBlend, fc.constantFrom(...oils), (given, oil) => {
-        const before = judge(book, given);
+      fc.property(anyBlend, fc.constantFrom(...oils), (input, oil) => {
+        const before = judge(book, input);
         const after = judge(book, {
-          ...given,
-          parts: [...given.parts.filter((part) => part.oil !== oil), { oil, drops: 21 }],
+          ...input,
+          parts: [...input.parts.filter((part) => part.oil !== oil), { oil, drops: 21 }],
         });
         expect(after.phototoxic.sumOfFractions).toBeGreaterThanOrEqual(before.phototoxic.sumOfFractions - 1e-12);
         for (const { id, percent } of before.constituents)
@@ -116,14 +116,14 @@ describe('laws of blends', () => {
 
   it('what stands in for an oil that is out keeps every limit, out of what the shelf has', () => {
     fc.assert(
-      fc.property(anyBlend, (given) => {
-        const missing = given.parts[0]?.oil ?? '';
+      fc.property(anyBlend, (input) => {
+        const missing = input.parts[0]?.oil ?? '';
         const stock = ['lavender', 'vetiver', 'peppermint', 'bergamot', 'ginger'].map((oil) => ({
           ...{ oil, costPerDrop: 1, maxDrops: 5 },
         }));
-        for (const { oil, drops } of substitutesFor(book, given, missing, stock)) {
+        for (const { oil, drops } of substitutesFor(book, input, missing, stock)) {
           expect(drops).toBeLessThanOrEqual(5);
-          expect(isSafe(given, [...given.parts.slice(1), { oil, drops }])).toBe(true);
+          expect(isSafe(input, [...input.parts.slice(1), { oil, drops }])).toBe(true);
         }
       }),
     );

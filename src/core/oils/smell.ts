@@ -18,11 +18,11 @@ export interface Strip {
  * Two or three blends for a nose to choose from: the best, then the best without what led the ones before, so that each
  * smells different. All pass every limit. @returns fewer than two when the shelf has no more to offer
  */
-export function smellCandidates(book: OilBook, given: BestBlendCase): readonly Strip[] {
+export function smellCandidates(book: OilBook, input: BestBlendCase): readonly Strip[] {
   const strips: Strip[] = [];
-  let candidates = given.candidates;
+  let candidates = input.candidates;
   while (strips.length < mostStrips) {
-    const answer = bestBlend(book, { ...given, candidates });
+    const answer = bestBlend(book, { ...input, candidates });
     if (answer.kind === 'none') break;
     const parts = answer.blend.parts.map((part): BlendPart => {
       const candidate = candidates.find(({ oil }) => oil === part.oil);

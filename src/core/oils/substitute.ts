@@ -31,14 +31,14 @@ const wordsShared = (a: string, b: string) => a.split('-').some((word) => b.spli
  */
 export function substitutesFor(
   book: OilBook,
-  given: BlendCase,
+  input: BlendCase,
   missing: string,
   stock: readonly Candidate[],
 ): readonly Substitute[] {
-  const part = given.parts.find(({ oil }) => oil === missing);
+  const part = input.parts.find(({ oil }) => oil === missing);
   if (!part) return [];
   const wanted = oilOf(book, missing);
-  const others = given.parts.filter(({ oil }) => oil !== missing);
+  const others = input.parts.filter(({ oil }) => oil !== missing);
   return stock
     .filter(({ oil }) => oil !== missing && !others.some((other) => other.oil === oil))
     .flatMap((candidate): Substitute[] => {
@@ -48,7 +48,7 @@ export function substitutesFor(
       let drops = Math.min(candidate.maxDrops, Math.max(1, Math.round(strong * dropsPerMlOf(book, candidate))));
       const holds = (count: number) => {
         const parts: BlendPart[] = [...others, { oil: oil.id, drops: count, dropsPerMl: candidate.dropsPerMl }];
-        const { verdict, withinGuide } = judge(book, { ...given, parts });
+        const { verdict, withinGuide } = judge(book, { ...input, parts });
         return verdict !== 'over' && withinGuide;
       };
       while (drops > 0 && !holds(drops)) drops -= 1;

@@ -10,8 +10,8 @@ import { roomList, type RoomHabits } from './room-list';
 
 const habits: RoomHabits = {
   stoneWarmUpMinutes: 40,
-  stoneUsefulSeconds: 150,
-  stoneReheatSeconds: 320,
+  hotStones: 'set it to 53°: 8 palm',
+  coolStones: 'at 8°: 2 small',
   spread: spreadTable,
 };
 
@@ -33,7 +33,7 @@ describe('the room before a treatment', () => {
     const heat = items.find(({ kind }) => kind === 'heat');
     const first = plan.blocks.find(({ hands }) => hands === 'stone');
     expect(heat?.minutesBefore).toBe(Math.max(0, 40 - Math.floor((first?.startsAt ?? 0) / 60)));
-    expect(heat?.what).toContain('palm stones');
+    expect(heat?.what).toBe('Fill the stone bath, set it to 53°: 8 palm');
   });
 
   it('has the earliest first, and only what the treatment needs', () => {

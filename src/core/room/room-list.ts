@@ -1,7 +1,8 @@
-import type { Minutes, Seconds } from '../quantities';
+import type { Minutes } from '../quantities';
 import type { RegionGroups } from '../anatomy/place';
 import { facialModalities } from '../library/protocol';
 import type { Limits } from '../screening/tables';
+import { stoneUseOf } from '../stones/use';
 import { toolFor } from '../treatment/tool';
 import type { Position } from '../sequencing/block';
 import type { PlannedBlock } from '../treatment/plan-treatment';
@@ -43,14 +44,12 @@ export interface RoomItem {
 export interface RoomHabits {
   /** From cold water to the temperature of the bath. */
   readonly stoneWarmUpMinutes: Minutes;
-  /** A pair of palm stones that glide: how long it stays useful, and how long it needs to be warm again (s). */
-  readonly stoneUsefulSeconds: Seconds;
-  readonly stoneReheatSeconds: Seconds;
   readonly spread: SpreadTable;
   /** Skin of this client (m²), where height and weight are known. */
   readonly surfaceM2?: number | undefined;
-  /** What goes into the bath and how warm it is set, where that was worked out for the house's own stones. */
-  readonly stones?: string | undefined;
+  /** What goes into the hot bath and how warm it is set, as worked out for the house's own stones; the cold one the same. */
+  readonly hotStones?: string | undefined;
+  readonly coolStones?: string | undefined;
 }
 
 const cm2PerM2 = 10_000;
@@ -73,7 +72,7 @@ export function roomList(
 ): readonly RoomItem[] {
   if (blocks.length === 0) return [];
   const items: RoomItem[] = [
-    ...stones(groups, blocks, habits),
+    ...stones(blocks, habits),
     ...media(groups, blocks, habits),
     ...bed(blocks, start, limits),
     ...comforts(blocks, limits),
@@ -96,33 +95,31 @@ export function roomList(
   return items.sort((a, b) => b.minutesBefore - a.minutesBefore);
 }
 
-const isHotFamily = (family: string) => ['stone-glide', 'stone-press', 'stone-rest'].includes(family);
+const takesStones =
+  (isCold: boolean) =>
+  ({ steps }: PlannedBlock): boolean =>
+    steps.some(({ technique, stones: wish }) => stoneUseOf(technique, wish)?.isCold === isCold);
 
-const isCoolBlock = ({ steps }: PlannedBlock) => steps.some(({ technique }) => technique.family === 'stone-cool');
-const isHotBlock = ({ hands, steps }: PlannedBlock) =>
-  hands === 'stone' && steps.some(({ technique }) => isHotFamily(technique.family));
-
-function stones(groups: RegionGroups, blocks: readonly PlannedBlock[], habits: RoomHabits): readonly RoomItem[] {
+function stones(blocks: readonly PlannedBlock[], habits: RoomHabits): readonly RoomItem[] {
   const items: RoomItem[] = [];
-  const hot = blocks.filter(isHotBlock);
-  const [firstHot] = hot;
+  const firstHot = blocks.find(takesStones(false));
   if (firstHot) {
     const begins = Math.floor(firstHot.startsAt / minute);
     items.push({
       id: 'stone-bath',
       kind: 'heat',
-      what: `Fill the stone bath, ${habits.stones ?? `switch it on: ${stonesInWords(groups, hot, habits)}`}`,
+      what: `Fill the stone bath, ${habits.hotStones ?? 'switch it on'}`,
       minutesBefore: Math.max(0, habits.stoneWarmUpMinutes - begins),
       why: `They need ${habits.stoneWarmUpMinutes} minutes to be warm; ${comesWhen(begins)}.`,
     });
   }
-  const firstCool = blocks.find(isCoolBlock);
+  const firstCool = blocks.find(takesStones(true));
   if (firstCool) {
     const begins = Math.floor(firstCool.startsAt / minute);
     items.push({
       id: 'cool-stones',
       kind: 'cool',
-      what: 'Lay the cool stones into cold water',
+      what: `Lay the cool stones into cold water${habits.coolStones === undefined ? '' : `, ${habits.coolStones}`}`,
       minutesBefore: Math.max(0, coolMinutes - begins),
       why: `They need ${coolMinutes} minutes to be cool; ${comesWhen(begins)}.`,
     });
@@ -131,25 +128,9 @@ function stones(groups: RegionGroups, blocks: readonly PlannedBlock[], habits: R
 }
 
 const comesWhen = (begins: number) =>
-  begins === 0 ? 'the visit begins with them' : `the first comes ${begins} minutes into the visit`;
-
-/** A pair glides until it has cooled, while those before it are warming again. */
-function stonesInWords(groups: RegionGroups, hot: readonly PlannedBlock[], habits: RoomHabits): string {
-  const longest = Math.max(...hot.map(({ steps }) => steps.reduce((sum, { seconds }) => sum + seconds, 0)));
-  const swaps = Math.ceil(longest / habits.stoneUsefulSeconds);
-  const inTurn = 1 + Math.ceil(habits.stoneReheatSeconds / habits.stoneUsefulSeconds);
-  const palm = 2 * Math.min(swaps, inTurn);
-  const isOnSmallParts = (block: PlannedBlock) =>
-    block.steps.some(({ regions }) => regions.some((region) => groups['small-stone-set'].has(region)));
-  const strips = hot.some(({ steps }) => steps.some(({ technique }) => technique.id === 'stone-strip'));
-  const rests = hot.some(({ steps }) => steps.some(({ technique }) => technique.family === 'stone-rest'));
-  return [
-    `${palm} palm stones`,
-    ...(strips ? ['2 edge stones'] : []),
-    ...(hot.some(isOnSmallParts) ? ['4 small ones'] : []),
-    ...(rests ? ['4 placement stones'] : []),
-  ].join(', ');
-}
+  begins === 0
+    ? 'the visit begins with them'
+    : `the first comes ${begins} ${begins === 1 ? 'minute' : 'minutes'} into the visit`;
 
 function media(
   groups: RegionGroups,

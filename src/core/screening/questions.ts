@@ -19,7 +19,7 @@ export function openQuestions(read: ReadScreening, findings: readonly FindingSub
 }
 
 function questionsOf(finding: FindingSubject, all: readonly FindingSubject[]): readonly Question[] {
-  const { of: condition, given } = finding;
+  const { of: condition, given: input } = finding;
   const ask = (kind: Question['kind'], text: string, id: string = kind): Question => ({
     id: `${condition.id}.${id}`,
     condition: condition.id,
@@ -27,15 +27,15 @@ function questionsOf(finding: FindingSubject, all: readonly FindingSubject[]): r
     text,
   });
   const label = `“${condition.label}”`;
-  const hasRegions = (given.regions ?? []).length > 0;
+  const hasRegions = (input.regions ?? []).length > 0;
   const questions: Question[] = [];
   if (condition.dated && finding.day === undefined) questions.push(ask('date', `${label}: when was it?`));
-  if (condition.locatable === 'side' && !given.side && !hasRegions)
+  if (condition.locatable === 'side' && !input.side && !hasRegions)
     questions.push(ask('side', `${label}: on which side?`));
   if (['region', 'line', 'point'].includes(condition.locatable) && !hasRegions)
     questions.push(ask('place', `${label}: mark the place on the body.`));
   for (const { id, text, answeredBy } of condition.followUps ?? []) {
-    const answers = given.answers ?? {};
+    const answers = input.answers ?? {};
     const isAnswered = id in answers || `${condition.id}.${id}` in answers;
     if (!isAnswered && !all.some((other) => answeredBy.includes(other.id))) questions.push(ask('follow-up', text, id));
   }

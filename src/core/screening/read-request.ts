@@ -49,13 +49,13 @@ export interface ReadScreening {
 }
 
 /** Errors: an unknown id, place or side, a malformed date, an age outside 0–130; each names its field. */
-export function readScreening(book: ScreeningBook, given: ScreeningRequest): Result<ReadScreening> {
+export function readScreening(book: ScreeningBook, input: ScreeningRequest): Result<ReadScreening> {
   const errors: FieldError[] = [];
   const fail = (path: string, message: string) => errors.push({ path, message });
-  if (!isDate(given.visitDate)) fail('visitDate', 'Write the day of the visit as a real date, YYYY-MM-DD.');
-  if (given.age !== undefined && !(given.age >= 0 && given.age <= 130)) fail('age', 'Give the age in years, 0 to 130.');
+  if (!isDate(input.visitDate)) fail('visitDate', 'Write the day of the visit as a real date, YYYY-MM-DD.');
+  if (input.age !== undefined && !(input.age >= 0 && input.age <= 130)) fail('age', 'Give the age in years, 0 to 130.');
   const conditions: ReadCondition[] = [];
-  given.conditions.forEach((present, index) => {
+  input.conditions.forEach((present, index) => {
     const at = `conditions.${index}`;
     const condition = book.conditions.get(present.id);
     if (!condition) fail(`${at}.id`, `There is no condition “${present.id}”.`);
@@ -78,21 +78,21 @@ export function readScreening(book: ScreeningBook, given: ScreeningRequest): Res
     }
   });
   const known = new Set(book.qualifications.map((q) => q.id));
-  given.qualifications?.forEach((id, i) => {
+  input.qualifications?.forEach((id, i) => {
     if (!known.has(id)) fail(`qualifications.${i}`, `There is no qualification “${id}”.`);
   });
-  given.modalities?.forEach((id, i) => {
+  input.modalities?.forEach((id, i) => {
     if (!book.modalities.has(id)) fail(`modalities.${i}`, `There is no modality “${id}”.`);
   });
   if (errors.length > 0) return { ok: false, errors };
-  const named = [...new Set(given.modalities ?? [])];
+  const named = [...new Set(input.modalities ?? [])];
   return {
     ok: true,
     value: {
-      visitDate: given.visitDate,
-      age: given.age,
-      conditions: [...conditions, ...impliedBy(book, given.age, conditions)],
-      qualifications: given.qualifications ?? [],
+      visitDate: input.visitDate,
+      age: input.age,
+      conditions: [...conditions, ...impliedBy(book, input.age, conditions)],
+      qualifications: input.qualifications ?? [],
       modalities: named.length > 0 ? named : [...book.modalities.keys()],
       named,
     },

@@ -1,7 +1,7 @@
 import type { Qualification, Requirements } from './tables';
 
 /** What is held, with all that it implies. */
-export function heldWith(qualifications: readonly Qualification[], given: readonly string[]): ReadonlySet<string> {
+export function heldWith(qualifications: readonly Qualification[], input: readonly string[]): ReadonlySet<string> {
   const byId = new Map(qualifications.map((q) => [q.id, q]));
   const held = new Set<string>();
   const add = (id: string) => {
@@ -9,7 +9,7 @@ export function heldWith(qualifications: readonly Qualification[], given: readon
     held.add(id);
     for (const implied of byId.get(id)?.implies ?? []) add(implied);
   };
-  given.forEach(add);
+  input.forEach(add);
   return held;
 }
 

@@ -101,7 +101,7 @@ export function screen(book: ScreeningBook, read: ReadScreening): Screening {
 
 function subjectsOf(book: ScreeningBook, read: ReadScreening) {
   const held = heldWith(book.qualifications, read.qualifications);
-  const findings = read.conditions.map((given) => subjectOf(book, given, read.visitDate));
+  const findings = read.conditions.map((input) => subjectOf(book, input, read.visitDate));
   const rules = firedRules(book, read, findings, held);
   return { held, findings, rules, subjects: [...findings, ...rules] as readonly Subject[] };
 }

@@ -27,8 +27,8 @@ const request: fc.Arbitrary<ScreeningRequest> = fc.record({
   modalities: fc.subarray([...screeningBook.modalities.keys()]),
 });
 
-function answer(given: ScreeningRequest): Screening {
-  const read = readScreening(screeningBook, given);
+function answer(input: ScreeningRequest): Screening {
+  const read = readScreening(screeningBook, input);
   if (!read.ok) throw new Error(JSON.stringify(read.errors));
   return screen(screeningBook, read.value);
 }
@@ -46,9 +46,9 @@ describe('laws of screening', () => {
   it('one more finding never makes a decision milder, anywhere', () => {
     fc.assert(
       // Without a note: a note is more than a finding, and may lift what the age alone implies.
-      fc.property(request, condition, (given, { clearance, ...more }) => {
-        const before = answer(given);
-        const after = answer({ ...given, conditions: [...given.conditions, more] });
+      fc.property(request, condition, (input, { clearance, ...more }) => {
+        const before = answer(input);
+        const after = answer({ ...input, conditions: [...input.conditions, more] });
         expect(rankOf(after.overall)).toBeGreaterThanOrEqual(rankOf(before.overall));
         for (const [i, row] of before.byModality.entries())
           expect(rankOf(after.byModality[i]?.decision ?? 'ok')).toBeGreaterThanOrEqual(rankOf(row.decision));
@@ -60,13 +60,13 @@ describe('laws of screening', () => {
   });
 
   it('holds also when what held in places comes to hold everywhere, and the rows of the places go', () => {
-    const given = {
+    const input = {
       visitDate: '2026-04-02',
       conditions: [{ id: 'lymphoedema-both-limbs', regions: ['sternum-edge.right'] }],
       modalities: ['hot-stone'],
     };
-    const before = answer(given);
-    const after = answer({ ...given, conditions: [...given.conditions, { id: 'swelling-new-unexplained' }] });
+    const before = answer(input);
+    const after = answer({ ...input, conditions: [...input.conditions, { id: 'swelling-new-unexplained' }] });
     expect(decidedAt(before, 'hot-stone', 'breast.right')).toBe(rankOf('stop'));
     expect(after.regions.some(({ region }) => region === 'breast.right')).toBe(false);
     expect(decidedAt(after, 'hot-stone', 'breast.right')).toBe(rankOf('stop'));
@@ -74,9 +74,9 @@ describe('laws of screening', () => {
 
   it('one qualification less never widens what may be done', () => {
     fc.assert(
-      fc.property(request, fc.constantFrom(...qualificationIds), (given, lost) => {
-        const before = answer(given);
-        const after = answer({ ...given, qualifications: given.qualifications?.filter((id) => id !== lost) });
+      fc.property(request, fc.constantFrom(...qualificationIds), (input, lost) => {
+        const before = answer(input);
+        const after = answer({ ...input, qualifications: input.qualifications?.filter((id) => id !== lost) });
         for (const [i, row] of before.byModality.entries())
           expect(rankOf(after.byModality[i]?.decision ?? 'ok')).toBeGreaterThanOrEqual(rankOf(row.decision));
       }),
@@ -86,9 +86,9 @@ describe('laws of screening', () => {
 
   it('a note never lifts a stop or a referral', () => {
     fc.assert(
-      fc.property(request, (given) => {
-        const without = answer({ ...given, conditions: given.conditions.map((c) => ({ ...c, clearance: undefined })) });
-        const noted = answer(given);
+      fc.property(request, (input) => {
+        const without = answer({ ...input, conditions: input.conditions.map((c) => ({ ...c, clearance: undefined })) });
+        const noted = answer(input);
         for (const [i, row] of without.byModality.entries())
           if (rankOf(row.decision) >= rankOf('refer')) expect(noted.byModality[i]?.decision).toBe(row.decision);
       }),
@@ -98,8 +98,8 @@ describe('laws of screening', () => {
 
   it('limits of a place are never looser than those of the whole', () => {
     fc.assert(
-      fc.property(request, (given) => {
-        const { byModality, regions } = answer(given);
+      fc.property(request, (input) => {
+        const { byModality, regions } = answer(input);
         for (const row of regions) {
           const whole = byModality.find((m) => m.modality === row.modality)?.limits ?? {};
           const { maxPressure, maxMinutes, maxStoneC, dilutionMaxPercent } = whole;
@@ -117,8 +117,8 @@ describe('laws of screening', () => {
 
   it('every decision above “go ahead” has a reason of its own rank', () => {
     fc.assert(
-      fc.property(request, (given) => {
-        const { byModality, regions } = answer(given);
+      fc.property(request, (input) => {
+        const { byModality, regions } = answer(input);
         for (const row of byModality)
           if (row.decision !== 'ok')
             expect(row.reasons.some((r) => rankOf(r.decision) >= rankOf(row.decision))).toBe(true);
@@ -130,8 +130,8 @@ describe('laws of screening', () => {
 
   it('rows name each place once, within the reach of their work, in the order of the body', () => {
     fc.assert(
-      fc.property(request, (given) => {
-        const { regions, byModality } = answer(given);
+      fc.property(request, (input) => {
+        const { regions, byModality } = answer(input);
         for (const { modality } of byModality) {
           const rows = regions.filter((r) => r.modality === modality).map((r) => territories.indexOf(r.region));
           expect(rows).toEqual([...new Set(rows)].sort((a, b) => a - b));

@@ -31,27 +31,27 @@ export interface FindingSubject extends Subject {
 }
 
 /** A condition of the client, with its place and time worked out. */
-export function subjectOf(book: ScreeningBook, given: ReadCondition, visitDate: string): FindingSubject {
-  const { condition, regions, side } = given;
+export function subjectOf(book: ScreeningBook, input: ReadCondition, visitDate: string): FindingSubject {
+  const { condition, regions, side } = input;
   const sides = side === 'both' ? bothSides : side ? [side] : undefined;
-  const day = eventDay(given.date, visitDate);
+  const day = eventDay(input.date, visitDate);
   return {
-    id: given.id,
+    id: input.id,
     kind: 'finding',
     of: condition,
-    given,
-    marks: marksOf(book, given, sides ?? bothSides),
+    given: input,
+    marks: marksOf(book, input, sides ?? bothSides),
     sides: sides ?? sidesOf(regions) ?? bothSides,
     day,
     places: new Map(),
     days: day === undefined ? undefined : daysBetween(day, visitDate),
-    isCleared: (modality) => isNoteValid(given, modality, day, visitDate),
+    isCleared: (modality) => isNoteValid(input, modality, day, visitDate),
   };
 }
 
-function marksOf(book: ScreeningBook, given: ReadCondition, sides: readonly Side[]): ReadonlySet<PlaceId> | undefined {
-  if (given.regions && given.regions.length > 0) return new Set(given.regions.flatMap((id) => skinOf(book, id)));
-  const usual = given.condition.defaultRegions;
+function marksOf(book: ScreeningBook, input: ReadCondition, sides: readonly Side[]): ReadonlySet<PlaceId> | undefined {
+  if (input.regions && input.regions.length > 0) return new Set(input.regions.flatMap((id) => skinOf(book, id)));
+  const usual = input.condition.defaultRegions;
   if (!usual) return undefined;
   return new Set(usual.flatMap((name) => sides.map((side) => `${name}.${side}`)));
 }
@@ -62,10 +62,10 @@ function sidesOf(regions: readonly PlaceId[] | undefined): readonly Side[] | und
   return found.has('mid') ? bothSides : bothSides.filter((side) => found.has(side));
 }
 
-function isNoteValid(given: ReadCondition, modality: string, day: string | undefined, visitDate: string): boolean {
-  const note = given.clearance;
+function isNoteValid(input: ReadCondition, modality: string, day: string | undefined, visitDate: string): boolean {
+  const note = input.clearance;
   if (!note || (note.modalities !== 'all' && !note.modalities.includes(modality))) return false;
-  return doesNoteCount(note.date, day, visitDate, given.condition.clearanceValidDays);
+  return doesNoteCount(note.date, day, visitDate, input.condition.clearanceValidDays);
 }
 
 /** Where an effect of a subject holds, whatever its modality can reach; its marks have to be known. */

@@ -23,6 +23,8 @@ export interface Setting {
 /** A stretch of a treatment that is worked without a change of setting. */
 export interface Block extends Setting {
   readonly id: string;
+  /** The setting that it ends in, where that is another than the one it begins in. */
+  readonly leaves?: Setting | undefined;
   readonly minutes: Minutes;
   /** Blocks that have to be over before this one begins. */
   readonly after: readonly string[];

@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Block, startSetting, usualCosts } from './block';
+import { type Block, type Setting, startSetting, usualCosts } from './block';
 import { anyBlocks, block } from '../../../tests/any-treatment';
 import { sequenceBlocks } from './sequence';
+import { findLongOrder } from './long-order';
 import { setupSeconds } from './setup';
+import { leastVisit } from './setup-bound';
 
 const best = (blocks: readonly Block[]) => {
   const result = sequenceBlocks(blocks);
@@ -53,8 +55,8 @@ describe('the best order of blocks', () => {
   });
 
   it('counts a walk round the table by its shorter way, and a drape only without a turn', () => {
-    const changes = (given: Partial<Block>) =>
-      best([block('x', given)]).changes.map(({ kind, seconds }) => [kind, seconds]);
+    const changes = (input: Partial<Block>) =>
+      best([block('x', input)]).changes.map(({ kind, seconds }) => [kind, seconds]);
     expect(changes({ therapist: 'right' })).toEqual([['walk', 10]]);
     expect(changes({ therapist: 'feet', side: 'left' })).toEqual([
       ['walk', 20],
@@ -131,6 +133,38 @@ describe('the best order of blocks', () => {
       }),
       { numRuns: 25 },
     );
+  });
+
+  it('has a bound that the true optimum never undercuts, and stays within a twentieth of it', () => {
+    fc.assert(
+      fc.property(anyBlocks(13), (blocks) => {
+        const exact = best(blocks);
+        const index = new Map(blocks.map(({ id }, i) => [id, i]));
+        const settings: readonly Setting[] = [...blocks, startSetting];
+        const between = settings.map((from) => [...blocks.map((to) => setupSeconds(from, to, usualCosts)), 0]);
+        for (const most of [4, 8, 15]) expect(leastVisit(between, most)).toBeLessThanOrEqual(exact.setupSeconds + 1e-9);
+        const long = findLongOrder({
+          ...{ size: blocks.length, classOf: blocks.map((_, i) => i), between },
+          before: blocks.map(({ after }) => new Set(after.map((id) => index.get(id) ?? -1))),
+        });
+        expect(long.seconds).toBeGreaterThanOrEqual(exact.setupSeconds - 1e-9);
+        expect(long.seconds).toBeLessThanOrEqual(1.05 * exact.setupSeconds + 1e-9);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('is proven best up to twenty blocks', () => {
+    const settings = (['supine', 'prone', 'side-left', 'seated'] as const).flatMap((position) =>
+      (['dry', 'oiled', 'stone', 'brush', 'tool'] as const).map((hands) => ({ position, hands })),
+    );
+    const blocks = settings.map((setting, i) =>
+      block(`b${String(i).padStart(2, '0')}`, {
+        ...setting,
+        after: i % 3 === 2 ? [`b${String(i - 2).padStart(2, '0')}`] : [],
+      }),
+    );
+    expect(best(blocks)).toMatchObject({ optimal: true, gap: 0 });
   });
 
   it('has a bound that no order of a small treatment undercuts', () => {

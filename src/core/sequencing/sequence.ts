@@ -2,8 +2,8 @@ import type { Seconds } from '../quantities';
 import type { FieldError, Result } from '../result';
 import { type Block, type Setting, type SetupCosts, startSetting, usualCosts } from './block';
 import { findCycle, ringWords } from './cycle';
-import { findExactOrder, mostBits } from './exact-order';
-import { findLongOrder } from './long-order';
+import { findExactOrder } from './exact-order';
+import { findLongOrder, findQuickOrder } from './long-order';
 import { changesOf, setupSeconds, type SetupChange } from './setup';
 import { leastVisit } from './setup-bound';
 
@@ -13,12 +13,12 @@ export interface Sequence {
   /** No order costs less than this; the same as `setupSeconds` when the order is proven best. */
   readonly lowerBound: number;
   readonly optimal: boolean;
+  /** How far the order may be from the best one, as a share of its setup time (0–1); 0 when it is proven best. */
+  readonly gap: number;
   readonly changes: readonly SetupChange[];
 }
 
-/** Up to so many blocks the best order is always found; beyond, wherever the rules between them leave few enough sets. */
-const exactBlocks = 16;
-const mostSets = 1 << exactBlocks;
+const fewBlocks = 16;
 
 /**
  * The order of blocks with the least setup time that obeys every `after`; ties go to the order whose ids come first.
@@ -36,12 +36,12 @@ export function sequenceBlocks(
   const between = betweenClasses(classes.settings, start, costs);
   const index = new Map(sorted.map(({ id }, i) => [id, i]));
   const before = sorted.map(({ after }) => new Set(after.map((id) => index.get(id) ?? -1)));
-  const problem = { size: sorted.length, classOf: classes.of, between };
-  const exact =
-    sorted.length > mostBits
-      ? undefined
-      : findExactOrder({ ...problem, before: before.map((set) => bitsOf(set)) }, mostSets);
-  const found = exact ?? findLongOrder({ ...problem, before });
+  const problem = { size: sorted.length, classOf: classes.of, between, before };
+  // With few blocks the best order is found sooner than a beam is followed.
+  const quick = sorted.length <= fewBlocks ? findExactOrder(problem, findQuickOrder(problem).seconds) : undefined;
+  const good = quick ?? findLongOrder(problem);
+  const exact = quick ?? findExactOrder(problem, good.seconds);
+  const found = exact ?? good;
   const ordered = found.order.flatMap((i) => sorted[i] ?? []);
   const lowerBound = exact ? found.seconds : boundOf(classes.settings, start, costs);
   return {
@@ -50,13 +50,16 @@ export function sequenceBlocks(
       order: ordered.map(({ id }) => id),
       setupSeconds: found.seconds,
       lowerBound,
-      optimal: found.seconds <= lowerBound + 1e-9,
+      ...howFar(found.seconds, lowerBound),
       changes: changesOf(start, ordered, costs),
     },
   };
 }
 
-const bitsOf = (set: ReadonlySet<number>) => [...set].reduce((bits, i) => bits | (1 << i), 0);
+function howFar(seconds: Seconds, lowerBound: number): Pick<Sequence, 'optimal' | 'gap'> {
+  const optimal = seconds <= lowerBound + 1e-9;
+  return { optimal, gap: optimal ? 0 : (seconds - lowerBound) / seconds };
+}
 
 function errorsIn(blocks: readonly Block[]): readonly FieldError[] {
   const known = new Map<string, number>();
@@ -77,9 +80,10 @@ function errorsIn(blocks: readonly Block[]): readonly FieldError[] {
 
 function classesOf(blocks: readonly Block[]) {
   const numbers = new Map<string, number>();
-  const settings: Setting[] = [];
+  const settings: ClassSetting[] = [];
+  const keyOf = ({ position, hands, therapist, side }: Setting) => `${position} ${hands} ${therapist} ${side}`;
   const of = blocks.map((block) => {
-    const key = `${block.position} ${block.hands} ${block.therapist} ${block.side}`;
+    const key = `${keyOf(block)} ${keyOf(block.leaves ?? block)}`;
     const known = numbers.get(key);
     if (known !== undefined) return known;
     numbers.set(key, settings.length);
@@ -89,16 +93,22 @@ function classesOf(blocks: readonly Block[]) {
   return { of, settings };
 }
 
-const betweenClasses = (settings: readonly Setting[], start: Setting, costs: SetupCosts) =>
-  [...settings, start].map((from) => settings.map((to) => setupSeconds(from, to, costs))).map((row) => [...row, 0]);
+type ClassSetting = Setting & Pick<Block, 'leaves'>;
+
+const betweenClasses = (settings: readonly ClassSetting[], start: Setting, costs: SetupCosts) =>
+  [...settings, start]
+    .map((from: ClassSetting) => settings.map((to) => setupSeconds(from.leaves ?? from, to, costs)))
+    .map((row) => [...row, 0]);
 
 /** Every setting has to be seen; and so, taken alone, does every position, state of the hands and place. */
-function boundOf(settings: readonly Setting[], start: Setting, costs: SetupCosts): number {
-  const whole = leastVisit(betweenClasses(settings, start, costs)) ?? 0;
+function boundOf(settings: readonly ClassSetting[], start: Setting, costs: SetupCosts): number {
+  const whole = leastVisit(betweenClasses(settings, start, costs));
+  // What changes inside a block is no change between blocks.
+  if (settings.some(({ leaves }) => leaves)) return whole;
   const by = <K extends keyof Setting>(key: K) => {
     const kinds = [...new Map(settings.map((setting) => [setting[key], setting])).values()];
     const alone = (setting: Setting): Setting => ({ ...start, [key]: setting[key] });
-    return leastVisit(betweenClasses(kinds.map(alone), start, costs)) ?? 0;
+    return leastVisit(betweenClasses(kinds.map(alone), start, costs));
   };
   return Math.max(whole, by('position') + by('hands') + by('therapist'));
 }

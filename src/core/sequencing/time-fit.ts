@@ -1,6 +1,6 @@
 import type { Seconds } from '../quantities';
 import type { Option } from './option';
-import { cheapestWay, fullestWay } from './ways';
+import { cheapestWay, fullestWay, roundsOf, type Stretch } from './ways';
 
 /** A step whose repetitions may grow or shrink; seconds at any repetitions above none are overhead plus r times one. */
 export interface FitStep {
@@ -51,7 +51,8 @@ export function fitTime(steps: readonly FitStep[], availableSeconds: Seconds, fi
     return { ...toFit(steps, least), fits: false, shortBySeconds: leastSeconds - availableSeconds };
   const options = steps.map((step) => [
     ...(step.optional ? [optionOf(step, 0)] : []),
-    ...Array.from({ length: step.max - step.min + 1 }, (_, i) => optionOf(step, step.min + i)),
+    // More than usual costs quality and time: it is only taken to fill what is left over.
+    ...Array.from({ length: Math.min(step.usual, step.max) - step.min + 1 }, (_, i) => optionOf(step, step.min + i)),
   ]);
   const best = cheapestWay(options, availableSeconds);
   return toFit(steps, fill ? stretch(steps, best, availableSeconds) : best);
@@ -68,20 +69,32 @@ const optionOf = (step: FitStep, repetitions: number): Option => ({
 const totalSeconds = (steps: readonly FitStep[], repetitions: readonly number[]) =>
   steps.reduce((sum, step, i) => sum + secondsAt(step, repetitions[i] ?? 0), 0);
 
+/** What may be added to each step once its repetitions stand; nothing to one that was left out. */
+const stretchesOf = (steps: readonly FitStep[], fitted: readonly number[]): readonly Stretch[] =>
+  steps.map((step, i) => {
+    const now = fitted[i] ?? 0;
+    return {
+      most: step.stretchable && now > 0 ? step.max - now : 0,
+      secondsEach: step.secondsPerRepetition,
+      penaltyOf: (more) => penaltyOf(step, now + more) - penaltyOf(step, now),
+    };
+  });
+
 /** As much of what is left over as whole repetitions of the stretchable steps can take, with the least penalty. */
 function stretch(steps: readonly FitStep[], fitted: readonly number[], availableSeconds: Seconds): readonly number[] {
   const left = availableSeconds - totalSeconds(steps, fitted);
-  const more = steps.map((step, i) => {
-    const now = fitted[i] ?? 0;
-    const most = step.stretchable && now > 0 ? step.max - now : 0;
-    return Array.from({ length: most + 1 }, (_, k) => ({
-      repetitions: k,
-      seconds: k * step.secondsPerRepetition,
-      penalty: penaltyOf(step, now + k) - penaltyOf(step, now),
-    }));
-  });
-  return fullestWay(more, left).map((extra, i) => extra + (fitted[i] ?? 0));
+  return fullestWay(stretchesOf(steps, fitted), left).map((more, i) => more + (fitted[i] ?? 0));
 }
+
+/** How much work filling may be, before it is begun: rounds of time to be looked at, at worst. */
+export const fillRounds = (steps: readonly FitStep[], availableSeconds: Seconds): number =>
+  roundsOf(
+    stretchesOf(
+      steps,
+      steps.map(({ min }) => min),
+    ),
+    availableSeconds,
+  );
 
 function toFit(steps: readonly FitStep[], repetitions: readonly number[]): TimeFit {
   return {

@@ -12,13 +12,13 @@ const answersThatAgree = 3;
 
 /** What a client said over their visits, oldest first; null: was not asked, and never counts as 0. */
 export function summariseFeedback(answers: readonly (number | null)[]): FeedbackSummary {
-  const given = answers.filter((answer): answer is number => answer !== null);
-  const latest = given.slice(-answersThatAgree);
+  const input = answers.filter((answer): answer is number => answer !== null);
+  const latest = input.slice(-answersThatAgree);
   const [first] = latest;
   return {
-    last: given.at(-1) ?? null,
-    median: given.length > 0 ? median(given) : null,
-    count: given.length,
+    last: input.at(-1) ?? null,
+    median: input.length > 0 ? median(input) : null,
+    count: input.length,
     preferred:
       first !== undefined && latest.length === answersThatAgree && latest.every((answer) => answer === first)
         ? first

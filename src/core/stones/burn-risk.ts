@@ -31,12 +31,12 @@ export function hottestC(
 }
 
 /** The worst that applies, by the limits of practice and what was calculated. */
-export function burnRisk({ limits }: Pick<StoneBook, 'limits'>, given: Judged, measured: Measured): BurnRisk {
-  return given.startC >= given.skinStartC ? hotRisk(limits, given, measured) : coldRisk(limits, given, measured);
+export function burnRisk({ limits }: Pick<StoneBook, 'limits'>, input: Judged, measured: Measured): BurnRisk {
+  return input.startC >= input.skinStartC ? hotRisk(limits, input, measured) : coldRisk(limits, input, measured);
 }
 
-function hotRisk(limits: StoneLimits, given: Judged, { basalPeakC, omega }: Measured): BurnRisk {
-  const { startC, mode, towelLayers, skin } = given;
+function hotRisk(limits: StoneLimits, input: Judged, { basalPeakC, omega }: Measured): BurnRisk {
+  const { startC, mode, towelLayers, skin } = input;
   const most = hottestC(limits, mode, towelLayers, skin);
   const isBare = most === undefined;
   if (
@@ -55,8 +55,8 @@ function hotRisk(limits: StoneLimits, given: Judged, { basalPeakC, omega }: Meas
   return isNear ? 'caution' : 'none';
 }
 
-function coldRisk(limits: StoneLimits, given: Judged, { skinSurfacePeakC }: Measured): BurnRisk {
-  const { startC, mode, towelLayers, seconds, skin } = given;
+function coldRisk(limits: StoneLimits, input: Judged, { skinSurfacePeakC }: Measured): BurnRisk {
+  const { startC, mode, towelLayers, seconds, skin } = input;
   if (startC < limits.coldStartStopC || skinSurfacePeakC <= limits.coldSurfaceStopC[skin]) return 'stop';
   const isStill = mode === 'still';
   const isNear =

@@ -167,11 +167,11 @@ describe('laws of contact', () => {
 
   it('a thicker cloth never gives hotter skin, and longer never less harm', () => {
     fc.assert(
-      fc.property(cases, (given) => {
-        const here = contactOf(book, given);
-        const thicker = contactOf(book, { ...given, towelLayers: given.towelLayers + 1 });
+      fc.property(cases, (input) => {
+        const here = contactOf(book, input);
+        const thicker = contactOf(book, { ...input, towelLayers: input.towelLayers + 1 });
         expect(thicker.basalPeakC).toBeLessThanOrEqual(here.basalPeakC + 1e-9);
-        const longer = contactOf(book, { ...given, seconds: given.seconds + 30 });
+        const longer = contactOf(book, { ...input, seconds: input.seconds + 30 });
         expect(longer.omega).toBeGreaterThanOrEqual(here.omega);
         expect(longer.basalPeakC).toBeGreaterThanOrEqual(here.basalPeakC - 1e-9);
       }),
@@ -181,9 +181,9 @@ describe('laws of contact', () => {
 
   it('a hotter stone never gives cooler skin', () => {
     fc.assert(
-      fc.property(cases, (given) => {
-        const hotter = contactOf(book, { ...given, startC: given.startC + 2 });
-        expect(hotter.basalPeakC).toBeGreaterThan(contactOf(book, given).basalPeakC);
+      fc.property(cases, (input) => {
+        const hotter = contactOf(book, { ...input, startC: input.startC + 2 });
+        expect(hotter.basalPeakC).toBeGreaterThan(contactOf(book, input).basalPeakC);
       }),
       runs,
     );
@@ -191,11 +191,11 @@ describe('laws of contact', () => {
 
   it('skin stays between what touches it and the core', () => {
     fc.assert(
-      fc.property(cases, (given) => {
-        for (const { surfaceC, basalC, stoneC } of contactOf(book, given).curve)
+      fc.property(cases, (input) => {
+        for (const { surfaceC, basalC, stoneC } of contactOf(book, input).curve)
           for (const one of [surfaceC, basalC, stoneC]) {
-            expect(one).toBeGreaterThan(given.ambientC - 1e-9);
-            expect(one).toBeLessThan(given.startC + 1e-9);
+            expect(one).toBeGreaterThan(input.ambientC - 1e-9);
+            expect(one).toBeLessThan(input.startC + 1e-9);
           }
       }),
       runs,

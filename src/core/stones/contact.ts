@@ -44,12 +44,12 @@ export function interfaceC(book: StoneBook, material: MaterialId, stoneC: Celsiu
 }
 
 /** What a stone does to the skin under it: transient conduction through layers with blood flow, and the harm it sums up to. */
-export function contactOf(book: StoneBook, given: ContactCase, fineness: Fineness = 1): Contact {
-  const whole = traceOf(book, given, Math.max(1, Math.ceil(given.seconds / 60)), fineness);
+export function contactOf(book: StoneBook, input: ContactCase, fineness: Fineness = 1): Contact {
+  const whole = traceOf(book, input, Math.max(1, Math.ceil(input.seconds / 60)), fineness);
   const trace = { ...whole, curve: whole.curve.map(({ omega: _, ...point }) => point) };
-  const first = interfaceC(book, given.material, given.startC, given.skinStartC);
+  const first = interfaceC(book, input.material, input.startC, input.skinStartC);
   const contact = { interfaceC: first, ...trace };
-  return { ...contact, burnRisk: burnRisk(book, given, contact) };
+  return { ...contact, burnRisk: burnRisk(book, input, contact) };
 }
 
 /** The same without the judgement, the harm summed up at each point. */
@@ -58,14 +58,14 @@ interface Trace extends Omit<Contact, 'interfaceC' | 'burnRisk' | 'curve'> {
 }
 
 /** @param everyS seconds between points of the curve */
-export const traceOf = (book: StoneBook, given: ContactCase, everyS: number, fineness: Fineness = 1): Trace =>
-  given.mode === 'still' ? stillTrace(book, given, everyS, fineness) : movingTrace(book, given, everyS, fineness);
+export const traceOf = (book: StoneBook, input: ContactCase, everyS: number, fineness: Fineness = 1): Trace =>
+  input.mode === 'still' ? stillTrace(book, input, everyS, fineness) : movingTrace(book, input, everyS, fineness);
 
 const firm: Boundary = { conductanceWM2K: Infinity, toC: 37 };
 
 /** Gathers peaks, harm and the points of the curve while time goes on. */
-function recorder(book: StoneBook, given: ContactCase, every: number, first: Omit<ContactPoint, 's'>) {
-  const isCold = given.startC < given.skinStartC;
+function recorder(book: StoneBook, input: ContactCase, every: number, first: Omit<ContactPoint, 's'>) {
+  const isCold = input.startC < input.skinStartC;
   const curve: Trace['curve'][number][] = [{ s: 0, ...first, omega: 0 }];
   const damage = damageSum(book.physics, first.basalC);
   let [surfacePeakC, basalPeakC, basalPeakAtS] = [first.surfaceC, first.basalC, 0];
@@ -76,7 +76,7 @@ function recorder(book: StoneBook, given: ContactCase, every: number, first: Omi
       if (isBeyond(surfaceC, surfacePeakC)) surfacePeakC = surfaceC;
       if (isBeyond(basalC, basalPeakC)) [basalPeakC, basalPeakAtS] = [basalC, s];
       const whole = Math.round(s);
-      const isPoint = whole > 0 && Math.abs(s - whole) < 1e-6 && (whole % every === 0 || whole === given.seconds);
+      const isPoint = whole > 0 && Math.abs(s - whole) < 1e-6 && (whole % every === 0 || whole === input.seconds);
       if (isPoint && curve.at(-1)?.s !== whole)
         curve.push({ s: whole, stoneC: stoneC(), surfaceC, basalC, omega: damage.omega });
     },
@@ -92,16 +92,16 @@ const stretches: readonly { readonly untilS: number; readonly stepS: number }[] 
   { untilS: Infinity, stepS: 0.25 },
 ];
 
-function stillTrace(book: StoneBook, given: ContactCase, everyS: number, fineness: Fineness): Trace {
+function stillTrace(book: StoneBook, input: ContactCase, everyS: number, fineness: Fineness): Trace {
   const { physics } = book;
-  const stone = stoneCells(given.thicknessMm, book.materials[given.material], fineness);
+  const stone = stoneCells(input.thicknessMm, book.materials[input.material], fineness);
   const towel = {
-    conductivityWMK: given.isTowelDamp ? physics.dampTowelWMK : physics.towelWMK,
+    conductivityWMK: input.isTowelDamp ? physics.dampTowelWMK : physics.towelWMK,
     densityKgM3: physics.towelKgM3,
     specificHeatJKgK: physics.towelJKgK,
   };
-  const cloth = towelCells(given.towelLayers, physics.towelMm, towel, fineness);
-  const skin = skinCells(book, given.skin, fineness);
+  const cloth = towelCells(input.towelLayers, physics.towelMm, towel, fineness);
+  const skin = skinCells(book, input.skin, fineness);
   const skinAt = stone.length + cloth.length;
   const stack: Stack = [...stone, ...cloth, ...skin];
   const resistances =
@@ -114,27 +114,27 @@ function stillTrace(book: StoneBook, given: ContactCase, everyS: number, finenes
   const slab: Slab = { stack, resistances, bloodJM3K: physics.bloodJM3K, coreC: physics.coreC };
   const inner = { ...firm, toC: physics.coreC };
   const temperatures = new Float64Array(stack.length);
-  temperatures.fill(given.startC, 0, stone.length);
-  temperatures.fill(given.skinStartC, stone.length, skinAt);
-  temperatures.set(restingSkin(book, skin, given.skinStartC), skinAt);
+  temperatures.fill(input.startC, 0, stone.length);
+  temperatures.fill(input.skinStartC, stone.length, skinAt);
+  temperatures.set(restingSkin(book, skin, input.skinStartC), skinAt);
   const basalAt = skinAt + epidermisCells(skin, book);
   const surface = faceBehind(slab, skinAt - 1);
   const basal = faceBetween(slab, basalAt - 1);
   const mean = meanOver(stone);
-  const record = recorder(book, given, everyS, {
-    stoneC: given.startC,
-    surfaceC: given.skinStartC,
+  const record = recorder(book, input, everyS, {
+    stoneC: input.startC,
+    surfaceC: input.skinStartC,
     basalC: basal(temperatures),
   });
   let doneS = 0;
   for (const { untilS, stepS } of stretches) {
     const step = stepS / fineness;
-    const endS = Math.min(untilS, given.seconds);
+    const endS = Math.min(untilS, input.seconds);
     const count = Math.round((endS - doneS) / step);
     if (count <= 0) continue;
     const stepper = stepperFor(slab, physics.airWM2K, inner, step);
     for (let i = 1; i <= count; i += 1) {
-      stepper.advance(temperatures, given.ambientC);
+      stepper.advance(temperatures, input.ambientC);
       record.add(doneS + i * step, step, () => mean(temperatures), surface(temperatures), basal(temperatures));
     }
     doneS = endS;
@@ -146,37 +146,37 @@ const passStepS = 0.02;
 const stepsPerSecond = Math.round(1 / passStepS);
 
 /** One spot under closely returning passes: the stone's face follows its own slab, the skin is driven by it. */
-function movingTrace(book: StoneBook, given: ContactCase, everyS: number, fineness: Fineness): Trace {
+function movingTrace(book: StoneBook, input: ContactCase, everyS: number, fineness: Fineness): Trace {
   const { physics } = book;
   const step = passStepS / fineness;
-  const stone = stoneCells(given.thicknessMm, book.materials[given.material], fineness);
-  const skin = skinCells(book, given.skin, fineness);
+  const stone = stoneCells(input.thicknessMm, book.materials[input.material], fineness);
+  const skin = skinCells(book, input.skin, fineness);
   const glide = physics.glideShare * physics.glideWM2K;
   const stoneSlab: Slab = { stack: stone, resistances: new Map(), bloodJM3K: 0, coreC: physics.coreC };
   const skinSlab: Slab = { stack: skin, resistances: new Map(), bloodJM3K: physics.bloodJM3K, coreC: physics.coreC };
-  const stoneStep = stepperFor(stoneSlab, physics.handWM2K, { conductanceWM2K: glide, toC: given.skinStartC }, step);
+  const stoneStep = stepperFor(stoneSlab, physics.handWM2K, { conductanceWM2K: glide, toC: input.skinStartC }, step);
   const inner = { ...firm, toC: physics.coreC };
   const film = 1 / physics.oilFilmM2KW;
   const inTouch = stepperFor(skinSlab, film, inner, step);
   const inAir = stepperFor(skinSlab, physics.airWM2K, inner, step);
-  const stoneT = new Float64Array(stone.length).fill(given.startC);
-  const skinT = restingSkin(book, skin, given.skinStartC);
+  const stoneT = new Float64Array(stone.length).fill(input.startC);
+  const skinT = restingSkin(book, skin, input.skinStartC);
   const basal = faceBetween(skinSlab, epidermisCells(skin, book) - 1);
   const mean = meanOver(stone);
   const lastHalf = halfOf(stone, stone.length - 1);
   const firstHalf = halfOf(skin, 0);
-  const record = recorder(book, given, everyS, {
-    stoneC: given.startC,
-    surfaceC: given.skinStartC,
+  const record = recorder(book, input, everyS, {
+    stoneC: input.startC,
+    surfaceC: input.skinStartC,
     basalC: basal(skinT),
   });
   const perSecond = stepsPerSecond * fineness;
-  for (let i = 0; i < given.seconds * perSecond; i += 1) {
+  for (let i = 0; i < input.seconds * perSecond; i += 1) {
     stoneStep.advance(stoneT, physics.handC);
     const isInTouch = i % (physics.passPeriodSeconds * perSecond) < physics.passContactSeconds * perSecond;
     const inside = stoneT[stone.length - 1] as number;
-    const faceC = (lastHalf * inside + glide * given.skinStartC) / (lastHalf + glide);
-    const [outer, outerC]: readonly [number, number] = isInTouch ? [film, faceC] : [physics.airWM2K, given.ambientC];
+    const faceC = (lastHalf * inside + glide * input.skinStartC) / (lastHalf + glide);
+    const [outer, outerC]: readonly [number, number] = isInTouch ? [film, faceC] : [physics.airWM2K, input.ambientC];
     const stepper: Stepper = isInTouch ? inTouch : inAir;
     stepper.advance(skinT, outerC);
     const surfaceC = (firstHalf * (skinT[0] as number) + outer * outerC) / (firstHalf + outer);

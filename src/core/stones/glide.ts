@@ -29,8 +29,8 @@ type Halves = readonly [number, number];
 const points = 60;
 const bisections = 60;
 
-export function glideOf(shape: StoneShape, stone: Medium, physics: StonePhysics, given: GlideCase): Glide {
-  const { startC, usefulC, flip } = given;
+export function glideOf(shape: StoneShape, stone: Medium, physics: StonePhysics, input: GlideCase): Glide {
+  const { startC, usefulC, flip } = input;
   const model = glideModel(shape, stone, physics);
   const longest = physics.longestSeconds;
   const isCold = startC < physics.glideSkinC;

@@ -1,7 +1,7 @@
 import type { Seconds } from '../quantities';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { anatomy } from '../../catalogue/anatomy';
+import { shippedLibrary } from '../../catalogue/library/library';
 import { stoneBook as book } from '../../catalogue/stones/stones';
 import { cueAt, cuesOf } from './cues';
 import { bathForVisit, firstTouchOf, type StoneClient } from './first-touch';
@@ -59,62 +59,75 @@ describe('what a plan asks of the stones', () => {
       typeof stoneStepsOf
     >[0][number];
 
-  it('joins strokes on end that take the same stones, and parts what lies apart', () => {
+  const asked = (steps: Parameters<typeof stoneStepsOf>[0], isCold = false, touchOf = () => 50) =>
+    stoneStepsOf(steps, isCold, usualHabits, touchOf, ({ size }) => size);
+
+  it('goes on with the stones in the hand where the technique keeps them and they are of the same kind', () => {
+    const kept = { stones: { ...stones, keep: true } };
     const steps = [
-      step('a', 60, {}, 30),
-      step('b', 40, {}),
-      step('c', 50, undefined),
-      step('d', 20, {}),
-      step('e', 30, { stones: { ...stones, isCold: true } }),
+      step('fresh', 60, {}, 30),
+      step('kept', 40, kept),
+      step('one only', 20, { stones: { ...stones, keep: true, count: 1 } }),
+      step('edge', 20, { stones: { ...stones, keep: true, size: 'edge' } }),
+      step('bare hands', 50, undefined),
+      step('after a short pause', 20, { stones: { ...stones, keep: true, size: 'edge' } }),
+      step('bare hands again', 61, undefined),
+      step('after a long one', 20, { stones: { ...stones, keep: true, size: 'edge' } }),
+      step('cool', 30, { stones: { ...stones, isCold: true } }),
     ];
-    const asked = stoneStepsOf(
-      steps,
-      false,
-      usualHabits,
-      () => 50,
-      () => 'palm',
-    );
-    expect(asked.map(({ id, startS, durationS }) => [id, startS, durationS])).toEqual([
-      ['a', 30, 100],
-      ['d', 180, 20],
+    expect(asked(steps).map(({ id, startS, durationS, carry }) => [id, startS, durationS, carry])).toEqual([
+      ['fresh', 30, 60, false],
+      ['kept', 90, 40, true],
+      ['one only', 130, 20, false],
+      ['edge', 150, 20, false],
+      ['after a short pause', 220, 20, true],
+      ['after a long one', 301, 20, false],
     ]);
-    expect(
-      stoneStepsOf(
-        steps,
-        true,
-        usualHabits,
-        () => 12,
-        () => 'palm',
-      ).map(({ id }) => id),
-    ).toEqual(['e']);
-    expect(bathForVisit(54, asked, 1)).toBe(51);
-    expect(bathForVisit(48, asked, 1)).toBe(48);
+    expect(asked(steps, true, () => 12).map(({ id }) => id)).toEqual(['cool']);
+    expect(bathForVisit(54, asked(steps), 1)).toBe(51);
+    expect(bathForVisit(48, asked(steps), 1)).toBe(48);
   });
 
   it('keeps to the mildest touch where one stone serves several places', () => {
-    const steps = [step('a', 60, { places: ['back-upper.left'] }), step('b', 40, { places: ['nape.left'] })];
-    const touchOf = (_: unknown, places: readonly string[]) => (places.includes('nape.left') ? 46 : 50);
-    const [asked] = stoneStepsOf(steps, false, usualHabits, touchOf, () => 'palm');
-    expect(asked).toMatchObject({ durationS: 100, firstContactC: 46, usefulC: 42 });
+    const steps = [
+      step('a', 60, { places: ['back-upper.left'] }),
+      step('b', 40, { places: ['nape.left'], stones: { ...stones, keep: true } }),
+      step('c', 40, { places: ['back-upper.left'] }),
+    ];
+    const touchOf = (_: unknown, places: readonly string[]) => (places.includes('nape.left') ? 44 : 50);
+    const found = stoneStepsOf(steps, false, usualHabits, touchOf, () => 'palm');
+    expect(found.map(({ firstContactC, usefulC }) => [firstContactC, usefulC])).toEqual([
+      [44, 40],
+      [44, 40],
+      [50, 42],
+    ]);
   });
 
-  it('takes the stone that fits technique and place', () => {
-    const use = (
-      id: string,
-      family: 'stone-glide' | 'stone-press' | 'stone-rest' | 'stone-cool',
-      regions: readonly string[],
-    ) => stoneUseOf(anatomy.groups, { id, family }, regions)?.size;
-    expect(use('stone-effleurage', 'stone-glide', ['back-upper'])).toBe('large');
-    expect(use('stone-strip', 'stone-press', ['thigh-upper-back'])).toBe('edge');
-    expect(use('stone-neck-glide', 'stone-glide', ['nape', 'neck-side'])).toBe('small');
-    expect(use('stone-cool-eye', 'stone-cool', ['eyelid-lower'])).toBe('facial');
-    expect(use('stone-rest', 'stone-rest', ['back-lower'])).toBe('placement');
-    expect(stoneUseOf(anatomy.groups, { id: 'effleurage', family: 'effleurage' }, ['back-upper'])).toBeUndefined();
+  it('takes the stones that the technique names, or the step where it differs', () => {
+    const use = (id: string, wish?: Parameters<typeof stoneUseOf>[1]) => {
+      const technique = shippedLibrary.techniques.get(id);
+      return technique && stoneUseOf(technique, wish);
+    };
+    expect(use('stone-effleurage')).toMatchObject({
+      size: 'palm',
+      count: 2,
+      keep: true,
+      isCold: false,
+      mode: 'moving',
+    });
+    expect(use('stone-press-seat')).toMatchObject({ size: 'edge', count: 1, keep: true });
+    expect(use('stone-traction')).toMatchObject({ size: 'edge', count: 1 });
+    expect(use('stone-rest')).toMatchObject({ size: 'placement', mode: 'still', towelLayers: 1 });
+    expect(use('stone-cool-hold')).toMatchObject({ size: 'small', isCold: true, mode: 'still', towelLayers: 0 });
+    expect(use('stone-hot-return')).toMatchObject({ isCold: false, keep: false });
+    expect(use('stone-cool-hold', { size: 'palm', count: 1, keep: false })).toMatchObject({ size: 'palm', count: 1 });
+    expect(use('effleurage')).toBeUndefined();
+    expect(stoneUseOf({ family: 'stone-glide', direction: 'none' })).toMatchObject({ size: 'palm', count: 2 });
   });
 });
 
 describe('a rotation that is short of stones', () => {
-  const given = {
+  const input = {
     ...{ bathC: 50, toleranceC: 1, ambientC: 24 },
     stock: [{ class: 'palm', size: 'palm', material: 'basalt', count: 3 }] as const,
     steps: [0, 400].map((startS, i) => ({
@@ -123,21 +136,25 @@ describe('a rotation that is short of stones', () => {
     })) as Parameters<typeof rotate>[1]['steps'],
   };
 
-  it('is told three ways out, and each of them works', () => {
-    const found = rotate(book, given);
+  it('is told ways out, and each of them works', () => {
+    const found = rotate(book, input);
     expect(found.feasible).toBe(false);
-    const ways = waysOut(book, given, found, 56);
+    const ways = waysOut(book, input, found, 56);
     expect(ways.map(({ kind }) => kind)).toContain('fewer');
+    const large = { class: 'large', size: 'large', material: 'basalt', count: 8 } as const;
+    const richer = { ...input, stock: [...input.stock, large] };
+    const other = waysOut(book, richer, rotate(book, richer), 56).find(({ kind }) => kind === 'other');
+    expect([other?.words, other && rotate(book, other.given).feasible]).toEqual(['Large stones instead of palm', true]);
     for (const way of ways) expect(rotate(book, way.given).shortages, way.words).toEqual([]);
   });
 
   it('has none where nothing is wrong', () => {
-    const enough = { ...given, stock: [{ ...given.stock[0], count: 30 }] };
+    const enough = { ...input, stock: [{ ...input.stock[0], count: 30 }] };
     expect(waysOut(book, enough, rotate(book, enough), 56)).toEqual([]);
   });
 
   it('gives cues for taking out, swapping and putting back', () => {
-    const enough = { ...given, stock: [{ ...given.stock[0], count: 30 }] };
+    const enough = { ...input, stock: [{ ...input.stock[0], count: 30 }] };
     const cues = cuesOf(rotate(book, enough));
     expect(cues[0]?.words).toBe('Take palm 1 and 2 out of the bath.');
     expect(cues.some(({ words }) => /^Swap to palm \d+ and \d+; palm \d+ and \d+ into the bath/.test(words))).toBe(

@@ -12,15 +12,15 @@ export interface Resting {
 const longestS = 900;
 
 /** Longest time for which a hot stone may lie still: its start within the limits, the skin below caution all the while. */
-export function restingTime(book: StoneBook, given: Omit<ContactCase, 'mode' | 'seconds'>): Resting {
+export function restingTime(book: StoneBook, input: Omit<ContactCase, 'mode' | 'seconds'>): Resting {
   const { limits } = book;
-  const most = hottestC(limits, 'still', given.towelLayers, given.skin);
-  if (most === undefined && given.startC > limits.bareCautionC)
+  const most = hottestC(limits, 'still', input.towelLayers, input.skin);
+  if (most === undefined && input.startC > limits.bareCautionC)
     return { seconds: 0, why: 'Still on bare skin: never.' };
-  if (given.startC > limits.capC) return { seconds: 0, why: `Hotter than ${limits.capC}°: not at all.` };
-  if (most !== undefined && given.startC > most)
-    return { seconds: 0, why: `Hotter than the ${most}° for ${given.skin} skin at rest.` };
-  const { curve } = traceOf(book, { ...given, mode: 'still', seconds: longestS }, 1);
+  if (input.startC > limits.capC) return { seconds: 0, why: `Hotter than ${limits.capC}°: not at all.` };
+  if (most !== undefined && input.startC > most)
+    return { seconds: 0, why: `Hotter than the ${most}° for ${input.skin} skin at rest.` };
+  const { curve } = traceOf(book, { ...input, mode: 'still', seconds: longestS }, 1);
   const over = curve.find(({ basalC, omega }) => basalC >= limits.basalCautionC || omega >= limits.omegaCaution);
   if (!over) return { seconds: longestS, why: 'The skin stays below caution; look after one and three minutes.' };
   const isHeat = over.basalC >= limits.basalCautionC;

@@ -75,11 +75,11 @@ describe('stones laid down, and cold ones', () => {
   it('lie as long as they stay warm', () => {
     const laid = rotation([step({ mode: 'still', durationS: 700, firstContactC: 50, count: 1 })], 8);
     expect(laid.timing[0]).toMatchObject({ takeC: 50, usefulS: 720, runs: 1 });
-    const given = rotation(
+    const input = rotation(
       [step({ mode: 'still', firstContactC: 50, usefulS: 60, reheatS: 90, restS: 15, count: 1 })],
       8,
     );
-    expect(given.timing[0]).toMatchObject({ usefulS: 60, reheatS: 90, restS: 15, runs: 7 });
+    expect(input.timing[0]).toMatchObject({ usefulS: 60, reheatS: 90, restS: 15, runs: 7 });
   });
 
   it('are chilled in a bath of their own', () => {

@@ -24,19 +24,19 @@ export interface BathResult {
 }
 
 /** When a set is ready, how far the bath sinks and how long it needs to recover. */
-export function bathOf(book: StoneBook, given: BathCase): BathResult {
-  const stone = book.materials[given.material];
-  const shape = shapeOf(given, stone, book.physics.thomsenExponent);
+export function bathOf(book: StoneBook, input: BathCase): BathResult {
+  const stone = book.materials[input.material];
+  const shape = shapeOf(input, stone, book.physics.thomsenExponent);
   return {
     massG: shape.massKg * 1000,
-    readyS: readySeconds(shape, stone, book.physics, given),
-    bathDipC: dipC(shape.heatJK, book.physics, given),
-    recoverS: recoverSeconds(shape.heatJK, book.physics, given),
+    readyS: readySeconds(shape, stone, book.physics, input),
+    bathDipC: dipC(shape.heatJK, book.physics, input),
+    recoverS: recoverSeconds(shape.heatJK, book.physics, input),
   };
 }
 
 /** How long a stone glides. */
-export function glideOfStone(book: StoneBook, given: StoneSize & GlideCase & { readonly material: MaterialId }): Glide {
-  const stone = book.materials[given.material];
-  return glideOf(shapeOf(given, stone, book.physics.thomsenExponent), stone, book.physics, given);
+export function glideOfStone(book: StoneBook, input: StoneSize & GlideCase & { readonly material: MaterialId }): Glide {
+  const stone = book.materials[input.material];
+  return glideOf(shapeOf(input, stone, book.physics.thomsenExponent), stone, book.physics, input);
 }

@@ -22,6 +22,8 @@ export interface StoneStep {
   readonly usefulS?: number | undefined;
   readonly reheatS?: number | undefined;
   readonly restS?: number | undefined;
+  /** It goes on with the stones of the step before it. */
+  readonly carry?: boolean | undefined;
 }
 
 /** Like stones of one material. */
@@ -82,8 +84,8 @@ export function stepTimes(
   return { times: { takeC, usefulS, reheatS, restS } };
 
   function glidingS(): number | undefined {
-    const given = { startC: takeC, usefulC: step.usefulC, flip: step.flip };
-    return glideOf(shape, stone, physics, given).usefulSeconds ?? undefined;
+    const input = { startC: takeC, usefulC: step.usefulC, flip: step.flip };
+    return glideOf(shape, stone, physics, input).usefulSeconds ?? undefined;
   }
   /** A laid stone as one body between skin and air. */
   function layingS(): number | undefined {

@@ -48,7 +48,7 @@ export function judgeBath(
       state: 'silent',
       bathC: null,
       perMinuteC: null,
-      words: 'The thermometer says nothing. Measure by hand before you take a stone.',
+      words: 'The thermometer gives no reading. Measure by hand before you take a stone.',
     };
   const read = readings.flatMap(({ text, atMs }) => {
     const bathC = readThermometer(text);
@@ -60,7 +60,7 @@ export function judgeBath(
       state: 'unreadable',
       bathC: null,
       perMinuteC: null,
-      words: `The thermometer says “${last.text.slice(0, 20)}”. Measure by hand before you take a stone.`,
+      words: `The thermometer reads “${last.text.slice(0, 20)}”, which is no temperature. Measure by hand before you take a stone.`,
     };
   const perMinuteC = slopeOf(read.filter(({ atMs }) => now.atMs - atMs <= lookBackMs));
   const common = { bathC: now.bathC, perMinuteC };
@@ -68,7 +68,11 @@ export function judgeBath(
   if (now.bathC > capC) return { ...common, state: 'too-hot', words: `Above ${capC}°: take no stone from this bath.` };
   if (Math.abs(off) <= toleranceC) return { ...common, state: 'ready', words: 'Ready.' };
   if (perMinuteC !== null && off * perMinuteC > 0 && Math.abs(perMinuteC) > 0.05)
-    return { ...common, state: 'drifting', words: `It drifts away from ${setC}°: look at heater, lid and water.` };
+    return {
+      ...common,
+      state: 'drifting',
+      words: `It is drifting from ${setC}°: check the heater, the lid and the water.`,
+    };
   if (perMinuteC !== null && Math.abs(perMinuteC) < 0.02 && Math.abs(off) > 3 * toleranceC)
     return {
       ...common,

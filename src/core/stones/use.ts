@@ -1,42 +1,35 @@
-import type { RegionGroups } from '../anatomy/place';
-import type { Technique } from '../library/technique';
-import type { SizeId } from './book';
+import type { StoneWish, Technique } from '../library/technique';
+import { type SizeId, sizeIds } from './book';
 
-/** How a technique takes stones: which, how many at once, moved or laid. */
+/** How a step takes stones: which, how many at once, moved or laid. */
 export interface StoneUseKind {
   readonly size: SizeId;
   readonly isCold: boolean;
   readonly mode: 'moving' | 'still';
   readonly count: number;
   readonly towelLayers: number;
+  /** Those of the step before serve on; left out in plans of before it was kept. */
+  readonly keep?: boolean | undefined;
 }
 
+/** For techniques of the house's own that name no stones: a palm stone in each hand. */
+const usualWish: StoneWish = { size: 'palm', count: 2, keep: true };
 const stoneFamilies: ReadonlySet<string> = new Set(['stone-glide', 'stone-press', 'stone-rest', 'stone-cool']);
 
-/** The stones of a technique on its regions; undefined where it takes none. @param regions names without side */
+/**
+ * The stones of a step; undefined where it takes none.
+ * @param wish what the step asks for where that differs from its technique
+ */
 export function stoneUseOf(
-  groups: RegionGroups,
-  { id, family }: Pick<Technique, 'id' | 'family'>,
-  regions: readonly string[],
+  { family, direction, stones }: Pick<Technique, 'family' | 'direction' | 'stones'>,
+  wish?: StoneWish,
 ): StoneUseKind | undefined {
-  if (!stoneFamilies.has(family) && id !== 'stone-traction') return undefined;
+  const { size, count, keep } = wish ?? stones ?? usualWish;
+  if (!wish && !stones && !stoneFamilies.has(family)) return undefined;
   const isCold = family === 'stone-cool';
-  const isStill = family === 'stone-rest' || id === 'stone-cool-hold';
-  return {
-    size: sizeFor(groups, id, family, regions),
-    isCold,
-    mode: isStill ? 'still' : 'moving',
-    count: 2,
-    towelLayers: family === 'stone-rest' ? 1 : 0,
-  };
-}
-
-function sizeFor(groups: RegionGroups, id: string, family: string, regions: readonly string[]): SizeId {
-  if (regions.some((region) => groups.face.has(region))) return 'facial';
-  if (family === 'stone-rest') return 'placement';
-  if (id === 'stone-strip') return 'edge';
-  if (regions.length > 0 && regions.every((region) => groups['small-stone'].has(region))) return 'small';
-  if ((id === 'stone-open' || id === 'stone-effleurage') && regions.some((region) => groups['large-stone'].has(region)))
-    return 'large';
-  return 'palm';
+  const isLaid = family === 'stone-rest';
+  const known = sizeIds.find((id) => id === size) ?? 'palm';
+  // A cool stone that is led nowhere is held.
+  const mode = isLaid || (isCold && direction === 'none') ? 'still' : 'moving';
+  return { size: known, isCold, mode, count, towelLayers: isLaid ? 1 : 0, keep };
 }

@@ -4,7 +4,7 @@ import { rotate, type Rotation, type RotationCase } from './rotation';
 
 /** Something that would make a rotation possible. */
 export interface WayOut {
-  readonly kind: 'fewer' | 'later' | 'warmer';
+  readonly kind: 'fewer' | 'other' | 'later' | 'warmer';
   readonly words: string;
   readonly given: RotationCase;
 }
@@ -14,52 +14,74 @@ const mostLaterS = 900;
 const mostWarmerC = 4;
 
 /**
- * Three ways out of a rotation that is short of stones: fewer at once, a later start, a warmer bath. Each is tried and
- * only told when it works.
+ * Ways out of a rotation that is short of stones: fewer at once, stones of another size, a later start, a warmer bath.
+ * Each is tried and only told when it works.
  * @param warmestBathC the bath is not set warmer than this
  */
 export function waysOut(
   book: StoneBook,
-  given: RotationCase,
+  input: RotationCase,
   found: Rotation,
   warmestBathC: Celsius,
 ): readonly WayOut[] {
   if (found.feasible || found.shortages.length === 0) return [];
   const short = new Set(found.shortages.map((one) => one.class));
-  return [...fewer(book, given, short), ...later(book, given, found), ...warmer(book, given, warmestBathC)];
+  return [
+    ...fewer(book, input, short),
+    ...other(book, input, short),
+    ...later(book, input, found),
+    ...warmer(book, input, warmestBathC),
+  ];
 }
 
-const works = (book: StoneBook, given: RotationCase) => rotate(book, given).shortages.length === 0;
+const works = (book: StoneBook, input: RotationCase) => rotate(book, input).shortages.length === 0;
 
-function fewer(book: StoneBook, given: RotationCase, short: ReadonlySet<string>): readonly WayOut[] {
-  const steps = given.steps.map((step) =>
+function fewer(book: StoneBook, input: RotationCase, short: ReadonlySet<string>): readonly WayOut[] {
+  const steps = input.steps.map((step) =>
     short.has(step.class) ? { ...step, count: Math.max(1, step.count - 1) } : step,
   );
-  const next = { ...given, steps };
+  const next = { ...input, steps };
   return works(book, next)
     ? [{ kind: 'fewer', words: 'One stone in hand instead of two, where they are short', given: next }]
     : [];
 }
 
+/** Another stock of the tray for all that the short one serves; the first that is enough. */
+function other(book: StoneBook, input: RotationCase, short: ReadonlySet<string>): readonly WayOut[] {
+  for (const stock of input.stock) {
+    if (short.has(stock.class)) continue;
+    const steps = input.steps.map((step) => (short.has(step.class) ? { ...step, class: stock.class } : step));
+    const next = { ...input, steps };
+    const found = rotate(book, next);
+    if (found.feasible)
+      return [
+        { kind: 'other', words: `${book.sizes[stock.size].label} stones instead of ${nameOf(short)}`, given: next },
+      ];
+  }
+  return [];
+}
+
+const nameOf = (classes: ReadonlySet<string>) => [...classes].map((name) => name.replaceAll('-', ' ')).join(' and ');
+
 /** Everything from the shortage on waits; the first half minute that is enough. */
-function later(book: StoneBook, given: RotationCase, { shortages }: Rotation): readonly WayOut[] {
+function later(book: StoneBook, input: RotationCase, { shortages }: Rotation): readonly WayOut[] {
   const from = Math.min(...shortages.map(({ fromS }) => fromS));
   const isAfter = (startS: Seconds) => startS > 0 && startS >= from;
-  if (!given.steps.some(({ startS }) => isAfter(startS))) return [];
+  if (!input.steps.some(({ startS }) => isAfter(startS))) return [];
   for (let wait = laterStepS; wait <= mostLaterS; wait += laterStepS) {
-    const steps = given.steps.map((step) => (isAfter(step.startS) ? { ...step, startS: step.startS + wait } : step));
-    const next = { ...given, steps };
+    const steps = input.steps.map((step) => (isAfter(step.startS) ? { ...step, startS: step.startS + wait } : step));
+    const next = { ...input, steps };
     if (works(book, next))
       return [{ kind: 'later', words: `Other work for ${minutes(wait)} before the next stones`, given: next }];
   }
   return [];
 }
 
-function warmer(book: StoneBook, given: RotationCase, warmestBathC: Celsius): readonly WayOut[] {
-  for (let more = 1; more <= mostWarmerC && given.bathC + more <= warmestBathC; more += 1) {
-    const next = { ...given, bathC: given.bathC + more };
+function warmer(book: StoneBook, input: RotationCase, warmestBathC: Celsius): readonly WayOut[] {
+  for (let more = 1; more <= mostWarmerC && input.bathC + more <= warmestBathC; more += 1) {
+    const next = { ...input, bathC: input.bathC + more };
     if (works(book, next))
-      return [{ kind: 'warmer', words: `The bath at ${next.bathC}° instead of ${given.bathC}°`, given: next }];
+      return [{ kind: 'warmer', words: `The bath at ${next.bathC}° instead of ${input.bathC}°`, given: next }];
   }
   return [];
 }

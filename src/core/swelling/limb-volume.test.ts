@@ -5,7 +5,7 @@ import { limbVolume, type LimbVolumeInput, severityOf } from './limb-volume';
 import { warningText } from './warning-texts';
 
 const everyFour = [0, 4, 8, 12, 16, 20];
-const make = (given: Partial<LimbVolumeInput>): LimbVolumeInput => ({
+const make = (input: Partial<LimbVolumeInput>): LimbVolumeInput => ({
   limb: 'leg',
   unit: 'cm',
   method: 'frustum',
@@ -15,18 +15,18 @@ const make = (given: Partial<LimbVolumeInput>): LimbVolumeInput => ({
   dominant: 'none',
   dominanceCorrectionPercent: 0,
   tapeSigmaCm: 0.2,
-  ...given,
+  ...input,
 });
-const volumeOf = (given: Partial<LimbVolumeInput>) => {
-  const result = limbVolume(make(given));
+const volumeOf = (input: Partial<LimbVolumeInput>) => {
+  const result = limbVolume(make(input));
   if (!result.ok) throw new Error(result.refusal.kind);
   return result.value;
 };
-const refusalOf = (given: Partial<LimbVolumeInput>) => {
-  const result = limbVolume(make(given));
+const refusalOf = (input: Partial<LimbVolumeInput>) => {
+  const result = limbVolume(make(input));
   return result.ok ? undefined : `${result.refusal.kind} ${result.refusal.field}`;
 };
-const codes = (given: Partial<LimbVolumeInput>) => volumeOf(given).warnings.map((w) => [w.code, w.position]);
+const codes = (input: Partial<LimbVolumeInput>) => volumeOf(input).warnings.map((w) => [w.code, w.position]);
 
 describe('the volume of a taped limb', () => {
   it('is that of a cylinder when all girths are alike, by every method, and so is its error', () => {

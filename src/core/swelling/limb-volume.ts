@@ -23,7 +23,7 @@ export interface LimbVolumeInput {
   readonly tapeSigmaCm: number;
 }
 
-export type Severity = 'none' | 'early' | 'minimal' | 'moderate' | 'severe';
+export type SwellingGrade = 'none' | 'early' | 'minimal' | 'moderate' | 'severe';
 
 export interface LimbSegment {
   readonly from: number;
@@ -41,7 +41,7 @@ export interface LimbVolume {
   readonly segments: readonly LimbSegment[];
   readonly affectedSdMl: Millilitres;
   readonly excessSdMl: Millilitres | null;
-  readonly severity: Severity | null;
+  readonly severity: SwellingGrade | null;
   readonly warnings: readonly { readonly code: string; readonly position: number | null; readonly message: string }[];
 }
 
@@ -110,8 +110,8 @@ function toGirthsCm(girths: readonly Girth[], unit: LengthUnit): readonly Girth[
   return girths.map((girth) => (girth === null ? null : toCm(girth, unit)));
 }
 
-function lengthText(given: number, wanted: number): string {
-  return `There are ${given} girths for ${wanted} positions: give one for each, null where none was taken.`;
+function lengthText(input: number, wanted: number): string {
+  return `There are ${input} girths for ${wanted} positions: give one for each, null where none was taken.`;
 }
 
 /** Published dominant arms are a little larger; the correction enters the expected volume. Source: [S16], [S17] of the practice’s reading list. */
@@ -211,7 +211,7 @@ function sortWarnings(warnings: readonly EntryWarning[]): readonly EntryWarning[
 }
 
 /** Observation, never a diagnosis. Bands by unrounded excess (%): 5, 10, 20 belong to the band above, 40 to moderate. */
-export function severityOf(excessPercent: Percent): Severity {
+export function severityOf(excessPercent: Percent): SwellingGrade {
   if (exceeds(excessPercent, 40)) return 'severe';
   if (reaches(excessPercent, 20)) return 'moderate';
   if (reaches(excessPercent, 10)) return 'minimal';

@@ -46,8 +46,8 @@ function input({
     tapeSigmaCm: 0.2,
   };
 }
-const volume = (given: LimbVolumeInput) => {
-  const result = limbVolume(given);
+const volume = (input: LimbVolumeInput) => {
+  const result = limbVolume(input);
   if (!result.ok) throw new Error(result.refusal.message);
   return result.value;
 };

@@ -141,10 +141,10 @@ describe('what was given', () => {
       event('end', 'c', 60),
       event('finish', null, 60),
     ];
-    const given = givenOf(steps, replay(events), events);
-    expect(given).toMatchObject({ planned: 5, done: 2, seconds: 60, plannedSeconds: 100 });
-    expect(given?.missed.map(({ id }) => id)).toEqual(['b', 'd', 'e']);
-    expect(given?.changed).toMatchObject([{ step: { id: 'a' }, repetitions: 8 }]);
+    const input = givenOf(steps, replay(events), events);
+    expect(input).toMatchObject({ planned: 5, done: 2, seconds: 60, plannedSeconds: 100 });
+    expect(input?.missed.map(({ id }) => id)).toEqual(['b', 'd', 'e']);
+    expect(input?.changed).toMatchObject([{ step: { id: 'a' }, repetitions: 8 }]);
     expect(givenOf(steps, replay([]), [])).toBeNull();
   });
 });

@@ -2,6 +2,7 @@ import type { Seconds } from '../quantities';
 import type { TechniqueId } from '../ids';
 import type { Anatomy, PlaceId } from '../anatomy/place';
 import type { Step } from '../drainage/step';
+import type { StepLayer } from '../library/protocol';
 import type { StoneUseKind } from '../stones/use';
 import { repetitionsInWords, stepDirection, stepTitle } from '../drainage/step-words';
 
@@ -27,15 +28,29 @@ export interface ToldStep {
   readonly isOpening?: boolean | undefined;
   /** What to take up for it, where a tool does it. */
   readonly tool?: string | undefined;
+  /** Counted drops of an oil straight onto the skin. */
+  readonly layer?: StepLayer | undefined;
   /** Which stones it takes. */
   readonly stones?: StoneUseKind | undefined;
   /** Ids of the client's lines that it runs across. */
   readonly lines?: readonly string[] | undefined;
 }
 
+/** What the library teaches of a step. */
+export interface Taught {
+  /** Why it is done, and at this point of the order. */
+  readonly why?: string | undefined;
+  /** What it is never done to, and never turned into. */
+  readonly never?: string | undefined;
+  /** What tells the hands that it has worked. */
+  readonly feel?: string | undefined;
+}
+
 /** A step as the table view, the print and the record take it. */
 export interface TableStep extends Step {
   readonly told?: ToldStep | undefined;
+  /** Left out in plans of before it was kept. */
+  readonly taught?: Taught | undefined;
   /** Questions that are asked again before it, whatever was answered before. */
   readonly asksAgain?: readonly string[] | undefined;
   /** What changes before it: turning, draping, washing hands, walking round. */

@@ -1,5 +1,12 @@
 import type { PlaceId } from '../anatomy/place';
-import { repetitionSeconds, stepOverheadSeconds, type Technique, type Touch } from '../library/technique';
+import {
+  repetitionSeconds,
+  stepOverheadSeconds,
+  type StoneWish,
+  type Technique,
+  type Touch,
+} from '../library/technique';
+import type { StepLayer } from '../library/protocol';
 import type { JudgementReason } from '../judgement/reasons';
 import type { Setting } from '../sequencing/block';
 
@@ -13,8 +20,16 @@ export interface TreatmentStep {
   readonly places: readonly PlaceId[];
   /** As the protocol asks; the fit may change them. */
   readonly repetitions: number;
+  /** The therapist said how often: never more. */
+  readonly isSet?: boolean | undefined;
   readonly pressure: Touch;
   readonly note: string;
+  /** Why it stands at this point of the order. */
+  readonly why?: string | undefined;
+  /** Counted drops of an oil straight onto the skin. */
+  readonly layer?: StepLayer | undefined;
+  /** Stones that differ from those of its technique. */
+  readonly stones?: StoneWish | undefined;
   /** Where its strokes go, when they are led another way than by nature. */
   readonly toward?: PlaceId | undefined;
   /** Against the order and direction that the protocol has. */
@@ -44,6 +59,8 @@ export interface TreatmentBlock extends Setting {
   readonly isOptional: boolean;
   /** Blocks of the same choice that stand before it in the protocol. */
   readonly isOrdered: boolean;
+  /** The block of the same choice that it follows directly. */
+  readonly follows?: string | undefined;
   /** Ids of blocks that the protocol itself wants over before. */
   readonly after: readonly string[];
   readonly steps: readonly TreatmentStep[];

@@ -7,19 +7,19 @@ const block = (key: string, steps: readonly (readonly [string, number])[] = []) 
   name: key,
   steps: steps.map(([title, repetitions]) => ({ key: title, title, repetitions })),
 });
-const given = (minutes: Minutes, ...blocks: GivenTreatment['blocks']): GivenTreatment => ({ minutes, blocks });
+const input = (minutes: Minutes, ...blocks: GivenTreatment['blocks']): GivenTreatment => ({ minutes, blocks });
 
 describe('as last time, but', () => {
   it('says nothing when all is the same', () => {
-    const one = given(60, block('neck', [['knead', 3]]), block('chin'));
+    const one = input(60, block('neck', [['knead', 3]]), block('chin'));
     expect(differencesFrom(one, one)).toEqual([]);
   });
 
   it('names minutes, parts that came and went, and another order', () => {
     expect(
       differencesFrom(
-        given(60, block('neck'), block('chin'), block('eyes')),
-        given(45, block('chin'), block('neck'), block('lips')),
+        input(60, block('neck'), block('chin'), block('eyes')),
+        input(45, block('chin'), block('neck'), block('lips')),
       ),
     ).toEqual(['45 minutes instead of 60.', 'With lips.', 'Without eyes.', '“chin” comes before “neck”.']);
   });
@@ -27,14 +27,14 @@ describe('as last time, but', () => {
   it('names steps and repetitions within a part', () => {
     expect(
       differencesFrom(
-        given(
+        input(
           60,
           block('jaw', [
             ['knead', 3],
             ['press', 3],
           ]),
         ),
-        given(
+        input(
           60,
           block('jaw', [
             ['knead', 5],
@@ -46,7 +46,7 @@ describe('as last time, but', () => {
   });
 
   it('counts what goes beyond four names', () => {
-    const many = given(60, ...['a', 'b', 'c', 'd', 'e', 'f'].map((key) => block(key)));
-    expect(differencesFrom(given(60), many)).toEqual(['With a, b, c, d and 2 more.']);
+    const many = input(60, ...['a', 'b', 'c', 'd', 'e', 'f'].map((key) => block(key)));
+    expect(differencesFrom(input(60), many)).toEqual(['With a, b, c, d and 2 more.']);
   });
 });

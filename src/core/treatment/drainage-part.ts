@@ -48,7 +48,7 @@ export function drainagePart(
   anatomy: Anatomy,
   library: Library,
   choices: readonly Choice[],
-  given: {
+  input: {
     readonly focus: readonly PlaceId[];
     readonly affected: 'left' | 'right' | null;
     readonly minutes: Minutes;
@@ -56,10 +56,10 @@ export function drainagePart(
   },
 ): DrainagePart {
   const planned = choices.find(({ protocol }) => library.protocols.get(protocol)?.source === 'planner');
-  const focus = planned ? focusOfProtocol(anatomy, planned.protocol, given.focus, given.affected) : given.focus;
-  const planOf = (minutes: Minutes) => given.planFor(focus, minutes);
+  const focus = planned ? focusOfProtocol(anatomy, planned.protocol, input.focus, input.affected) : input.focus;
+  const planOf = (minutes: Minutes) => input.planFor(focus, minutes);
   if (!planned) return { choice: undefined, blocks: [], full: undefined, planOf };
-  const full = planOf(given.minutes);
+  const full = planOf(input.minutes);
   if (full.steps.length === 0) return { choice: planned.id, blocks: [], full, planOf };
   const block = drainageBlock(planned.id, planned.protocol, full, drainageMinutes(full, planOf));
   return { choice: planned.id, blocks: [block], full, planOf };

@@ -73,9 +73,15 @@ function expandBlock(
     isShortForm: block.isShortForm ?? false,
     isOptional: block.isOptional ?? false,
     isOrdered: protocol.keepOrder ?? !freeModalities.has(protocol.modality),
+    follows: followed(protocol, block.id, choice),
     after: (block.after ?? []).map((earlier) => `${choice}/${earlier}`),
     steps,
   };
+}
+
+function followed({ pairs = [] }: Protocol, block: string, choice: string): string | undefined {
+  const first = pairs.find(([, then]) => then === block)?.[0];
+  return first === undefined ? undefined : `${choice}/${first}`;
 }
 
 function expandStep(
@@ -97,6 +103,9 @@ function expandStep(
     repetitions: step.repetitions ?? technique.repetitions.usual,
     pressure: technique.pressure,
     note: step.note ?? '',
+    why: step.why,
+    layer: step.layer,
+    stones: step.stones,
     cautions: [],
   };
 }

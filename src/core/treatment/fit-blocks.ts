@@ -22,7 +22,7 @@ export function toFitStep(block: TreatmentBlock, step: TreatmentStep): FitStep {
     overheadSeconds: overheadSecondsOf(step),
     min: Math.min(min, step.repetitions),
     usual: step.repetitions,
-    max: Math.max(max, step.repetitions),
+    max: step.isSet ? step.repetitions : Math.max(max, step.repetitions),
     weight: weightOf(block),
     optional: false,
     stretchable: isStretchable(step),

@@ -92,10 +92,10 @@ function judgeOne(
   const { modality } = block;
   const { technique, places, pressure } = step;
   const verdicts = judgeStep(judgement, { modality, technique, places, pressure });
-  const given = verdicts.filter(({ out }) => !out);
-  const steps = splitStep(judgement.anatomy, step, given);
+  const input = verdicts.filter(({ out }) => !out);
+  const steps = splitStep(judgement.anatomy, step, input);
   for (const [reason, gone] of byReason(verdicts)) {
-    const isPart = given.length > 0;
+    const isPart = input.length > 0;
     const outPlaces = gone.map(({ place }) => place);
     const calm = gone.every(({ mayBeReplaced }) => mayBeReplaced)
       ? standIn(library, judgement, block, technique, outPlaces)

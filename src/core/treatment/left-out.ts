@@ -40,11 +40,11 @@ export const stepOut = (
   step: Pick<TreatmentStep, 'technique'>,
   places: readonly PlaceId[],
   reason: JudgementReason,
-  given: { readonly isPart?: boolean; readonly instead?: string | null } = {},
+  input: { readonly isPart?: boolean; readonly instead?: string | null } = {},
 ): LeftOut => ({
   ...blockOut(block, reason),
   technique: step.technique.id,
   places,
-  isPart: given.isPart ?? false,
-  instead: given.instead ?? null,
+  isPart: input.isPart ?? false,
+  instead: input.instead ?? null,
 });

@@ -33,23 +33,57 @@ const backLyingWork: ReadonlySet<string> = new Set([
   ...facialModalities,
 ]);
 
-/** The order that obeys every rule and takes the least setup time. */
+/**
+ * The order that obeys every rule and takes the least setup time. Blocks that follow one another directly move as one;
+ * where a rule between them and others forbids that, they may be parted.
+ */
 export function bestOrder(blocks: readonly TreatmentBlock[], rules: readonly BlockRule[], start: Setting): Sequence {
-  const sequence = sequenceBlocks(toSequence(blocks, rules), start);
+  const trains = trainsOf(blocks);
+  const coupled = sequenceBlocks(toSequence(trains, rules), start);
+  const single = blocks.map((block) => [block]);
+  const [sequence, used] = coupled.ok ? [coupled, trains] : [sequenceBlocks(toSequence(single, rules), start), single];
   if (!sequence.ok) throw new Error(sequence.errors[0]?.message ?? 'no order');
-  return sequence.value;
+  const { order, lowerBound, setupSeconds } = sequence.value;
+  const ordered = order.flatMap((id) => used.find(([first]) => first?.id === id) ?? []);
+  const changes = changesOf(start, ordered, usualCosts);
+  const all = changes.reduce((sum, { seconds }) => sum + seconds, 0);
+  return {
+    ...sequence.value,
+    ...{ changes, order: ordered.map(({ id }) => id), setupSeconds: all },
+    lowerBound: lowerBound + all - setupSeconds,
+  };
 }
 
-const toSequence = (blocks: readonly TreatmentBlock[], rules: readonly BlockRule[]): readonly Block[] =>
-  blocks.map(({ id, position, hands, therapist, side }) => ({
-    id,
-    minutes: 0,
-    position,
-    hands,
-    therapist,
-    side,
-    after: [...new Set(rules.filter(({ then }) => then === id).map(({ first }) => first))],
-  }));
+/** Blocks with those that follow them directly behind them. */
+function trainsOf(blocks: readonly TreatmentBlock[]): readonly (readonly TreatmentBlock[])[] {
+  const trains: TreatmentBlock[][] = [];
+  for (const block of blocks) {
+    const train = trains.find((one) => block.follows !== undefined && one.at(-1)?.id === block.follows);
+    if (train) train.push(block);
+    else trains.push([block]);
+  }
+  return trains;
+}
+
+const settingOf = ({ position, hands, therapist, side }: Setting): Setting => ({ position, hands, therapist, side });
+
+function toSequence(trains: readonly (readonly TreatmentBlock[])[], rules: readonly BlockRule[]): readonly Block[] {
+  const headOf = new Map(trains.flatMap((train) => train.map(({ id }) => [id, train[0]?.id ?? id] as const)));
+  return trains.flatMap((train): Block[] => {
+    const [first, last] = [train[0], train.at(-1)];
+    if (!first || !last) return [];
+    const before = rules
+      .filter(({ then }) => headOf.get(then) === first.id)
+      .flatMap((rule) => headOf.get(rule.first) ?? []);
+    return [
+      {
+        ...{ id: first.id, minutes: 0, ...settingOf(first) },
+        ...(train.length > 1 ? { leaves: settingOf(last) } : {}),
+        after: [...new Set(before)].filter((id) => id !== first.id),
+      },
+    ];
+  });
+}
 
 /** Changes of setting that an order asks for; draping only where skin is uncovered. */
 export const changesIn = (
@@ -58,8 +92,27 @@ export const changesIn = (
   start: Setting,
 ): readonly SetupChange[] => {
   const bare = new Set(order.filter((block) => uncovers(groups, block)).map(({ id }) => id));
-  return changesOf(start, order, usualCosts).filter(({ kind, before }) => kind !== 'drape' || bare.has(before));
+  const changes = changesOf(start, order, usualCosts).filter(
+    ({ kind, before }) => kind !== 'drape' || bare.has(before),
+  );
+  return order.flatMap((block, i) => {
+    const own = changes.filter(({ before }) => before === block.id);
+    const isUnwashed = isFromFeetUp(groups, order[i - 1], block) && !own.some(({ kind }) => kind === 'hands');
+    return isUnwashed ? [{ before: block.id, kind: 'wash', seconds: washSeconds }, ...own] : own;
+  });
 };
+
+const washSeconds = 20;
+
+/** Hands that come from the feet are washed before they touch hands, neck or face. */
+function isFromFeetUp(groups: RegionGroups, before: TreatmentBlock | undefined, block: TreatmentBlock): boolean {
+  const regionsOf = ({ steps }: TreatmentBlock) => steps.flatMap(({ regions }) => regions);
+  return (
+    before !== undefined &&
+    regionsOf(before).some((region) => groups.foot.has(region)) &&
+    regionsOf(block).some((region) => groups.hand.has(region) || groups['head-and-neck-home'].has(region))
+  );
+}
 
 /** Whether a block uncovers skin: trunk, limbs or feet, and not over cloth; never head, face, neck or hands alone. */
 const uncovers = (groups: RegionGroups, { steps }: TreatmentBlock): boolean =>
@@ -74,7 +127,7 @@ export const usualTurns = 1;
  * Every rule that an order breaks, in the order in which it would be noticed; `one-turn` names the turn too many.
  * @param mostTurns as many as the rules between the blocks ask for, where that is more than one
  */
-export function faultsOf(
+export function orderFaults(
   groups: RegionGroups,
   order: readonly TreatmentBlock[],
   rules: readonly BlockRule[],
@@ -97,9 +150,19 @@ export function faultsOf(
   return [
     ...broken.map((rule) => ({ ...rule, message: treatmentRules[rule.rule] })),
     ...tooMany,
+    ...partedPairs(order),
     ...interruptedGloves(order),
   ].sort((a, b) => (at.get(a.then) ?? 0) - (at.get(b.then) ?? 0));
 }
+
+/** Parts that the protocol has follow one another directly, with something between them. */
+const partedPairs = (order: readonly TreatmentBlock[]): readonly OrderFault[] =>
+  order.flatMap(({ id, follows }, i): OrderFault[] => {
+    if (follows === undefined || order[i - 1]?.id === follows || !order.some((block) => block.id === follows))
+      return [];
+    const message = treatmentRules['one-after-the-other'];
+    return [{ first: follows, then: id, rule: 'one-after-the-other', severity: 'warning', message }];
+  });
 
 /** Gloved blocks with bare hands between them: the later one would need gloves of its own, and washed hands. */
 function interruptedGloves(order: readonly TreatmentBlock[]): readonly OrderFault[] {

@@ -7,7 +7,8 @@ import type { TreatmentBlock, TreatmentStep } from './block';
 import { rulesBetween } from './cross-block';
 import { fitBlocks, keepMostWorth, leastSecondsOf, toFitStep, trimSteps, usualSecondsOf } from './fit-blocks';
 import type { JudgementReason } from '../judgement/reasons';
-import { bestOrder, changesIn, faultsOf, type OrderFault, startFor, usualTurns } from './order';
+import { crossingsOf, fasterOrder, type FasterOrder, unordered } from './faster-order';
+import { bestOrder, changesIn, orderFaults, type OrderFault, startFor, usualTurns } from './order';
 import type { Judged } from './judge-blocks';
 import { blockOut, type LeftOut, stepOut } from './left-out';
 import { type BlockRule, treatmentRules } from './rules';
@@ -36,6 +37,10 @@ export interface TreatmentPlan {
   readonly setupSeconds: Seconds;
   readonly isBestOrder: boolean;
   readonly lowerBoundSeconds: Seconds;
+  /** An order that is faster, and what of the protocols it departs from. */
+  readonly faster: FasterOrder | undefined;
+  /** How often the therapist goes round the table to the other side. */
+  readonly crossings: number;
   readonly totalSeconds: Seconds;
   readonly availableSeconds: Seconds;
   readonly usualSeconds: Seconds;
@@ -55,6 +60,8 @@ export interface TreatmentWish {
   /** Only what a protocol keeps in its short form, where it has one. */
   readonly isShort: boolean;
   readonly fill: boolean;
+  /** The order of a protocol's parts is not kept, only what the rules ask for. */
+  readonly isFree?: boolean | undefined;
   /** Ids of the blocks that the therapist wants, in that order; the best one when absent. */
   readonly order?: readonly string[] | undefined;
 }
@@ -68,19 +75,22 @@ export function planTreatment(groups: RegionGroups, allowed: Judged, wish: Treat
     ? held.blocks.filter(({ id }) => wish.order?.includes(id))
     : fitting(groups, held.blocks, availableSeconds);
   const start = startFor(kept);
-  const { rules, conflicts } = rulesBetween(groups, kept);
-  const best = bestOrder(kept, rules, start);
+  const { rules, conflicts } = rulesBetween(groups, wish.isFree ? kept.map(unordered) : kept);
+  const best = bestOrder(wish.isFree ? kept.map(unordered) : kept, rules, start);
   const turns = Math.max(usualTurns, best.changes.filter(({ kind }) => kind === 'turn').length);
   const ordered = inOrder(kept, wish.order ?? best.order);
   const changes = changesIn(groups, ordered, start);
-  const setupSeconds = changes.reduce((sum, { seconds }) => sum + seconds, 0);
+  const setupSeconds = secondsOf(changes);
+  const movedSeconds = secondsOf(changes.filter(({ kind }) => kind !== 'wash'));
   const fit = fitBlocks(ordered, availableSeconds - setupSeconds, allowed.mostSeconds, wish.fill);
   const blocks = schedule(ordered, fit, changes, rules);
   return {
     blocks,
     start,
     setupSeconds,
-    isBestOrder: best.optimal && setupSeconds <= best.setupSeconds + 1e-9,
+    isBestOrder: best.optimal && movedSeconds <= best.setupSeconds + 1e-9,
+    faster: wish.order ? undefined : fasterOrder(groups, kept, start, best, wish.isFree ?? false),
+    crossings: crossingsOf(start, ordered),
     lowerBoundSeconds: best.lowerBound,
     totalSeconds: fit.usedSeconds + setupSeconds,
     availableSeconds,
@@ -89,12 +99,14 @@ export function planTreatment(groups: RegionGroups, allowed: Judged, wish: Treat
     shortBySeconds: fit.shortBySeconds,
     penalty: fit.penalty,
     leftOut: [...allowed.leftOut, ...held.leftOut, ...missing(held.blocks, kept, { kind: 'no-time', rule: 'time' })],
-    faults: faultsOf(groups, ordered, rules, start, turns),
+    faults: orderFaults(groups, ordered, rules, start, turns),
     stepFaults: ordered.flatMap((block) => faultsWithin(block, allowed.heatless)),
     rules,
     conflicts: conflicts.map((rule) => ({ ...rule, message: treatmentRules[rule.rule] })),
   };
 }
+
+const secondsOf = (changes: readonly SetupChange[]) => changes.reduce((sum, { seconds }) => sum + seconds, 0);
 
 /** Protocols that have a short form are given in it. */
 function shortForm(blocks: readonly TreatmentBlock[]): readonly TreatmentBlock[] {

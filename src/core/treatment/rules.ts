@@ -16,6 +16,7 @@ export const treatmentRules = {
   'hands-off-last': 'The last step of a region is the lightest.',
   'spine-beside-not-on': 'Strokes run beside the spine, never on it.',
   'protocol-order': 'The protocol gives its parts in this order.',
+  'one-after-the-other': 'The protocol has these parts follow one another directly.',
   'rest-last': 'Rest comes at the very end.',
 } as const;
 

@@ -7,6 +7,7 @@ import type { Setting } from '../sequencing/block';
 import type { SetupChange } from '../sequencing/setup';
 import { stoneUseOf } from '../stones/use';
 import type { TableStep, ToldStep } from '../table/table-step';
+import { taughtOf } from './taught';
 import { repetitionSecondsOf } from './block';
 import { isStretchable } from './fit-blocks';
 import type { PlannedBlock, PlannedStep } from './plan-treatment';
@@ -104,7 +105,8 @@ export function tellStep(
     ...(roundsOfStep(step, regionLabel).length > 1 ? { rounds: roundsOfStep(step, regionLabel) } : {}),
     isOpening: technique.id === 'node-clear' || technique.family === 'breath' || undefined,
     tool: toolWords(groups, step),
-    stones: stoneUseOf(groups, technique, step.regions),
+    layer: step.layer,
+    stones: stoneUseOf(technique, step.stones),
     ...(lines.length > 0 ? { lines } : {}),
   };
   return {
@@ -121,11 +123,12 @@ export function tellStep(
     why: block.why[0] ?? '',
     cautions: [...new Set(step.cautions.map(words.caution))],
     told,
+    taught: taughtOf(technique, step.why),
     changes,
     setupSeconds: changes.length > 0 ? block.changes.reduce((sum, { seconds }) => sum + seconds, 0) : undefined,
     fit: {
       min: Math.min(technique.repetitions.min, step.repetitions),
-      max: Math.max(technique.repetitions.max, step.repetitions),
+      max: step.isSet ? step.repetitions : Math.max(technique.repetitions.max, step.repetitions),
       secondsPerRepetition: repetitionSecondsOf(step),
       isStretchable: isStretchable(step),
     },
@@ -172,6 +175,10 @@ export function changeWords(changes: readonly SetupChange[], to: Setting): reado
         return to.therapist === 'head'
           ? 'Sit at the head.'
           : `Go to the ${to.therapist}${to.therapist === 'feet' ? '' : ' side'}.`;
+      case 'wash':
+        return to.hands === 'oiled'
+          ? 'Wash the hands: they come from the feet. Fresh oil on them.'
+          : 'Wash the hands: they come from the feet.';
       case 'drape':
         return to.side === 'both' ? 'Drape anew.' : `Cover the other side, open the ${to.side} one.`;
     }

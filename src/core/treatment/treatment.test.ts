@@ -9,7 +9,7 @@ import type { Judged } from './judge-blocks';
 import type { LeftOut } from './left-out';
 import { leastSecondsOf, usualSecondsOf } from './fit-blocks';
 import { loadOf } from './load';
-import { faultsOf, mendOrder } from './order';
+import { orderFaults, mendOrder } from './order';
 import { planTreatment, type TreatmentPlan } from './plan-treatment';
 import { waysToShorten } from './shorten';
 
@@ -149,7 +149,9 @@ describe('rearranging', () => {
     expect(backwards.faults.some(({ rule }) => rule === 'brush-before-oil')).toBe(true);
     const mended = mendOrder(backwards.blocks, best.rules);
     expect(
-      faultsOf(anatomy.groups, mended as never, best.rules, best.start).filter(({ severity }) => severity === 'error'),
+      orderFaults(anatomy.groups, mended as never, best.rules, best.start).filter(
+        ({ severity }) => severity === 'error',
+      ),
     ).toEqual([]);
     expect(mended).toHaveLength(best.blocks.length);
   });

@@ -3,7 +3,7 @@ import { anatomy } from '../../catalogue/anatomy';
 import { judged } from '../../../tests/judged-client';
 import type { Technique } from '../library/technique';
 import type { TreatmentBlock, TreatmentStep } from './block';
-import { faultsOf, startFor } from './order';
+import { orderFaults, startFor } from './order';
 import { faultsWithin } from './within-block';
 
 const [back] = judged(['stones-back']).blocks;
@@ -65,7 +65,7 @@ describe('gloved work', () => {
     const again = block([gloved], { id: 'again', hands: 'gloved' });
     const face = block([bare], { id: 'face' });
     const faults = (order: readonly TreatmentBlock[]) =>
-      faultsOf(anatomy.groups, order, [], startFor(order))
+      orderFaults(anatomy.groups, order, [], startFor(order))
         .filter(({ rule }) => rule === 'gloves-on-off')
         .map(({ then }) => then);
     expect(faults([mouth, face, again])).toEqual(['again']);

@@ -104,7 +104,7 @@ function againstTheClock({ id, steps }: TreatmentBlock): readonly StepFault[] {
       step: wrong.id,
       rule: 'belly-clockwise',
       severity: 'error',
-      message: 'This stroke runs against the bowel: up the client’s right, across, down the left.',
+      message: 'This stroke runs against the course of the bowel: work up the client’s right, across, down the left.',
     },
   ];
 }

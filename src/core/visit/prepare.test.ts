@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { preparationFor, type VisitFacts } from './prepare';
 
-const facts = (given: Partial<VisitFacts> = {}): VisitFacts => ({
+const facts = (input: Partial<VisitFacts> = {}): VisitFacts => ({
   intakeDue: null,
   missingNotes: [],
   endingNotes: [],
@@ -11,10 +11,10 @@ const facts = (given: Partial<VisitFacts> = {}): VisitFacts => ({
   hasRoomList: false,
   isTaped: true,
   checkOpen: 0,
-  ...given,
+  ...input,
 });
-const texts = (given: Partial<VisitFacts> = {}, reader: 'therapist' | 'desk' = 'therapist') =>
-  preparationFor(facts(given))
+const texts = (input: Partial<VisitFacts> = {}, reader: 'therapist' | 'desk' = 'therapist') =>
+  preparationFor(facts(input))
     .filter(({ seenBy }) => seenBy === 'both' || seenBy === reader)
     .map(({ text }) => text);
 
@@ -54,12 +54,12 @@ describe('what to see to before a visit', () => {
   });
 
   it('tells the front desk nothing of what was found', () => {
-    const given = {
+    const input = {
       missingNotes: ['a clot'],
       endingNotes: [{ label: 'Port', until: '2026-12-09' }],
       isConsentDue: true,
     };
-    expect(texts(given, 'desk')).toEqual([
+    expect(texts(input, 'desk')).toEqual([
       'A clearance note is missing: ask the client to bring it',
       'Consent to read and sign',
       'Lay out: tape measure, bolster, warm cover, no oil',

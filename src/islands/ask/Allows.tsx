@@ -6,6 +6,7 @@ import { Button, ButtonLink } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { ConsentForm } from '../consent/ConsentForm';
 import shared from './AskView.module.css';
+import { SaveLine } from '../saving/SaveLine';
 import styles from './Allows.module.css';
 import { Decisions } from './Decisions';
 import type { useAsk } from './useAsk';
@@ -35,7 +36,7 @@ export function Allows({
   readonly onSigned: () => void;
 }) {
   const { visit } = view;
-  const { state, keeping } = asking;
+  const { state, saving } = asking;
   const [isSigning, setIsSigning] = useState(false);
   const [flag] = outcome.stoppedBy;
   const isMeasured = visit.focus.some((id) => /^(leg|arm)\./.test(id));
@@ -57,13 +58,8 @@ export function Allows({
       )}
       <div className={shared['heading']}>
         <h2>{askWords.whatThisAllows}</h2>
-        <span aria-live="polite">{keeping.kind === 'saving' ? askWords.storing : askWords.updatesAsYouAnswer}</span>
+        <SaveLine saving={saving} saved={askWords.updatesAsYouAnswer} />
       </div>
-      {keeping.kind === 'trouble' && (
-        <p role="alert" className={styles['trouble']}>
-          {keeping.text}
-        </p>
-      )}
       <p className={styles['soft']}>
         {visit.therapist.name} {askWords.holds} {view.qualifications.join(', ') || askWords.nothingOnRecord}.
       </p>

@@ -38,7 +38,7 @@ export function AskView({ view, today }: { readonly view: View; readonly today: 
   const hand = async () => {
     try {
       await send('POST /api/session/hand', { body: { visitId: visit.id } });
-      window.location.assign(`/tablet/${visit.id}`);
+      window.location.replace(`/tablet/${visit.id}`);
     } catch (error) {
       say(sentenceOf(error), 'error');
     }
@@ -132,7 +132,7 @@ export function AskView({ view, today }: { readonly view: View; readonly today: 
               {...{ view, asking, marking, current }}
               onCurrent={answering.setCurrent}
               onAnswer={answering.answerCheck}
-              onIntake={(condition, given) => asking.answerIntake([{ condition, answer: given }])}
+              onIntake={(condition, input) => asking.answerIntake([{ condition, answer: input }])}
               onMark={setMarking}
             />
           )}

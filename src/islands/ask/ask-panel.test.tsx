@@ -15,7 +15,7 @@ beforeEach(async () => {
   house = await openHouse();
 });
 
-const still = (state: AskState) => ({ state, keeping: { kind: 'kept' } }) as unknown as Asking;
+const still = (state: AskState) => ({ state }) as unknown as Asking;
 async function opened(): Promise<View> {
   const view = await readAsk(house.db, house.visit);
   if (!view) throw new Error('no visit');

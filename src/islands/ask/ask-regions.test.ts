@@ -6,8 +6,8 @@ type Work = AskState['screening']['decisions'][number];
 const workAt = (...places: readonly { decision: string; regions: readonly string[] }[]) =>
   ({ places }) as unknown as Work;
 const nothing = { regions: new Map(), nodes: new Map(), signs: [] };
-const shown = (given: Partial<Parameters<typeof askRegions>[0]>) =>
-  askRegions({ focus: [], work: undefined, found: nothing, marking: [], ...given });
+const shown = (input: Partial<Parameters<typeof askRegions>[0]>) =>
+  askRegions({ focus: [], work: undefined, found: nothing, marking: [], ...input });
 
 describe('the body while asking', () => {
   it('shows what is to be drained', () => {

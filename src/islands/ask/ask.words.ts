@@ -10,7 +10,6 @@ export const askWords = {
     'The visit is stopped and nothing is planned. If the answer was a slip, correct it; both stay in the record.',
   goOnToMeasuring: 'Go on to measuring',
   goOnToThePlan: 'Go on to the plan',
-  storing: 'saving…',
   updatesAsYouAnswer: 'updates as you answer',
   holds: 'holds:',
   nothingOnRecord: 'nothing on record',
@@ -148,6 +147,12 @@ export const askWords = {
   thereIsAYesInThis: 'There is a yes in this group: answer those one by one.',
 
   // useAsk
-  theHousesComputerDoesNotAnswer:
-    'The house’s computer does not answer. Your answers stay here and are saved as soon as it does.',
+
+  // useAskKeys
+  yesToTheQuestionAtHand: 'yes to the question at hand',
+  noToTheQuestionAtHand: 'no to the question at hand',
+  noToTheRestOfThe: 'no to the rest of the group',
+  fromQuestionToQuestion: 'from question to question',
+  markTheFindingOnTheBody: 'mark the finding on the body',
+  handTheTabletToTheClient: 'hand the tablet to the client',
 };

@@ -31,7 +31,7 @@ export function HabitsForm({ habits, onClose, onSaved }: Props) {
   const save = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
-    const given = Object.fromEntries(
+    const input = Object.fromEntries(
       fields.map(([name]) => {
         const text = String(form.get(name) ?? '')
           .trim()
@@ -41,7 +41,7 @@ export function HabitsForm({ habits, onClose, onSaved }: Props) {
     );
     try {
       await send('PUT /api/stones/habits', {
-        body: asFilledIn<'PUT /api/stones/habits'>(given as Record<keyof StoneHabits, number | null>),
+        body: asFilledIn<'PUT /api/stones/habits'>(input as Record<keyof StoneHabits, number | null>),
       });
       onSaved();
     } catch (caught) {

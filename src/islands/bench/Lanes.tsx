@@ -1,7 +1,6 @@
 import { benchWords } from './bench.words';
 import type { Minutes, Seconds } from '../../core/quantities';
 import type { RotationView } from '../../contracts/stone-views';
-import { formatClock } from '../../core/units';
 import styles from './Lanes.module.css';
 
 interface Props {
@@ -100,7 +99,11 @@ export function Lanes({ rotations, minutes }: Props) {
   );
 }
 
-const clock = (seconds: Seconds) => (seconds < 0 ? `−${formatClock(-seconds)}` : formatClock(seconds));
+/** A minute of the visit; never written like the time of day. */
+const clock = (seconds: Seconds) => {
+  const [minutes, rest] = [Math.floor(Math.abs(seconds) / 60), Math.abs(seconds) % 60];
+  return `${seconds < 0 ? '−' : ''}${minutes} min${rest > 0 ? ` ${rest} s` : ''}`;
+};
 
 const leastForWords = 0.07;
 

@@ -5,7 +5,7 @@ import type { StoneBenchView, StoneView } from '../../contracts/stone-views';
 import { Button, ButtonLink } from '../../ui/button/Button';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { send, sentenceOf } from '../api';
-import { useLetters } from '../letters';
+import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import { BathPanel } from './BathPanel';
 import shared from './Bench.module.css';
 import styles from './StoneBench.module.css';
@@ -70,13 +70,17 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
     const to = visits[(visits.findIndex(({ id }) => id === visit?.id) + 1) % visits.length];
     if (to) window.location.assign(`/bench/stones?visit=${to.id}`);
   };
-  useLetters({
-    ...Object.fromEntries(knobs.map((knob) => [knob.letter, () => turn(knob)])),
-    arrowleft: () => warm(-1),
-    arrowright: () => warm(1),
-    w: pin,
-    v: toNextVisit,
-  });
+  useShortcuts(
+    [
+      { keys: ['←', '→'], words: benchWords.aDegreeCoolerWarmer },
+      { keys: ['←'], act: () => warm(-1) },
+      { keys: ['→'], act: () => warm(1) },
+      ...knobs.map((knob) => ({ keys: [knob.letter.toUpperCase()], words: knob.tells, act: () => turn(knob) })),
+      { keys: ['W'], words: benchWords.pinWhatIsToCompareWith, act: pin },
+      { keys: ['V'], words: benchWords.nextVisitWithStones, act: toNextVisit },
+    ],
+    { whileWriting: 'numbers' },
+  );
   return (
     <>
       <StoneHead visit={visit} visits={visits} inUse={inUse} />

@@ -30,7 +30,7 @@ export function StoneForm({ stone, onClose, onSaved }: Props) {
         .trim()
         .replace(',', '.');
     const value = (name: string) => (text(name) === '' ? null : Number(text(name)));
-    const given = asFilledIn<'POST /api/stones'>({
+    const input = asFilledIn<'POST /api/stones'>({
       size,
       material: text('material'),
       lengthMm: value('lengthMm'),
@@ -42,8 +42,8 @@ export function StoneForm({ stone, onClose, onSaved }: Props) {
       count: Number(text('count') || '1'),
     });
     try {
-      if (stone) await send('PUT /api/stones/{key}', { params: { key: stone.id }, body: given });
-      else await send('POST /api/stones', { body: given });
+      if (stone) await send('PUT /api/stones/{key}', { params: { key: stone.id }, body: input });
+      else await send('POST /api/stones', { body: input });
       onSaved();
     } catch (caught) {
       if (caught instanceof RequestError) setError(caught);

@@ -3,14 +3,6 @@ import type { StoneBenchView } from '../../contracts/stone-views';
 import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import { BenchNav } from './BenchNav';
 import styles from './StoneHead.module.css';
-import { knobs } from './stone-setting';
-
-const keys = [
-  [['←', '→'], benchWords.aDegreeCoolerWarmer],
-  ...knobs.map(({ letter, tells }) => [[letter.toUpperCase()], tells] as const),
-  [['W'], benchWords.pinWhatIsToCompareWith],
-  [['V'], benchWords.nextVisitWithStones],
-] as const;
 
 const likeWords = { cooler: benchWords.likesItMild, warmer: benchWords.likesItWarm } as const;
 
@@ -37,7 +29,7 @@ export function StoneHead({ visit, visits, inUse }: Pick<StoneBenchView, 'visit'
           </a>
         ))}
         <BenchNav here="stones" visitId={visit?.id ?? null} />
-        <Shortcuts list={keys} />
+        <Shortcuts />
       </div>
     </div>
   );

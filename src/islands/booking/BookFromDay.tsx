@@ -9,8 +9,14 @@ import { useClientSearch } from '../clients/useClientSearch';
 import styles from './Booking.module.css';
 import { BookVisit } from './BookVisit';
 
+interface Props {
+  readonly day: DayView;
+  readonly onBooked: () => Promise<void>;
+  readonly onClose: () => void;
+}
+
 /** Booking that begins with the day: for whom, then when. */
-export function BookFromDay({ day, onClose }: { readonly day: DayView; readonly onClose: () => void }) {
+export function BookFromDay({ day, onBooked, onClose }: Props) {
   const [query, setQuery] = useState('');
   const [client, setClient] = useState<FoundClient>();
   const { found, trouble } = useClientSearch(query, [], '');
@@ -24,7 +30,7 @@ export function BookFromDay({ day, onClose }: { readonly day: DayView; readonly 
         therapists={day.therapists}
         lastWork={null}
         today={day.date > day.now.slice(0, 10) ? day.date : day.now.slice(0, 10)}
-        onBooked={() => window.location.reload()}
+        onBooked={() => void onBooked().finally(onClose)}
       />
     );
   return (

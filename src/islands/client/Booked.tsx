@@ -22,17 +22,25 @@ interface Props {
 }
 
 /** Visits that are to come: book, move, cancel. */
-export function Booked({ clientId, booked, therapists, today, lastWork, mayTreat, say }: Props) {
+export function Booked({ clientId, booked: first, therapists, today, lastWork, mayTreat, say }: Props) {
+  const [booked, setBooked] = useState(first);
   const [isBooking, setIsBooking] = useState(false);
   const [moving, setMoving] = useState<BookedView>();
   const [cancelling, setCancelling] = useState<BookedView>();
+  const reload = async (words: string) => {
+    setBooked(await send('GET /api/clients/{id}/booked', { params: { id: clientId } }));
+    setIsBooking(false);
+    setMoving(undefined);
+    setCancelling(undefined);
+    say(words);
+  };
   const cancel = async (visit: BookedView, following: boolean) => {
     try {
       await send('DELETE /api/visits/{id}/booking', {
         params: { id: visit.id },
         query: { following },
       });
-      window.location.reload();
+      await reload(clientWords.cancelled(visit.date, visit.time));
     } catch (error) {
       setCancelling(undefined);
       say(sentenceOf(error), 'error');
@@ -87,7 +95,9 @@ export function Booked({ clientId, booked, therapists, today, lastWork, mayTreat
           isOpen
           {...common}
           onClose={() => setIsBooking(false)}
-          onBooked={(id) => (mayTreat ? window.location.assign(`/visits/${id}/ask`) : window.location.reload())}
+          onBooked={(id) =>
+            mayTreat ? window.location.assign(`/visits/${id}/ask`) : void reload(clientWords.isBooked)
+          }
         />
       )}
       {moving && (
@@ -96,7 +106,7 @@ export function Booked({ clientId, booked, therapists, today, lastWork, mayTreat
           {...common}
           moving={moving}
           onClose={() => setMoving(undefined)}
-          onBooked={() => window.location.reload()}
+          onBooked={() => void reload(clientWords.isMoved)}
         />
       )}
       {cancelling && (

@@ -4,7 +4,7 @@ import type { ClientView } from '../../contracts/client-views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field } from '../../ui/field/Field';
-import { RequestError, send, sentenceOf } from '../api';
+import { download, RequestError, send, sentenceOf } from '../api';
 import shared from './ClientPage.module.css';
 import styles from './Care.module.css';
 
@@ -49,6 +49,13 @@ export function Care({ view, isOwner, say }: Props) {
       say(sentenceOf(error), 'error');
     }
   };
+  const handOut = async () => {
+    try {
+      await download(`/api/clients/${client.id}/export`, `client-${client.id}.json`);
+    } catch (error) {
+      say(sentenceOf(error), 'error');
+    }
+  };
   const archive = async () => {
     try {
       const params = { id: client.id };
@@ -78,9 +85,9 @@ export function Care({ view, isOwner, say }: Props) {
         <Button onClick={() => void archive()}>
           {isArchived ? clientWords.takeBackFromTheArchive : clientWords.putIntoTheArchive}
         </Button>
-        <a href={`/api/clients/${client.id}/export`} download>
+        <Button look="link" onClick={() => void handOut()}>
           {clientWords.handOutEverythingOnRecordJson}
-        </a>
+        </Button>
         {isOwner && (
           <Button look="link" onClick={() => setIsErasing(true)}>
             {clientWords.eraseForGood}
@@ -109,7 +116,7 @@ function Merge({ preview, onClose }: { readonly preview: Preview; readonly onClo
           dropVersion: drop.version,
         },
       });
-      window.location.reload();
+      window.location.assign(`/clients/${keep.id}`);
     } catch (error) {
       setTrouble(sentenceOf(error));
     }

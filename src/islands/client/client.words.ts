@@ -188,4 +188,7 @@ export const clientWords = {
   measuringError: 'measuring error (',
   beyond: 'beyond',
   within: 'within',
+  cancelled: (date: string, time: string) => `Cancelled: ${date}, ${time}. It stays on record.`,
+  isBooked: 'The visit is booked.',
+  isMoved: 'The visit is moved.',
 };

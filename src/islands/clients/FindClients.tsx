@@ -1,9 +1,10 @@
 import { clientsWords } from './clients.words';
-import { type FormEvent, useState } from 'react';
+import { type FormEvent, useRef, useState } from 'react';
 import type { FoundClient } from '../../contracts/client-views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field, TextArea } from '../../ui/field/Field';
+import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import { RequestError, send } from '../api';
 import styles from './FindClients.module.css';
 import { useClientSearch } from './useClientSearch';
@@ -18,6 +19,8 @@ export function FindClients({
 }) {
   const [query, setQuery] = useState(text);
   const [isAdding, setIsAdding] = useState(false);
+  const search = useRef<HTMLInputElement>(null);
+  useShortcuts([{ keys: ['/'], act: () => search.current?.focus() }]);
   const { found, trouble } = useClientSearch(query, initial, text);
 
   return (
@@ -27,6 +30,7 @@ export function FindClients({
         <Button onClick={() => setIsAdding(true)}>{clientsWords.addAClient}</Button>
       </div>
       <Field
+        ref={search}
         label={clientsWords.findByNamePhoneOrE}
         hint={clientsWords.aFewLettersWillDoAccents}
         type="search"

@@ -1,5 +1,5 @@
 import { closeWords } from './close.words';
-import { lazy, useEffect, useState } from 'react';
+import { lazy, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { CloseView as View } from '../../contracts/visit-views';
 import { expandArea } from '../../core/anatomy/areas';
@@ -13,6 +13,8 @@ import { Drawn } from '../../ui/charts/Drawn';
 import { useToasts } from '../../ui/toast/useToasts';
 import { send, sentenceOf } from '../api';
 import { marksOf } from '../body-marks';
+import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
+import { SaveLine } from '../saving/SaveLine';
 import { VisitHead } from '../visit-head/VisitHead';
 import { Aftercare } from './Aftercare';
 import styles from './CloseView.module.css';
@@ -32,7 +34,7 @@ const NoteEditor = lazy(() => import('../../ui/editor/NoteEditor'));
 export function CloseView({ view }: { readonly view: View }) {
   const { visit, next } = view;
   const { say, toasts } = useToasts();
-  const { answers, answer, status, noteError, settle, version } = useClosing(visit, say);
+  const { answers, answer, saving, compare, noteError, settle, version } = useClosing(visit);
   const isClosed = visit.stage === 'done';
   const [isCorrecting, setIsCorrecting] = useState(false);
   const isFixed = isClosed && !isCorrecting;
@@ -42,8 +44,8 @@ export function CloseView({ view }: { readonly view: View }) {
   const isScented = Object.values(visit.blends).some(({ blend }) => blend.parts.length > 0);
 
   const finish = async () => {
+    if (!(await settle())) return say(closeWords.notAllSavedYet, 'error');
     try {
-      await settle();
       await send('POST /api/visits/{id}/finish', { params: { id: visit.id } });
       window.location.assign(`/clients/${visit.client.id}`);
     } catch (error) {
@@ -51,23 +53,22 @@ export function CloseView({ view }: { readonly view: View }) {
     }
   };
   const handOver = async () => {
+    if (!(await settle())) return say(closeWords.notAllSavedYet, 'error');
     try {
-      await settle();
       await send('POST /api/session/hand', { body: { visitId: visit.id } });
-      window.location.assign(`/tablet/${visit.id}`);
+      window.location.replace(`/tablet/${visit.id}`);
     } catch (error) {
       say(sentenceOf(error), 'error');
     }
   };
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!event.ctrlKey || event.key !== 'Enter' || isFixed) return;
-      event.preventDefault();
-      void finish();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  });
+  useShortcuts(
+    [
+      { keys: ['Tab'], words: closeWords.nextQuestion },
+      { keys: ['←', '→'], words: closeWords.chooseAnAnswer },
+      { keys: ['Ctrl+Enter'], words: closeWords.closeTheVisitKey, act: isFixed ? undefined : () => void finish() },
+    ],
+    { whileWriting: 'always' },
+  );
 
   const marks = marksOf(visit.findings);
   const focus = visit.focus.flatMap((id) => expandArea(anatomy, id) ?? []);
@@ -102,7 +103,7 @@ export function CloseView({ view }: { readonly view: View }) {
         <main id="main" className={styles['main']}>
           <div className={styles['heading']}>
             <h2>{isClosed ? closeWords.howItWas : closeWords.howWasIt}</h2>
-            <span role="status">{status}</span>
+            <SaveLine saving={saving} saved={version > 0 ? closeWords.saved : ''} compare={compare} />
             {!isFixed && <Button onClick={() => void handOver()}>{closeWords.letTheClientAnswer}</Button>}
           </div>
           <Signed signatures={visit.signatures} version={version} />

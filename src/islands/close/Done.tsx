@@ -13,28 +13,28 @@ const mostNamed = 4;
 /** What was done at the table, against the plan: steps, time, repetitions, what was left out. */
 export function Done({ visit }: { readonly visit: VisitView }) {
   const state = replay(visit.events);
-  const given = givenOf(visit.plan?.steps ?? [], state, visit.events);
-  if (!given) return <p className={styles['soft']}>{closeWords.nothingWasDoneAtTheTable}</p>;
-  const missed = [...new Set(given.missed.map((step) => titleOf(anatomy, step).toLowerCase()))];
+  const input = givenOf(visit.plan?.steps ?? [], state, visit.events);
+  if (!input) return <p className={styles['soft']}>{closeWords.nothingWasDoneAtTheTable}</p>;
+  const missed = [...new Set(input.missed.map((step) => titleOf(anatomy, step).toLowerCase()))];
   const more = missed.length > mostNamed ? [closeWords.more(missed.length - mostNamed)] : [];
   return (
     <>
       <p>
         {closeWords.ofStepsInOfMin(
-          given.done,
-          given.planned,
-          formatClock(given.seconds),
-          formatClock(given.plannedSeconds),
+          input.done,
+          input.planned,
+          formatClock(input.seconds),
+          formatClock(input.plannedSeconds),
         )}
       </p>
       {missed.length > 0 && (
         <p className={styles['soft']}>{closeWords.notGiven(list([...missed.slice(0, mostNamed), ...more]))}</p>
       )}
-      {given.changed.length > 0 && (
+      {input.changed.length > 0 && (
         <p className={styles['soft']}>
           {closeWords.otherRepetitions}{' '}
           {list(
-            given.changed
+            input.changed
               .slice(0, mostNamed)
               .map(({ step, repetitions }) => `${titleOf(anatomy, step).toLowerCase()} ${repetitions}`),
           )}

@@ -2,7 +2,10 @@ import { closeWords } from './close.words';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import type { TapingView, VisitView } from '../../contracts/visit-views';
 import { formatNumber, formatSigned } from '../../core/units';
-import { send, sentenceOf } from '../api';
+import type { Answer } from '../../contracts/routes/asking';
+import { SaveLine } from '../saving/SaveLine';
+import { versioned } from '../saving/sending';
+import { useSaving } from '../saving/use-saving';
 import { numberIn, readGirth } from '../measure/tape-cells';
 import styles from './ShortTape.module.css';
 
@@ -28,40 +31,31 @@ function shortMarks(before: TapingView): readonly number[] {
 export function ShortTape({ visit, before, after, onSaved }: Props) {
   const [texts, setTexts] = useState<Readonly<Record<number, string>>>({});
   const [trouble, setTrouble] = useState<string>();
-  const latest = useRef(after);
-  const queue = useRef(Promise.resolve());
-  /** What has been sent for each mark, also while it is still on its way. */
-  const asked = useRef(new Map<number, number | null>());
+  /** The girths as they were typed, also while they are still on their way. */
+  const girths = useRef<readonly (number | null)[]>(after?.affected ?? before.positions.map(() => null));
+  const saving = useSaving<readonly (number | null)[], Answer<'POST /api/visits/{id}/taping'>>(
+    `visit ${visit.id} short tape`,
+    {
+      version: after?.version ?? 0,
+      versionOf: ({ taping }) => taping.version,
+      onSaved: (_, { taping }) => onSaved(taping),
+      onLeft: (drafts) => {
+        girths.current = drafts.at(-1)?.body.shown ?? girths.current;
+      },
+    },
+  );
   const isWhole = after?.affected.every((girth) => girth !== null) ?? false;
   if (isWhole) return null;
   const held = (i: number) => after?.affected[i] ?? null;
-  const store = async (i: number, girth: number | null) => {
-    const known = latest.current;
-    const affected = before.positions.map((_, k) => (k === i ? girth : (known?.affected[k] ?? null)));
-    try {
-      const { taping } = await send('POST /api/visits/{id}/taping', {
-        params: { id: visit.id },
-        body: {
-          limb: before.limb,
-          side: before.side,
-          unit: before.unit,
-          method: before.method,
-          protocol: before.protocol,
-          phase: 'after',
-          positions: before.positions,
-          affected,
-          reference: known?.reference ?? before.positions.map(() => null),
-          context: { ...before.context, marks: 'left-on', confirmed: [], note: '' },
-          basedOn: known?.version ?? 0,
-        },
-      });
-      latest.current = taping;
-      onSaved(taping);
-      setTrouble(undefined);
-    } catch (error) {
-      asked.current.delete(i);
-      setTrouble(sentenceOf(error));
-    }
+  const store = (affected: readonly (number | null)[]) => {
+    girths.current = affected;
+    const { limb, side, unit, method, protocol, positions } = before;
+    const body = {
+      ...{ limb, side, unit, method, protocol, positions, affected, phase: 'after' as const },
+      reference: after?.reference ?? positions.map(() => null),
+      context: { ...before.context, marks: 'left-on' as const, confirmed: [], note: '' },
+    };
+    saving.queue.add('tape', versioned('POST /api/visits/{id}/taping', { id: visit.id }, body, affected));
   };
   /** Reads at once, so that the hand may go on; storing follows in the order of typing. @returns whether it reads */
   const take = (i: number): boolean => {
@@ -74,9 +68,8 @@ export function ShortTape({ visit, before, after, onSaved }: Props) {
     }
     const girth = numberIn(read, before.unit);
     setTrouble(undefined);
-    if (girth === (asked.current.has(i) ? asked.current.get(i) : held(i))) return true;
-    asked.current.set(i, girth);
-    queue.current = queue.current.then(() => store(i, girth));
+    if (girth === girths.current[i]) return true;
+    store(girths.current.map((one, k) => (k === i ? girth : one)));
     return true;
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>, i: number) => {
@@ -120,15 +113,11 @@ export function ShortTape({ visit, before, after, onSaved }: Props) {
             );
           })}
       </tbody>
-      {trouble && (
-        <tfoot>
-          <tr>
-            <td colSpan={4} role="alert">
-              {trouble}
-            </td>
-          </tr>
-        </tfoot>
-      )}
+      <tfoot>
+        <tr>
+          <td colSpan={4}>{trouble ? <span role="alert">{trouble}</span> : <SaveLine saving={saving} saved="" />}</td>
+        </tr>
+      </tfoot>
     </table>
   );
 }

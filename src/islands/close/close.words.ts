@@ -1,5 +1,22 @@
 /** What the close view says, in the order of its files. */
 export const closeWords = {
+  // Two versions side by side
+  factPressure: 'Pressure',
+  factComfort: 'Comfort, of 10',
+  factRelaxationBefore: 'Relaxed before, of 10',
+  factRelaxationAfter: 'Relaxed after, of 10',
+  factWarmth: 'Warmth',
+  factScent: 'Scent',
+  factRednessBefore: 'Redness before, 0 to 4',
+  factRedness: 'Redness after, 0 to 4',
+  factFade: 'Faded after, minutes',
+  factNote: 'Note',
+  factBodyOil: 'Body oil, mL',
+  factFaceOil: 'Face oil, mL',
+  factStones: 'Stones used',
+  factAftercare: 'Aftercare',
+  notAllSavedYet: 'Not everything is saved yet: see what the line beside the heading says, then try again.',
+
   // Aftercare
   whatToMind: 'Aftercare',
   moreToSay: 'More to say',
@@ -110,7 +127,10 @@ export const closeWords = {
   stonesUsed: 'Stones used',
 
   // useClosing
-  notStoredYet: 'not saved yet',
-  saving: 'saving …',
   saved: 'saved',
+
+  // keys
+  nextQuestion: 'next question',
+  chooseAnAnswer: 'choose an answer',
+  closeTheVisitKey: 'close the visit',
 };

@@ -1,78 +1,74 @@
-import { closeWords } from './close.words';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
+import type { Answer } from '../../contracts/routes/asking';
 import type { VisitView } from '../../contracts/visit-views';
-import { RequestError, send, sentenceOf } from '../api';
+import { send } from '../api';
+import type { Comparison } from '../saving/SaveLine';
+import { versioned } from '../saving/sending';
+import { useSaving } from '../saving/use-saving';
 import { type Answers, answersFrom, changedBy } from './answers';
+import { factsOf } from './closing-facts';
 
 const typingMs = 600;
 const typed: readonly (keyof Answers)[] = ['note', 'noteDoc', 'oilMl', 'stonesUsed'];
 
-/** The answers of the end, stored one after the other as they are given; what is typed, when typing rests. */
-export function useClosing(visit: VisitView, say: (words: string, tone?: 'error') => void) {
+/** The answers of the end: kept as they are given, sent one after the other; what is typed, when typing rests. */
+export function useClosing(visit: VisitView) {
+  const params = { id: visit.id };
   const [answers, setAnswers] = useState<Answers>(() => answersFrom(visit.closing));
-  const [status, setStatus] = useState('');
-  const [noteError, setNoteError] = useState<string>();
-  const [version, setVersion] = useState(visit.closing?.version ?? 0);
-  const basedOn = useRef(visit.closing?.version ?? 0);
-  const queue = useRef<Promise<unknown>>(Promise.resolve());
-  const pending = useRef(0);
   const latest = useRef(answers);
-  const isDirty = useRef(false);
-  const delayed = useRef<ReturnType<typeof setTimeout>>(undefined);
-
-  const store = useCallback(
-    (next: Answers) => {
-      setStatus(closeWords.saving);
-      isDirty.current = false;
-      pending.current += 1;
-      queue.current = queue.current.then(async () => {
-        try {
-          await send('POST /api/visits/{id}/closing', {
-            params: { id: visit.id },
-            body: {
-              ...next,
-              basedOn: basedOn.current,
-            },
-          });
-          basedOn.current += 1;
-          setVersion(basedOn.current);
-          pending.current -= 1;
-          if (pending.current === 0) setStatus(closeWords.saved);
-          setNoteError(undefined);
-        } catch (error) {
-          pending.current -= 1;
-          setStatus(closeWords.notStoredYet);
-          isDirty.current = true;
-          const atNote = error instanceof RequestError ? error.fieldError('note') : undefined;
-          setNoteError(atNote);
-          if (!atNote) say(sentenceOf(error), 'error');
-        }
-      });
+  const show = (next: Answers) => {
+    latest.current = next;
+    setAnswers(next);
+  };
+  const saving = useSaving<Answers, Answer<'POST /api/visits/{id}/closing'>>(`visit ${visit.id} closing`, {
+    version: visit.closing?.version ?? 0,
+    versionOf: ({ closing }) => closing.version,
+    onLeft: (drafts) => {
+      const left = drafts.at(-1)?.body.shown;
+      if (left) show(left);
     },
-    [say, visit.id],
+    recognise: async ({ body }) => {
+      const { closing } = await send('GET /api/visits/{id}', { params });
+      return closing && JSON.stringify(answersFrom(closing)) === JSON.stringify(body.shown)
+        ? { kind: 'saved', closing }
+        : undefined;
+    },
+  });
+  const { queue, status } = saving;
+  const store = useCallback(
+    (next: Answers, restMs = 0) =>
+      queue.add('closing', versioned('POST /api/visits/{id}/closing', { id: visit.id }, next, next), restMs),
+    [queue, visit.id],
   );
-  useEffect(() => () => clearTimeout(delayed.current), []);
 
   const answer = useCallback(
     (change: Partial<Answers>) => {
       const next = changedBy(latest.current, change);
       latest.current = next;
       setAnswers(next);
-      isDirty.current = true;
-      clearTimeout(delayed.current);
       const isTyped = Object.keys(change).every((key) => typed.includes(key as keyof Answers));
-      if (isTyped) delayed.current = setTimeout(() => store(next), typingMs);
-      else store(next);
+      store(next, isTyped ? typingMs : 0);
     },
     [store],
   );
 
-  /** Waits until all that was answered is stored. */
-  const settle = useCallback(async () => {
-    clearTimeout(delayed.current);
-    if (isDirty.current || basedOn.current === 0) store(latest.current);
-    await queue.current;
-  }, [store]);
+  /** Waits until all that was answered is stored; a visit that ends with nothing said has that on record, too. */
+  const settle = useCallback(async (): Promise<boolean> => {
+    if (queue.version() === 0 && queue.status().open === 0) store(latest.current);
+    return queue.settle();
+  }, [queue, store]);
 
-  return { answers, answer, status, noteError, settle, version };
+  const compare: Comparison<Answers> = {
+    mine: ({ shown }) => factsOf(shown ?? latest.current),
+    theirs: async () => {
+      const { closing } = await send('GET /api/visits/{id}', { params });
+      const theirs = answersFrom(closing);
+      return { version: closing?.version ?? 0, facts: factsOf(theirs), take: () => show(theirs) };
+    },
+  };
+  const noteError = status.refused
+    .flatMap(({ problem }) => problem.errors ?? [])
+    .find(({ path }) => path === 'note' || path.startsWith('noteDoc'))?.message;
+
+  return { answers, answer, saving, compare, noteError, settle, version: queue.version() };
 }

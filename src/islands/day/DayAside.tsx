@@ -7,7 +7,7 @@ import { BookFromDay } from '../booking/BookFromDay';
 import styles from './DayAside.module.css';
 
 /** Beside the day: the week, booking, what was left open, and what goes out of the house. */
-export function DayAside({ day }: { readonly day: DayView }) {
+export function DayAside({ day, onBooked }: { readonly day: DayView; readonly onBooked: () => Promise<void> }) {
   const [open, setOpen] = useState<'booking' | 'calendar'>();
   const { due, failed } = day.outbox;
   return (
@@ -73,7 +73,7 @@ export function DayAside({ day }: { readonly day: DayView }) {
       </ul>
       <h2>{dayWords.goodToKnow}</h2>
       <p className={styles['quiet']}>{dayWords.velvetStoneSupportsTrainedHandsIt}</p>
-      {open === 'booking' && <BookFromDay day={day} onClose={() => setOpen(undefined)} />}
+      {open === 'booking' && <BookFromDay day={day} onBooked={onBooked} onClose={() => setOpen(undefined)} />}
       {open === 'calendar' && <Calendar onClose={() => setOpen(undefined)} />}
     </aside>
   );

@@ -1,5 +1,7 @@
 import { dayWords } from './day.words';
+import { useState } from 'react';
 import type { DayView, DayVisit } from '../../contracts/day-views';
+import { send } from '../api';
 import { ButtonLink } from '../../ui/button/Button';
 import { Countdown } from './Countdown';
 import { DayAside } from './DayAside';
@@ -29,7 +31,7 @@ const goOnWords = (visit: DayVisit, mayTreat: boolean) => (mayTreat ? goOn[visit
 
 /** Today as a thread: what is over, who is next, what each visit needs. */
 export function DayThread({
-  day,
+  day: first,
   isToday,
   currentId,
 }: {
@@ -37,6 +39,8 @@ export function DayThread({
   readonly isToday: boolean;
   readonly currentId: number | null;
 }) {
+  const [day, setDay] = useState(first);
+  const reload = async () => setDay(await send('GET /api/day', { query: { day: first.date } }));
   const over = day.visits.filter((visit) => visit.stage === 'done').length;
   const total = day.visits.length;
   const summary =
@@ -129,7 +133,7 @@ export function DayThread({
           ))}
         </ol>
       </main>
-      <DayAside day={day} />
+      <DayAside day={day} onBooked={reload} />
     </div>
   );
 }

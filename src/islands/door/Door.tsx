@@ -1,8 +1,10 @@
 import { doorWords } from './door.words';
 import { useEffect, useState } from 'react';
-import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
+import { Dialog as AriaDialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import type { MeView } from '../../contracts/people-views';
-import { openedEvent, send, type Shut, shutEvent } from '../api';
+import { Dialog } from '../../ui/dialog/Dialog';
+import { useCover } from '../../ui/shortcuts/use-shortcuts';
+import { openedEvent, provedEvent, proveEvent, send, type Shut, shutEvent } from '../api';
 import styles from './Door.module.css';
 import { PinForm } from './PinForm';
 import { SignInForm } from './SignInForm';
@@ -15,14 +17,23 @@ const idleMs = 10 * 60_000;
  */
 export function Door({ me }: { readonly me: MeView }) {
   const [shut, setShut] = useState<Shut>();
+  const [isProving, setIsProving] = useState(false);
 
   useEffect(() => {
     const onShut = (event: Event) => {
       event.preventDefault();
       setShut((event as CustomEvent<Shut>).detail);
     };
+    const onProve = (event: Event) => {
+      event.preventDefault();
+      setIsProving(true);
+    };
     window.addEventListener(shutEvent, onShut);
-    return () => window.removeEventListener(shutEvent, onShut);
+    window.addEventListener(proveEvent, onProve);
+    return () => {
+      window.removeEventListener(shutEvent, onShut);
+      window.removeEventListener(proveEvent, onProve);
+    };
   }, []);
 
   useEffect(() => {
@@ -46,30 +57,50 @@ export function Door({ me }: { readonly me: MeView }) {
     };
   }, [me.hasPin, shut]);
 
+  useCover(shut !== undefined);
   const open = () => {
     setShut(undefined);
     window.dispatchEvent(new Event(openedEvent));
   };
+  const proved = (isProved: boolean) => {
+    setIsProving(false);
+    window.dispatchEvent(new CustomEvent(provedEvent, { detail: isProved }));
+  };
   return (
-    <ModalOverlay className={styles['cover'] ?? ''} isOpen={shut !== undefined} isKeyboardDismissDisabled>
-      <Modal>
-        <Dialog className={styles['door'] ?? ''}>
-          <Heading slot="title" level={2}>
-            {shut === 'locked' ? doorWords.lockedFor(me.name) : doorWords.signInAgain}
-          </Heading>
-          <p>{shut === 'locked' ? doorWords.everythingIsAsYouLeftIt : doorWords.youWereSignedOutWhatYou}</p>
-          {shut === 'locked' ? (
-            <PinForm
-              label={doorWords.yourPin}
-              button={doorWords.open}
-              onOpen={open}
-              onEnded={() => setShut('signed-out')}
-            />
-          ) : (
-            <SignInForm people={me.people} onOpen={open} />
-          )}
-        </Dialog>
-      </Modal>
-    </ModalOverlay>
+    <>
+      <Dialog title={doorWords.yourPinAgain} isOpen={isProving} onClose={() => proved(false)}>
+        <p>{doorWords.thisCannotBeTakenBack}</p>
+        <PinForm
+          label={doorWords.yourPin}
+          button={doorWords.goOn}
+          isProof
+          onOpen={() => proved(true)}
+          onEnded={() => {
+            proved(false);
+            setShut('signed-out');
+          }}
+        />
+      </Dialog>
+      <ModalOverlay className={styles['cover'] ?? ''} isOpen={shut !== undefined} isKeyboardDismissDisabled>
+        <Modal>
+          <AriaDialog className={styles['door'] ?? ''}>
+            <Heading slot="title" level={2}>
+              {shut === 'locked' ? doorWords.lockedFor(me.name) : doorWords.signInAgain}
+            </Heading>
+            <p>{shut === 'locked' ? doorWords.everythingIsAsYouLeftIt : doorWords.youWereSignedOutWhatYou}</p>
+            {shut === 'locked' ? (
+              <PinForm
+                label={doorWords.yourPin}
+                button={doorWords.open}
+                onOpen={open}
+                onEnded={() => setShut('signed-out')}
+              />
+            ) : (
+              <SignInForm people={me.people} onOpen={open} />
+            )}
+          </AriaDialog>
+        </Modal>
+      </ModalOverlay>
+    </>
   );
 }

@@ -12,8 +12,8 @@ export function Locked({ name, then }: { readonly name: string; readonly then: s
         <PinForm
           label={doorWords.yourPin}
           button={doorWords.open}
-          onOpen={() => window.location.assign(then)}
-          onEnded={() => window.location.assign('/sign-in')}
+          onOpen={() => window.location.replace(then)}
+          onEnded={() => window.location.replace('/sign-in')}
         />
       </div>
     </main>

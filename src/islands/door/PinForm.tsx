@@ -7,19 +7,22 @@ import styles from './Door.module.css';
 interface Props {
   readonly label: string;
   readonly button: string;
+  /** Shows that it is still oneself, instead of opening what is shut. */
+  readonly isProof?: boolean;
   readonly onOpen: () => void;
   /** Too many wrong ones: the password is asked for. */
   readonly onEnded: () => void;
 }
 
 /** Digits that open a locked screen, or give a tablet back. */
-export function PinForm({ label, button, onOpen, onEnded }: Props) {
+export function PinForm({ label, button, isProof = false, onOpen, onEnded }: Props) {
   const [trouble, setTrouble] = useState<string>();
   const input = useRef<HTMLInputElement>(null);
   const submit = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     try {
-      await send('POST /api/session/unlock', { body: { pin: input.current?.value ?? '' } });
+      const body = { pin: input.current?.value ?? '' };
+      await (isProof ? send('POST /api/session/prove', { body }) : send('POST /api/session/unlock', { body }));
       onOpen();
     } catch (error) {
       if (!(error instanceof RequestError)) throw error;
@@ -30,7 +33,7 @@ export function PinForm({ label, button, onOpen, onEnded }: Props) {
     }
   };
   return (
-    <form onSubmit={(event) => void submit(event)} noValidate>
+    <form className={styles['pinForm']} onSubmit={(event) => void submit(event)} noValidate>
       <Field
         ref={input}
         label={label}

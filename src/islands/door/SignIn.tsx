@@ -17,7 +17,7 @@ export function SignIn({ house, scenario, people, then }: Props) {
       <div className={styles['door']}>
         <h1>{house}</h1>
         <p>{scenario || doorWords.signInToSeeTheDay}</p>
-        <SignInForm people={people} onOpen={() => window.location.assign(then)} />
+        <SignInForm people={people} onOpen={() => window.location.replace(then)} />
         {people.length > 0 && <p>{doorWords.aDemoWithMadeUpPeople}</p>}
       </div>
     </main>

@@ -2,7 +2,7 @@ import { doorWords } from './door.words';
 import { type FormEvent, useState } from 'react';
 import { Button } from '../../ui/button/Button';
 import { Field } from '../../ui/field/Field';
-import { send, sentenceOf } from '../api';
+import { RequestError, send, sentenceOf } from '../api';
 import styles from './Door.module.css';
 
 interface Props {
@@ -15,12 +15,14 @@ interface Props {
 export function SignInForm({ people, onOpen }: Props) {
   const [trouble, setTrouble] = useState<string>();
   const [isBusy, setIsBusy] = useState(false);
+  const [asksCode, setAsksCode] = useState(false);
   const go = async (enter: () => Promise<unknown>) => {
     setIsBusy(true);
     try {
       await enter();
       onOpen();
     } catch (error) {
+      if (error instanceof RequestError && error.problem.type === '/problems/second-factor') setAsksCode(true);
       setTrouble(sentenceOf(error));
       setIsBusy(false);
     }
@@ -28,7 +30,11 @@ export function SignInForm({ people, onOpen }: Props) {
   const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
-    const body = { login: String(form.get('login')), password: String(form.get('password')) };
+    const body = {
+      login: String(form.get('login')),
+      password: String(form.get('password')),
+      code: String(form.get('code') ?? ''),
+    };
     void go(() => send('POST /api/session', { body }));
   };
   if (people.length > 0) {
@@ -60,6 +66,15 @@ export function SignInForm({ people, onOpen }: Props) {
     <form onSubmit={submit} noValidate>
       <Field label={doorWords.signInName} name="login" autoComplete="username" autoCapitalize="none" autoFocus />
       <Field label={doorWords.password} name="password" type="password" autoComplete="current-password" />
+      {asksCode && (
+        <Field
+          label={doorWords.sixDigits}
+          name="code"
+          autoComplete="one-time-code"
+          autoCapitalize="characters"
+          autoFocus
+        />
+      )}
       {trouble && (
         <p role="alert" className={styles['trouble']}>
           {trouble}
@@ -68,6 +83,7 @@ export function SignInForm({ people, onOpen }: Props) {
       <Button look="filled" type="submit" disabled={isBusy}>
         {doorWords.signIn}
       </Button>
+      <a href="/recover">{doorWords.lostEverything}</a>
     </form>
   );
 }

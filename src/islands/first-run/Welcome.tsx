@@ -3,6 +3,7 @@ import { type FormEvent, useState } from 'react';
 import { Button } from '../../ui/button/Button';
 import { Field } from '../../ui/field/Field';
 import { asFilledIn, RequestError, send } from '../api';
+import { Codes } from '../door/Codes';
 import styles from './Welcome.module.css';
 
 /** First start on an empty data folder. */
@@ -12,11 +13,12 @@ export function Welcome({
   readonly qualifications: readonly { readonly id: string; readonly label: string }[];
 }) {
   const [error, setError] = useState<RequestError>();
+  const [code, setCode] = useState<string>();
   const save = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
     try {
-      await send('POST /api/house', {
+      const opened = await send('POST /api/house', {
         body: asFilledIn<'POST /api/house'>({
           name: String(form.get('name') ?? ''),
           therapistName: String(form.get('therapistName') ?? ''),
@@ -26,11 +28,23 @@ export function Welcome({
           qualifications: form.getAll('qualification'),
         }),
       });
-      window.location.assign('/');
+      window.scrollTo(0, 0);
+      setCode(opened.code);
     } catch (caught) {
       if (caught instanceof RequestError) setError(caught);
     }
   };
+  if (code !== undefined)
+    return (
+      <main id="main" className={styles['view']}>
+        <Codes
+          title={firstRunWords.yourRecoveryCode}
+          codes={[code]}
+          whatFor={firstRunWords.whatItIsFor}
+          onDone={() => window.location.assign('/')}
+        />
+      </main>
+    );
   return (
     <main id="main" className={styles['view']}>
       <h1>{firstRunWords.welcomeToVelvetStone}</h1>

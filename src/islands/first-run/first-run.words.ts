@@ -14,4 +14,7 @@ export const firstRunWords = {
     '4 to 8 digits. It opens the screen again after a pause, and takes a tablet back from a client.',
   whatYouAreQualifiedFor: 'What you are qualified for',
   openTheHouse: 'Open the house',
+  yourRecoveryCode: 'Your recovery code',
+  whatItIsFor:
+    'If you lose your password, or the phone with your second factor, this code lets you back in, once. Nobody else can: print it, and keep it where you keep papers.',
 };

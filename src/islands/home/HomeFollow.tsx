@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { homeWordsOf } from '../../catalogue/homecare/homecare';
+import { routeOf } from '../../catalogue/homecare/route';
 import { tellHomeStep } from '../../catalogue/homecare/tell';
 import type { HomePage } from '../../contracts/home-views';
 import { stepsOf } from '../../core/homecare/sheet';
@@ -63,7 +64,7 @@ export function HomeFollow({ first, token }: { readonly first: HomePage; readonl
       </main>
     );
 
-  const told = tellHomeStep(words, step);
+  const told = tellHomeStep(words, step, routeOf(page.sheet));
   const next = steps[run.index + 1];
   const say = run.isPaused
     ? words.page.paused

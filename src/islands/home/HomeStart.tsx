@@ -1,5 +1,5 @@
 import type { HomeWords } from '../../catalogue/homecare/words';
-import { tellHomeStep } from '../../catalogue/homecare/tell';
+import { linesOf } from '../../catalogue/homecare/lines';
 import type { HomePage } from '../../contracts/home-views';
 import { Button } from '../../ui/button/Button';
 import styles from './HomeFollow.module.css';
@@ -50,14 +50,11 @@ export function HomeStart({ page, words, onBegin }: Props) {
           <section key={`${part.id} ${i}`}>
             <h3>{words.parts[part.id]}</h3>
             <ol>
-              {part.steps.map((step) => {
-                const told = tellHomeStep(words, step);
-                return (
-                  <li key={step.id}>
-                    {told.title}, {told.count}
-                  </li>
-                );
-              })}
+              {linesOf(words, sheet, part).map(({ steps: [step], title, count }) => (
+                <li key={step?.id}>
+                  {title}, {count}
+                </li>
+              ))}
             </ol>
           </section>
         ))}

@@ -1,8 +1,8 @@
 import { homeWords } from './home.words';
 import { useState } from 'react';
 import { homeWordsOf } from '../../catalogue/homecare/homecare';
-import { tellHomeStep } from '../../catalogue/homecare/tell';
-import { stepsOf } from '../../core/homecare/sheet';
+import { linesOf } from '../../catalogue/homecare/lines';
+import type { HomeStep } from '../../core/homecare/sheet';
 import { BodyMap } from '../../ui/body-map/BodyMap';
 import type { PebbleMark, RegionMark } from '../../ui/body-map/map-marks';
 import { bestDrawing } from '../../ui/body-map/views';
@@ -30,7 +30,9 @@ export function Preview({ drawn, language, title }: Props) {
         {isDrawing ? <p>{homeWords.drawingItUp}</p> : <p>{errors[0]?.message ?? homeWords.nothingToShow}</p>}
       </div>
     );
-  const all = stepsOf(sheet);
+  const lines = sheet.parts.flatMap((one) => linesOf(words, sheet, one));
+  /** Paper numbers lines, so the picture does, too. */
+  const numberOf = (step: HomeStep) => lines.findIndex(({ steps }) => steps.includes(step)) + 1;
   const at = Math.min(chosen, sheet.parts.length - 1);
   const part = sheet.parts[at];
   const near = part?.steps.filter(({ kind }) => kind !== 'carry') ?? [];
@@ -42,7 +44,7 @@ export function Preview({ drawn, language, title }: Props) {
     places.filter((id) => anatomy.territories.has(id)).map((id) => [id, { tone: 'drain', words: homeWords.worked }]),
   );
   const pebbles = shown.flatMap((step): PebbleMark[] =>
-    step.places.map((place) => ({ key: `${step.id} ${place}`, place, number: all.indexOf(step) + 1, kind: step.kind })),
+    step.places.map((place) => ({ key: `${step.id} ${place}`, place, number: numberOf(step), kind: step.kind })),
   );
   return (
     <div className={styles['preview']} data-drawing={isDrawing || undefined}>
@@ -66,7 +68,7 @@ export function Preview({ drawn, language, title }: Props) {
       <div className={styles['steps']}>
         <h2>{words.routines[sheet.routine].title}</h2>
         <p className={shared['soft']}>
-          {homeWords.steps(all.length, words.page.minutes(Math.max(1, Math.round(sheet.seconds / 60))))}
+          {homeWords.steps(lines.length, words.page.minutes(Math.max(1, Math.round(sheet.seconds / 60))))}
         </p>
         {sheet.parts.map((one, i) => (
           <section key={`${one.id} ${i}`} data-on={i === at || undefined}>
@@ -76,17 +78,14 @@ export function Preview({ drawn, language, title }: Props) {
               </button>
             </h3>
             <ol>
-              {one.steps.map((step) => {
-                const told = tellHomeStep(words, step);
-                return (
-                  <li key={step.id}>
-                    <Pebble kind={step.kind} number={all.indexOf(step) + 1} />
-                    <span>
-                      {told.title} <b>{told.count}</b>
-                    </span>
-                  </li>
-                );
-              })}
+              {linesOf(words, sheet, one).map(({ steps: [step], title, count }) => (
+                <li key={step?.id}>
+                  {step && <Pebble kind={step.kind} number={numberOf(step)} />}
+                  <span>
+                    {title} <b>{count}</b>
+                  </span>
+                </li>
+              ))}
             </ol>
           </section>
         ))}

@@ -63,8 +63,8 @@ describe('the page behind a link', () => {
 });
 
 describe('the beat at home', () => {
-  const ring = (given: HomeStep, ms: number) => {
-    const shown = asTableStep(given);
+  const ring = (input: HomeStep, ms: number) => {
+    const shown = asTableStep(input);
     return renderToStaticMarkup(<Ring step={shown} beat={beatAt(shown, ms)} isPaused={false} />);
   };
 

@@ -21,6 +21,15 @@ export function EditPerson({ person, qualifications, onClose }: Props) {
   const [error, setError] = useState<RequestError>();
   const hasHours = person !== null && Object.keys(person.hours).length > 0;
   const [isUsual, setIsUsual] = useState(!hasHours);
+  const [said, setSaid] = useState('');
+  const removeFactor = async ({ id, name }: PersonView) => {
+    try {
+      await send('DELETE /api/staff/{id}/factor', { params: { id } });
+      setSaid(houseWords.factorRemoved(name));
+    } catch (caught) {
+      if (caught instanceof RequestError) setError(caught);
+    }
+  };
   const save = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
@@ -150,6 +159,12 @@ export function EditPerson({ person, qualifications, onClose }: Props) {
             {houseWords.hasLeftTheHouseCanNo}
           </label>
         )}
+        {person?.hasFactor && (
+          <Button look="link" onClick={() => void removeFactor(person)}>
+            {houseWords.removeTheirFactor}
+          </Button>
+        )}
+        {said && <p role="status">{said}</p>}
         {error && !error.problem.errors && <p role="alert">{error.message}</p>}
         <div className={styles['buttons']}>
           <Button onClick={onClose}>{houseWords.cancel}</Button>

@@ -8,16 +8,19 @@ import styles from './House.module.css';
 import { Currency } from './Currency';
 import { ClientLanguage } from './ClientLanguage';
 import { HousePhone } from './HousePhone';
+import { Keeping } from './Keeping';
 import { Measuring } from './Measuring';
 import { People } from './People';
+import { SignInRules } from './SignInRules';
 import { Wording } from './Wording';
 
-type Part = 'people' | 'measuring' | 'consent' | 'audit';
+type Part = 'people' | 'measuring' | 'consent' | 'keeping' | 'audit';
 
 const parts: readonly { readonly value: Part; readonly text: string }[] = [
   { value: 'people', text: houseWords.people },
   { value: 'measuring', text: houseWords.measuring },
   { value: 'consent', text: houseWords.whatClientsRead },
+  { value: 'keeping', text: houseWords.keeping },
   { value: 'audit', text: houseWords.whoDidWhat2 },
 ];
 
@@ -40,11 +43,13 @@ export function House({ view, part: first, filter, page }: Props) {
           <Choice label={houseWords.partOfTheHouse} isLabelHidden options={parts} value={part} onChange={setPart} />
         </div>
         {part === 'people' && <People people={view.people} qualifications={view.qualifications} />}
+        {part === 'people' && <SignInRules first={view.secondFactor} say={say} />}
         {part === 'measuring' && <Measuring first={view.measuring} say={say} />}
         {part === 'measuring' && <Currency first={view.currency} say={say} />}
         {part === 'consent' && <HousePhone first={view.phone} say={say} />}
         {part === 'consent' && <ClientLanguage first={view.language} say={say} />}
         {part === 'consent' && <Wording wording={view.wording} say={say} />}
+        {part === 'keeping' && <Keeping say={say} />}
         {part === 'audit' && <Audit audit={view.audit} people={view.people} filter={filter} page={page} />}
       </main>
       {toasts}

@@ -34,6 +34,7 @@ export function People({ people, qualifications }: Pick<HouseView, 'people' | 'q
             <p className={styles['sign']}>
               {person.leftOn ? '' : person.canSignIn ? houseWords.signsInAs(person.login) : houseWords.noPasswordYet}
               {!person.leftOn && !person.hasPin && <span>{houseWords.noPin}</span>}
+              {person.hasFactor && <span>{houseWords.withFactor}</span>}
             </p>
             <Button onClick={() => setEditing(person)} aria-label={houseWords.change2(person.name)}>
               {houseWords.change}

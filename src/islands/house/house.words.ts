@@ -1,5 +1,40 @@
 /** What the house view says, in the order of its files. */
 export const houseWords = {
+  // SignInRules
+  secondFactorAskedOf: 'Signing in asks for a second factor',
+  askedOfNobody: 'nobody has to have one',
+  askedOfOwners: 'owners have to have one',
+  askedOfEverybody: 'everybody has to have one',
+  newRecoveryCode: 'New recovery code for me …',
+  yourRecoveryCode: 'Your recovery code',
+  whatTheCodeIsFor:
+    'If password or phone are lost, this code lets you back in, once. One that you printed before opens nothing any more.',
+  removeTheirFactor: 'Remove the second factor',
+  factorRemoved: (name: string) => `${name} signs in with the password alone now.`,
+  withFactor: 'with a second factor',
+  saved: 'Saved.',
+
+  // Encryption
+  encryption: 'Encryption on this computer',
+  dataIsEncrypted: 'The data is encrypted: after each start the passphrase opens the house.',
+  dataIsNotEncrypted: 'The data is not encrypted: whoever has this computer, or its disk, can read it.',
+  encryptTheData: 'Encrypt the data …',
+  takeEncryptionAway: 'Remove the encryption …',
+  isEncryptedNow: 'The data is encrypted now.',
+  isPlainNow: 'The encryption is removed.',
+  whatEncryptingMeans:
+    'Every page of the data is encrypted. The house is closed for some seconds; afterwards somebody types the passphrase whenever this computer has started. Copies that earlier updates and restores set aside are deleted: they are in the clear.',
+  ifItIsLost:
+    'If the passphrase is lost, only a backup opens the records again. Write it down and keep it somewhere else.',
+  whatTakingAwayMeans:
+    'The data lies in the clear again, and the house opens without a passphrase. The house is closed for some seconds.',
+  passphraseAgain: 'The same again',
+  theTwoDiffer: 'The two are not the same: type both once more.',
+  encryptNow: 'Encrypt now',
+  takeItAway: 'Remove it',
+  changingPages: 'Encrypting page by page …',
+  checkingTheCopy: 'Checking the copy …',
+
   // Audit
   whoDidWhat: 'Who did what',
   who: 'Who',
@@ -127,4 +162,49 @@ export const houseWords = {
   ownerEverythingAndTheHouseItself: 'Owner: everything, and the house itself',
   therapistAllRecords: 'Therapist: all records',
   assistantTheDayAndContactData: 'Assistant: the day and contact data only',
+
+  // Keeping
+  keeping: 'keeping',
+  looking: 'Looking …',
+  backups: 'Backups',
+  lastGoodOf: (when: string) => `The last good backup is of ${when}.`,
+  noBackupYet: 'There is no backup yet: should this computer be lost, all records are.',
+  backupIsBeingMade: 'Backup in progress',
+  copying: 'Copying the house …',
+  packing: 'Packing and encrypting …',
+  cancelBackup: 'Cancel the backup',
+  backupCancelled: 'Cancelled. Nothing is left of it.',
+  backUpNow: 'Back up now',
+  bringBackTheHouse: 'Undo the restore …',
+  noBackupInTheFolder: 'No backup lies in the folder.',
+  made: 'Made',
+  size: 'Size',
+  mb: (n: string) => `${n} MB`,
+  restore: 'Restore …',
+  restoreOf: (made: string) => `Restore the backup of ${made} …`,
+  keptByRule:
+    'One is made every night. Of each of the last seven days, four weeks and twelve months the newest is kept. They are age files: any age tool opens them with the passphrase.',
+  theHouseKeptAsideComesBack:
+    'The house that was kept aside comes back as it was, and today’s is kept aside in its place. Everybody signs in again.',
+  leaveItAsItIs: 'Leave it as it is',
+  bringItBack: 'Undo the restore',
+  backupsGoThere: 'Saved. Backups go there from now on.',
+  folderOfTheBackups: 'Folder for backups',
+  aDiskOfItsOwn: 'On another disk than the house: an external drive, or a folder of your network.',
+  passphrase: 'Passphrase',
+  emptyStays: 'Leave it empty to keep the present one.',
+  writeItDown: 'Write it down and keep it elsewhere: without it nobody opens a backup, nor do we.',
+  saveWhere: 'Save folder and passphrase',
+  goBackToABackup: 'Restore a backup',
+  whatIsInIt: (house: string, made: string) => `${house}, as it was on ${made}:`,
+  clientsInIt: (n: number) => `${n} ${n === 1 ? 'client' : 'clients'}`,
+  visitsInIt: (n: number) => `${n} ${n === 1 ? 'visit' : 'visits'}`,
+  erasedSince: (n: number) => `${n} erased since: ${n === 1 ? 'this one stays' : 'they stay'} erased`,
+  theHouseOfTodayIsKeptAside:
+    'What was written since is not in it. Today’s house is kept aside, and the restore can be undone once. Everybody signs in again.',
+  itIsCheckedFirst: 'It is checked from end to end first; nothing is changed by that.',
+  passphraseOfThisBackup: 'Passphrase of this backup',
+  emptyIsTheOneOfToday: 'Leave it empty if it is the present one.',
+  restoreThis: 'Restore this backup',
+  seeWhatIsInIt: 'See what is in it',
 };

@@ -11,6 +11,8 @@ interface Props {
     readonly name: string;
     readonly about: string;
     readonly origin: Origin;
+    /** Why it was found; empty where its name says it. */
+    readonly why: string;
   }[];
   readonly chosen: string | undefined;
   readonly onChoose: (id: string) => void;
@@ -33,11 +35,14 @@ export function LibraryList({ entries, chosen, onChoose }: Props) {
   if (entries.length === 0) return <p className={shared['soft']}>{libraryWords.nothingFitsTakeAWordOr}</p>;
   return (
     <ul ref={list} className={styles['list']} aria-label={libraryWords.found} onKeyDown={onKeyDown}>
-      {entries.map(({ id, name, about, origin }) => (
+      {entries.map(({ id, name, about, origin, why }) => (
         <li key={id} aria-current={id === chosen ? true : undefined}>
           <button type="button" data-entry={id} tabIndex={id === chosen ? 0 : -1} onClick={() => onChoose(id)}>
-            <strong>{name}</strong>
-            <span>{[about, originWords[origin]].filter(Boolean).join(' · ')}</span>
+            <span>
+              <strong>{name}</strong>
+              {why && <small>{why}</small>}
+            </span>
+            <em>{[about, originWords[origin]].filter(Boolean).join(' · ')}</em>
           </button>
         </li>
       ))}

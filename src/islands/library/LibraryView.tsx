@@ -6,11 +6,12 @@ import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { bestDrawing } from '../../ui/body-map/views';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
-import { type Shortcut, Shortcuts } from '../../ui/shortcuts/Shortcuts';
+import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import { useToasts } from '../../ui/toast/useToasts';
 import { Filters } from './Filters';
 import { type Filter, filterProtocols, filterTechniques, noFilter, regionsByTechnique } from './filter-library';
 import { directionRoutes, nodeMarks, placesOfStep, regionMarks, regionOf } from './library-marks';
+import { librarySearch, type Why } from './search-library';
 import { LibraryFiles } from './LibraryFiles';
 import { LibraryList } from './LibraryList';
 import styles from './LibraryView.module.css';
@@ -22,12 +23,6 @@ interface Props {
   readonly first: View;
   readonly opened: { readonly of: 'technique' | 'protocol'; readonly id: string } | null;
 }
-
-const keys: readonly Shortcut[] = [
-  [['F'], 'search'],
-  [['↑', '↓'], libraryWords.throughTheList],
-  [['Esc'], libraryWords.everyRegionAgain],
-];
 
 /** Techniques and protocols: found by word or by a touch on the body, read, copied and changed. */
 export function LibraryView({ first, opened }: Props) {
@@ -41,8 +36,14 @@ export function LibraryView({ first, opened }: Props) {
   const [areFilesOpen, setAreFilesOpen] = useState(false);
   const { say, toasts } = useToasts();
   const used = useMemo(() => regionsByTechnique(view.protocols), [view.protocols]);
-  const techniques = filterTechniques(view.techniques, filter, used);
-  const protocols = filterProtocols(view.protocols, filter);
+  const search = useMemo(() => librarySearch(view), [view]);
+  const isAsked = filter.text.trim() !== '';
+  const found = useMemo(
+    () => (isAsked ? (of === 'protocol' ? search.protocols(filter.text) : search.techniques(filter.text)) : undefined),
+    [filter.text, isAsked, of, search],
+  );
+  const techniques = filterTechniques(view.techniques, filter, used, of === 'technique' ? found : undefined);
+  const protocols = filterProtocols(view.protocols, filter, of === 'protocol' ? found : undefined);
   const technique = techniques.find(({ value }) => value.id === chosen.technique) ?? techniques[0];
   const protocol = protocols.find(({ value }) => value.id === chosen.protocol) ?? protocols[0];
 
@@ -89,7 +90,7 @@ export function LibraryView({ first, opened }: Props) {
             <h1>{libraryWords.library}</h1>
             <div className={styles['tools']}>
               <Button onClick={() => setAreFilesOpen(true)}>{libraryWords.filesInAndOut}</Button>
-              <Shortcuts list={keys} />
+              <Shortcuts />
             </div>
           </div>
           <Choice
@@ -111,6 +112,7 @@ export function LibraryView({ first, opened }: Props) {
               id: entry.value.id,
               name: entry.value.name,
               origin: entry.origin,
+              why: whyInWords(found?.get(entry.value.id)),
               about:
                 'blocks' in entry.value ? libraryWords.min(entry.value.usualMinutes) : familyWords[entry.value.family],
             }))}
@@ -153,4 +155,20 @@ export function LibraryView({ first, opened }: Props) {
       {toasts}
     </>
   );
+}
+
+/** Why something stands in the list, where its name does not say it. */
+function whyInWords(why: Why | undefined): string {
+  switch (why?.by) {
+    case undefined:
+      return '';
+    case 'words':
+      return libraryWords.alsoCalled(why.phrase);
+    case 'regions':
+      return libraryWords.doneOn(why.phrase);
+    case 'steps':
+      return libraryWords.holdsStep(why.phrase);
+    case 'about':
+      return libraryWords.tells(why.phrase);
+  }
 }

@@ -11,10 +11,15 @@ const used = regionsByTechnique(protocols);
 const names = (list: readonly Entry<{ readonly id: string }>[]) => list.map(({ value }) => value.id);
 
 describe('finding in the library', () => {
-  it('takes every word of what is typed, in any order, without accents', () => {
-    expect(names(filterTechniques(techniques, { ...noFilter, text: 'nód half' }, used))).toEqual(['node-clear']);
-    expect(names(filterProtocols(protocols, { ...noFilter, text: 'outlet facial' }))).toContain('lifting-facial');
-    expect(filterTechniques(techniques, { ...noFilter, text: 'zzz' }, used)).toEqual([]);
+  it('takes what was found by words, best first, and leaves out the rest', () => {
+    const found = new Map([
+      ['effleurage', undefined],
+      ['node-clear', undefined],
+    ]);
+    expect(names(filterTechniques(techniques, noFilter, used, found))).toEqual(['effleurage', 'node-clear']);
+    expect(filterTechniques(techniques, noFilter, used, new Map())).toEqual([]);
+    expect(filterTechniques(techniques, noFilter, used)).toHaveLength(techniques.length);
+    expect(names(filterProtocols(protocols, noFilter, new Map([['belly', undefined]])))).toEqual(['belly']);
   });
 
   it('narrows by hands, family, kind of work, school and minutes', () => {

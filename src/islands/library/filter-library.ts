@@ -2,6 +2,7 @@ import type { Minutes } from '../../core/quantities';
 import { purposes } from '../../catalogue/library/purposes';
 import type { Entry, LibraryView } from '../../contracts/library-views';
 import type { Protocol } from '../../core/library/protocol';
+import type { Found } from './search-library';
 import type { Family, HandNeed, Technique } from '../../core/library/technique';
 
 export interface Filter {
@@ -30,14 +31,16 @@ export const noFilter: Filter = {
   mostMinutes: undefined,
 };
 
-/** Small letters without accents, for finding. */
-const folded = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
-
-const holds = (text: string, words: readonly string[]) => {
-  const all = folded(words.join(' '));
-  return folded(text)
-    .split(/\s+/)
-    .every((word) => all.includes(word));
+/** What was found by words, best first; everything in its own order while nothing is typed. */
+const byWords = <T extends { readonly value: { readonly id: string } }>(
+  list: readonly T[],
+  found: Found | undefined,
+): readonly T[] => {
+  if (!found) return list;
+  const place = new Map([...found.keys()].map((id, i) => [id, i]));
+  return list
+    .filter(({ value }) => found.has(value.id))
+    .toSorted((a, b) => (place.get(a.value.id) ?? 0) - (place.get(b.value.id) ?? 0));
 };
 
 /** Regions that each technique is used on, over all protocols. */
@@ -56,29 +59,32 @@ export function filterTechniques(
   list: readonly Entry<Technique>[],
   filter: Filter,
   used: ReadonlyMap<string, ReadonlySet<string>>,
+  found?: Found,
 ): readonly Entry<Technique>[] {
-  return list.filter(
+  return byWords(list, found).filter(
     ({ value }) =>
       (filter.hands === '' || value.hands === filter.hands) &&
       (filter.family === '' || value.family === filter.family) &&
-      (filter.region === undefined || used.get(value.id)?.has(filter.region)) &&
-      holds(filter.text, [value.name, value.id, value.family, ...value.cues]),
+      (filter.region === undefined || (used.get(value.id)?.has(filter.region) ?? false)),
   );
 }
 
 type ListedProtocol = LibraryView['protocols'][number];
 
-export function filterProtocols(list: readonly ListedProtocol[], filter: Filter): readonly ListedProtocol[] {
+export function filterProtocols(
+  list: readonly ListedProtocol[],
+  filter: Filter,
+  found?: Found,
+): readonly ListedProtocol[] {
   const forPurpose = purposes.find(({ id }) => id === filter.purpose)?.protocols;
-  return list.filter(
+  return byWords(list, found).filter(
     ({ value }) =>
       (forPurpose?.includes(value.id) ?? true) &&
       (filter.hands === '' || value.blocks.some(({ hands }) => hands === filter.hands)) &&
       (filter.modality === '' || value.modality === filter.modality) &&
       (filter.school === '' || value.school === filter.school) &&
       (filter.mostMinutes === undefined || value.usualMinutes <= filter.mostMinutes) &&
-      (filter.region === undefined || touchesRegion(value, filter.region)) &&
-      holds(filter.text, [value.name, value.id, value.about, value.modality]),
+      (filter.region === undefined || touchesRegion(value, filter.region)),
   );
 }
 

@@ -52,6 +52,13 @@ export const libraryWords = {
   // LibraryList
   nothingFitsTakeAWordOr: 'Nothing fits. Take a word or a filter away, or press Esc for every region.',
   found: 'Found',
+  alsoCalled: (phrase: string) => `also called “${phrase}”`,
+  doneOn: (phrase: string) => `done on: ${phrase}`,
+  holdsStep: (phrase: string) => `holds: ${phrase}`,
+  tells: (phrase: string) => `says: ${phrase}`,
+  moreFilters: 'More filters',
+  fewerFilters: 'Fewer filters',
+  filtersOn: (count: number) => `More filters (${count} on)`,
 
   // LibraryView
   throughTheList: 'through the list',
@@ -66,7 +73,9 @@ export const libraryWords = {
   techniques: (count: number) => `techniques, ${count}`,
   min: (usualMinutes: number) => `${usualMinutes} min`,
   moreNeedTrainingThatYouDo: (hidden: number) =>
-    `${hidden} more need training that you do not have, and are not shown.`,
+    hidden === 1
+      ? 'One more needs training that you do not have, and is not shown.'
+      : `${hidden} more need training that you do not have, and are not shown.`,
   whatItIs: 'What it is',
 
   // ProtocolDetail
@@ -208,4 +217,5 @@ export const libraryWords = {
   looksAndFeels: 'looks and feels',
   changedHere2: 'changed here',
   ourOwn2: 'our own',
+  searchKey: 'search',
 };

@@ -1,13 +1,20 @@
 import { mastheadWords } from './masthead.words';
-import { ChevronDown, KeyRound, Lamp, Lock, LogOut, Sun } from 'lucide-react';
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { ChevronDown, KeyRound, Lamp, Lock, LogOut, MonitorSmartphone, ShieldCheck, Sun } from 'lucide-react';
+import { useState, useSyncExternalStore } from 'react';
 import { Button, Menu, MenuItem, MenuTrigger, Popover, Separator } from 'react-aria-components';
 import type { MeView } from '../../contracts/people-views';
 import { Kbd } from '../../ui/kbd/Kbd';
+import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import { send, shutEvent } from '../api';
 import { Door } from '../door/Door';
 import { forgetKeptViews } from '../kept-views';
+import { Devices } from '../door/Devices';
+import { LeftOver } from '../saving/LeftOver';
+import { countUnsent, wipeUnsent } from '../saving/sign-out';
+import { SignOutDialog } from '../saving/SignOutDialog';
 import { OwnPin } from '../door/OwnPin';
+import { SecondFactor } from '../door/SecondFactor';
+import { Dialog } from '../../ui/dialog/Dialog';
 import styles from './Masthead.module.css';
 
 interface Props {
@@ -28,34 +35,33 @@ export function Masthead({ place, me }: Props) {
   const isLamp = useSyncExternalStore(watchLight, readLight, () => false);
   const [hasPin, setHasPin] = useState(me.hasPin);
   const [isSettingPin, setIsSettingPin] = useState(false);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      if (event.key !== '/' || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return;
-      event.preventDefault();
-      if (place === 'clients') document.querySelector<HTMLInputElement>('input[type="search"]')?.focus();
-      else window.location.assign('/clients');
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [place]);
+  const [isListing, setIsListing] = useState(false);
+  const [unsent, setUnsent] = useState(0);
+  const [isSecuring, setIsSecuring] = useState(false);
+  useShortcuts([{ keys: ['/'], words: mastheadWords.findAClientKey, act: () => window.location.assign('/clients') }], {
+    isEverywhere: true,
+  });
 
   const switchLight = () => {
     const next = isLamp ? 'daylight' : 'lamp';
     document.documentElement.dataset['theme'] = next;
     localStorage.setItem('theme', next);
   };
+  const signOut = async () => {
+    await send('DELETE /api/session');
+    await Promise.all([forgetKeptViews(), wipeUnsent()]);
+    window.location.replace('/sign-in');
+  };
   const act = (key: string | number) => {
     if (key === 'light') switchLight();
     else if (key === 'pin') setIsSettingPin(true);
+    else if (key === 'devices') setIsListing(true);
+    else if (key === 'factor') setIsSecuring(true);
     else if (key === 'lock') {
       void send('POST /api/session/lock').then(() =>
         window.dispatchEvent(new CustomEvent(shutEvent, { cancelable: true, detail: 'locked' })),
       );
-    } else if (key === 'out')
-      void send('DELETE /api/session')
-        .then(forgetKeptViews)
-        .then(() => window.location.assign('/sign-in'));
+    } else if (key === 'out') void countUnsent().then((count) => (count > 0 ? setUnsent(count) : signOut()));
     else
       void send('POST /api/session/demo', { body: { staffId: Number(key) } }).then(() => window.location.assign('/'));
   };
@@ -101,6 +107,7 @@ export function Masthead({ place, me }: Props) {
           </a>
         )}
       </nav>
+      <LeftOver />
       <a href="/clients" className={styles['find']}>
         {mastheadWords.findAClient} <Kbd>/</Kbd>
       </a>
@@ -132,6 +139,16 @@ export function Masthead({ place, me }: Props) {
                 <KeyRound size={16} aria-hidden="true" /> {hasPin ? mastheadWords.changeMyPin : mastheadWords.setMyPin}
               </strong>
             </MenuItem>
+            <MenuItem id="devices" textValue={mastheadWords.devices} className={styles['item'] ?? ''}>
+              <strong>
+                <MonitorSmartphone size={16} aria-hidden="true" /> {mastheadWords.devices}
+              </strong>
+            </MenuItem>
+            <MenuItem id="factor" textValue={mastheadWords.secondFactor} className={styles['item'] ?? ''}>
+              <strong>
+                <ShieldCheck size={16} aria-hidden="true" /> {mastheadWords.secondFactor}
+              </strong>
+            </MenuItem>
             <MenuItem id="out" textValue="Sign out" className={styles['item'] ?? ''}>
               <strong>
                 <LogOut size={16} aria-hidden="true" /> {mastheadWords.signOut}
@@ -147,6 +164,13 @@ export function Masthead({ place, me }: Props) {
           </Menu>
         </Popover>
       </MenuTrigger>
+      {unsent > 0 && <SignOutDialog count={unsent} onStay={() => setUnsent(0)} onLeave={() => void signOut()} />}
+      {isSecuring && (
+        <Dialog title={mastheadWords.secondFactor} isOpen onClose={() => setIsSecuring(false)}>
+          <SecondFactor onDone={() => setIsSecuring(false)} />
+        </Dialog>
+      )}
+      {isListing && <Devices onClose={() => setIsListing(false)} />}
       {isSettingPin && (
         <OwnPin
           asksPassword={me.people.length === 0}

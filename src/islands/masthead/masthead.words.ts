@@ -18,4 +18,7 @@ export const mastheadWords = {
   signOut: 'Sign out',
   daylight: 'Daylight',
   lampLight: 'Lamp light',
+  secondFactor: 'Second factor',
+  devices: 'My devices',
+  findAClientKey: 'find a client',
 };

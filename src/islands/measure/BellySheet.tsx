@@ -8,6 +8,7 @@ import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { Field } from '../../ui/field/Field';
 import { useState } from 'react';
 import { Frame } from './Frame';
+import { ObservationLine } from './ObservationLine';
 import styles from './FaceSheet.module.css';
 import { LengthCell } from './LengthCell';
 import type { SheetProps } from './sheet';
@@ -189,7 +190,7 @@ export default function BellySheet({ view, head, onward, observations, client, o
       foot={
         <>
           <span>{measureWords.enterGoesOnToTheNext}</span>
-          <em role="status">{observations.status}</em>
+          <ObservationLine observations={observations} />
           {onward}
         </>
       }

@@ -6,6 +6,7 @@ import { formatNumber, formatSigned, fromCm, type LengthUnit } from '../../core/
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { Choice } from '../../ui/choice/Choice';
 import { Frame } from './Frame';
+import { ObservationLine } from './ObservationLine';
 import styles from './FaceSheet.module.css';
 import { LengthCell } from './LengthCell';
 import type { SheetProps } from './sheet';
@@ -142,7 +143,7 @@ export default function FaceSheet({ view, phase, head, onward, observations }: S
       foot={
         <>
           <span>{measureWords.enterGoesOnToTheNext2}</span>
-          <em role="status">{observations.status}</em>
+          <ObservationLine observations={observations} />
           {onward}
         </>
       }

@@ -8,6 +8,7 @@ import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { Choice } from '../../ui/choice/Choice';
 import { marksOf } from '../body-marks';
 import { Frame } from './Frame';
+import { ObservationLine } from './ObservationLine';
 import styles from './TouchSheet.module.css';
 import type { SheetProps } from './sheet';
 import { NumberField } from './TapeSetUp';
@@ -112,7 +113,7 @@ export default function FeelSheet({ view, head, onward, observations, client, on
       foot={
         <>
           <span>{measureWords.tabToTheNextQuestionArrow}</span>
-          <em role="status">{observations.status}</em>
+          <ObservationLine observations={observations} />
           {onward}
         </>
       }

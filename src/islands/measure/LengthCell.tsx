@@ -42,7 +42,8 @@ export function LengthCell({ label, valueCm, unit, leastCm, mostCm, isDisabled =
     if (event.key !== 'Enter') return;
     event.preventDefault();
     if (!take()) return;
-    const cells = [...document.querySelectorAll<HTMLInputElement>('[data-length-cell]')];
+    const sheet = event.currentTarget.closest('main');
+    const cells = [...(sheet?.querySelectorAll<HTMLInputElement>('[data-length-cell]') ?? [])];
     cells[cells.indexOf(event.currentTarget) + 1]?.focus();
   };
   return (

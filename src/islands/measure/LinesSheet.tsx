@@ -17,6 +17,7 @@ import { LinePad } from '../../ui/body-map/LinePad';
 import { MapLines } from '../../ui/body-map/MapLines';
 import { Button } from '../../ui/button/Button';
 import { Frame } from './Frame';
+import { ObservationLine } from './ObservationLine';
 import styles from './LinesSheet.module.css';
 import type { SheetProps } from './sheet';
 
@@ -191,7 +192,7 @@ export default function LinesSheet({ head, onward, observations }: SheetProps) {
       foot={
         <>
           <span>{lines.length === 1 ? measureWords.oneLine : measureWords.lines2(lines.length)}</span>
-          <em role="status">{observations.status}</em>
+          <ObservationLine observations={observations} />
           {onward}
         </>
       }

@@ -8,10 +8,11 @@ import { expandArea } from '../../core/anatomy/areas';
 import { Choice } from '../../ui/choice/Choice';
 import { ButtonLink } from '../../ui/button/Button';
 import { useToasts } from '../../ui/toast/useToasts';
-import { send, sentenceOf } from '../api';
+import { sending } from '../saving/sending';
+import { useSaving } from '../saving/use-saving';
 import { VisitHead } from '../visit-head/VisitHead';
 import { Flags } from './Flags';
-import { useLetters } from '../letters';
+import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import styles from './MeasureView.module.css';
 import { TapeSheet } from './TapeSheet';
 import { useObservations } from './useObservations';
@@ -24,13 +25,13 @@ const FeelSheet = lazy(() => import('./FeelSheet'));
 const PictureSheet = lazy(() => import('./PictureSheet'));
 
 const sheets = [
-  { value: 'tape', text: measureWords.tape, key: 't' },
-  { value: 'skin', text: measureWords.skin, key: 'k' },
-  { value: 'feel', text: measureWords.feeling, key: 'f' },
-  { value: 'face', text: measureWords.face, key: 'n' },
-  { value: 'lines', text: measureWords.lines3, key: 'l' },
-  { value: 'belly', text: measureWords.belly2, key: 'g' },
-  { value: 'pictures', text: measureWords.pictures, key: 'p' },
+  { value: 'tape', text: measureWords.tape, cap: 'T', tells: measureWords.tapeRun },
+  { value: 'skin', text: measureWords.skin, cap: 'K', tells: measureWords.skinAndTissueKey },
+  { value: 'feel', text: measureWords.feeling, cap: 'F', tells: measureWords.howItFeels },
+  { value: 'face', text: measureWords.face, cap: 'N', tells: measureWords.faceAndNeckKey },
+  { value: 'lines', text: measureWords.lines3, cap: 'L', tells: measureWords.linesOfTheFaceKey },
+  { value: 'belly', text: measureWords.belly2, cap: 'G', tells: measureWords.girthsOfTheBelly },
+  { value: 'pictures', text: measureWords.pictures, cap: 'P', tells: measureWords.pictures2 },
 ] as const;
 export type Sheet = (typeof sheets)[number]['value'];
 
@@ -55,32 +56,32 @@ interface Props {
   readonly sheet: Sheet;
 }
 
-export function MeasureView({ view: given, phase, sheet: first }: Props) {
-  const start = limbOfVisit(given, phase);
+export function MeasureView({ view: input, phase, sheet: first }: Props) {
+  const start = limbOfVisit(input, phase);
   const [limb, setLimb] = useState(start.limb);
   const [side, setSide] = useState(start.side);
   const [sheet, setSheet] = useState<Sheet>(first);
-  const [client, setClient] = useState<ClientMeasuringInput>(given.client);
-  const [flags, setFlags] = useState<readonly FlagView[]>(given.flags);
+  const [client, setClient] = useState<ClientMeasuringInput>(input.client);
+  const [flags, setFlags] = useState<readonly FlagView[]>(input.flags);
   const { say, toasts } = useToasts();
-  const { visit } = given;
-  const view: View = { ...given, client };
+  const { visit } = input;
+  const view: View = { ...input, client };
   const onFlags = useCallback((next: readonly FlagView[]) => setFlags(next), []);
-  const observations = useObservations(given, phase, onFlags);
+  const observations = useObservations(input, phase, onFlags);
 
-  const remember = useCallback(
-    (change: Partial<ClientMeasuringInput>) => {
-      setClient((now) => {
-        const next = { ...now, ...change };
-        send('PUT /api/clients/{id}/measuring', { params: { id: visit.client.id }, body: next }).catch(
-          (error: unknown) => say(sentenceOf(error), 'error'),
-        );
-        return next;
-      });
-    },
-    [say, visit.client.id],
+  const ways = useSaving(`client ${visit.client.id} measuring`);
+  const remember = (change: Partial<ClientMeasuringInput>) => {
+    const next = { ...client, ...change };
+    setClient(next);
+    const body = sending('PUT /api/clients/{id}/measuring', { id: visit.client.id }, next);
+    void ways.queue.submit('measuring', body).then((verdict) => {
+      if (verdict.kind === 'refused') say(verdict.problem.errors?.[0]?.message ?? verdict.problem.title, 'error');
+    });
+  };
+  useShortcuts(
+    sheets.map(({ cap, tells, value }) => ({ keys: [cap], words: tells, act: () => setSheet(value) })),
+    { whileWriting: 'numbers' },
   );
-  useLetters(Object.fromEntries(sheets.map(({ key, value }) => [key, () => setSheet(value)])));
 
   const protocol = view.protocols.find((one) => one.id === client.protocols[limb]) ?? usualProtocol(limb);
   const isBefore = phase === 'before';

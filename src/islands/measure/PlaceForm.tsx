@@ -40,7 +40,7 @@ export function PlaceForm({ place, observations }: Props) {
     if (marks.length > 0) save('limb-skin', place, { marks, hasSmell: skin?.hasSmell ?? false });
     else {
       const held = today('limb-skin', place);
-      if (held) void observations.remove(held.key);
+      if (held) observations.remove(held.key);
     }
   };
   return (

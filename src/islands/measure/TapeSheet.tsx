@@ -10,7 +10,7 @@ import { Kbd } from '../../ui/kbd/Kbd';
 import { ButtonTapePanel } from './ButtonTapePanel';
 import { lastGirthsCm } from './doubts';
 import { Frame } from './Frame';
-import { useLetters } from '../letters';
+import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import { LimbMap } from './LimbMap';
 import shared from './MeasureView.module.css';
 import styles from './TapeSheet.module.css';
@@ -22,18 +22,11 @@ import { TapeFigures } from './TapeFigures';
 import { excessBands } from './TapeLines';
 import { TapeSetUp } from './TapeSetUp';
 import { TapeTable } from './TapeTable';
-import type { SaveState } from './useTapeKeeping';
+import { SaveLine } from '../saving/SaveLine';
 import { useTapeRun } from './useTapeRun';
 import { volumesIn } from '../../core/volume-units';
 
 const ProfileChart = lazy(() => import('./ProfileChart'));
-
-const saveWords: Readonly<Record<SaveState, string>> = {
-  kept: measureWords.everyNumberIsKeptAsYou,
-  saving: measureWords.saving,
-  waiting: measureWords.notOnTheServerYet,
-  conflict: measureWords.editedInAnotherWindow,
-};
 
 interface Props extends SheetProps {
   readonly limb: 'arm' | 'leg';
@@ -87,15 +80,28 @@ export function TapeSheet(props: Props) {
     [at, commit, order],
   );
   const here = run.doubts.filter((doubt) => at.index !== 'eight' && doubt.at === at.index);
-  useLetters({
-    i: run.switchUnit,
-    c: () => setIsSettingUp(true),
-    b: () => setHasButtonTape((has) => !has),
-    a: () => canRepeat && startPass(nextPass(pass, isTwice, disagreeing)),
-    u: run.undo,
-    'ctrl+z': run.undo,
-    y: () => here.length > 0 && run.confirm(here.map(({ key }) => key)),
-  });
+  useShortcuts(
+    [
+      { keys: ['Enter'], words: measureWords.takeTheNumberOnToThe },
+      { keys: ['↑'], words: measureWords.nextPointUp },
+      { keys: ['↓'], words: measureWords.backToThePointBelow },
+      { keys: ['I'], words: measureWords.inchesOrCentimetres, act: run.switchUnit },
+      {
+        keys: ['A'],
+        words: measureWords.tapeAgainWithoutLooking,
+        act: canRepeat ? () => startPass(nextPass(pass, isTwice, disagreeing)) : undefined,
+      },
+      {
+        keys: ['Y'],
+        words: measureWords.tapedAgainItIsRightKey,
+        act: here.length > 0 ? () => run.confirm(here.map(({ key }) => key)) : undefined,
+      },
+      { keys: ['U', 'Ctrl+Z'], words: measureWords.undoTheLastNumber, act: run.undo },
+      { keys: ['C'], words: measureWords.howItIsTapedKey, act: () => setIsSettingUp(true) },
+      { keys: ['B'], words: measureWords.tapeWithAButtonKey, act: () => setHasButtonTape((has) => !has) },
+    ],
+    { whileWriting: 'numbers' },
+  );
 
   const value = run.volume.value;
   const last = run.last ? lastGirthsCm(run.last, run.positionsCm) : undefined;
@@ -251,14 +257,7 @@ export function TapeSheet(props: Props) {
           <FootKey letter="U" words={measureWords.undo} onPress={run.undo} />
           <FootKey letter="C" words={measureWords.howItIsTaped2} onPress={() => setIsSettingUp(true)} />
           <FootKey letter="B" words={measureWords.tapeWithAButton2} onPress={() => setHasButtonTape((has) => !has)} />
-          <em role="status" data-state={run.saveState}>
-            {run.trouble ?? saveWords[run.saveState]}
-          </em>
-          {run.saveState === 'waiting' && (
-            <Button look="link" onClick={run.retry}>
-              {measureWords.tryAgain}
-            </Button>
-          )}
+          <SaveLine saving={run.saving} saved={measureWords.everyNumberIsKeptAsYou} compare={run.compare} />
           {onward}
         </>
       }

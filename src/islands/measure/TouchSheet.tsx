@@ -7,6 +7,7 @@ import type { RegionMark } from '../../ui/body-map/map-marks';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { Choice } from '../../ui/choice/Choice';
 import { Frame } from './Frame';
+import { ObservationLine } from './ObservationLine';
 import styles from './TouchSheet.module.css';
 import { observedWords, strengthOf } from './observed-words';
 import { PlaceForm } from './PlaceForm';
@@ -86,7 +87,7 @@ export default function TouchSheet({ view, phase, head, onward, observations, li
       foot={
         <>
           <span>{measureWords.touchTheBodyOrGoTo}</span>
-          <em role="status">{observations.status}</em>
+          <ObservationLine observations={observations} />
           {onward}
         </>
       }

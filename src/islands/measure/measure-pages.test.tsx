@@ -73,11 +73,11 @@ describe('the measure view', () => {
   });
 
   it('shows a flag with what was found and how soon', async () => {
-    const given = ObservationInput.parse({
+    const input = ObservationInput.parse({
       kind: 'scores',
       value: { tightness: null, heaviness: null, pain: 8, movement: null },
     });
-    await saveObservation(house.db, house.visit, given, actor);
+    await saveObservation(house.db, house.visit, input, actor);
     const page = await html();
     expect(page).toContain('Doctor or urgent care today.');
     expect(page).toContain('Pain of 7 or more');

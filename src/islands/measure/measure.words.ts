@@ -286,8 +286,6 @@ export const measureWords = {
 
   // TapeSheet
   everyNumberIsKeptAsYou: 'every number is saved as you type it',
-  notOnTheServerYet: 'not on the server yet',
-  editedInAnotherWindow: 'edited in another window',
   whereToTapeTheS: (limb: string) => `Where to tape the ${limb}s`,
   upwards: 'upwards',
   sideFirst: (other: string) => `${other} side first`,
@@ -314,7 +312,6 @@ export const measureWords = {
   undo: 'undo',
   howItIsTaped2: 'how it is taped',
   tapeWithAButton2: 'tape with a button',
-  tryAgain: 'Try again',
   firstReadings: 'first readings',
   tapeAgain: 'tape again',
   thirdReadings: 'third readings',
@@ -376,6 +373,22 @@ export const measureWords = {
   everyAnswerIsKeptAsYou: 'every answer is saved as you give it',
 
   // useTapeKeeping
-  notSavedYet: 'Not saved yet.',
-  saving: 'saving …',
+
+  // keys
+  takeTheNumberOnToThe: 'take the number, on to the next point',
+  nextPointUp: 'next point up',
+  backToThePointBelow: 'back to the point below',
+  inchesOrCentimetres: 'inches or centimetres',
+  tapeAgainWithoutLooking: 'tape again, without looking',
+  tapedAgainItIsRightKey: 'taped again, it is right',
+  undoTheLastNumber: 'undo the last number',
+  howItIsTapedKey: 'how it is taped',
+  tapeWithAButtonKey: 'tape with a button',
+  tapeRun: 'tape run',
+  skinAndTissueKey: 'skin and tissue',
+  howItFeels: 'how it feels',
+  faceAndNeckKey: 'face and neck',
+  linesOfTheFaceKey: 'lines of the face',
+  girthsOfTheBelly: 'girths of the belly',
+  pictures2: 'pictures',
 };

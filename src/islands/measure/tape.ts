@@ -98,11 +98,11 @@ export function readTape(
     third: repeated(cells.third, unit),
   };
   const settled = settleTaping(raw);
-  const given = { ...raw, ...settled };
+  const input = { ...raw, ...settled };
   const measured = settled.reference.filter((girth) => girth !== null).length;
-  const both = measured >= 2 ? tapingVolume(given, settings) : undefined;
+  const both = measured >= 2 ? tapingVolume(input, settings) : undefined;
   if (both?.ok) return { settled, volume: { value: both.value } };
-  const alone = tapingVolume({ ...given, reference: positionsCm.map(() => null) }, settings);
+  const alone = tapingVolume({ ...input, reference: positionsCm.map(() => null) }, settings);
   const volume = alone.ok
     ? { value: alone.value, refusal: both?.ok === false ? both.refusal.message : undefined }
     : { refusal: alone.refusal.message };
@@ -115,10 +115,10 @@ export function toTapingInput(
   {
     positionsCm,
     ...fields
-  }: Pick<TapingInput, 'phase' | 'limb' | 'side' | 'protocol' | 'method' | 'source' | 'basedOn'> & {
+  }: Pick<TapingInput, 'phase' | 'limb' | 'side' | 'protocol' | 'method' | 'source'> & {
     readonly positionsCm: readonly number[];
   },
-): BodyOf<'POST /api/visits/{id}/taping'> {
+): Omit<BodyOf<'POST /api/visits/{id}/taping'>, 'basedOn'> {
   const { affected, reference } = cells.eight;
   return {
     ...fields,

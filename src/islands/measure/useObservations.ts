@@ -1,34 +1,59 @@
-import { measureWords } from './measure.words';
 import { useCallback, useRef, useState } from 'react';
 import type { ObservationKind, ObservationValue } from '../../contracts/measures';
 import type { FlagView, MeasureView, ObservationView } from '../../contracts/measure-views';
-import { RequestError, send, sentenceOf } from '../api';
+import type { Answer, BodyOf } from '../../contracts/routes/asking';
+import { send } from '../api';
+import type { Comparison } from '../saving/SaveLine';
+import { sending, type Sending } from '../saving/sending';
+import { useSaving } from '../saving/use-saving';
+import { observedWords } from './observed-words';
 
 type Of<K extends ObservationKind> = Extract<ObservationView, { kind: K }>;
+type Saved = Answer<'POST /api/visits/{id}/observations'> | Answer<'DELETE /api/visits/{id}/observations/{key}'>;
+/** A taking back shows nothing. */
+type Shown = ObservationView | null;
+type Body = BodyOf<'POST /api/visits/{id}/observations'>;
 
 const slotOf = (one: Pick<ObservationView, 'kind' | 'place' | 'phase'>) =>
   `${one.kind} ${one.place ?? ''} ${one.phase}`;
 
-/** What is felt, seen and said in this visit: stored at once, a new value in the place of the old one. */
+/** What is felt, seen and said in this visit: shown at once, a new value in the place of the old one. */
 export function useObservations(
   view: MeasureView,
   phase: 'before' | 'after',
   onFlags: (flags: readonly FlagView[]) => void,
 ) {
+  const visitId = view.visit.id;
   const [list, setList] = useState(view.observations);
-  const [status, setStatus] = useState(measureWords.everyAnswerIsKeptAsYou);
-  const [error, setError] = useState<{ readonly kind: ObservationKind; readonly error: RequestError }>();
   const latest = useRef(list);
-  const queue = useRef<Promise<unknown>>(Promise.resolve());
-
-  /** What is on the server: a correction names what it replaces. */
-  const stored = useRef(new Map(view.observations.map((one) => [slotOf(one), one.key])));
   const made = useRef(0);
+  /** What is on record: a correction names what it replaces. */
+  const stored = useRef(new Map(view.observations.map((one) => [slotOf(one), one.key])));
 
   const set = (next: readonly ObservationView[]) => {
     latest.current = next;
     setList(next);
   };
+  const put = (one: ObservationView, slot: string) =>
+    set([...latest.current.filter((other) => other.key !== one.key && slotOf(other) !== slot), one]);
+
+  const saving = useSaving<Shown, Saved>(`visit ${visitId} observations`, {
+    onSaved: ([draft], answer) => {
+      if (!('observation' in answer) || !draft) return;
+      const { key } = answer.observation;
+      const { slot } = draft;
+      stored.current.set(slot, key);
+      // What corrects it, or takes it away, and waits behind it learns its number.
+      saving.queue.rewrite((body, { slot: of }) => (of === slot ? withKey(body, key) : body));
+      const was = draft.body.shown?.key;
+      set(latest.current.map((one) => (one.key === was || slotOf(one) === slot ? { ...one, key } : one)));
+      onFlags(answer.flags);
+    },
+    onLeft: (drafts) => {
+      for (const { body, slot } of drafts) if (body.shown) put(body.shown, slot);
+    },
+  });
+  const { queue } = saving;
 
   /** The value that stands for a kind and place in this phase. */
   const today = useCallback(
@@ -53,50 +78,62 @@ export function useObservations(
   /** Shows a value at once, so that the next one builds on it, and sends it after those that were given before. */
   const save = useCallback(
     <K extends ObservationKind>(kind: K, place: string | null, value: ObservationValue<K>, isOneMore = false) => {
-      const slot = isOneMore ? `${kind} ${(made.current += 1)}` : slotOf({ kind, place, phase });
+      const slot = isOneMore ? `${kind} ${crypto.randomUUID()}` : slotOf({ kind, place, phase });
+      const replaces = stored.current.get(slot) ?? null;
       const shown = {
-        ...{ key: stored.current.get(slot) ?? -(made.current += 1), kind, place, phase, value },
-        ...{ takenAt: new Date().toISOString(), visitId: view.visit.id, by: null },
+        ...{ key: replaces ?? -(made.current += 1), kind, place, phase, value },
+        ...{ takenAt: new Date().toISOString(), visitId, by: null },
       } as ObservationView;
-      const isOfSlot = (one: ObservationView) => !isOneMore && slotOf(one) === slot;
-      set([...latest.current.filter((one) => !isOfSlot(one)), shown]);
-      setStatus(measureWords.saving);
-      queue.current = queue.current.then(async () => {
-        try {
-          const answer = await send('POST /api/visits/{id}/observations', {
-            params: { id: view.visit.id },
-            body: { kind, place, phase, value, replaces: stored.current.get(slot) ?? null },
-          });
-          const { key } = answer.observation;
-          stored.current.set(slot, key);
-          set(latest.current.map((one) => (one === shown || isOfSlot(one) ? { ...one, key } : one)));
-          onFlags(answer.flags);
-          setStatus(measureWords.everyAnswerIsKeptAsYou);
-          setError(undefined);
-        } catch (caught) {
-          setStatus(sentenceOf(caught));
-          if (caught instanceof RequestError) setError({ kind, error: caught });
-        }
-      });
+      set([...latest.current.filter((one) => isOneMore || slotOf(one) !== slot), shown]);
+      const body = { kind, place, phase, value, replaces } as Body;
+      queue.add(slot, { ...sending('POST /api/visits/{id}/observations', { id: visitId }, body), shown });
     },
-    [onFlags, phase, view.visit.id],
+    [phase, queue, visitId],
   );
 
   const remove = useCallback(
-    async (key: number) => {
-      try {
-        await queue.current;
-        await send('DELETE /api/visits/{id}/observations/{key}', { params: { id: view.visit.id, key } });
-        for (const [slot, kept] of stored.current) if (kept === key) stored.current.delete(slot);
-        set(latest.current.filter((one) => one.key !== key));
-      } catch (caught) {
-        setStatus(sentenceOf(caught));
-      }
+    (key: number) => {
+      const one = latest.current.find((other) => other.key === key);
+      const slot = [...stored.current].find(([, kept]) => kept === key)?.[0] ?? (one ? slotOf(one) : '');
+      stored.current.delete(slot);
+      set(latest.current.filter((other) => other.key !== key));
+      const taken = sending('DELETE /api/visits/{id}/observations/{key}', { id: visitId, key });
+      queue.addOneMore(slot, { ...taken, shown: null });
     },
-    [view.visit.id],
+    [queue, visitId],
   );
 
-  return { list, today, lastTime, first, save, remove, status, error };
+  const compare: Comparison<Shown> = {
+    mine: ({ shown }) => (shown ? factsOf([shown]) : {}),
+    theirs: async () => {
+      const now = await send('GET /api/visits/{id}/measure', { params: { id: visitId } });
+      const slot = queue.status().conflict?.draft.slot;
+      const same = now.observations.filter((one) => slotOf(one) === slot);
+      return {
+        ...{ version: 0, facts: factsOf(same) },
+        beforeKeeping: () => {
+          const key = same.at(-1)?.key ?? null;
+          queue.rewrite((body, draft) => (draft.slot === slot ? withKey(body, key) : body));
+        },
+        take: () => {
+          stored.current = new Map(now.observations.map((one) => [slotOf(one), one.key]));
+          set(now.observations);
+        },
+      };
+    },
+  };
+
+  return { list, today, lastTime, first, save, remove, saving, compare };
 }
 
 export type Observations = ReturnType<typeof useObservations>;
+
+/** The same request for what has this number now. */
+function withKey(of: Sending<Shown>, key: number | null): Sending<Shown> {
+  if (of.address === 'POST /api/visits/{id}/observations')
+    return { ...of, body: { ...(of.body as object), replaces: key } };
+  return key === null ? of : { ...of, params: { ...of.params, key } };
+}
+
+const factsOf = (list: readonly ObservationView[]): Readonly<Record<string, string>> =>
+  Object.fromEntries(list.map((one) => [[one.kind, one.place].filter(Boolean).join(', '), observedWords(one)]));

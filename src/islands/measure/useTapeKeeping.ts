@@ -1,93 +1,79 @@
-import { measureWords } from './measure.words';
-import type { VisitId } from '../../core/ids';
-import type { BodyOf } from '../../contracts/routes/asking';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Answer, BodyOf } from '../../contracts/routes/asking';
 import type { FlagView } from '../../contracts/measure-views';
-import { RequestError, send } from '../api';
+import type { TapingView } from '../../contracts/visit-views';
+import type { VisitId } from '../../core/ids';
+import { formatNumber } from '../../core/units';
+import { send } from '../api';
+import type { Comparison, Facts } from '../saving/SaveLine';
+import { versioned } from '../saving/sending';
+import { useSaving } from '../saving/use-saving';
 import type { Tape } from './tape';
 
-export type SaveState = 'kept' | 'saving' | 'waiting' | 'conflict';
-
-/** What an earlier page could not send, and the version that it was typed over. */
-interface Draft {
-  readonly tape: Tape;
-  readonly basedOn: number;
-}
-
-function readDraft(key: string): Draft | undefined {
-  try {
-    return (JSON.parse(localStorage.getItem(key) ?? 'null') as Draft | null) ?? undefined;
-  } catch {
-    return undefined;
-  }
-}
+type Input = BodyOf<'POST /api/visits/{id}/taping'>;
+export type TapingBody = Omit<Input, 'basedOn'>;
+type Saved = Answer<'POST /api/visits/{id}/taping'>;
 
 /**
- * Keeps the newest tape: on the device at once, on the server as soon as it answers. What is typed while a send is
- * under way goes with the next one; a draft of an earlier page is handed to `onDraft` once, if it still fits.
+ * The tape of one limb on its way to the house, each number as it is typed. What an earlier page could not send is
+ * handed to `onLeft`, and sent.
  */
 export function useTapeKeeping({
   visitId,
-  draftKey,
+  name,
   savedVersion,
   toInput,
-  onDraft,
+  onLeft,
+  onTheirs,
   onFlags,
 }: {
   readonly visitId: VisitId;
-  readonly draftKey: string;
+  /** Limb, side and phase. */
+  readonly name: string;
   /** Version on record when the page was made; 0 for none. */
   readonly savedVersion: number;
-  readonly toInput: (tape: Tape, basedOn: number) => BodyOf<'POST /api/visits/{id}/taping'>;
-  readonly onDraft: (tape: Tape) => boolean;
+  readonly toInput: (tape: Tape) => TapingBody;
+  readonly onLeft: (tape: Tape) => void;
+  readonly onTheirs: (saved: TapingView | undefined) => void;
   readonly onFlags: (flags: readonly FlagView[]) => void;
 }) {
-  const [saveState, setSaveState] = useState<SaveState>('kept');
-  const [trouble, setTrouble] = useState<string>();
-  const version = useRef(savedVersion);
-  const unsent = useRef<Tape>(undefined);
-  const isSending = useRef(false);
-
-  const flush = useCallback(async (): Promise<void> => {
-    if (isSending.current) return;
-    isSending.current = true;
-    setSaveState('saving');
-    try {
-      while (unsent.current) {
-        const sending: Tape = unsent.current;
-        const body = toInput(sending, version.current);
-        const answer = await send('POST /api/visits/{id}/taping', { params: { id: visitId }, body });
-        version.current = answer.taping.version;
-        onFlags(answer.flags);
-        if (unsent.current === sending) unsent.current = undefined;
-      }
-      localStorage.removeItem(draftKey);
-      setSaveState('kept');
-      setTrouble(undefined);
-    } catch (error) {
-      setSaveState(error instanceof RequestError && error.status === 409 ? 'conflict' : 'waiting');
-      setTrouble(error instanceof Error ? error.message : measureWords.notSavedYet);
-    } finally {
-      isSending.current = false;
-    }
-  }, [draftKey, onFlags, toInput, visitId]);
-
-  const keep = useCallback(
-    (tape: Tape) => {
-      unsent.current = tape;
-      const draft: Draft = { tape, basedOn: version.current };
-      localStorage.setItem(draftKey, JSON.stringify(draft));
-      void flush();
+  const params = { id: visitId };
+  const saving = useSaving<Tape, Saved>(`visit ${visitId} tape ${name}`, {
+    version: savedVersion,
+    versionOf: ({ taping }) => taping.version,
+    onSaved: (_, { flags }) => onFlags(flags),
+    onLeft: (drafts) => {
+      const tape = drafts.at(-1)?.body.shown;
+      if (tape) onLeft(tape);
     },
-    [draftKey, flush],
-  );
+  });
+  const keep = (tape: Tape) =>
+    saving.queue.add('tape', versioned('POST /api/visits/{id}/taping', params, toInput(tape), tape));
+  const compare: Comparison<Tape> = {
+    mine: ({ body }) => factsOf(body as TapingBody),
+    theirs: async () => {
+      const { tapings } = await send('GET /api/visits/{id}/measure', { params });
+      const mine = saving.queue.status().conflict?.draft.body.body as TapingBody | undefined;
+      const saved = tapings.find(({ phase, limb }) => phase === mine?.phase && limb === mine.limb);
+      return {
+        ...{
+          version: saved?.version ?? 0,
+          facts: saved ? factsOf({ ...saved, affected: saved.first.affected, reference: saved.first.reference }) : {},
+        },
+        take: () => onTheirs(saved),
+      };
+    },
+  };
+  return { saving, compare, keep };
+}
 
-  useEffect(() => {
-    const draft = readDraft(draftKey);
-    if (draft?.basedOn === version.current && onDraft(draft.tape)) keep(draft.tape);
-    // Only what an earlier page left behind is restored, once.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
+type Girths = Pick<TapingView, 'positions' | 'affected' | 'reference' | 'unit'>;
 
-  return { saveState, trouble, keep, retry: () => void flush() };
+/** Each point with its girths, in words. */
+function factsOf({ positions, affected, reference, unit }: Pick<TapingBody, keyof Girths>): Facts {
+  const girths = (list: readonly (number | null)[] | undefined, side: string) =>
+    positions.map((at, i) => {
+      const girth = list?.[i] ?? null;
+      return [`${side}, ${formatNumber(at)} ${unit}`, girth === null ? '' : `${formatNumber(girth)} ${unit}`] as const;
+    });
+  return Object.fromEntries([...girths(affected, 'swollen side'), ...girths(reference, 'other side')]);
 }

@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { FlagView, MeasureView } from '../../contracts/measure-views';
 import type { TapingView } from '../../contracts/visit-views';
 import type { TapeProtocol } from '../../core/swelling/protocol';
@@ -66,22 +66,15 @@ export function useTapeRun({ view, phase, limb, side, protocol, onFlags }: RunWi
     setTape(next);
   };
   const { method } = settings;
-  const { saveState, trouble, keep, retry } = useTapeKeeping({
+  const { saving, compare, keep } = useTapeKeeping({
     visitId: visit.id,
-    draftKey: `tape-${visit.id}-${phase}-${limb}-${side}`,
+    name: `${limb} ${side} ${phase}`,
     savedVersion: saved?.version ?? 0,
-    toInput: useCallback(
-      (sent: Tape, basedOn: number) =>
-        toTapingInput(sent, {
-          ...{ phase, limb, side, protocol: protocol.id, positionsCm, method, source: source.current, basedOn },
-        }),
-      [limb, method, phase, positionsCm, protocol.id, side],
-    ),
-    onDraft: (draft) => {
-      const fits = draft.cells.first.affected.length === positionsCm.length;
-      if (fits) show(draft);
-      return fits;
-    },
+    toInput: (sent) =>
+      toTapingInput(sent, { phase, limb, side, protocol: protocol.id, positionsCm, method, source: source.current }),
+    // A run over other points is sent as it was typed; it does not fit the rows that are shown here.
+    onLeft: (draft) => draft.cells.first.affected.length === positionsCm.length && show(draft),
+    onTheirs: (theirs) => show(tapeOf(theirs, positionsCm, unit)),
     onFlags,
   });
 
@@ -94,7 +87,7 @@ export function useTapeRun({ view, phase, limb, side, protocol, onFlags }: RunWi
     change({ ...latest.current, context: { ...latest.current.context, ...part } });
 
   return {
-    ...{ positionsCm, unit, cells, context, settled, volume, settings, last, saveState, trouble, retry },
+    ...{ positionsCm, unit, cells, context, settled, volume, settings, last, saving, compare },
     doubts: doubts.filter(({ key }) => !context.confirmed.includes(key)),
     isTouched: !isPassEmpty(cells.first),
     /** Takes a typed value. @returns whether it was taken; otherwise the cell says why not */

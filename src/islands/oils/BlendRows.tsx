@@ -10,13 +10,13 @@ import { Button } from '../../ui/button/Button';
 import { DropShape } from './BottleShape';
 import styles from './BlendRows.module.css';
 import { ShareBar } from './ShareBar';
-import type { Bench } from './useBlend';
+import { useBench } from './bench-context';
 
 const mostShapes = 12;
 
 /** The oils of the blend: drops by key, wheel or press, each with its share of its own limit. */
-export function BlendRows({ bench, onReplace }: { readonly bench: Bench; readonly onReplace: (oil: OilId) => void }) {
-  const { blend, check, draft, change, usable, mayCompose } = bench;
+export function BlendRows({ onReplace }: { readonly onReplace: (oil: OilId) => void }) {
+  const { blend, check, draft, change, usable, mayCompose } = useBench();
   const list = useRef<HTMLUListElement>(null);
   const turn = useRef(change);
   useEffect(() => {

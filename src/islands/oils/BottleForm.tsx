@@ -30,7 +30,7 @@ export function BottleForm({ bottle, onClose, onSaved }: Props) {
     const text = (name: string) => String(form.get(name) ?? '').trim();
     const number = (name: string) => (text(name) === '' ? null : Number(text(name).replace(',', '.')));
     const cost = number('cost');
-    const given = asFilledIn<'POST /api/oils/bottles'>({
+    const input = asFilledIn<'POST /api/oils/bottles'>({
       kind,
       oil,
       lot: text('lot'),
@@ -44,8 +44,8 @@ export function BottleForm({ bottle, onClose, onSaved }: Props) {
       note: text('note'),
     });
     try {
-      if (bottle) await send('PUT /api/oils/bottles/{key}', { params: { key: bottle.id }, body: given });
-      else await send('POST /api/oils/bottles', { body: given });
+      if (bottle) await send('PUT /api/oils/bottles/{key}', { params: { key: bottle.id }, body: input });
+      else await send('POST /api/oils/bottles', { body: input });
       onSaved();
     } catch (caught) {
       if (caught instanceof RequestError) setError(caught);

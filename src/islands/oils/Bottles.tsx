@@ -9,15 +9,10 @@ import { Kbd } from '../../ui/kbd/Kbd';
 import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import { send, sentenceOf } from '../api';
 import { BenchNav } from '../bench/BenchNav';
-import { useLetters } from '../letters';
+import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import { BottleForm } from './BottleForm';
 import { BottleShape } from './BottleShape';
 import styles from './Bottles.module.css';
-
-const keys = [
-  [['N'], oilsWords.aBottleForTheShelf2],
-  [['F'], oilsWords.onlyWhatNeedsALook],
-] as const;
 
 const nameOf = ({ kind, oil }: Pick<BottleView, 'kind' | 'oil'>) =>
   kind === 'essential' ? oilOf(oilBook, oil).name : carrierOf(oilBook, oil).name;
@@ -37,7 +32,10 @@ export function Bottles({ first }: { readonly first: StockView }) {
       setSaid(sentenceOf(error));
     }
   };
-  useLetters({ n: () => setForm('new'), f: () => setIsFiltered((now) => !now) });
+  useShortcuts([
+    { keys: ['N'], words: oilsWords.aBottleForTheShelf2, act: () => setForm('new') },
+    { keys: ['F'], words: oilsWords.onlyWhatNeedsALook, act: () => setIsFiltered((now) => !now) },
+  ]);
   const look = async (csv: string, isSure: boolean) => {
     try {
       const view = await send('POST /api/oils/import', { body: { csv, isSure } });
@@ -77,7 +75,7 @@ export function Bottles({ first }: { readonly first: StockView }) {
         <p>{oilsWords.onTheShelfWorthAsBought(stock.bottles.length, moneyText(worth, stock.currency, 0))}</p>
         <div>
           <BenchNav here="bottles" visitId={null} />
-          <Shortcuts list={keys} />
+          <Shortcuts />
         </div>
       </div>
       <div className={styles['view']}>

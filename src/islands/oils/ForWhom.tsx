@@ -3,11 +3,12 @@ import { useState } from 'react';
 import { Button } from '../../ui/button/Button';
 import { send } from '../api';
 import styles from './ForWhom.module.css';
-import type { Bench } from './useBlend';
+import { useBench } from './bench-context';
 
 /** What of the client and the therapist decides about oils, in as few words as possible. */
-export function ForWhom({ bench }: { readonly bench: Bench }) {
-  const { client, scope } = bench.bench;
+export function ForWhom() {
+  const bench = useBench();
+  const { client, scope } = bench.view;
   const [isReading, setIsReading] = useState(false);
   const lines = [
     client?.unscentedWhy && oilsWords.unscentedOnly(client.unscentedWhy),

@@ -9,15 +9,16 @@ import { Dialog } from '../../ui/dialog/Dialog';
 import { Field } from '../../ui/field/Field';
 import styles from './Oils.module.css';
 import { ShareBar } from './ShareBar';
-import type { Bench } from './useBlend';
+import { useBench } from './bench-context';
 
 /** A strip along the spine, two hands wide (cm²). */
 const spineCm2 = 900;
 
 /** What the drops of the blend would come to straight on the skin, against the limits, and what they are diluted. */
-export function LayeredDialog({ bench, onClose }: { readonly bench: Bench; readonly onClose: () => void }) {
+export function LayeredDialog({ onClose }: { readonly onClose: () => void }) {
+  const bench = useBench();
   const { blend, client, takeParts, change } = bench;
-  const { scope } = bench.bench;
+  const { scope } = bench.view;
   const [area, setArea] = useState(String(spineCm2));
   const areaCm2 = Number(area.replace(',', '.'));
   const isBad = !(areaCm2 > 0 && areaCm2 <= 25_000);

@@ -13,17 +13,9 @@ import { Button, ButtonLink } from '../../ui/button/Button';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import { send, sentenceOf } from '../api';
-import { useLetters } from '../letters';
+import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import styles from './MixingCard.module.css';
 import { useScale } from './useScale';
-
-const keys = [
-  [['Space', '↑'], oilsWords.aDropIsIn],
-  [['↓'], oilsWords.oneTooManyCounted],
-  [['Enter'], oilsWords.allOfThisOilAreIn],
-  [['←'], oilsWords.backToTheOilBefore],
-  [['G'], oilsWords.takeTheCountFromTheScale],
-] as const;
 
 /** Mixing step by step, large: each oil drop by drop, by key or by the scale, and the label at the end. */
 export function MixingCard({ first }: { readonly first: MixView }) {
@@ -75,14 +67,13 @@ export function MixingCard({ first }: { readonly first: MixView }) {
     set(dropsFromGrams(grams, densityGPerMl, part.dropsPerMl ?? dropsPerMl));
   };
   const isMixing = mix.state === 'mixing';
-  useLetters({
-    ' ': () => isMixing && set(count + 1),
-    arrowup: () => isMixing && set(count + 1),
-    arrowdown: () => isMixing && set(count - 1),
-    enter: () => (part && isMixing ? next() : undefined),
-    arrowleft: () => setAt((now) => Math.max(0, now - 1)),
-    g: fromScale,
-  });
+  useShortcuts([
+    { keys: ['Space', '↑'], words: oilsWords.aDropIsIn, act: isMixing ? () => set(count + 1) : undefined },
+    { keys: ['↓'], words: oilsWords.oneTooManyCounted, act: isMixing ? () => set(count - 1) : undefined },
+    { keys: ['Enter'], words: oilsWords.allOfThisOilAreIn, act: part && isMixing ? next : undefined },
+    { keys: ['←'], words: oilsWords.backToTheOilBefore, act: () => setAt((now) => Math.max(0, now - 1)) },
+    { keys: ['G'], words: oilsWords.takeTheCountFromTheScale, act: fromScale },
+  ]);
   const isIn = (oil: OilId, drops: Drops, i: number) => {
     const has = counted[oil];
     return has !== undefined && (has >= drops || i !== at || !isMixing);
@@ -98,7 +89,7 @@ export function MixingCard({ first }: { readonly first: MixView }) {
         </p>
         <div>
           <a href={backTo(mix)}>{oilsWords.backToTheBench}</a>
-          <Shortcuts list={keys} />
+          <Shortcuts />
         </div>
       </div>
       <div className={styles['view']}>

@@ -10,7 +10,7 @@ import { Button } from '../../ui/button/Button';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import { BenchNav } from '../bench/BenchNav';
-import { useLetters } from '../letters';
+import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import { BlendRows } from './BlendRows';
 import { carriersFor } from './blend-draft';
 import { CarrierDialog } from './CarrierDialog';
@@ -26,25 +26,9 @@ import { Sizes } from './Sizes';
 import { SmellDialog } from './SmellDialog';
 import { StandIn } from './StandIn';
 import { Unfold } from './Unfold';
+import { BenchContext, useBench } from './bench-context';
 import { useBlend } from './useBlend';
 import { Verdict } from './Verdict';
-
-const keys = [
-  [['↑', '↓'], oilsWords.aDropMoreADropLess],
-  [['←', '→'], oilsWords.theOilBeforeTheNextOne],
-  [['Delete'], oilsWords.takeTheOilOut],
-  [['A'], oilsWords.lookForAnOilEnterLets],
-  [['B'], oilsWords.theBestBlendForWhatIs],
-  [['S'], oilsWords.makeItSafe],
-  [['M'], oilsWords.makeItBetterByOneDrop],
-  [['V'], 'carrier'],
-  [['P'], oilsWords.pinWhatIsToCompareWith],
-  [['W'], oilsWords.chooseByNose],
-  [['D'], oilsWords.dropsStraightOntoTheSkin2],
-  [['K'], oilsWords.keepAsABlendOfThe2],
-  [['C'], oilsWords.mixingCard],
-  [['Z'], oilsWords.takeTheLastChangeBack],
-] as const;
 
 type Open = 'carrier' | 'smell' | 'layered' | 'keep' | { readonly standInFor: string };
 
@@ -52,8 +36,9 @@ type Open = 'carrier' | 'smell' | 'layered' | 'keep' | { readonly standInFor: st
 export function OilBench({ first }: { readonly first: OilBenchView }) {
   const bench = useBlend(first);
   const { blend, draft, change, check } = bench;
-  const { visit, client, scope } = bench.bench;
+  const { visit, client, scope } = bench.view;
   const [open, setOpen] = useState<Open>();
+  const rows = useRef<HTMLElement>(null);
   const search = useRef<HTMLInputElement>(null);
   const need = blend.area === 'face' ? visit?.needs.face : visit?.needs.body;
   const step = (by: number) => draft.selected !== null && change({ kind: 'drops', oil: draft.selected, by });
@@ -62,30 +47,44 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
     const next = oils[(oils.indexOf(draft.selected ?? '') + by + oils.length) % oils.length];
     if (next === undefined) return;
     change({ kind: 'select', oil: next });
-    document.querySelector<HTMLElement>(`[data-oil="${next}"] button`)?.focus();
+    rows.current?.querySelector<HTMLElement>(`[data-oil="${next}"] button`)?.focus();
   };
   const pin = () => bench.setPinned((now) => (now ? undefined : blend));
-  useLetters({
-    arrowup: () => step(1),
-    arrowdown: () => step(-1),
-    arrowleft: () => select(-1),
-    arrowright: () => select(1),
-    delete: () => draft.selected !== null && change({ kind: 'remove', oil: draft.selected }),
-    a: () => search.current?.focus(),
-    b: () => void bench.findBest(),
-    s: bench.makeItSafe,
-    m: bench.makeItBetter,
-    v: () => setOpen('carrier'),
-    p: pin,
-    w: () => visit && setOpen('smell'),
-    d: () => setOpen('layered'),
-    k: () => blend.parts.length > 0 && setOpen('keep'),
-    c: () => void bench.startMixing(),
-    z: () => change({ kind: 'undo' }),
-  });
+  const { selected } = draft;
+  useShortcuts(
+    [
+      { keys: ['↑', '↓'], words: oilsWords.aDropMoreADropLess },
+      { keys: ['↑'], act: () => step(1) },
+      { keys: ['↓'], act: () => step(-1) },
+      { keys: ['←', '→'], words: oilsWords.theOilBeforeTheNextOne },
+      { keys: ['←'], act: () => select(-1) },
+      { keys: ['→'], act: () => select(1) },
+      {
+        keys: ['Delete'],
+        words: oilsWords.takeTheOilOut,
+        act: selected === null ? undefined : () => change({ kind: 'remove', oil: selected }),
+      },
+      { keys: ['A'], words: oilsWords.lookForAnOilEnterLets, act: () => search.current?.focus() },
+      { keys: ['B'], words: oilsWords.theBestBlendForWhatIs, act: bench.findBest },
+      { keys: ['S'], words: oilsWords.makeItSafe, act: bench.makeItSafe },
+      { keys: ['M'], words: oilsWords.makeItBetterByOneDrop, act: bench.makeItBetter },
+      { keys: ['V'], words: oilsWords.carrier, act: () => setOpen('carrier') },
+      { keys: ['P'], words: oilsWords.pinWhatIsToCompareWith, act: pin },
+      { keys: ['W'], words: oilsWords.chooseByNose, act: visit ? () => setOpen('smell') : undefined },
+      { keys: ['D'], words: oilsWords.dropsStraightOntoTheSkin2, act: () => setOpen('layered') },
+      {
+        keys: ['K'],
+        words: oilsWords.keepAsABlendOfThe2,
+        act: blend.parts.length > 0 ? () => setOpen('keep') : undefined,
+      },
+      { keys: ['C'], words: oilsWords.mixingCard, act: bench.startMixing },
+      { keys: ['Z'], words: oilsWords.takeTheLastChangeBack, act: () => change({ kind: 'undo' }) },
+    ],
+    { whileWriting: 'numbers' },
+  );
   const drops = blend.parts.reduce((sum, part) => sum + part.drops, 0);
   return (
-    <>
+    <BenchContext value={bench}>
       <div className={styles['head']}>
         <input
           className={styles['title']}
@@ -99,7 +98,7 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
           {visit && ` · ${visit.time} · ${visit.work}`}
         </p>
         <div>
-          {bench.bench.visits.slice(0, 4).map((one) => (
+          {bench.view.visits.slice(0, 4).map((one) => (
             <a
               key={one.id}
               href={`/bench/oils?visit=${one.id}`}
@@ -109,15 +108,15 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
             </a>
           ))}
           <BenchNav here="oils" visitId={visit?.id ?? null} />
-          <Shortcuts list={keys} />
+          <Shortcuts />
         </div>
       </div>
       <div className={styles['view']}>
         <aside className={styles['left']} aria-label={oilsWords.whatTheHouseHas}>
-          <Shelf bench={bench} searchRef={search} />
-          <ReadyBlends bench={bench} />
+          <Shelf searchRef={search} />
+          <ReadyBlends />
         </aside>
-        <main id="main" className={styles['main']}>
+        <main id="main" ref={rows} className={styles['main']}>
           <div className={styles['wishes']}>
             <div role="group" aria-label={oilsWords.whatItIsFor}>
               {useIds.map((use) => (
@@ -156,12 +155,8 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
               {need && <small>{oilsWords.planMlForM(need.ml, (need.cm2 / 10_000).toFixed(2))}</small>}
             </div>
           </div>
-          <ForWhom bench={bench} />
-          {blend.parts.length === 0 ? (
-            <EmptyBlend bench={bench} />
-          ) : (
-            <BlendRows bench={bench} onReplace={(oil) => setOpen({ standInFor: oil })} />
-          )}
+          <ForWhom />
+          {blend.parts.length === 0 ? <EmptyBlend /> : <BlendRows onReplace={(oil) => setOpen({ standInFor: oil })} />}
           <div className={styles['totals']}>
             <p>
               <strong>
@@ -179,7 +174,7 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
               {bench.costCents >= 1 && oilsWords.costs(moneyText(bench.costCents, first.currency))}
             </p>
           </div>
-          <Verdict bench={bench} />
+          <Verdict />
           <p className={styles['said']} role="status">
             {bench.said}
           </p>
@@ -188,7 +183,7 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
         <aside className={styles['right']} aria-label={oilsWords.whatItComesTo} tabIndex={0}>
           <Limits check={check} />
           <Unfold parts={blend.parts} />
-          <Sizes bench={bench} />
+          <Sizes />
         </aside>
       </div>
       <footer className={styles['foot']}>
@@ -230,7 +225,7 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
       </footer>
       {open === 'carrier' && (
         <CarrierDialog
-          choices={carriersFor(bench.bench, blend.area, need?.minutes ?? 20)}
+          choices={carriersFor(bench.view, blend.area, need?.minutes ?? 20)}
           now={blend.carrier}
           minutes={need?.minutes ?? 20}
           onClose={() => setOpen(undefined)}
@@ -240,8 +235,8 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
           }}
         />
       )}
-      {open === 'smell' && visit && <SmellDialog bench={bench} onClose={() => setOpen(undefined)} />}
-      {open === 'layered' && <LayeredDialog bench={bench} onClose={() => setOpen(undefined)} />}
+      {open === 'smell' && visit && <SmellDialog onClose={() => setOpen(undefined)} />}
+      {open === 'layered' && <LayeredDialog onClose={() => setOpen(undefined)} />}
       {open === 'keep' && (
         <KeepBlend
           name={blend.name}
@@ -252,8 +247,8 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
           }}
         />
       )}
-      {typeof open === 'object' && <StandIn bench={bench} oil={open.standInFor} onClose={() => setOpen(undefined)} />}
-    </>
+      {typeof open === 'object' && <StandIn oil={open.standInFor} onClose={() => setOpen(undefined)} />}
+    </BenchContext>
   );
 }
 
@@ -282,11 +277,12 @@ function Amount({ value, onChange }: { readonly value: number; readonly onChange
   );
 }
 
-function EmptyBlend({ bench: { bench, isScented, mayCompose } }: { readonly bench: ReturnType<typeof useBlend> }) {
+function EmptyBlend() {
+  const { view, isScented, mayCompose } = useBench();
   if (!isScented)
     return (
       <p className={styles['empty']}>
-        {oilsWords.plain} {bench.client ? oilsWords.forThisClient : ''}
+        {oilsWords.plain} {view.client ? oilsWords.forThisClient : ''}
         {oilsWords.chooseTheCarrierAndMix}
       </p>
     );

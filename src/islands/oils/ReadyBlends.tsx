@@ -9,12 +9,13 @@ import { Button } from '../../ui/button/Button';
 import { asRead, send } from '../api';
 import shared from './Oils.module.css';
 import styles from './ReadyBlends.module.css';
-import type { Bench } from './useBlend';
+import { useBench } from './bench-context';
 
 /** Blends that stand ready: those used for the client before, then those of the house, each judged for this client. */
-export function ReadyBlends({ bench }: { readonly bench: Bench }) {
+export function ReadyBlends() {
+  const bench = useBench();
   const { client, change, attempt, reload } = bench;
-  const { blends, usedBefore, visit, scope } = bench.bench;
+  const { blends, usedBefore, visit, scope } = bench.view;
   const take = (blend: BlendInput) => change({ kind: 'whole', blend: { ...blend, volumeMl: blend.volumeMl } });
   const pour = (blend: BlendInput, mixId: number) => {
     const area = blend.area === 'face' ? 'face' : 'body';
@@ -31,10 +32,10 @@ export function ReadyBlends({ bench }: { readonly bench: Bench }) {
   const bringIn = (chosen: File) =>
     attempt(async () => {
       const text = await chosen.text();
-      const given: unknown = readJson(text);
-      if (given === undefined) return oilsWords.thatFileIsNotJsonChoose;
+      const input: unknown = readJson(text);
+      if (input === undefined) return oilsWords.thatFileIsNotJsonChoose;
       const { id } = await send('POST /api/oils/blends/import', {
-        body: asRead<'POST /api/oils/blends/import'>(given),
+        body: asRead<'POST /api/oils/blends/import'>(input),
       });
       await reload();
       return id === 1 ? oilsWords.oneBlendIsBroughtIn : oilsWords.blendsAreBroughtIn(id);

@@ -10,18 +10,18 @@ import { noteWords } from '../../core/oils/words';
 import { BottleShape } from './BottleShape';
 import shared from './Oils.module.css';
 import styles from './Shelf.module.css';
-import type { Bench } from './useBlend';
+import { useBench } from './bench-context';
 
 interface Props {
-  readonly bench: Bench;
   readonly searchRef: React.RefObject<HTMLInputElement | null>;
 }
 
 /** The oils of the house, those of the blend first; a press lets a drop fall. */
-export function Shelf({ bench: { bench, blend, client, change, mayCompose }, searchRef }: Props) {
+export function Shelf({ searchRef }: Props) {
+  const { view, blend, client, change, mayCompose } = useBench();
   const [wanted, setWanted] = useState('');
   const isIn = (oil: OilId) => blend.parts.some((part) => part.oil === oil);
-  const rows = bench.shelf
+  const rows = view.shelf
     .map((entry) => ({ entry, oil: oilOf(oilBook, entry.oil), ...statusOf(entry) }))
     .filter(({ oil }) => wanted === '' || matches(oil, wanted))
     .sort(
@@ -35,7 +35,7 @@ export function Shelf({ bench: { bench, blend, client, change, mayCompose }, sea
       <div className={shared['line']}>
         <h2>{oilsWords.shelf}</h2>
         <span>
-          {bench.shelf.length} {oilsWords.oils} <a href="/bench/bottles">{oilsWords.bottles3}</a>
+          {view.shelf.length} {oilsWords.oils} <a href="/bench/bottles">{oilsWords.bottles3}</a>
         </span>
       </div>
       <input
@@ -58,7 +58,7 @@ export function Shelf({ bench: { bench, blend, client, change, mayCompose }, sea
       />
       {rows.length === 0 && (
         <p className={shared['soft']}>
-          {bench.shelf.length === 0 ? (
+          {view.shelf.length === 0 ? (
             <>
               {oilsWords.noBottlesYet} <a href="/bench/bottles">{oilsWords.putTheHousesOwnOnThe}</a>
             </>
@@ -93,9 +93,9 @@ export function Shelf({ bench: { bench, blend, client, change, mayCompose }, sea
     const oil = oilOf(oilBook, entry.oil);
     if (entry.freshness === 'old') return { words: entry.words.split(':')[0] ?? oilsWords.discard, isShut: true };
     if (reasonsToAvoid(oil, client, blend.area, oilBook).length > 0)
-      return { words: bench.client ? oilsWords.notForThisClient : oilsWords.notHere, isShut: true };
-    if (isMentioned(bench.client?.dislikes ?? '', oil.name, '')) return { words: oilsWords.disliked, isShut: false };
-    if (isMentioned(bench.client?.likes ?? '', oil.name, '')) return { words: oilsWords.liked, isShut: false };
+      return { words: view.client ? oilsWords.notForThisClient : oilsWords.notHere, isShut: true };
+    if (isMentioned(view.client?.dislikes ?? '', oil.name, '')) return { words: oilsWords.disliked, isShut: false };
+    if (isMentioned(view.client?.likes ?? '', oil.name, '')) return { words: oilsWords.liked, isShut: false };
     return { words: entry.words, isShut: false };
   }
 }

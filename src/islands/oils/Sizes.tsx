@@ -5,13 +5,14 @@ import { oilOf } from '../../core/oils/book';
 import { percentText } from '../../core/oils/finding-words';
 import shared from './Oils.module.css';
 import styles from './Sizes.module.css';
-import type { Bench } from './useBlend';
+import { useBench } from './bench-context';
 
 const sizesMl = [10, 30, 100] as const;
 
 /** The same blend in other bottles, in whole drops, with what rounding does to it. */
-export function Sizes({ bench: { blend, change, bench } }: { readonly bench: Bench }) {
-  const need = blend.area === 'face' ? bench.visit?.needs.face : bench.visit?.needs.body;
+export function Sizes() {
+  const { blend, change, view } = useBench();
+  const need = blend.area === 'face' ? view.visit?.needs.face : view.visit?.needs.body;
   const sizes = [...(need ? [need.ml] : []), ...sizesMl].filter((ml, i, all) => all.indexOf(ml) === i);
   if (blend.parts.length === 0) return null;
   const now = scaleBlend(oilBook, blend.parts, blend.volumeMl, blend.volumeMl).totalPercent;

@@ -12,7 +12,7 @@ import { Dialog } from '../../ui/dialog/Dialog';
 import { send } from '../api';
 import shared from './Oils.module.css';
 import styles from './SmellDialog.module.css';
-import type { Bench } from './useBlend';
+import { useBench } from './bench-context';
 
 type Stage = 'looking' | 'prepare' | 'smell' | 'reveal';
 
@@ -21,9 +21,10 @@ const ordinals = ['first', 'second', 'third'];
 const dice = () => (crypto.getRandomValues(new Uint32Array(1))[0] ?? 0) / 2 ** 32;
 
 /** Two or three blends that pass every limit, smelled without a name, in a random order, with plain air between. */
-export function SmellDialog({ bench, onClose }: { readonly bench: Bench; readonly onClose: () => void }) {
+export function SmellDialog({ onClose }: { readonly onClose: () => void }) {
+  const bench = useBench();
   const { worker, wish, blend, isScented, mayCompose, usable, client: limits } = bench;
-  const { visit, client, blends } = bench.bench;
+  const { visit, client, blends } = bench.view;
   /** Blends of the house that this client may have, for those who make none of their own. */
   const readyStrips = (): readonly Strip[] =>
     blends

@@ -8,10 +8,9 @@ import { candidateOf } from '../../core/oils/shortlist';
 import { substitutesFor } from '../../core/oils/substitute';
 import { Dialog } from '../../ui/dialog/Dialog';
 import styles from './Oils.module.css';
-import type { Bench } from './useBlend';
+import { useBench } from './bench-context';
 
 interface Props {
-  readonly bench: Bench;
   readonly oil: OilId;
   readonly onClose: () => void;
 }
@@ -19,12 +18,12 @@ interface Props {
 const mostShown = 6;
 
 /** Oils of the shelf that can stand in for one that is out, with as many drops as smell as strong and are safe. */
-export function StandIn({ bench, oil, onClose }: Props) {
-  const { blend, client, usable, takeParts } = bench;
-  const given = { ...blend, client, basis: 'max' as const };
+export function StandIn({ oil, onClose }: Props) {
+  const { blend, client, usable, takeParts } = useBench();
+  const input = { ...blend, client, basis: 'max' as const };
   const choices = substitutesFor(
     oilBook,
-    given,
+    input,
     oil,
     usable.map((entry) => candidateOf(oilBook, entry)),
   );

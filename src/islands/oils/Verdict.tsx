@@ -6,10 +6,12 @@ import { Button } from '../../ui/button/Button';
 import { Kbd } from '../../ui/kbd/Kbd';
 import shared from './Oils.module.css';
 import styles from './Verdict.module.css';
+import { useBench } from './bench-context';
 import type { Bench } from './useBlend';
 
 /** What is to be said of the blend: what is over, what would mend it, what is tightest, what would serve better. */
-export function Verdict({ bench }: { readonly bench: Bench }) {
+export function Verdict() {
+  const bench = useBench();
   const { check, safe, better, blend, makeItSafe, makeItBetter } = bench;
   if (check === null)
     return (

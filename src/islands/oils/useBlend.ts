@@ -1,18 +1,11 @@
 import { oilsWords } from './oils.words';
-import type { Millilitres } from '../../core/quantities';
-import type { OilId } from '../../core/ids';
 import { useReducer, useState } from 'react';
-import { oilBook } from '../../catalogue/oils/oils';
 import type { BlendInput } from '../../contracts/oil-house';
 import type { OilBenchView } from '../../contracts/oil-views';
-import { makeBetter } from '../../core/oils/better';
-import type { BestBlendCase } from '../../core/oils/best/blend-problem';
 import type { BlendPart } from '../../core/oils/book';
-import { checkBlend } from '../../core/oils/check';
-import { makeSafe } from '../../core/oils/mend';
-import { candidateOf, shortlist, targetPercentFor, usualNotes } from '../../core/oils/shortlist';
 import { send, sentenceOf } from '../api';
-import { changeDraft, clientOf, type DraftChange, firstDraft } from './blend-draft';
+import { changeDraft, type DraftChange, firstDraft } from './blend-draft';
+import { betterThan, followingFrom, wishFrom } from './blend-selectors';
 import { useOilWorker } from './useOilWorker';
 
 /** Changes that make a blend another one. */
@@ -20,55 +13,20 @@ const composing: readonly DraftChange['kind'][] = ['drops', 'remove', 'parts'];
 
 /** The blend on the bench with all that follows from it, and what can be done with it. */
 export function useBlend(first: OilBenchView) {
-  const [bench, setBench] = useState(first);
+  const [view, setView] = useState(first);
   const [draft, dispatch] = useReducer(changeDraft, first, firstDraft);
   const [said, setSaid] = useState('');
   const [isSearching, setIsSearching] = useState(false);
   const [pinned, setPinned] = useState<BlendInput>();
   const worker = useOilWorker();
   const { blend } = draft;
-  const client = clientOf(bench);
-  const given = { ...blend, client, basis: 'max' as const };
-  const check = checkBlend(oilBook, given);
-  const usable = bench.shelf.filter(({ freshness, leftMl }) => freshness !== 'old' && leftMl > 0);
-  const isScented = bench.client?.unscentedWhy ? false : client.mostPercent !== 0;
-  const mayCompose = isScented && bench.scope.mayBlend;
+  const following = followingFrom(view, blend);
+  const { safe, mayCompose, isScented, usable } = following;
   const change = (next: DraftChange) => {
     if (composing.includes(next.kind) && !mayCompose)
-      setSaid(isScented ? bench.scope.why : (bench.client?.unscentedWhy ?? oilsWords.unscentedOnly2));
+      setSaid(isScented ? view.scope.why : (view.client?.unscentedWhy ?? oilsWords.unscentedOnly2));
     else dispatch(next);
   };
-  const wish = (): BestBlendCase => {
-    const listed = shortlist(oilBook, usable, {
-      area: blend.area,
-      client,
-      uses: blend.uses,
-      likes: bench.client?.likes ?? '',
-      dislikes: bench.client?.dislikes ?? '',
-    });
-    return {
-      ...{ volumeMl: blend.volumeMl, area: blend.area, client, candidates: listed, maxOils: 4 },
-      wanted: blend.uses.map((use) => ({ use, weight: 1 })),
-      notes: usualNotes,
-      targetPercent: targetPercentFor(oilBook, client, blend.area),
-    };
-  };
-  const better = () => {
-    const own = blend.parts.map((part) => {
-      const entry = usable.find(({ oil }) => oil === part.oil);
-      const known = entry ? candidateOf(oilBook, entry) : { oil: part.oil, costPerDrop: 0, maxDrops: part.drops };
-      return { ...known, maxDrops: Math.max(known.maxDrops, part.drops), dropsPerMl: part.dropsPerMl };
-    });
-    const others = wish().candidates.filter(({ oil }) => !blend.parts.some((part) => part.oil === oil));
-    return makeBetter(oilBook, blend.parts, { ...wish(), candidates: [...own, ...others] });
-  };
-  const centsOf = (entries: OilBenchView['shelf'], oil: OilId, ml: Millilitres) =>
-    ml * (entries.find((entry) => entry.oil === oil)?.centsPerMl ?? 0);
-  const costCents =
-    (check?.parts ?? []).reduce((sum, { oil, ml }) => sum + centsOf(bench.shelf, oil, ml), 0) +
-    centsOf(bench.carriers, blend.carrier, check?.carrierMl ?? 0);
-  const safe = mayCompose ? makeSafe(oilBook, given) : null;
-
   const takeParts = (parts: readonly BlendPart[]) => change({ kind: 'parts', parts: plainParts(parts) });
   const attempt = async (act: () => Promise<string>) => {
     try {
@@ -77,33 +35,26 @@ export function useBlend(first: OilBenchView) {
       setSaid(sentenceOf(error));
     }
   };
-  const query = bench.visit ? { visit: bench.visit.id } : { client: bench.client?.id };
-  const reload = async () => setBench(await send('GET /api/oils', { query }));
+  const query = view.visit ? { visit: view.visit.id } : { client: view.client?.id };
+  const reload = async () => setView(await send('GET /api/oils', { query }));
 
   return {
-    ...{
-      bench,
-      draft,
-      blend,
-      client,
-      check,
-      safe,
-      usable,
-      isScented,
-      mayCompose,
-      costCents,
-      said,
-      isSearching,
-      pinned,
-      worker,
-      wish,
-    },
-    better: mayCompose && blend.parts.length > 0 && !safe && blend.uses.length > 0 ? better() : null,
+    /** What the house has and whom it is for, as the server gave it. */
+    view,
+    draft,
+    blend,
+    /** What follows from both: see `followingFrom`. */
+    ...following,
+    said,
+    isSearching,
+    pinned,
+    worker,
+    wish: () => wishFrom(view, blend),
     ...{ change, setSaid, setPinned, takeParts, reload, attempt },
     makeItSafe: () => (safe || !mayCompose ? takeParts(safe?.parts ?? []) : setSaid(oilsWords.nothingToMendItIsInside)),
     makeItBetter: () => {
       if (!mayCompose) return change({ kind: 'parts', parts: [] });
-      const next = blend.parts.length > 0 ? better() : null;
+      const next = blend.parts.length > 0 ? betterThan(view, blend) : null;
       if (next) takeParts(next.parts);
       setSaid(next ? next.words : oilsWords.noSingleDropWouldMakeIt);
     },
@@ -112,7 +63,7 @@ export function useBlend(first: OilBenchView) {
       if (!mayCompose) return change({ kind: 'parts', parts: [] });
       setIsSearching(true);
       await attempt(async () => {
-        const answer = await worker().best(wish());
+        const answer = await worker().best(wishFrom(view, blend));
         if (answer.kind === 'none') return answer.why.message;
         const perMl = new Map(usable.map(({ oil, dropsPerMl }) => [oil, dropsPerMl]));
         takeParts(answer.blend.parts.map((part) => ({ ...part, dropsPerMl: perMl.get(part.oil) ?? undefined })));
@@ -130,21 +81,21 @@ export function useBlend(first: OilBenchView) {
       }),
     takeIntoVisit: () =>
       attempt(async () => {
-        if (!bench.visit) return oilsWords.thereIsNoVisitToTake;
+        if (!view.visit) return oilsWords.thereIsNoVisitToTake;
         await send('PUT /api/visits/{id}/blend', {
-          params: { id: bench.visit.id },
+          params: { id: view.visit.id },
           body: {
             ...{ area: blend.area === 'face' ? 'face' : 'body', blend, pouredFrom: null },
           },
         });
         await reload();
-        return `${bench.client?.name.split(' ')[0] ?? oilsWords.theVisit} gets “${blend.name}”.`;
+        return `${view.client?.name.split(' ')[0] ?? oilsWords.theVisit} gets “${blend.name}”.`;
       }),
     startMixing: () =>
       attempt(async () => {
         const { id } = await send('POST /api/oils/mixes', {
           body: {
-            ...{ blend, visitId: bench.visit?.id ?? null, clientId: bench.client?.id ?? null },
+            ...{ blend, visitId: view.visit?.id ?? null, clientId: view.client?.id ?? null },
           },
         });
         window.location.assign(`/bench/mixes/${id}`);

@@ -4,7 +4,6 @@ import { CSS } from '@dnd-kit/utilities';
 import { anatomy } from '../../catalogue/anatomy';
 import type { Violation } from '../../core/drainage/check';
 import { ruleBook } from '../../core/drainage/rules';
-import type { Step } from '../../core/drainage/step';
 import {
   phasesOf,
   pressureInWords,
@@ -12,11 +11,13 @@ import {
   stepDirection,
   stepTitle,
 } from '../../core/drainage/step-words';
+import type { TableStep } from '../../core/table/table-step';
 import { formatClock } from '../../core/units';
 import { Button } from '../../ui/button/Button';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { Pebble } from '../../ui/pebble/Pebble';
 import { SortableList } from '../../ui/sortable/SortableList';
+import { Taught } from '../taught/Taught';
 import styles from './Course.module.css';
 import type { PlanHandle } from './usePlan';
 
@@ -24,10 +25,12 @@ interface Props {
   readonly plan: PlanHandle;
   readonly selected: string | undefined;
   readonly onSelect: (id: string | undefined) => void;
+  /** What is taught of the open step stands under it. */
+  readonly isTaught: boolean;
 }
 
 /** The course as a list: drag a step, or move it with Alt and the arrow keys; broken rules stand where they are broken. */
-export function Course({ plan, selected, onSelect }: Props) {
+export function Course({ plan, selected, onSelect, isTaught }: Props) {
   const { steps, violations, move } = plan;
   const phases = phasesOf(steps);
 
@@ -48,6 +51,7 @@ export function Course({ plan, selected, onSelect }: Props) {
           violations={violations.filter((v) => v.step === step.id)}
           isSelected={selected === step.id}
           isMoved={plan.movedId === step.id}
+          isTaught={isTaught}
           onSelect={() => onSelect(selected === step.id ? undefined : step.id)}
           onMend={plan.mend}
         />
@@ -57,17 +61,18 @@ export function Course({ plan, selected, onSelect }: Props) {
 }
 
 interface RowProps {
-  readonly step: Step;
+  readonly step: TableStep;
   readonly number: number;
   readonly heading: string | undefined;
   readonly violations: readonly Violation[];
   readonly isSelected: boolean;
   readonly isMoved: boolean;
+  readonly isTaught: boolean;
   readonly onSelect: () => void;
   readonly onMend: PlanHandle['mend'];
 }
 
-function Row({ step, number, heading, violations, isSelected, isMoved, onSelect, onMend }: RowProps) {
+function Row({ step, number, heading, violations, isSelected, isMoved, isTaught, onSelect, onMend }: RowProps) {
   const { listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: step.id });
   const [worst] = violations;
   const fixable = violations.find((v) => v.fix)?.fix;
@@ -127,6 +132,7 @@ function Row({ step, number, heading, violations, isSelected, isMoved, onSelect,
         {isSelected && (
           <div className={styles['why']}>
             <p>{step.why}</p>
+            {isTaught && <Taught taught={step.taught} />}
             <p className={styles['soft']}>{pressureInWords(step.pressure)}</p>
             {step.cautions.map((caution) => (
               <p key={caution} className={styles['caution']}>

@@ -2,12 +2,12 @@ import { planWords } from './plan.words';
 import type { VisitId } from '../../core/ids';
 import type { ReactNode } from 'react';
 import { Button, ButtonLink } from '../../ui/button/Button';
-import type { PlanStatus } from './usePlanSaves';
+import type { PlanSaves } from './usePlanSaves';
 import styles from './PlanActions.module.css';
 
 interface Props {
   readonly visitId: VisitId;
-  readonly status: PlanStatus;
+  readonly saving: PlanSaves['saving'];
   readonly onUndo: () => void;
   readonly canUndo: boolean;
   /** Not to be carried out as it is, whatever is written down. */
@@ -19,10 +19,13 @@ interface Props {
   readonly children: ReactNode;
 }
 
+/** Nothing is on its way; what is amiss is told above the steps. */
+const calm: ReadonlySet<string> = new Set(['opening', 'saved']);
+
 /** What can be done with a plan: places to go, undo, and the way to the table. */
 export function PlanActions({
   visitId,
-  status,
+  saving: { status },
   onUndo,
   canUndo,
   isBlocked,
@@ -37,7 +40,7 @@ export function PlanActions({
         {planWords.undo}
       </Button>
       <span role="status">
-        {status.kind === 'saving' ? planWords.storing : status.kind === 'kept' ? planWords.stored : ''}
+        {status.kind === 'saving' ? planWords.storing : calm.has(status.kind) ? planWords.stored : ''}
       </span>
       {isBlocked ? (
         <Button disabled>{planWords.toTheTable}</Button>

@@ -1,16 +1,16 @@
 import { planWords } from './plan.words';
 import type { ReactNode } from 'react';
 import { Button } from '../../ui/button/Button';
-import { useRefresh } from './refresh';
-import type { PlanStatus } from './usePlanSaves';
+import { useRefresh } from '../visit-head/refresh';
+import { SaveLine } from '../saving/SaveLine';
+import type { PlanSaves } from './usePlanSaves';
 import styles from './PlanNotices.module.css';
 
 interface Props {
   /** Why the plan no longer holds; left out while it does. */
   readonly stale: string | undefined;
   readonly onPlanAgain: () => void;
-  readonly status: PlanStatus;
-  readonly onRetry: () => void;
+  readonly saves: Pick<PlanSaves, 'saving' | 'compare'>;
   /** How many rules the order breaks. */
   readonly broken: number;
   /** Why that is kept. */
@@ -21,8 +21,9 @@ interface Props {
 }
 
 /** What is to be known of a plan above its steps: it is stale, it could not be stored, it breaks rules. */
-export function PlanNotices({ stale, onPlanAgain, status, onRetry, broken, reason, onMendAll, children }: Props) {
+export function PlanNotices({ stale, onPlanAgain, saves, broken, reason, onMendAll, children }: Props) {
   const refresh = useRefresh();
+  const isTroubled = !['opening', 'saved', 'saving'].includes(saves.saving.status.kind);
   return (
     <>
       {stale !== undefined && (
@@ -33,20 +34,9 @@ export function PlanNotices({ stale, onPlanAgain, status, onRetry, broken, reaso
           </Button>
         </p>
       )}
-      {status.kind === 'conflict' && (
-        <p className={styles['notice']} role="alert">
-          {planWords.thisPlanWasSavedInAnother}{' '}
-          <Button look="link" onClick={() => void refresh()}>
-            {planWords.loadTheOtherOne}
-          </Button>
-        </p>
-      )}
-      {status.kind === 'trouble' && (
-        <p className={styles['notice']} role="alert">
-          {status.text}{' '}
-          <Button look="link" onClick={onRetry}>
-            {planWords.tryAgain}
-          </Button>
+      {isTroubled && (
+        <p className={styles['notice']}>
+          <SaveLine {...saves} onGivenUp={() => void refresh()} />
         </p>
       )}
       {broken > 0 && (

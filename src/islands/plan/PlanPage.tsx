@@ -1,11 +1,11 @@
-import { lazy, Suspense, useCallback, useState } from 'react';
+import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import type { TherapistView } from '../../contracts/people-views';
 import type { VisitView } from '../../contracts/visit-views';
 import { send } from '../api';
 import { FirstPlan } from './FirstPlan';
 import { NoPlan } from './NoPlan';
 import { Planning } from './Planning';
-import { RefreshContext } from './refresh';
+import { RefreshContext } from '../visit-head/refresh';
 
 const PlanView = lazy(() => import('./PlanView').then((module) => ({ default: module.PlanView })));
 const TreatmentPlan = lazy(() =>
@@ -26,8 +26,9 @@ export function PlanPage({ visit: first, therapists }: Props) {
     setVisit(await send('GET /api/visits/{id}', { params: { id: first.id } }));
     setTurn((before) => before + 1);
   }, [first.id]);
+  const refreshing = useMemo(() => ({ refresh, turn }), [refresh, turn]);
   return (
-    <RefreshContext value={refresh}>
+    <RefreshContext value={refreshing}>
       <Suspense key={turn} fallback={<Planning visit={visit} />}>
         <Shown visit={visit} therapists={therapists} />
       </Suspense>

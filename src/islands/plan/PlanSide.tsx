@@ -12,7 +12,7 @@ import { send, sentenceOf } from '../api';
 import styles from './PlanView.module.css';
 import { schoolInWords } from './school-words';
 import type { PlanHandle } from './usePlan';
-import { useRefresh } from './refresh';
+import { useRefresh } from '../visit-head/refresh';
 import { WaysOut } from './WaysOut';
 import { capitalise } from '../../core/wording/capitalise';
 

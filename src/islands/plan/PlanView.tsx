@@ -1,5 +1,5 @@
 import { planWords } from './plan.words';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useRef, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TherapistView } from '../../contracts/people-views';
 import type { PlanView as Plan, VisitView } from '../../contracts/visit-views';
@@ -12,7 +12,6 @@ import { Button } from '../../ui/button/Button';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { TimeRibbon } from '../../ui/time-ribbon/TimeRibbon';
 import { useToasts } from '../../ui/toast/useToasts';
-import { sentenceOf } from '../api';
 import { VisitHead } from '../visit-head/VisitHead';
 import { Course } from './Course';
 import { planMarks } from './plan-marks';
@@ -23,7 +22,7 @@ import styles from './PlanView.module.css';
 import { ReasonDialog } from './ReasonDialog';
 import { usePlan, wishOf } from './usePlan';
 import { usePlanKeys } from './usePlanKeys';
-import { useRefresh } from './refresh';
+import { useRefresh } from '../visit-head/refresh';
 import { WayCard } from './WayCard';
 import { waysOf } from './ways';
 
@@ -41,6 +40,7 @@ export function PlanView({ visit, first, therapists }: Props) {
   const refresh = useRefresh();
   const [selectedId, setSelectedId] = useState<string>();
   const [isReasonAsked, setIsReasonAsked] = useState(false);
+  const [isTaught, setIsTaught] = useState(false);
   const [isChoosing, setIsChoosing] = useState(false);
   const [wayTo, setWayTo] = useState<PlaceId>();
   const ways = waysOf(plan);
@@ -54,6 +54,10 @@ export function PlanView({ visit, first, therapists }: Props) {
   const isForbidden = plan.view.plan.decision === 'refer' || plan.view.plan.decision === 'stop';
 
   usePlanKeys({
+    teach: () => {
+      if (!selectedId) select(plan.steps[0]?.id);
+      setIsTaught((is) => !is);
+    },
     undo: plan.undo,
     mend: () => {
       const ofSelected = plan.violations.find((v) => v.step === selectedId && v.fix);
@@ -62,12 +66,13 @@ export function PlanView({ visit, first, therapists }: Props) {
     },
   });
 
+  const view = useRef<HTMLDivElement>(null);
   const select = (id: string | undefined) => {
     setSelectedId(id);
     if (id)
       requestAnimationFrame(() =>
-        document
-          .querySelector(`[data-row="${id}"]`)
+        view.current
+          ?.querySelector(`[data-row="${id}"]`)
           ?.closest('li')
           ?.scrollIntoView({ block: 'nearest', behavior: 'smooth' }),
       );
@@ -76,7 +81,7 @@ export function PlanView({ visit, first, therapists }: Props) {
   return (
     <>
       <VisitHead visit={visit} here="plan" />
-      <div className={styles['view']}>
+      <div ref={view} className={styles['view']}>
         <section className={styles['body']} aria-label={planWords.bodyMap}>
           <BodyPanel
             label={planWords.planFor(visit.client.name)}
@@ -113,13 +118,12 @@ export function PlanView({ visit, first, therapists }: Props) {
           <PlanNotices
             stale={plan.view.isStale ? planWords.findingsOrTherapistHaveChanged : undefined}
             onPlanAgain={() => plan.replan(wishOf(plan.view.drainageCase))}
-            status={plan.status}
-            onRetry={plan.retry}
+            saves={plan}
             broken={plan.violations.length}
             reason={plan.view.reason}
             onMendAll={plan.mendAll}
           />
-          <Course plan={plan} selected={selectedId} onSelect={select} />
+          <Course plan={plan} selected={selectedId} onSelect={select} isTaught={isTaught} />
         </main>
         <PlanSide visit={visit} plan={plan} therapists={therapists} say={say} />
       </div>
@@ -139,7 +143,7 @@ export function PlanView({ visit, first, therapists }: Props) {
         />
         <PlanActions
           visitId={visit.id}
-          status={plan.status}
+          saving={plan.saving}
           onUndo={plan.undo}
           canUndo={plan.canUndo}
           isBlocked={isForbidden || plan.view.isStale || plan.steps.length === 0}
@@ -157,10 +161,7 @@ export function PlanView({ visit, first, therapists }: Props) {
             onClose={() => setIsChoosing(false)}
             onChoose={(chosen) => {
               setIsChoosing(false);
-              void plan
-                .combine(chosen)
-                .then(refresh)
-                .catch((error: unknown) => say(sentenceOf(error), 'error'));
+              void plan.combine(chosen).then((trouble) => (trouble === undefined ? refresh() : say(trouble, 'error')));
             }}
           />
         </Suspense>

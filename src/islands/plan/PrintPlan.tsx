@@ -5,11 +5,12 @@ import { phasesOf, pressureInWords } from '../../core/drainage/step-words';
 import { list } from '../../core/drainage/wording';
 import { shortLabel } from '../../core/anatomy/place-labels';
 import { byReason } from '../../core/treatment/left-out-groups';
-import { howOf, timesOf, titleOf } from '../../core/table/table-step';
+import { howOf, type TableStep, timesOf, titleOf } from '../../core/table/table-step';
 import { formatClock } from '../../core/units';
 import { BodyMap } from '../../ui/body-map/BodyMap';
 import { Button } from '../../ui/button/Button';
 import { hasDrainage, paperMarks } from './plan-marks';
+import { Taught } from '../taught/Taught';
 import styles from './PrintPlan.module.css';
 import { capitalise } from '../../core/wording/capitalise';
 
@@ -144,6 +145,7 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
                   ...(step.told ? [step.told.cue, step.told.note] : [pressureInWords(step.pressure)]),
                   ...step.cautions,
                 ])}
+                {isFirstTaught(plan.steps, i) && <Taught taught={step.taught} />}
               </td>
               <td>{timesOf(step)}</td>
               <td>{formatClock(step.seconds)}</td>
@@ -155,6 +157,13 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
     </main>
   );
 }
+
+/** On paper it is said where it is met first, not with each of many steps alike. */
+const isFirstTaught = (steps: readonly TableStep[], at: number): boolean =>
+  steps.findIndex(({ taught }) => isEqual(taught, steps[at]?.taught)) === at;
+
+const isEqual = (a: TableStep['taught'], b: TableStep['taught']) =>
+  a?.why === b?.why && a?.never === b?.never && a?.feel === b?.feel;
 
 /** Cues, notes and cautions as they stand in one line of print: each begins large, ends with a stop and stands once. */
 function sentences(parts: readonly string[]): string {

@@ -44,9 +44,6 @@ export const planWords = {
   toTheTable2: 'To the table …',
 
   // PlanNotices
-  thisPlanWasSavedInAnother:
-    'This plan was saved in another window in the meantime. Your order is still shown here but is not saved.',
-  loadTheOtherOne: 'Load the other one',
   oneRuleIsBroken: 'One rule is broken.',
   rulesAreBroken: (broken: number) => `${broken} rules are broken.`,
   keptBecause: (reason: string) => `Kept because: ${reason}`,
@@ -161,4 +158,14 @@ export const planWords = {
   rerouteThenTouchWhatIsLeft: 'reroute, then touch what is left',
   oneWayOut: 'one way out',
   twoWaysOut: 'two ways out',
+
+  // usePlanKeys
+  fromStepToStep: 'from step to step',
+  whyAStepStandsWhereIt: 'why a step stands where it stands',
+  asTheProtocolHasIt: 'the order as the protocol has it',
+  whyNeverFeel: 'why, what never, and what tells the hands: of the open step',
+  moveTheStepUp: 'move the step up',
+  moveTheStepDown: 'move the step down',
+  mendWhatIsBroken: 'mend what is broken',
+  undoTheLastMove: 'undo the last move',
 };

@@ -5,10 +5,12 @@ import type { PlaceId } from '../../core/anatomy/place';
 import type { PlanView, VisitView } from '../../contracts/visit-views';
 import { type DrainageCase, readCase, type School } from '../../core/drainage/case';
 import { applyFix, checkCourse, type Fix, mendCourse, type Violation } from '../../core/drainage/check';
-import type { Step } from '../../core/drainage/step';
 import type { Chosen } from '../treatment/Chooser';
-import { usePlanSaves } from './usePlanSaves';
-import { send } from '../api';
+import { arrange, type ArrangementChange, arrangementOf } from './arrangement';
+import { planFacts, usePlanSaves } from './usePlanSaves';
+import { versioned } from '../saving/sending';
+import { useRefresh } from '../visit-head/refresh';
+import type { TableStep } from '../../core/table/table-step';
 
 export interface PlanWish {
   readonly school: School;
@@ -19,16 +21,27 @@ export interface PlanWish {
   readonly refuse?: readonly PlaceId[];
 }
 
-const mostSteps = 31;
-
 /** The plan of a visit as it is being arranged: checked at every change, stored as it happens. */
 export function usePlan(visit: VisitView, first: PlanView) {
   const [view, setView] = useState(first);
-  const [steps, setSteps] = useState<readonly Step[]>(first.steps);
-  const [movedId, setMovedId] = useState<string>();
-  const [past, setPast] = useState<readonly (readonly Step[])[]>([]);
-  const { status, post, replace } = usePlanSaves(visit.id, first.version);
+  const [arrangement, setArrangement] = useState(() => arrangementOf(first.steps));
+  const { steps, movedId, past } = arrangement;
+  const refresh = useRefresh();
+  const { saving, compare, post, replace } = usePlanSaves(
+    visit.id,
+    first,
+    (plan, { address }) => {
+      // An order keeps what shaped the plan and what was left out.
+      if (address === 'POST /api/visits/{id}/course') setView((old) => ({ ...plan, plan: old.plan }));
+      else if (!plan.treatment) {
+        setView(plan);
+        setArrangement((now) => arrange(now, { kind: 'planned', steps: plan.steps }));
+      }
+    },
+    refresh,
+  );
 
+  const params = { id: visit.id };
   const read = useMemo(() => readCase(anatomy, view.drainageCase), [view.drainageCase]);
   const violations = useMemo<readonly Violation[]>(
     () => (read.ok ? checkCourse(anatomy, read.value, steps) : []),
@@ -36,58 +49,39 @@ export function usePlan(visit: VisitView, first: PlanView) {
   );
 
   /** Stores an order; what shaped the plan and what was left out stays as it was planned. */
-  const storeOrder = (ordered: readonly Step[], reason = '') =>
-    post(
-      ({ params, basedOn }) =>
-        send('POST /api/visits/{id}/course', { params, body: { order: ordered.map(({ id }) => id), reason, basedOn } }),
-      (plan) => setView((old) => ({ ...plan, plan: old.plan })),
-    );
-  const show = (next: readonly Step[], moved?: string) => {
-    setSteps(next);
-    setMovedId(moved);
-    storeOrder(next);
+  const storeOrder = (ordered: readonly TableStep[], reason = '') => {
+    const facts = planFacts({ ...view, steps: ordered });
+    const body = { order: ordered.map(({ id }) => id), reason };
+    post('order', versioned('POST /api/visits/{id}/course', params, body, facts));
   };
-  const arrange = (next: readonly Step[], moved?: string) => {
-    setPast((all) => [...all, steps].slice(-mostSteps));
-    show(next, moved);
+  const change = (what: ArrangementChange) => {
+    const next = arrange(arrangement, what);
+    if (next === arrangement) return;
+    setArrangement(next);
+    storeOrder(next.steps);
   };
 
   return {
-    ...{ view, steps, violations, status, movedId },
+    ...{ view, steps, violations, saving, compare, movedId },
     canUndo: past.length > 0,
-    undo: () => {
-      const previous = past.at(-1);
-      if (!previous) return;
-      setPast((all) => all.slice(0, -1));
-      show(previous);
-    },
+    undo: () => change({ kind: 'undone' }),
     /** Puts the step at `from` to position `to`. */
-    move: (from: number, to: number) => {
-      const step = steps[from];
-      if (!step || from === to || to < 0 || to >= steps.length) return;
-      const rest = steps.filter((_, i) => i !== from);
-      arrange([...rest.slice(0, to), step, ...rest.slice(to)], step.id);
+    move: (from: number, to: number) => change({ kind: 'moved', from, to }),
+    mend: (fix: Fix) => change({ kind: 'mended', steps: applyFix(steps, fix) }),
+    mendAll: () => {
+      if (read.ok) change({ kind: 'mended', steps: mendCourse(anatomy, read.value, steps) });
     },
-    mend: (fix: Fix) => arrange(applyFix(steps, fix)),
-    mendAll: () => read.ok && arrange(mendCourse(anatomy, read.value, steps)),
     keepWithReason: (reason: string) => storeOrder(steps, reason),
     replan: (wish: PlanWish) =>
-      post(
-        ({ params, basedOn }) => send('POST /api/visits/{id}/plan', { params, body: { ...wish, basedOn } }),
-        (plan) => {
-          setView(plan);
-          setSteps(plan.steps);
-          setMovedId(undefined);
-          setPast([]);
-        },
-      ),
+      post('wish', versioned('POST /api/visits/{id}/plan', params, wish, { minutes: String(wish.minutes) })),
     /** Plans more than this drainage, or something else; the page then shows the whole treatment. */
     combine: ({ holds, minutes }: Chosen) =>
-      replace(({ params, basedOn }) => {
-        const body = { ...holds, minutes: minutes ?? view.drainageCase.minutes, basedOn };
-        return send('POST /api/visits/{id}/treatment', { params, body });
-      }),
-    retry: () => storeOrder(steps, view.reason),
+      replace(
+        versioned('POST /api/visits/{id}/treatment', params, {
+          ...holds,
+          minutes: minutes ?? view.drainageCase.minutes,
+        }),
+      ),
   };
 }
 

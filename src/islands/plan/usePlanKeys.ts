@@ -1,20 +1,25 @@
-import { useEffect } from 'react';
+import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
+import { planWords } from './plan.words';
 
-/** Keys of every plan: Ctrl and Z takes the last change back, M mends. Neither while something is written. */
-export function usePlanKeys({ undo, mend }: { readonly undo: () => void; readonly mend: () => void }): void {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      if (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || event.altKey || document.querySelector('[role="dialog"]'))
-        return;
-      const key = event.key.toLowerCase();
-      const isWithControl = event.ctrlKey || event.metaKey;
-      const act = isWithControl && key === 'z' ? undo : !isWithControl && key === 'm' ? mend : undefined;
-      if (!act) return;
-      event.preventDefault();
-      act();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  });
+interface PlanActs {
+  readonly undo: () => void;
+  readonly mend: () => void;
+  /** Shows and hides what is taught of the steps that are open. */
+  readonly teach: () => void;
+  /** Back to the order that the protocols teach; only where another one was taken. */
+  readonly asTaught?: (() => void) | undefined;
+}
+
+/** Keys of every plan: those of the list, which the list answers itself, taking the last change back, and mending. */
+export function usePlanKeys({ undo, mend, teach, asTaught }: PlanActs): void {
+  useShortcuts([
+    { keys: ['↑', '↓'], words: planWords.fromStepToStep },
+    { keys: ['Enter'], words: planWords.whyAStepStandsWhereIt },
+    { keys: ['Alt+↑'], words: planWords.moveTheStepUp },
+    { keys: ['Alt+↓'], words: planWords.moveTheStepDown },
+    { keys: ['W'], words: planWords.whyNeverFeel, act: teach },
+    ...(asTaught ? [{ keys: ['O'], words: planWords.asTheProtocolHasIt, act: asTaught }] : []),
+    { keys: ['M'], words: planWords.mendWhatIsBroken, act: mend },
+    { keys: ['Ctrl+Z'], words: planWords.undoTheLastMove, act: undo },
+  ]);
 }

@@ -3,8 +3,10 @@ import { useState } from 'react';
 import type { RoomView } from '../../contracts/room-view';
 import { formatClock } from '../../core/units';
 import { Button, ButtonLink } from '../../ui/button/Button';
+import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import { send, sentenceOf } from '../api';
 import { Countdown } from '../day/Countdown';
+import { StoneTrouble } from '../treatment/StoneTrouble';
 import { VisitHead } from '../visit-head/VisitHead';
 import styles from './RoomList.module.css';
 
@@ -16,6 +18,8 @@ const kindWords = {
   hands: 'yourself',
   water: roomWords.forTheClient,
 } as const;
+type PlanWish = NonNullable<NonNullable<RoomView['visit']['plan']>['treatment']>['wish'];
+
 const minuteMs = 60_000;
 
 /** What to heat, blend and lay out before a client comes, in the order in which it is done; ticks are kept. */
@@ -25,6 +29,10 @@ export function RoomList({ room, now }: { readonly room: RoomView; readonly now:
     () => new Set(items.filter(({ isReady }) => isReady).map(({ key }) => key)),
   );
   const [status, setStatus] = useState(roomWords.ticksAreKeptAsYouSet);
+  useShortcuts([
+    { keys: ['Tab'], words: roomWords.nextOnTheList },
+    { keys: ['Space'], words: roomWords.readyOrNotYet },
+  ]);
   const tick = (key: string, isReady: boolean) => {
     const next = new Set(ready);
     if (isReady) next.add(key);
@@ -37,6 +45,18 @@ export function RoomList({ room, now }: { readonly room: RoomView; readonly now:
         setStatus(sentenceOf(error));
         setReady(ready);
       });
+  };
+  const takeStones = async (stones: NonNullable<PlanWish['stones']>) => {
+    if (!visit.plan?.treatment) return;
+    const { wish } = visit.plan.treatment;
+    setStatus(roomWords.saving);
+    try {
+      const body = { ...wish, stones: { ...wish.stones, ...stones }, reason: '', basedOn: visit.plan.version };
+      await send('POST /api/visits/{id}/treatment', { params: { id: visit.id }, body });
+      window.location.reload();
+    } catch (error) {
+      setStatus(sentenceOf(error));
+    }
   };
   const left = items.filter(({ key }) => !ready.has(key)).length;
   const treatment = visit.plan?.treatment;
@@ -53,6 +73,7 @@ export function RoomList({ room, now }: { readonly room: RoomView; readonly now:
               {items.length === 0 ? '' : left === 0 ? roomWords.allIsReady : `${left} of ${items.length} to do`}
             </span>
           </div>
+          {treatment?.stones && <StoneTrouble stones={treatment.stones} onTake={(stones) => void takeStones(stones)} />}
           {items.length === 0 ? (
             <p className={styles['empty']}>
               {roomWords.nothingIsPlannedYetSoNothing} <a href={`/visits/${visit.id}/plan`}>{roomWords.toThePlan}</a>

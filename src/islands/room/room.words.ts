@@ -15,4 +15,8 @@ export const roomWords = {
   backToThePlan: 'Back to the plan',
   toTheTable: 'To the table',
   saving: 'saving …',
+
+  // RoomList
+  nextOnTheList: 'next on the list',
+  readyOrNotYet: 'ready, or not yet',
 };

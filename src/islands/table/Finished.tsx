@@ -1,10 +1,9 @@
 import { tableWords } from './table.words';
 import type { VisitView } from '../../contracts/visit-views';
 import { formatClock } from '../../core/units';
-import { keepingWords } from './keeping';
+import { type Keeping, keepingWords } from './keeping';
 import shared from './TableView.module.css';
 import styles from './Finished.module.css';
-import type { Keeping } from './useEvents';
 
 /** After the last step. */
 export function Finished({

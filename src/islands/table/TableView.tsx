@@ -29,8 +29,9 @@ import { TouchKey } from './TouchKey';
 import { useBeatSound } from './useBeatSound';
 import { useFootSwitch } from './useFootSwitch';
 import { useOffline } from './useOffline';
+import { TaughtStrip } from './TaughtStrip';
 import { useTable } from './useTable';
-import { tableShortcuts, useTableKeys } from './useTableKeys';
+import { useTableKeys } from './useTableKeys';
 import { useWakeLock } from './useWakeLock';
 import { Words } from './Words';
 import { Zones } from './Zones';
@@ -59,6 +60,7 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
   const { state, steps, index, goOn, goBack, pause, ways, refit, marks, mark, stay, role } = table;
   const [isSoundOn, setIsSoundOn] = useState(false);
   const [isByClock, setIsByClock] = useState(false);
+  const [isWhyShown, setIsWhyShown] = useState(false);
   const [stopped, setStopped] = useState<readonly TableStep[]>([]);
   const [trouble, setTrouble] = useState<string>();
   const makeMark = useCallback(
@@ -86,7 +88,7 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
   }, [goOn, isByClock, isOver, state.status, state.stepId]);
   useWakeLock(state.status === 'running' || state.status === 'paused');
   const isAtItsEnd = state.status === 'finished';
-  const offline = useOffline(visit.id, isAtItsEnd && table.keeping.kind === 'kept');
+  const offline = useOffline(visit.id, isAtItsEnd && table.keeping.kind === 'saved');
   const pressed = pressesOf(table, makeMark);
   const foot = useFootSwitch((press) => {
     if (press === 'next') pressed.onNext();
@@ -105,6 +107,7 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
       undo: () => refit(noChange),
       toggleSound: () => setIsSoundOn((on) => !on),
       toggleClock: () => setIsByClock((on) => !on),
+      toggleWhy: () => setIsWhyShown((on) => !on),
       takeOver: role === 'leads' ? undefined : takeOver,
     },
     ways,
@@ -210,9 +213,14 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
           {reach.length > 0 ? <em>{reach.join(' ')}</em> : <span>{next && howOf(anatomy, next)}</span>}
         </div>
       </section>
-      {table.again.length > 0 && <AskAgain questions={table.again} onAnswer={makeMark} />}
-      {table.asked && <SideAsk kind={table.asked.kind} onSide={table.answerSide} />}
-      {!isReady && <MarkBar marks={marks.filter(({ stepId }) => stepId === step.id)} onMark={makeMark} onStay={stay} />}
+      <div className={styles['below']}>
+        <TaughtStrip taught={step.taught} isWhyShown={isWhyShown} />
+        {table.again.length > 0 && <AskAgain questions={table.again} onAnswer={makeMark} />}
+        {table.asked && <SideAsk kind={table.asked.kind} onSide={table.answerSide} />}
+        {!isReady && (
+          <MarkBar marks={marks.filter(({ stepId }) => stepId === step.id)} onMark={makeMark} onStay={stay} />
+        )}
+      </div>
       <footer className={styles['foot']}>
         <Beads steps={steps} index={index} outcomes={state.outcomes} />
         <div className={styles['keys']}>
@@ -234,7 +242,7 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
             {keepingWords(table.keeping)}
             <small>{offlineWords(offline)}</small>
           </span>
-          <Shortcuts list={tableShortcuts} />
+          <Shortcuts />
           <a href={`/visits/${visit.id}/plan`}>{tableWords.leave}</a>
         </div>
       </footer>

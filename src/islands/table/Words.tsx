@@ -13,6 +13,7 @@ import styles from './Words.module.css';
 /** Words that would fill the screen are set smaller, so that the cue still shows. */
 const longTitle = 18;
 const longWay = 70;
+const longNotes = 90;
 
 interface Props {
   readonly step: TableStep;
@@ -33,8 +34,11 @@ export function Words({ step, place, isReady, stopped, isSaidFirst, isAsking, st
   const title = titleOf(anatomy, step);
   const how = howOf(anatomy, step);
   const [first] = stopped;
+  const notes = step.told ? step.told.cue.length + step.told.note.length : 0;
+  const isTold = Boolean(cue ?? first) || (step.changes?.length ?? 0) > 0;
+  const isFull = isTold || isSaidFirst || isAsking || notes > longNotes;
   return (
-    <main id="main" className={styles['main']} aria-live="polite">
+    <main id="main" className={styles['main']} data-full={isFull || undefined} aria-live="polite">
       <p className={styles['kind']}>
         {step.told ? step.told.block : kindWords[step.kind]} {tableWords.step2} {place.number} {tableWords.of}{' '}
         {place.of}

@@ -1,7 +1,7 @@
 import { tableWords } from './table.words';
 import { type MouseEvent, useRef } from 'react';
 import styles from './Zones.module.css';
-import { bounceMs } from './useTableKeys';
+import { bounceMs } from '../../ui/shortcuts/keyboard';
 
 interface Props {
   readonly onNext: () => void;

@@ -6,6 +6,8 @@ const event = (number: number): OwnEvent => ({
   ...{ number, isAcknowledged: false },
 });
 
+const writer = { owner: 'person-1', key: new Uint8Array(32).fill(5) };
+
 /** What every store must do; the browser’s database is tried in the journeys, where there is one. */
 async function keeps(store: EventStore) {
   await store.put(7, [event(1), event(2)]);
@@ -28,7 +30,7 @@ describe('where a device keeps its presses', () => {
 
   it('is memory where the browser refuses all else', async () => {
     vi.stubGlobal('window', {});
-    const store = await openEventStore();
+    const store = await openEventStore(writer);
     expect(store.kind).toBe('memory');
     await keeps(store);
   });
@@ -42,10 +44,16 @@ describe('where a device keeps its presses', () => {
     };
     vi.stubGlobal('window', { localStorage });
     vi.stubGlobal('localStorage', localStorage);
-    const store = await openEventStore();
+    const store = await openEventStore(writer);
     expect(store.kind).toBe('page-store');
     await keeps(store);
-    expect([...kept.keys()]).toEqual(['table-8']);
+    expect([...kept.keys()]).toEqual(['table person-1 8']);
+    // Whoever finds the device reads nothing of it.
+    expect([...kept.values()].join()).not.toContain('press-1');
+  });
+
+  it('is memory where nobody is known to keep them for', async () => {
+    expect((await openEventStore(undefined)).kind).toBe('memory');
   });
 
   it('throws when it is full, so that the therapist can be told', async () => {
@@ -60,7 +68,7 @@ describe('where a device keeps its presses', () => {
     };
     vi.stubGlobal('window', { localStorage });
     vi.stubGlobal('localStorage', localStorage);
-    const store = await openEventStore();
+    const store = await openEventStore(writer);
     isFull = true;
     await expect(store.put(7, [event(1)])).rejects.toThrow('full');
   });

@@ -1,20 +1,26 @@
+import type { SaveStatus } from '../saving/save-queue';
 import { tableWords } from './table.words';
-import type { Keeping } from './useEvents';
 import type { Offline } from './useOffline';
 
+/** How the presses stand. */
+export type Keeping = Pick<SaveStatus<unknown>, 'kind' | 'open' | 'refused' | 'isOnDevice'>;
+
 /** How safe the last presses are. */
-export function keepingWords(keeping: Keeping): string {
-  switch (keeping.kind) {
+export function keepingWords({ kind, open, refused }: Keeping): string {
+  switch (kind) {
     case 'opening':
-      return 'opening …';
-    case 'kept':
+      return tableWords.opening;
+    case 'saved':
       return tableWords.allKept;
-    case 'sending':
+    case 'saving':
       return tableWords.saving;
     case 'waiting':
-      return tableWords.keptHereSentWhenTheHouse(keeping.count);
+      return tableWords.keptHereSentWhenTheHouse(open);
     case 'refused':
-      return keeping.text;
+    case 'conflict': {
+      const [first] = refused;
+      return first?.problem.errors?.[0]?.message ?? first?.problem.title ?? tableWords.keptHereSentWhenTheHouse(open);
+    }
   }
 }
 

@@ -95,6 +95,7 @@ export const tableWords = {
   touchTheWords: (nextName: string) => `Touch the words: ${nextName}`,
 
   // keeping
+  opening: 'opening …',
   allKept: 'all saved',
   keptHereSentWhenTheHouse: (count: number) => `${count} saved here, sent when the house answers`,
   readyWithoutTheNetwork: 'ready without the network',
@@ -123,6 +124,11 @@ export const tableWords = {
   repetitionOf: (repetition: number, repetitions: number) => `Repetition ${repetition} of ${repetitions}`,
   stepOf: (n: number, count: number) => `Step ${n} of ${count}`,
 
+  // TaughtStrip
+  never: 'Never',
+  itHasWorkedWhen: 'It has worked when',
+  why: 'Why',
+
   // useTableKeys
   doneOnToTheNextStep: 'done, on to the next step (foot switch)',
   backOneStep: 'back one step',
@@ -139,6 +145,7 @@ export const tableWords = {
   pressureWasAskedAbout: 'pressure was asked about',
   askedAgainBeforeAPartNothing: 'asked again before a part: nothing against it, or leave it out',
   stayHereHalfAsLongAgain: 'stay here half as long again',
+  whyThisStep: 'why this step, and again to hide it',
   goOnByTheClockOr: 'go on by the clock, or only by hand',
   takeOverWhereThisDeviceOnly: 'take over, where this device only follows',
   saving: 'saving …',

@@ -1,18 +1,16 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { VisitView } from '../../contracts/visit-views';
 import { mergeEvents } from '../../core/table/events';
 import type { TableEvent } from '../../core/table/table-event';
-import { RequestError, send } from '../api';
+import { send } from '../api';
+import { deliver } from '../saving/deliver';
+import { saveQueue } from '../saving/save-queue';
+import { useSending } from '../saving/use-saving';
 import { deviceId, holdTable } from './device';
+import { draftsOf } from './event-drafts';
 import { type EventStore, memoryStore, openEventStore, type OwnEvent } from './event-store';
 
-const retryMs = 3000;
 const followMs = 2000;
-
-export type Keeping =
-  | { readonly kind: 'opening' | 'kept' }
-  | { readonly kind: 'sending' | 'waiting'; readonly count: number }
-  | { readonly kind: 'refused'; readonly text: string };
 
 /** `leads` writes; `follows` another device, or another window of this one, and only looks on. */
 export type Role = 'leads' | 'follows-device' | 'follows-window';
@@ -28,66 +26,56 @@ const mostAtOnce = 200;
  */
 export function useEvents(visit: VisitView, planVersion: number) {
   const [events, setEvents] = useState<readonly TableEvent[]>(visit.events);
-  const [keeping, setKeeping] = useState<Keeping>({ kind: 'opening' });
   const [role, setRole] = useState<Role>('leads');
   const [storeKind, setStoreKind] = useState<EventStore['kind']>();
   const own = useRef<readonly OwnEvent[]>([]);
   const store = useRef<EventStore>(memoryStore());
   const device = useRef('');
-  const isSending = useRef(false);
   const holds = useRef(0);
+  const isHere = useRef(false);
 
-  /** Sends batch after batch until nothing is left or nobody answers; then tries again a little later. */
-  const flush = useCallback(async (): Promise<void> => {
-    if (isSending.current || device.current === '') return;
-    isSending.current = true;
-    const unsent = () => own.current.filter(({ isAcknowledged }) => !isAcknowledged);
-    try {
-      for (let batch = unsent(); batch.length > 0; batch = unsent()) {
-        setKeeping({ kind: 'sending', count: batch.length });
-        const sent = batch.slice(0, mostAtOnce);
-        const answer = await send('POST /api/visits/{id}/events', {
-          params: { id: visit.id },
-          body: { deviceId: device.current, events: sent.map(({ isAcknowledged: _, ...event }) => event) },
-        });
-        const ids = new Set(sent.map(({ id }) => id));
+  // What was pressed has its own number; the queue keeps the order in which it was pressed.
+  const [queue] = useState(() =>
+    saveQueue<OwnEvent, { readonly isAside: boolean }>({ mostAtOnce, makeId: ({ id }) => id }),
+  );
+  useLayoutEffect(() =>
+    queue.serve({
+      openStore: async () => {
+        const opened = await openEventStore();
+        const kept = await opened.read(visit.id).catch(() => []);
+        const isFree = await holdTable(
+          visit.id,
+          false,
+          () => isHere.current && holds.current === 0 && setRole('follows-window'),
+        );
+        store.current = opened;
+        setStoreKind(opened.kind);
+        own.current = mergeOwn(own.current, kept);
+        device.current = deviceId();
+        const isOthers = visit.lead !== null && visit.lead.deviceId !== device.current;
+        setRole(isOthers ? 'follows-device' : isFree ? 'leads' : 'follows-window');
+        setEvents((now) => mergeEvents(now, own.current));
+        return draftsOf(opened, visit.id);
+      },
+      deliver: (drafts) => {
+        const events = drafts.map(({ body: { isAcknowledged: _, ...event } }) => event);
+        const body = { deviceId: device.current, events };
+        return deliver(() => send('POST /api/visits/{id}/events', { params: { id: visit.id }, body }));
+      },
+      onSaved: (drafts, { isAside }) => {
+        const ids = new Set(drafts.map(({ body }) => body.id));
         own.current = own.current.map((event) => (ids.has(event.id) ? { ...event, isAcknowledged: true } : event));
-        await store.current.acknowledge(visit.id, ids).catch(() => undefined);
-        if (answer.isAside) setRole('follows-device');
-      }
-      setKeeping({ kind: 'kept' });
-    } catch (error) {
-      const isRefused = error instanceof RequestError && error.status === 400;
-      setKeeping(isRefused ? { kind: 'refused', text: error.message } : { kind: 'waiting', count: unsent().length });
-    } finally {
-      isSending.current = false;
-    }
-  }, [visit.id]);
-
+        if (isAside) setRole('follows-device');
+      },
+    }),
+  );
+  const keeping = useSending(queue, undefined);
   useEffect(() => {
-    let isHere = true;
-    const begin = async () => {
-      const opened = await openEventStore();
-      const kept = await opened.read(visit.id).catch(() => []);
-      const isFree = await holdTable(visit.id, false, () => isHere && holds.current === 0 && setRole('follows-window'));
-      if (!isHere) return;
-      store.current = opened;
-      setStoreKind(opened.kind);
-      own.current = kept;
-      device.current = deviceId();
-      const isOthers = visit.lead !== null && visit.lead.deviceId !== device.current;
-      setRole(isOthers ? 'follows-device' : isFree ? 'leads' : 'follows-window');
-      setEvents((now) => mergeEvents(now, own.current));
-      setKeeping({ kind: 'kept' });
-      void flush();
-    };
-    void begin();
-    const retrying = setInterval(() => void flush(), retryMs);
+    isHere.current = true;
     return () => {
-      isHere = false;
-      clearInterval(retrying);
+      isHere.current = false;
     };
-  }, [flush, visit.id, visit.lead]);
+  }, []);
 
   useEffect(() => {
     if (role === 'leads') return;
@@ -118,12 +106,9 @@ export function useEvents(visit: VisitView, planVersion: number) {
       }));
       own.current = [...own.current, ...fresh];
       setEvents((all) => [...all, ...fresh]);
-      store.current
-        .put(visit.id, fresh)
-        .catch(() => setStoreKind('memory'))
-        .finally(() => void flush());
+      for (const event of fresh) queue.addOneMore('event', event);
     },
-    [flush, planVersion, role, visit.id],
+    [planVersion, queue, role],
   );
 
   /** Makes this device, and this window, the one that writes. @returns false when the house does not answer */

@@ -1,6 +1,6 @@
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { type FootPress, type FootState, simulatedFootSwitch } from '../devices/foot-switch';
-import { bounceMs } from './useTableKeys';
+import { bounceMs } from '../../ui/shortcuts/keyboard';
 
 /** Listens to the foot switch; double presses count once. @returns whether one is there, or has fallen silent */
 export function useFootSwitch(onPress: (press: FootPress) => void): FootState {

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { clientWordsOf } from '../../catalogue/client-words/client-words';
 import type { ClientWords, TabletWords } from '../../catalogue/client-words/words';
 import type { FeedbackTabletView } from '../../contracts/ask-views';
@@ -6,9 +6,9 @@ import type { FeedbackField } from '../../contracts/closing';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
 import { PinForm } from '../door/PinForm';
-import { keepTrying } from './keep-trying';
+import { sending } from '../saving/sending';
+import { useAnswers } from './use-answers';
 import styles from './Tablet.module.css';
-import { send } from '../api';
 
 interface Question {
   readonly field: FeedbackField;
@@ -46,22 +46,12 @@ export function FeedbackTablet({ view, words: table = clientWordsOf(view.languag
   const questions = questionsOf(view, words);
   const [page, setPage] = useState(0);
   const [answers, setAnswers] = useState<Readonly<Partial<Record<FeedbackField, string>>>>({});
-  const [trouble, setTrouble] = useState<string>();
-  const queue = useRef<Promise<unknown>>(Promise.resolve());
+  const { queue, trouble } = useAnswers(view.visitId, words);
   const question = questions[page];
   const answer = (field: FeedbackField, value: string) => {
     setAnswers({ ...answers, [field]: value });
-    queue.current = queue.current.then(() =>
-      keepTrying(
-        () =>
-          send('POST /api/tablet/{visit}/feedback', {
-            params: { visit: view.visitId },
-            body: { [field]: Number(value) },
-          }),
-        words,
-        setTrouble,
-      ),
-    );
+    const body = { [field]: Number(value) };
+    queue.add(field, sending('POST /api/tablet/{visit}/feedback', { visit: view.visitId }, body));
   };
   return (
     <main id="main" lang={view.language} className={styles['tablet']}>
@@ -99,8 +89,8 @@ export function FeedbackTablet({ view, words: table = clientWordsOf(view.languag
           <PinForm
             label={words.pin}
             button={words.takeBack}
-            onOpen={() => void queue.current.then(() => window.location.assign(`/visits/${view.visitId}/close`))}
-            onEnded={() => window.location.assign('/sign-in')}
+            onOpen={() => void queue.settle().then(() => window.location.replace(`/visits/${view.visitId}/close`))}
+            onEnded={() => window.location.replace('/sign-in')}
           />
         </section>
       )}

@@ -1,5 +1,5 @@
 import type { ConditionId } from '../../core/ids';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { TabletView } from '../../contracts/ask-views';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
@@ -8,7 +8,8 @@ import { clientWordsOf } from '../../catalogue/client-words/client-words';
 import { RequestError, send } from '../api';
 import { ConsentForm } from '../consent/ConsentForm';
 import { PinForm } from '../door/PinForm';
-import { keepTrying } from './keep-trying';
+import { sending } from '../saving/sending';
+import { useAnswers } from './use-answers';
 import styles from './Tablet.module.css';
 
 type Answer = 'yes' | 'no' | 'unsure';
@@ -24,20 +25,13 @@ export function Tablet({ view, words: table = clientWordsOf(view.language) }: Pr
   const [answers, setAnswers] = useState(view.intake);
   const [opened, setOpened] = useState<ReadonlySet<string>>(new Set());
   const [page, setPage] = useState(0);
-  const [trouble, setTrouble] = useState<string>();
-  const queue = useRef<Promise<unknown>>(Promise.resolve());
+  const { queue, trouble } = useAnswers(view.visitId, words);
   const last = view.groups.length;
   const group = view.groups[page];
 
-  const keep = (given: readonly { readonly condition: ConditionId; readonly answer: Answer }[]) => {
-    setAnswers((old) => ({ ...old, ...Object.fromEntries(given.map((g) => [g.condition, g.answer])) }));
-    queue.current = queue.current.then(() =>
-      keepTrying(
-        () => send('POST /api/tablet/{visit}', { params: { visit: view.visitId }, body: { answers: given } }),
-        words,
-        setTrouble,
-      ),
-    );
+  const keep = (input: readonly { readonly condition: ConditionId; readonly answer: Answer }[]) => {
+    setAnswers((old) => ({ ...old, ...Object.fromEntries(input.map((g) => [g.condition, g.answer])) }));
+    queue.addOneMore('intake', sending('POST /api/tablet/{visit}', { visit: view.visitId }, { answers: input }));
   };
   const open = group
     ? opened.has(group.group) || group.questions.some((q) => answers[q.id] === 'yes' || answers[q.id] === 'unsure')
@@ -131,8 +125,8 @@ export function Tablet({ view, words: table = clientWordsOf(view.language) }: Pr
           <PinForm
             label={words.pin}
             button={words.takeBack}
-            onOpen={() => window.location.assign(`/visits/${view.visitId}/ask`)}
-            onEnded={() => window.location.assign('/sign-in')}
+            onOpen={() => void queue.settle().then(() => window.location.replace(`/visits/${view.visitId}/ask`))}
+            onEnded={() => window.location.replace('/sign-in')}
           />
         </section>
       )}

@@ -6,7 +6,10 @@ import type { VisitBlends } from '../../contracts/oil-views';
 import type { BlockView } from '../../contracts/treatment-views';
 import { type TableStep, timesOf, titleOf } from '../../core/table/table-step';
 import { formatClock } from '../../core/units';
+import { Button } from '../../ui/button/Button';
 import { SortableList } from '../../ui/sortable/SortableList';
+import { Taught } from '../taught/Taught';
+import { StoneChoice } from './StoneChoice';
 import type { TreatmentHandle } from './useTreatment';
 import styles from './BlockList.module.css';
 
@@ -16,10 +19,12 @@ interface Props {
   readonly blends: VisitBlends;
   readonly selected: string | undefined;
   readonly onSelect: (id: string | undefined) => void;
+  /** What is taught of the steps of the open part stands under them. */
+  readonly isTaught: boolean;
 }
 
 /** The parts of the treatment in their order: drag one, or move it with Alt and the arrow keys. */
-export function BlockList({ handle, blends, selected, onSelect }: Props) {
+export function BlockList({ handle, blends, selected, onSelect, isTaught }: Props) {
   const { treatment, plan, move, blocks } = handle;
   const steps = new Map(plan.steps.map((step) => [step.id, step]));
   return (
@@ -43,6 +48,8 @@ export function BlockList({ handle, blends, selected, onSelect }: Props) {
           blend={block.oil && nameAndAmount(blends[block.oil])}
           isOpen={selected === block.id}
           onToggle={() => onSelect(selected === block.id ? undefined : block.id)}
+          handle={handle}
+          isTaught={isTaught}
         />
       ))}
     </SortableList>
@@ -61,9 +68,11 @@ interface BlockProps {
   readonly blend: string | undefined;
   readonly isOpen: boolean;
   readonly onToggle: () => void;
+  readonly handle: TreatmentHandle;
+  readonly isTaught: boolean;
 }
 
-function Block({ block, number, steps, faults, blend, isOpen, onToggle }: BlockProps) {
+function Block({ block, number, steps, faults, blend, isOpen, onToggle, handle, isTaught }: BlockProps) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: block.id });
   const setup = block.changes.reduce((sum, { seconds }) => sum + seconds, 0);
   return (
@@ -110,6 +119,29 @@ function Block({ block, number, steps, faults, blend, isOpen, onToggle }: BlockP
               {why}
             </p>
           ))}
+          <p className={styles['whole']}>
+            <label>
+              {treatmentWords.eachStep}{' '}
+              <select
+                value={handle.treatment.wish.times?.[block.id] ?? ''}
+                onChange={({ target }) =>
+                  handle.setTimes(block.id, target.value === '' ? undefined : Number(target.value))
+                }
+              >
+                <option value="">{treatmentWords.asTaught}</option>
+                {[1, 2, 3, 4, 5, 6, 8, 10].map((times) => (
+                  <option key={times} value={times}>
+                    {treatmentWords.timesEach(times)}
+                  </option>
+                ))}
+              </select>
+            </label>
+            {block.otherSide !== undefined && (
+              <Button look="link" onClick={() => handle.addPart(block.choice, block.otherSide ?? '')}>
+                {treatmentWords.theOtherSideToo}
+              </Button>
+            )}
+          </p>
           <ol>
             {steps.map((step) => (
               <li key={step.id}>
@@ -121,6 +153,8 @@ function Block({ block, number, steps, faults, blend, isOpen, onToggle }: BlockP
                   {timesOf(step)} · {formatClock(step.seconds)}
                   {step.cautions.length > 0 && ` · ${step.cautions.join(' ')}`}
                 </em>
+                <StoneChoice step={step} handle={handle} />
+                {isTaught && <Taught taught={step.taught} />}
               </li>
             ))}
           </ol>

@@ -19,6 +19,7 @@ import { VisitHead } from '../visit-head/VisitHead';
 import { Bands } from './Bands';
 import { BlockList } from './BlockList';
 import styles from './TreatmentPlan.module.css';
+import { StoneTrouble } from './StoneTrouble';
 import { TreatmentSide } from './TreatmentSide';
 import { useTreatment } from './useTreatment';
 
@@ -31,14 +32,20 @@ interface Props {
 /** A whole treatment of several parts: put into the best order and the time, rearranged with what breaks shown at once. */
 export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }: Props) {
   const handle = useTreatment(visit.id, first, firstTreatment);
-  const { plan, treatment, status } = handle;
+  const { plan, treatment } = handle;
   const [selected, setSelected] = useState<string>();
+  const [isTaught, setIsTaught] = useState(false);
   const [isReasonAsked, setIsReasonAsked] = useState(false);
   const errors = [...treatment.faults, ...treatment.stepFaults, ...treatment.conflicts].filter(
     ({ severity }) => severity === 'error',
   );
   usePlanKeys({
+    teach: () => {
+      if (!selected) setSelected(treatment.blocks[0]?.id);
+      setIsTaught((is) => !is);
+    },
     undo: handle.undo,
+    asTaught: treatment.wish.isFree || treatment.wish.order ? () => handle.setOrder(false) : undefined,
     mend: () => {
       if (treatment.faults.length > 0) handle.mendAll();
     },
@@ -96,8 +103,7 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
           <PlanNotices
             stale={plan.isStale ? treatmentWords.whatIsKnownOfTheClient : undefined}
             onPlanAgain={handle.bestOrder}
-            status={status}
-            onRetry={handle.retry}
+            saves={handle}
             broken={treatment.faults.length}
             reason={plan.reason}
             onMendAll={handle.mendAll}
@@ -108,7 +114,8 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
           </PlanNotices>
           {treatment.sinceLast && <SinceLast {...treatment.sinceLast} />}
           {isEmpty && <p className={styles['notice']}>{treatmentWords.nothingOfWhatWasChosenMay}</p>}
-          <BlockList handle={handle} blends={visit.blends} selected={selected} onSelect={setSelected} />
+          <StoneTrouble stones={treatment.stones ?? []} onTake={handle.takeStones} />
+          <BlockList {...{ handle, selected, isTaught }} blends={visit.blends} onSelect={setSelected} />
         </main>
         <TreatmentSide handle={handle} visit={visit} regionLabel={(name) => regionLabel(anatomy, name)} />
       </div>
@@ -116,7 +123,7 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
         <Bands treatment={treatment} selected={selected} onSelect={setSelected} />
         <PlanActions
           visitId={visit.id}
-          status={status}
+          saving={handle.saving}
           onUndo={handle.undo}
           canUndo={handle.canUndo}
           isBlocked={isEmpty || plan.isStale || !treatment.fits}

@@ -6,6 +6,7 @@ import { lineWorkId } from '../../core/facial/line-work';
 import type { Proposal } from '../../core/treatment/shorten';
 import { byReason } from '../../core/treatment/left-out-groups';
 import { formatClock } from '../../core/units';
+import { Kbd } from '../../ui/kbd/Kbd';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
 import { Dialog } from '../../ui/dialog/Dialog';
@@ -33,7 +34,9 @@ const mostRegions = 8;
 export function TreatmentSide({ handle, visit, regionLabel }: Props) {
   const { treatment } = handle;
   const { wish, load } = treatment;
+  const stoneChanges = (treatment.stones ?? []).reduce((sum, { changes }) => sum + changes, 0);
   const [open, setOpen] = useState<'chooser' | 'keep' | 'school'>();
+  const [trouble, setTrouble] = useState<string>();
   const close = () => setOpen(undefined);
   const blocks = treatment.blocks.map(({ id }) => id);
   const isOnlyDrainage = wish.choices.length === 1 && treatment.blocks.every(({ name }) => name === 'drainage');
@@ -79,10 +82,11 @@ export function TreatmentSide({ handle, visit, regionLabel }: Props) {
           </Button>
         </div>
         {isOnlyDrainage && (
-          <Button look="link" onClick={() => void handle.asDrainage()}>
+          <Button look="link" onClick={() => void handle.asDrainage().then((why) => setTrouble(why))}>
             {treatmentWords.planItAsDrainageAloneStep}
           </Button>
         )}
+        {trouble !== undefined && <p role="alert">{trouble}</p>}
       </section>
       <OpenLines handle={handle} onAdd={() => setChoices(withProtocol(wish.choices, lineWorkId))} />
       <Time handle={handle} />
@@ -136,6 +140,7 @@ export function TreatmentSide({ handle, visit, regionLabel }: Props) {
           {formatClock(load.standingSeconds)} {treatmentWords.standing} {formatClock(load.thumbSeconds)}{' '}
           {treatmentWords.withTheThumbs}
           {load.firmSeconds > 0 ? treatmentWords.firm(formatClock(load.firmSeconds)) : ''}.
+          {stoneChanges > 0 && ` ${treatmentWords.handsChangeStones(stoneChanges)}`}
         </p>
         <table className={styles['regions']}>
           <caption>{treatmentWords.minutesByRegion}</caption>
@@ -205,7 +210,31 @@ const kindWords = {
   hands: [treatmentWords.changeOfHands, treatmentWords.changesOfHands],
   walk: ['walk', 'walks'],
   drape: ['draping', 'drapings'],
+  wash: [treatmentWords.washingOfTheHands, treatmentWords.washingsOfTheHands],
 } as const;
+
+/** The order that the protocol teaches, and a faster one where there is one: what it saves, and what it departs from. */
+function TaughtOrder({ handle }: { readonly handle: TreatmentHandle }) {
+  const { wish, faster } = handle.treatment;
+  if (wish.isFree)
+    return (
+      <p>
+        {treatmentWords.orderIsFree}{' '}
+        <Button look="link" onClick={() => handle.setOrder(false)}>
+          {treatmentWords.asTheProtocolHasIt} <Kbd>O</Kbd>
+        </Button>
+      </p>
+    );
+  if (!faster) return null;
+  return (
+    <p>
+      {treatmentWords.aFasterOrderSaves(formatClock(faster.savesSeconds), faster.departs.join('; '))}{' '}
+      <Button look="link" onClick={() => handle.setOrder(true)}>
+        {treatmentWords.takeTheFasterOrder}
+      </Button>
+    </p>
+  );
+}
 
 /** How long it takes and what costs time; minutes, form and filling may be changed. */
 function Time({ handle }: { readonly handle: TreatmentHandle }) {
@@ -223,7 +252,7 @@ function Time({ handle }: { readonly handle: TreatmentHandle }) {
     else setMinutes(String(wish.minutes));
   };
   const changes = treatment.blocks.flatMap((block) => block.changes);
-  const costs = (['turn', 'hands', 'walk', 'drape'] as const).flatMap((kind) => {
+  const costs = (['turn', 'hands', 'walk', 'drape', 'wash'] as const).flatMap((kind) => {
     const own = changes.filter((change) => change.kind === kind);
     const seconds = own.reduce((sum, change) => sum + change.seconds, 0);
     return own.length === 0
@@ -244,8 +273,10 @@ function Time({ handle }: { readonly handle: TreatmentHandle }) {
           : treatmentWords.evenTheLeastIsTooLong(formatClock(treatment.shortBySeconds))}{' '}
         {treatment.isBestOrder
           ? treatmentWords.noOrderNeedsLessForChanges
-          : treatmentWords.theBestOrderWouldNeedFor(formatClock(treatment.lowerBoundSeconds))}
+          : treatmentWords.theBestOrderWouldNeedFor(formatClock(treatment.lowerBoundSeconds))}{' '}
+        {(treatment.crossings ?? 0) > 0 && treatmentWords.crossesTheTable(treatment.crossings ?? 0)}
       </p>
+      <TaughtOrder handle={handle} />
       <Field
         label={treatmentWords.minutes}
         inputMode="decimal"

@@ -21,6 +21,22 @@ export const treatmentWords = {
   steps: 'steps',
   from: (n: string) => `from ${n}`,
 
+  eachStep: 'Each step',
+  timesEach: (times: number) => `${times} ×`,
+  asTaught: 'as taught',
+  theOtherSideToo: 'Copy for the other side',
+
+  // StoneChoice
+  stonesOf: (title: string) => `Stones: ${title}`,
+  sizeOfStone: 'Size of the stones',
+  howManyStones: 'How many at once',
+  thoseInTheHand: 'those in the hand',
+  asTheTechniqueAsks: 'as the technique asks',
+
+  // StoneTrouble
+  stonesAreShort: 'Stones are short',
+  stonesStandIn: 'Stones of another size',
+
   // Chooser
   whatThisVisitHolds: 'What this visit holds',
   lookingUpWhatTheHouseHas: 'Looking up what the house has …',
@@ -98,6 +114,7 @@ export const treatmentWords = {
   standing: 'standing,',
   withTheThumbs: 'with the thumbs',
   firm: (firmSeconds: string) => `, ${firmSeconds} firm`,
+  handsChangeStones: (times: number) => `The hands change stones ${countOf(times, 'time')}.`,
   minutesByRegion: 'Minutes by region',
   schoolOfDrainageInThisPlan: 'School of drainage in this plan',
   linesNotWorked: 'Lines not worked',
@@ -108,6 +125,14 @@ export const treatmentWords = {
   of: 'of',
   min2: 'min',
   evenTheLeastIsTooLong: (shortBySeconds: string) => `Even the least is ${shortBySeconds} too long.`,
+  washingOfTheHands: 'washing of the hands',
+  washingsOfTheHands: 'washings of the hands',
+  crossesTheTable: (times: number) => `You cross the table ${countOf(times, 'time')}.`,
+  orderIsFree: 'The fastest order that the rules allow; the protocol teaches another.',
+  asTheProtocolHasIt: 'As the protocol has it',
+  aFasterOrderSaves: (saves: string, departs: string) =>
+    `In the order that the protocol teaches. Another saves ${saves}${departs ? `: ${departs}` : ''}.`,
+  takeTheFasterOrder: 'Take the faster order',
   noOrderNeedsLessForChanges: 'No order needs less for changes.',
   theBestOrderWouldNeedFor: (lowerBoundSeconds: string) =>
     `The best order would need ${lowerBoundSeconds} for changes.`,

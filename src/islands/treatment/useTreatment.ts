@@ -3,9 +3,10 @@ import { useRef, useState } from 'react';
 import type { PlanView } from '../../contracts/visit-views';
 import type { TreatmentView } from '../../contracts/treatment-views';
 import { mendOrder } from '../../core/treatment/order';
-import { send, sentenceOf } from '../api';
-import { useRefresh } from '../plan/refresh';
+import { versioned } from '../saving/sending';
+import { useRefresh } from '../visit-head/refresh';
 import { usePlanSaves } from '../plan/usePlanSaves';
+import type { Facts } from '../saving/SaveLine';
 
 type Wish = TreatmentView['wish'];
 
@@ -18,17 +19,21 @@ export function useTreatment(visitId: VisitId, first: PlanView, firstTreatment: 
   const latest = useRef(treatment.wish);
   /** The order as the hand has it, while the server still plans. */
   const [ahead, setAhead] = useState<readonly string[]>();
-  const saves = usePlanSaves(visitId, first.version);
-  const { status, setStatus } = saves;
+  const saves = usePlanSaves(
+    visitId,
+    first,
+    (saved, { address }, isLast) => {
+      if (address !== 'POST /api/visits/{id}/treatment') return;
+      setPlan(saved);
+      if (isLast) setAhead(undefined);
+    },
+    refresh,
+  );
+  const { saving, compare } = saves;
   const post = (wish: Wish, reason = '') => {
     latest.current = wish;
-    saves.post(
-      ({ params, basedOn }) => send('POST /api/visits/{id}/treatment', { params, body: { ...wish, reason, basedOn } }),
-      (saved, isLast) => {
-        setPlan(saved);
-        if (isLast) setAhead(undefined);
-      },
-    );
+    const facts = wishFacts(wish, treatment);
+    saves.post('wish', versioned('POST /api/visits/{id}/treatment', { id: visitId }, { ...wish, reason }, facts));
   };
   const change = (wish: Wish) => {
     if (!wish.order) setAhead(undefined);
@@ -44,7 +49,8 @@ export function useTreatment(visitId: VisitId, first: PlanView, firstTreatment: 
     treatment,
     /** In the order as the hand has it. */
     blocks,
-    status,
+    saving,
+    compare,
     canUndo: past.length > 0,
     undo: () => {
       const previous = past.at(-1);
@@ -57,6 +63,36 @@ export function useTreatment(visitId: VisitId, first: PlanView, firstTreatment: 
     set: (part: Partial<Wish>) => {
       const { order: _, ...wish } = { ...latest.current, ...part };
       change(wish);
+    },
+    /** The fastest order that the rules allow, or the one that the protocols teach. */
+    setOrder: (isFree: boolean) => {
+      const { order: _, ...wish } = latest.current;
+      setAhead(undefined);
+      change({ ...wish, isFree });
+    },
+    /** Every step of a part so often; as taught again without a number. */
+    setTimes: (block: string, number?: number) => {
+      const { [block]: _, ...others } = latest.current.times ?? {};
+      change({ ...latest.current, times: number === undefined ? others : { ...others, [block]: number } });
+    },
+    /** Takes a part of a protocol in that was not chosen. */
+    addPart: (choice: string, part: string) => {
+      const { order: _, ...wish } = latest.current;
+      setAhead(undefined);
+      change({
+        ...wish,
+        choices: wish.choices.map((one) =>
+          one.id === choice && one.blocks ? { ...one, blocks: [...one.blocks, part] } : one,
+        ),
+      });
+    },
+    /** Other stones for steps; the order stays as it is. */
+    takeStones: (stones: NonNullable<Wish['stones']>) =>
+      change({ ...latest.current, stones: { ...latest.current.stones, ...stones } }),
+    /** What the technique asks for again. */
+    usualStones: (step: string) => {
+      const { [step]: _, ...stones } = latest.current.stones ?? {};
+      change({ ...latest.current, stones });
     },
     /** Puts the block at `from` to position `to`. */
     move: (from: number, to: number) => {
@@ -85,18 +121,22 @@ export function useTreatment(visitId: VisitId, first: PlanView, firstTreatment: 
     /** Goes back to the plan of a drainage by itself, which shows every step of the course. */
     asDrainage: async () => {
       const { minutes, fill, school } = latest.current;
-      try {
-        const wish = { school: school ?? plan.drainageCase.school, minutes, fill };
-        await saves.replace(({ params, basedOn }) =>
-          send('POST /api/visits/{id}/plan', { params, body: { ...wish, basedOn } }),
-        );
-        await refresh();
-      } catch (error) {
-        setStatus({ kind: 'trouble', text: sentenceOf(error) });
-      }
+      const wish = { school: school ?? plan.drainageCase.school, minutes, fill };
+      const trouble = await saves.replace(versioned('POST /api/visits/{id}/plan', { id: visitId }, wish));
+      if (trouble === undefined) await refresh();
+      return trouble;
     },
     keepWithReason: (reason: string) => post(latest.current, reason),
-    retry: () => post(latest.current, plan.reason),
+  };
+}
+
+/** Minutes and parts of a wish, in the order that was asked for. */
+function wishFacts(wish: Wish, { blocks }: TreatmentView): Facts {
+  const order = wish.order ?? blocks.map(({ id }) => id);
+  const label = (id: string) => blocks.find((block) => block.id === id)?.name ?? id;
+  return {
+    minutes: String(wish.minutes),
+    ...Object.fromEntries(order.map((id, i) => [String(i + 1), label(id)])),
   };
 }
 

@@ -1,9 +1,11 @@
 import { visitHeadWords } from './visit-head.words';
+import { use, useEffect, useRef } from 'react';
 import type { Stage, StageOrEnd } from '../../contracts/people-views';
 import { stages } from '../../core/visit/stage';
 import { type VisitView } from '../../contracts/visit-views';
 import { type Stone, SteppingStones } from '../../ui/stones/SteppingStones';
-import { type Shortcut, Shortcuts } from '../../ui/shortcuts/Shortcuts';
+import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
+import { RefreshContext } from './refresh';
 import styles from './VisitHead.module.css';
 
 /** Stages that have a view of their own. */
@@ -23,55 +25,6 @@ interface Props {
   readonly stage?: StageOrEnd;
 }
 
-/** What the keyboard can do on each view. */
-const keysOf: Readonly<Record<(typeof walked)[number], readonly Shortcut[]>> = {
-  ask: [
-    [['Y'], visitHeadWords.yesToTheQuestionAtHand],
-    [['N'], visitHeadWords.noToTheQuestionAtHand],
-    [['U'], visitHeadWords.notSure],
-    [['R'], visitHeadWords.noToTheRestOfThe],
-    [['↑', '↓'], visitHeadWords.fromQuestionToQuestion],
-    [['M'], visitHeadWords.markTheFindingOnTheBody],
-    [['H'], visitHeadWords.handTheTabletToTheClient],
-  ],
-  measure: [
-    [['Enter'], visitHeadWords.takeTheNumberOnToThe],
-    [['↑'], visitHeadWords.nextPointUp],
-    [['↓'], visitHeadWords.backToThePointBelow],
-    [['I'], visitHeadWords.inchesOrCentimetres],
-    [['A'], visitHeadWords.tapeAgainWithoutLooking],
-    [['Y'], visitHeadWords.tapedAgainItIsRight],
-    [['U'], visitHeadWords.undoTheLastNumber],
-    [['C'], visitHeadWords.howItIsTaped],
-    [['B'], visitHeadWords.tapeWithAButton],
-    [['T'], visitHeadWords.tapeRun],
-    [['K'], visitHeadWords.skinAndTissue],
-    [['F'], visitHeadWords.howItFeels],
-    [['N'], visitHeadWords.faceAndNeck],
-    [['L'], visitHeadWords.linesOfTheFace],
-    [['G'], visitHeadWords.girthsOfTheBelly],
-    [['P'], 'pictures'],
-  ],
-  plan: [
-    [['↑', '↓'], visitHeadWords.fromStepToStep],
-    [['Enter'], visitHeadWords.whyAStepStandsWhereIt],
-    [['Alt', '↑'], visitHeadWords.moveTheStepUp],
-    [['Alt', '↓'], visitHeadWords.moveTheStepDown],
-    [['M'], visitHeadWords.mendWhatIsBroken],
-    [['Ctrl', 'Z'], visitHeadWords.undoTheLastMove],
-  ],
-  prepare: [
-    [['Tab'], visitHeadWords.nextOnTheList],
-    [['Space'], visitHeadWords.readyOrNotYet],
-  ],
-  table: [],
-  close: [
-    [['Tab'], visitHeadWords.nextQuestion],
-    [['←', '→'], visitHeadWords.chooseAnAnswer],
-    [['Ctrl', 'Enter'], visitHeadWords.closeTheVisit],
-  ],
-};
-
 /** What of the asking is missing, for a visit that has not begun at the table. */
 function missingWords({ missing, events }: VisitView): string | undefined {
   if (missing.length === 0 || events.length > 0) return undefined;
@@ -81,6 +34,11 @@ function missingWords({ missing, events }: VisitView): string | undefined {
 
 /** Client and stage of a visit, the same on each of its views. */
 export function VisitHead({ visit, here, stage = visit.stage }: Props) {
+  const { turn } = use(RefreshContext);
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    if (turn > 0) heading.current?.focus();
+  }, [turn]);
   const reached = stage === 'done' ? stages.length : stages.indexOf(stage as Stage);
   const stones = walked.map((name): Stone => {
     const isHere = name === here;
@@ -99,7 +57,7 @@ export function VisitHead({ visit, here, stage = visit.stage }: Props) {
   return (
     <div className={styles['head']}>
       <div className={styles['who']}>
-        <h1>
+        <h1 ref={heading} tabIndex={-1}>
           <a href={`/clients/${visit.client.id}`}>{visit.client.name}</a>
         </h1>
         <p>
@@ -109,7 +67,7 @@ export function VisitHead({ visit, here, stage = visit.stage }: Props) {
       </div>
       <div className={styles['stones']}>
         <SteppingStones stones={stones} />
-        <Shortcuts list={keysOf[here]} />
+        <Shortcuts />
       </div>
     </div>
   );

@@ -10,10 +10,14 @@ export interface Visitor {
   readonly isLocked: boolean;
   readonly handedVisitId: VisitId | null;
   readonly isHouseSetUp: boolean;
+  /** Has just shown by PIN that it is still they. */
+  readonly isProved?: boolean;
+  /** The house asks for a second factor that is not set up yet. */
+  readonly isOwing?: boolean;
 }
 
-/** `allowed`, or why not: sign in first, unlock first, give the tablet back first, or never with this role. */
-export type Verdict = 'allowed' | 'sign-in' | 'locked' | 'handed' | 'forbidden' | 'unknown';
+/** `allowed`, or why not: sign in first, unlock first, give the tablet back first, PIN again, or never with this role. */
+export type Verdict = 'allowed' | 'sign-in' | 'locked' | 'handed' | 'owing' | 'forbidden' | 'prove' | 'unknown';
 
 /** Whether somebody may come in at a door; `params` are the names of its address. */
 export function mayEnter(door: Door, params: Readonly<Record<string, string>>, visitor: Visitor): Verdict {
@@ -26,8 +30,10 @@ export function mayEnter(door: Door, params: Readonly<Record<string, string>>, v
     return door.whileHanded && isHis ? 'allowed' : 'handed';
   }
   if (visitor.isLocked && !door.whileLocked) return 'locked';
+  if (visitor.isOwing && !door.whileOwing && door.who !== 'everybody') return 'owing';
   if (door.who === 'everybody' || door.who === 'signed-in') return 'allowed';
-  return ranks[visitor.role] >= ranks[door.who] ? 'allowed' : 'forbidden';
+  if (ranks[visitor.role] < ranks[door.who]) return 'forbidden';
+  return door.asksPin && !visitor.isProved ? 'prove' : 'allowed';
 }
 
 /** The same by address. What no route and no page names is refused. */

@@ -9,9 +9,9 @@ export function hashSecret(secret: string): Promise<string> {
 }
 
 /** Takes as long for a person who does not exist as for one who does. */
-export async function isSecret(stored: string | null, given: string): Promise<boolean> {
+export async function isSecret(stored: string | null, input: string): Promise<boolean> {
   nobody ??= hashSecret(randomBytes(12).toString('hex'));
-  return (await verify(stored ?? (await nobody), given.normalize('NFKC'))) && stored !== null;
+  return (await verify(stored ?? (await nobody), input.normalize('NFKC'))) && stored !== null;
 }
 let nobody: Promise<string> | undefined;
 

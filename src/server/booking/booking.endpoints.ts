@@ -1,11 +1,20 @@
 import { parseISO } from 'date-fns';
 import { bookingRoutes as routes } from '../../contracts/routes/booking';
 import { endpoints, fileAnswer } from '../http/endpoint';
+import { readBooked } from '../clients/read-client';
+import { keepingEnds } from '../keeping/keeping';
+import { readDay } from '../visits/read-day';
 import { bookVisit, cancelVisit, moveVisit, proposeTimes } from './booking';
 import { feedToken, staffOfFeed, writeCalendar } from './calendar';
 import { listReminders, settleReminders } from './reminders';
 
 export const bookingEndpoints = endpoints(routes, {
+  readDay: async ({ db, query, actor, staff, locals }) => {
+    const day = query.day === '' ? actor.now : parseISO(query.day);
+    const ends = staff.role === 'owner' && !locals.isDemo ? await keepingEnds(db, actor.now) : [];
+    return readDay(db, day, actor.now, staff.role !== 'assistant', ends);
+  },
+  bookedOf: ({ db, params, actor, staff }) => readBooked(db, params.id, actor.now, staff.role !== 'assistant'),
   proposeTimes: ({ db, query, actor, locals }) => {
     const from = query.from === '' ? actor.now : parseISO(query.from);
     return proposeTimes(

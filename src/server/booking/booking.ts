@@ -1,12 +1,12 @@
 import type { Minutes } from '../../core/quantities';
 import type { TherapistId, VisitId } from '../../core/ids';
 import { randomUUID } from 'node:crypto';
-import { addDays, addWeeks, differenceInMinutes, format, parseISO, set, startOfDay } from 'date-fns';
+import { addDays, addMinutes, addWeeks, differenceInCalendarDays, format, parseISO, set, startOfDay } from 'date-fns';
 import { anatomy } from '../../catalogue/anatomy';
 import type { BookingChangeInput, VisitInput } from '../../contracts/record';
 import type { ProposalView } from '../../contracts/client-views';
 import { expandArea } from '../../core/anatomy/areas';
-import { isFree, type Proposal, proposeStarts, type Span } from '../../core/booking/propose';
+import { type Proposal, proposeStarts, type BusySpan } from '../../core/booking/propose';
 import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
 import { findClient } from '../clients/clients.repository';
@@ -26,13 +26,13 @@ const tidyMinutes = 15;
 const workday: readonly [string, string] = ['9:00', '18:00'];
 
 /** The hours of somebody on a day; undefined when they do not work then. */
-const hoursOn = (staff: StaffMember, day: Date): Span | undefined => hoursOf(staff, day.getDay() || 7);
+const hoursOn = (staff: StaffMember, day: Date): BusySpan | undefined => hoursOf(staff, day.getDay() || 7);
 
 /** Days of the week on which somebody does not work: 1 Monday … 7 Sunday. */
 export const daysOffOf = (staff: StaffMember): readonly number[] =>
   [1, 2, 3, 4, 5, 6, 7].filter((weekday) => !hoursOf(staff, weekday));
 
-function hoursOf(staff: StaffMember, weekday: number): Span | undefined {
+function hoursOf(staff: StaffMember, weekday: number): BusySpan | undefined {
   const isUsual = Object.keys(staff.hours).length === 0;
   const hours = isUsual ? (weekday === 7 ? undefined : workday) : staff.hours[String(weekday)];
   return hours && { fromMinute: minuteOf(hours[0]), toMinute: minuteOf(hours[1]) };
@@ -45,15 +45,19 @@ function minuteOf(time: string): number {
 
 const timeOf = (minute: number) => `${Math.floor(minute / 60)}:${String(minute % 60).padStart(2, '0')}`;
 
-/** What is taken of a therapist's day, in minutes from midnight of the house's clock. */
-async function takenOn(db: Db, therapistId: TherapistId, day: Date, butVisit?: number): Promise<readonly Span[]> {
-  const midnight = startOfDay(day);
-  return (await listVisits(db, ...dayBounds(day)))
+/** Minutes from midnight by the clock on the wall, also on the two days a year on which it is put on or back. */
+function wallMinuteOf(moment: Date, day: Date): number {
+  return differenceInCalendarDays(moment, day) * 24 * 60 + moment.getHours() * 60 + moment.getMinutes();
+}
+
+/** What is taken of a therapist's day, by the clock on the wall; also what reaches into it from the day before. */
+async function takenOn(db: Db, therapistId: TherapistId, day: Date, butVisit?: number): Promise<readonly BusySpan[]> {
+  return (await listVisits(db, addDays(startOfDay(day), -1).toISOString(), dayBounds(day)[1]))
     .filter((visit) => visit.therapist_id === therapistId && visit.id !== butVisit)
-    .map((visit) => {
-      const fromMinute = differenceInMinutes(parseISO(visit.starts_at), midnight);
-      return { fromMinute, toMinute: fromMinute + visit.minutes };
-    });
+    .map((visit) => ({
+      fromMinute: wallMinuteOf(parseISO(visit.starts_at), day),
+      toMinute: wallMinuteOf(addMinutes(parseISO(visit.starts_at), visit.minutes), day),
+    }));
 }
 
 /** The best free times from a day on: at most two a day and person, over two weeks, until there are enough. */
@@ -80,7 +84,7 @@ export async function proposeTimes(
         minutes: wish.minutes,
         tidyMinutes,
         warmUpMinutes: wish.withStones ? stoneWarmUpMinutes : 0,
-        notBeforeMinute: Math.max(0, differenceInMinutes(now, day) + 1),
+        notBeforeMinute: Math.max(0, wallMinuteOf(now, day) + 1),
       });
       found.push(...proposals.slice(0, 2).map((proposal) => viewOf(proposal, day, staff)));
     }
@@ -130,7 +134,7 @@ export async function bookVisit(
   const { holds, ...booked } = input;
   const result = await db.transaction().execute(async (trx) => {
     for (const startsAt of starts) {
-      const taken = await collision(trx, input.therapistId, startsAt, input.minutes);
+      const taken = await collision(trx, { ...input, startsAt });
       if (taken) return { kind: 'refused', errors: [{ path: 'startsAt', message: taken }] } as const;
     }
     const ids: number[] = [];
@@ -154,20 +158,33 @@ export async function bookVisit(
 
 const underHolds = ({ path, message }: FieldError): FieldError => ({ path: `holds.${path}`, message });
 
-/** Why a time cannot be had; undefined when it is free. Only being there twice at once is refused, a short pause is not. */
-async function collision(
-  db: Db,
-  therapistId: TherapistId,
-  startsAt: string,
-  minutes: Minutes,
-  butVisit?: number,
-): Promise<string | undefined> {
-  const day = parseISO(startsAt);
-  const start = differenceInMinutes(day, startOfDay(day));
-  const taken = await takenOn(db, therapistId, day, butVisit);
-  return isFree(taken, start, start + minutes, 0)
-    ? undefined
-    : `${longDay(startsAt)}, ${timeOf(start)} is taken: choose another time.`;
+interface Wanted {
+  readonly therapistId: TherapistId;
+  readonly clientId: number;
+  readonly startsAt: string;
+  readonly minutes: Minutes;
+  readonly butVisit?: number;
+}
+
+/**
+ * Why a time cannot be had; undefined when it is free. Being at two tables at once is refused, for the therapist and for
+ * the client, over midnight too; a short pause is not asked for.
+ */
+async function collision(db: Db, wanted: Wanted): Promise<string | undefined> {
+  const { therapistId, clientId, startsAt, minutes, butVisit } = wanted;
+  const [from, to] = [parseISO(startsAt), addMinutes(parseISO(startsAt), minutes)];
+  // No visit lasts longer than a day: what began before yesterday's time is over.
+  const near = await listVisits(db, addDays(from, -1).toISOString(), to.toISOString());
+  const overlapping = near.filter(
+    ({ id, starts_at, minutes: lasts }) =>
+      id !== butVisit && parseISO(starts_at) < to && addMinutes(parseISO(starts_at), lasts) > from,
+  );
+  const time = format(from, 'H:mm');
+  if (overlapping.some(({ therapist_id }) => therapist_id === therapistId))
+    return `${longDay(startsAt)}, ${time} is taken: choose another time.`;
+  if (overlapping.some(({ client_id }) => client_id === clientId))
+    return `The client has another visit on ${longDay(startsAt)}, ${time}: choose another time.`;
+  return undefined;
 }
 
 /** Moves a visit to another time or therapist; the reminder moves along. */
@@ -188,7 +205,8 @@ export async function moveVisit(
     const staff = await findStaff(trx, input.therapistId);
     if (!staff || staff.role === 'assistant' || staff.leftAt)
       return { kind: 'refused', errors: [{ path: 'therapistId', message: 'There is no such therapist.' }] } as const;
-    const taken = await collision(trx, input.therapistId, input.startsAt, visit.minutes, visitId);
+    const { client_id: clientId, minutes } = visit;
+    const taken = await collision(trx, { ...input, clientId, minutes, butVisit: visitId });
     if (taken) return { kind: 'refused', errors: [{ path: 'startsAt', message: taken }] } as const;
     const now = actor.now.toISOString();
     await moveTo(trx, visit, input);

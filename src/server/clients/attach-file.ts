@@ -4,13 +4,17 @@ import { fileTypeFromBuffer } from 'file-type';
 import type { Db } from '../db/connection';
 import type { FileView } from '../../contracts/client-views';
 import { largestFileBytes } from '../../contracts/routes/clients';
-import { deleteAttachment, findAttachment, insertAttachment } from './attachments.repository';
+import { bytesOf, deleteAttachment, findAttachment, insertAttachment } from './attachments.repository';
 import { findClient } from './clients.repository';
+import { plainPicture } from './plain-picture';
 import { insertAudit } from '../house/audit.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
 
 /** What may be kept: pictures and PDF, told by their content, whatever their name says. */
 const keptTypes: ReadonlySet<string> = new Set(['image/jpeg', 'image/png', 'image/webp', 'application/pdf']);
+
+/** What the files of one client may take up together. */
+const mostBytesOfClient = 250_000_000;
 
 type Attached = { readonly kind: 'saved'; readonly attachment: FileView } | SaveRefusal;
 
@@ -46,9 +50,12 @@ export async function attachWithin(
     return refuse('Only pictures (JPEG, PNG, WebP) and PDF are kept; the content of this file is something else.');
   if (as === 'picture' && !type.mime.startsWith('image/'))
     return refuse('That is not a picture: choose a JPEG, PNG or WebP.');
+  const content = type.mime.startsWith('image/') ? await plainPicture(file.content) : Buffer.from(file.content);
+  if (!content) return refuse('That picture cannot be read: it is damaged, or larger than 60 million points.');
+  if ((await bytesOf(db, clientId)) + content.length > mostBytesOfClient)
+    return refuse('Files of this client take up 250 MB already: take some out first.');
   const now = actor.now.toISOString();
   const name = safeName(file.name, type.ext);
-  const content = Buffer.from(file.content);
   const id = await insertAttachment(db, {
     client_id: clientId,
     name,

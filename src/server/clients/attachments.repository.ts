@@ -49,3 +49,13 @@ export async function deleteAttachment(db: Db, clientId: ClientId, id: number): 
     .executeTakeFirst();
   return result.numDeletedRows > 0n;
 }
+
+/** What the files of a client take up together. */
+export async function bytesOf(db: Db, clientId: ClientId): Promise<number> {
+  const row = await db
+    .selectFrom('attachment')
+    .select((eb) => eb.fn.sum<number>('bytes').as('sum'))
+    .where('client_id', '=', clientId)
+    .executeTakeFirst();
+  return Number(row?.sum ?? 0);
+}

@@ -1,11 +1,12 @@
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { ClientInput } from '../../contracts/record';
 import { openDatabase } from '../db/connection';
 import { findClient, toClientData } from './clients.repository';
 import { largestFileBytes } from '../../contracts/routes/clients';
+import sharp from 'sharp';
 import { attachFile, removeAttachment, safeName } from './attach-file';
 import { findAttachment } from './attachments.repository';
 import { eraseClient, exportClient } from './erase-client';
@@ -226,7 +227,12 @@ describe('the audit trail', () => {
 });
 
 describe('files', () => {
-  const png = Buffer.from('89504e470d0a1a0a0000000d49484452000000010000000108060000001f15c489', 'hex');
+  let png: Buffer;
+  beforeAll(async () => {
+    png = await sharp({ create: { width: 8, height: 6, channels: 3, background: '#a57' } })
+      .png()
+      .toBuffer();
+  });
   const attach = (name: string, content: Uint8Array) => attachFile(house.db, house.client, { name, content }, actor);
 
   it('are told by their content, whatever the name says', async () => {
@@ -248,10 +254,32 @@ describe('files', () => {
     const saved = await attach('a.png', png);
     if (saved.kind !== 'saved') throw new Error(saved.kind);
     const { id } = saved.attachment;
-    expect((await findAttachment(house.db, house.client, id))?.content).toEqual(png);
+    const kept = (await findAttachment(house.db, house.client, id))?.content;
+    expect(await sharp(kept).metadata()).toMatchObject({ format: 'png', width: 8, height: 6 });
     expect(await findAttachment(house.db, house.client + 1, id)).toBeUndefined();
     expect((await removeAttachment(house.db, house.client + 1, id, actor)).kind).toBe('not-found');
     expect((await removeAttachment(house.db, house.client, id, actor)).kind).toBe('saved');
+  });
+
+  it('tell nothing of where and when a picture was taken, and stand as they were held', async () => {
+    const taken = await sharp({ create: { width: 8, height: 6, channels: 3, background: '#a57' } })
+      .withExif({ IFD0: { Make: 'Some camera', DateTime: '2026:01:01 10:00:00' }, IFD3: { GPSLatitude: '48/1' } })
+      .withMetadata({ orientation: 6 })
+      .jpeg()
+      .toBuffer();
+    const saved = await attach('a.jpg', taken);
+    if (saved.kind !== 'saved') throw new Error(saved.kind);
+    const kept = (await findAttachment(house.db, house.client, saved.attachment.id))?.content;
+    const { exif, orientation, width, height } = await sharp(kept).metadata();
+    expect({ exif, orientation, width, height }).toEqual({
+      ...{ exif: undefined, orientation: undefined },
+      ...{ width: 6, height: 8 },
+    });
+  });
+
+  it('that are damaged pictures are refused', async () => {
+    const saved = await attach('broken.png', png.subarray(0, 40));
+    expect(saved).toMatchObject({ kind: 'refused', errors: [{ path: 'file' }] });
   });
 
   it('have names without paths or controls', () => {

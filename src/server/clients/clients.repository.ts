@@ -24,21 +24,21 @@ export function toClientData(row: ClientRow): ClientInput {
   };
 }
 
-function columnsOf(given: ClientInput) {
+function columnsOf(input: ClientInput) {
   return {
-    name: given.name,
-    search_name: plainLetters(given.name),
-    born_on: given.bornOn,
-    phone: given.phone,
-    email: given.email,
-    address: given.address,
-    emergency_contact: given.emergencyContact,
-    due_on: given.dueOn,
-    height_cm: given.heightCm,
-    language: given.language,
-    medicines: given.medicines,
-    likes_json: likesColumn.write(given.likes),
-    note: given.note,
+    name: input.name,
+    search_name: plainLetters(input.name),
+    born_on: input.bornOn,
+    phone: input.phone,
+    email: input.email,
+    address: input.address,
+    emergency_contact: input.emergencyContact,
+    due_on: input.dueOn,
+    height_cm: input.heightCm,
+    language: input.language,
+    medicines: input.medicines,
+    likes_json: likesColumn.write(input.likes),
+    note: input.note,
   };
 }
 
@@ -54,7 +54,7 @@ export async function findClient(db: Db, id: number): Promise<ClientRow | undefi
   return db.selectFrom('client').selectAll().where('id', '=', id).executeTakeFirst();
 }
 
-export async function insertClient(db: Db, given: NewClient, now: string): Promise<number> {
+export async function insertClient(db: Db, input: NewClient, now: string): Promise<number> {
   const whole: ClientInput = {
     bornOn: null,
     phone: '',
@@ -67,7 +67,7 @@ export async function insertClient(db: Db, given: NewClient, now: string): Promi
     medicines: '',
     likes: noLikes,
     note: '',
-    ...given,
+    ...input,
   };
   const row = await db
     .insertInto('client')
@@ -88,7 +88,7 @@ export async function insertClient(db: Db, given: NewClient, now: string): Promi
 export async function changeClient(
   db: Db,
   before: ClientRow,
-  given: ClientInput,
+  input: ClientInput,
   by: number | null,
   now: string,
 ): Promise<void> {
@@ -104,7 +104,7 @@ export async function changeClient(
     .execute();
   await db
     .updateTable('client')
-    .set({ ...columnsOf(given), version: before.version + 1, changed_at: now, changed_by: by })
+    .set({ ...columnsOf(input), version: before.version + 1, changed_at: now, changed_by: by })
     .where('id', '=', before.id)
     .execute();
 }

@@ -2,7 +2,14 @@ import type { ClientId, VisitId } from '../../core/ids';
 import { subDays } from 'date-fns';
 import { pressureAnswers, scentAnswers, warmthAnswers } from '../../catalogue/swelling/scales.data';
 import { screeningBook } from '../../catalogue/screening/screening';
-import type { ClientContactView, ClientView, FoundClient, HistoryEntry, LedgerRow } from '../../contracts/client-views';
+import type {
+  BookedView,
+  ClientContactView,
+  ClientView,
+  FoundClient,
+  HistoryEntry,
+  LedgerRow,
+} from '../../contracts/client-views';
 import type { LastWork } from '../../contracts/last-work';
 import type { StageOrEnd, TherapistView } from '../../contracts/people-views';
 import type { TapingView } from '../../contracts/visit-views';
@@ -36,11 +43,16 @@ import { listPatches } from '../oils/patch-tests';
 import { briefOf, therapistOf } from '../visits/read-visit';
 import { screenCase } from '../screening/screen-visit';
 import { readVolumeSettings, withVolume } from '../measures/taping-volume';
-import { holdsOf, modalitiesOf, workOf } from '../visits/visit-holds';
+import { storedWork, modalitiesOf, workForDesk, workOf } from '../visits/visit-holds';
 import { focusColumn } from '../visits/visit.documents';
 
 /** What the front desk sees of a client. @returns undefined when there is no such client */
-export async function readContact(db: Db, id: number, now: Date): Promise<ClientContactView | undefined> {
+export async function readContact(
+  db: Db,
+  id: number,
+  now: Date,
+  isDesk = true,
+): Promise<ClientContactView | undefined> {
   const client = await findClient(db, id);
   if (!client) return undefined;
   const [therapists, visits, findings] = await Promise.all([
@@ -56,29 +68,49 @@ export async function readContact(db: Db, id: number, now: Date): Promise<Client
     isArchived: client.archived_at !== null,
     mergedInto: client.merged_into,
     therapists: await listBookable(db),
-    booked: visits
-      .filter((visit) => visit.starts_at >= now.toISOString() && visit.stage === 'ask')
-      .map((visit) => ({
-        id: visit.id,
-        date: longDay(visit.starts_at),
-        time: clockTime(visit.starts_at),
-        minutes: visit.minutes,
-        work: workOf(visit),
-        therapist: therapistOf(therapists, visit.therapist_id).name,
-        therapistId: visit.therapist_id,
-        isSeries: visit.series !== null,
-      }))
-      .reverse(),
-    lastWork: visits[0] ? lastWorkOf(visits[0]) : null,
+    booked: bookedFrom(visits, therapists, now, !isDesk),
+    lastWork: visits[0] ? { ...lastWorkOf(visits[0]), ...(isDesk && { words: workForDesk(visits[0]) }) } : null,
     isNoteMissing: missingNotes({ bornOn: client.born_on, findings }, today).length > 0,
   };
+}
+
+/** The visits of a client that are to come, the next one first. @returns undefined when there is no such client */
+export async function readBooked(
+  db: Db,
+  id: number,
+  now: Date,
+  mayTreat: boolean,
+): Promise<readonly BookedView[] | undefined> {
+  if (!(await findClient(db, id))) return undefined;
+  return bookedFrom(await listVisitsOfClient(db, id), await listTherapists(db), now, mayTreat);
+}
+
+function bookedFrom(
+  visits: readonly VisitRow[],
+  therapists: readonly TherapistView[],
+  now: Date,
+  mayTreat: boolean,
+): readonly BookedView[] {
+  return visits
+    .filter((visit) => visit.starts_at >= now.toISOString() && visit.stage === 'ask')
+    .map((visit) => ({
+      id: visit.id,
+      date: longDay(visit.starts_at),
+      time: clockTime(visit.starts_at),
+      minutes: visit.minutes,
+      work: mayTreat ? workOf(visit) : workForDesk(visit),
+      therapist: therapistOf(therapists, visit.therapist_id).name,
+      therapistId: visit.therapist_id,
+      isSeries: visit.series !== null,
+    }))
+    .reverse();
 }
 
 /** What a visit was for, to be booked again. */
 export function lastWorkOf(visit: VisitRow): LastWork {
   const focus = focusColumn.read(visit.focus_json);
   const purpose = visit.purpose as Purpose;
-  return { words: workOf(visit), focus, purpose, minutes: visit.minutes, holds: holdsOf(visit)?.holds ?? null };
+  return { words: workOf(visit), focus, purpose, minutes: visit.minutes, holds: storedWork(visit)?.holds ?? null };
 }
 
 /** A client's record as it stands, for somebody who holds every qualification: what the body allows. */
@@ -95,7 +127,7 @@ function screenRecord(client: ClientRow, findings: readonly StoredFinding[], tod
 
 /** @returns undefined when there is no such client */
 export async function readClient(db: Db, id: number, now: Date): Promise<ClientView | undefined> {
-  const [client, contact] = await Promise.all([findClient(db, id), readContact(db, id, now)]);
+  const [client, contact] = await Promise.all([findClient(db, id), readContact(db, id, now, false)]);
   if (!client || !contact) return undefined;
   const today = isoDay(now.toISOString());
   const [findings, visits, files, consent, duplicates] = await Promise.all([

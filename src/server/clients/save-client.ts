@@ -3,6 +3,8 @@ import type { ClientChangeInput, ClientInput } from '../../contracts/record';
 import type { Db } from '../db/connection';
 import { changeClient, contactOnly, findClient, insertClient, setArchived, toClientData } from './clients.repository';
 import { listFindings } from '../screening/findings.repository';
+import { isoDay } from '../shared/house-clock';
+import { listVisitsOfClient } from '../visits/visits.repository';
 import { insertAudit } from '../house/audit.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
 
@@ -41,7 +43,7 @@ export async function correctContact(
   if (!before) return { kind: 'not-found' };
   const { medicines, likes, note, dueOn, heightCm } = toClientData(before);
   const kept = { ...input, medicines, likes, note, dueOn, heightCm };
-  const result = await correctClient(db, clientId, kept, actor);
+  const result = await correctClient(db, clientId, kept, actor, true);
   if (result.kind === 'saved') return { ...result, data: contactOnly(result.data) };
   return result.kind === 'overtaken' ? { ...result, theirs: contactOnly(result.theirs) } : result;
 }
@@ -52,6 +54,7 @@ export async function correctClient(
   clientId: ClientId,
   input: ClientChangeInput,
   actor: Actor,
+  isDesk = false,
 ): Promise<ClientChanged> {
   const now = actor.now.toISOString();
   return db.transaction().execute(async (trx): Promise<ClientChanged> => {
@@ -64,7 +67,8 @@ export async function correctClient(
     if (early)
       return {
         kind: 'refused',
-        errors: [{ path: 'bornOn', message: bornTooLate(early) }],
+        // The front desk does not learn when something was found.
+        errors: [{ path: 'bornOn', message: bornTooLate(isDesk ? '' : early) }],
       };
     await changeClient(trx, before, data, actor.therapistId, now);
     await insertAudit(trx, {
@@ -77,15 +81,19 @@ export async function correctClient(
   });
 }
 
-export const bornTooLate = (early: string) => `Something on the record happened in ${early}, before this birthday.`;
+/** @param early when something happened to them; '' when that is not to be told */
+export const bornTooLate = (early: string) =>
+  early === ''
+    ? 'Something on the record happened before this birthday: check the year.'
+    : `Something on the record happened in ${early}, before this birthday.`;
 
-/** The date of a finding that lies before a birthday, whole years compared with whole years. */
+/** The date of a finding or a visit that lies before a birthday, whole years compared with whole years. */
 export async function findingBefore(db: Db, clientId: ClientId, bornOn: string | null): Promise<string | undefined> {
   if (bornOn === null) return undefined;
-  const findings = await listFindings(db, clientId);
-  return findings
-    .map((finding) => finding.sinceOn)
-    .find((since): since is string => since !== null && since < bornOn.slice(0, since.length));
+  const [findings, visits] = await Promise.all([listFindings(db, clientId), listVisitsOfClient(db, clientId)]);
+  return [...findings.map(({ sinceOn }) => sinceOn), ...visits.map(({ starts_at }) => isoDay(starts_at))].find(
+    (since): since is string => since !== null && since < bornOn.slice(0, since.length),
+  );
 }
 
 /** Puts a client aside, or takes them back; everything stays. */

@@ -13,13 +13,13 @@ import type { Actor, SaveRefusal } from '../shared/saving';
 export async function savePhoto(
   db: Db,
   visitId: VisitId,
-  given: { readonly pose: Pose; readonly phase: 'before' | 'after'; readonly content: Uint8Array },
+  input: { readonly pose: Pose; readonly phase: 'before' | 'after'; readonly content: Uint8Array },
   actor: Actor,
 ): Promise<{ readonly kind: 'saved'; readonly photo: PhotoView } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
   const at = takenAt(visit, actor.now);
-  const file = { name: `${given.pose}, ${given.phase}`, content: given.content };
+  const file = { name: `${input.pose}, ${input.phase}`, content: input.content };
   return db.transaction().execute(async (trx) => {
     const kept = await attachWithin(trx, visit.client.id, file, actor, 'picture');
     if (kept.kind !== 'saved') return kept;
@@ -28,12 +28,12 @@ export async function savePhoto(
       clientId: visit.client.id,
       visitId,
       attachmentId: fileId,
-      pose: given.pose,
-      phase: given.phase,
+      pose: input.pose,
+      phase: input.phase,
       takenAt: at,
       by: actor.therapistId,
     });
-    const { pose, phase } = given;
+    const { pose, phase } = input;
     const photo = { id, fileId, pose, phase, takenAt: at, date: shortDay(at), isOfThisVisit: true };
     return { kind: 'saved', photo } as const;
   });

@@ -6,16 +6,16 @@ import { computeHomeSheet, computeTreatment } from './compute-judged';
 
 const all = screeningBook.qualifications.map(({ id }) => id);
 
-const treatment = (given: object) => {
+const treatment = (input: object) => {
   const result = computeTreatment(
-    TreatmentRequest.parse({ visitDate: '2026-04-02', age: 54, qualifications: all, minutes: 90, ...given }),
+    TreatmentRequest.parse({ visitDate: '2026-04-02', age: 54, qualifications: all, minutes: 90, ...input }),
   );
   if (!result.ok) throw new Error(JSON.stringify(result.errors));
   return result.value;
 };
-const home = (given: object) => {
+const home = (input: object) => {
   const result = computeHomeSheet(
-    HomeSheetRequest.parse({ visitDate: '2026-04-02', age: 54, qualifications: all, ...given }),
+    HomeSheetRequest.parse({ visitDate: '2026-04-02', age: 54, qualifications: all, ...input }),
   );
   if (!result.ok) throw new Error(JSON.stringify(result.errors));
   return result.value;
@@ -160,8 +160,8 @@ describe('a sheet for home', () => {
   });
 
   it('says what is wrong by its field', () => {
-    const ask = (given: object) =>
-      computeHomeSheet(HomeSheetRequest.parse({ visitDate: '2026-04-02', qualifications: all, ...given }));
+    const ask = (input: object) =>
+      computeHomeSheet(HomeSheetRequest.parse({ visitDate: '2026-04-02', qualifications: all, ...input }));
     expect(ask({ routine: 'home-one-leg' })).toMatchObject({ ok: false, errors: [{ path: 'side' }] });
     expect(ask({ routine: 'home-nowhere' })).toMatchObject({ ok: false, errors: [{ path: 'routine' }] });
   });
@@ -169,8 +169,8 @@ describe('a sheet for home', () => {
 
 describe('bad input', () => {
   it('names the field', () => {
-    const ask = (given: object) =>
-      computeTreatment(TreatmentRequest.parse({ visitDate: '2026-04-02', protocols: ['belly'], ...given }));
+    const ask = (input: object) =>
+      computeTreatment(TreatmentRequest.parse({ visitDate: '2026-04-02', protocols: ['belly'], ...input }));
     expect(ask({ protocols: ['belly', 'nothing'] })).toMatchObject({ errors: [{ path: 'protocols.1' }] });
     expect(ask({ conditions: [{ id: 'nothing' }] })).toMatchObject({ errors: [{ path: 'conditions.0.id' }] });
     expect(ask({ thisWeek: { nothing: 1 } })).toMatchObject({ errors: [{ path: 'thisWeek.nothing' }] });

@@ -1,5 +1,6 @@
 import { anatomy } from '../../catalogue/anatomy';
 import { homeRoutines } from '../../catalogue/homecare/routines.data';
+import { routeOf } from '../../catalogue/homecare/route';
 import { tellHomeStep } from '../../catalogue/homecare/tell';
 import { english } from '../../catalogue/homecare/words.en';
 import { shippedLibrary } from '../../catalogue/library/library';
@@ -21,7 +22,8 @@ import { screen } from '../../core/screening/screen';
 import { rankOf } from '../../core/screening/tables';
 import { isDrainageCourse } from '../../core/treatment/drainage-block';
 import type { LeftOut } from '../../core/treatment/left-out';
-import { decisionOf, techniqueOfKind, treat } from '../../core/treatment/treat';
+import { techniqueOfKind } from '../../core/treatment/course-techniques';
+import { decisionOf, treat } from '../../core/treatment/treat';
 import { reasonInWords } from '../../core/judgement/words';
 import { judgementNames } from '../screening/judge-visit';
 
@@ -34,14 +36,14 @@ interface Read {
 }
 
 /** A case of screening with the judgement on it. Errors: as screening names them, and unknown kinds of work. */
-function readJudged(given: Case): Result<Read> {
-  const unknown = Object.keys(given.thisWeek).filter((id) => !screeningBook.modalities.has(id));
+function readJudged(input: Case): Result<Read> {
+  const unknown = Object.keys(input.thisWeek).filter((id) => !screeningBook.modalities.has(id));
   if (unknown.length > 0)
     return {
       ok: false,
       errors: unknown.map((id) => ({ path: `thisWeek.${id}`, message: `There is no kind of work “${id}”.` })),
     };
-  const { visitDate, age, conditions, qualifications } = given;
+  const { visitDate, age, conditions, qualifications } = input;
   const read = readScreening(screeningBook, {
     ...{ visitDate, conditions: conditions as never, qualifications },
     ...(age === undefined ? {} : { age }),
@@ -59,7 +61,7 @@ function readJudged(given: Case): Result<Read> {
       judgement: judgementOf(screeningBook, read.value, screening, {
         conditions: present,
         frequencyRules,
-        ledger: { timesThisWeek: new Map(Object.entries(given.thisWeek)), hoursSince: new Map() },
+        ledger: { timesThisWeek: new Map(Object.entries(input.thisWeek)), hoursSince: new Map() },
       }),
       drainage: {
         purpose: 'swelling',
@@ -75,27 +77,27 @@ function readJudged(given: Case): Result<Read> {
 }
 
 /** A treatment for a case that nobody keeps. Errors: unknown protocols, places and what screening refuses to read. */
-export function computeTreatment(given: TreatmentRequest): Result<TreatmentResponse> {
+export function computeTreatment(input: TreatmentRequest): Result<TreatmentResponse> {
   const errors: FieldError[] = [
-    ...given.protocols.flatMap((id, i): FieldError[] =>
+    ...input.protocols.flatMap((id, i): FieldError[] =>
       shippedLibrary.protocols.has(id)
         ? []
         : [{ path: `protocols.${i}`, message: `There is no protocol “${id}”: use one such as ${someProtocols}.` }],
     ),
-    ...given.focus.flatMap((id, i): FieldError[] =>
+    ...input.focus.flatMap((id, i): FieldError[] =>
       expandArea(anatomy, id)
         ? []
         : [{ path: `focus.${i}`, message: `There is no area “${id}”: use one such as leg.left.` }],
     ),
   ];
   if (errors.length > 0) return { ok: false, errors };
-  const read = readJudged(given);
+  const read = readJudged(input);
   if (!read.ok) return read;
   const { judgement, drainage, affected } = read.value;
-  const choices = given.protocols.map((protocol, i) => ({ id: `c${i + 1}`, protocol }));
+  const choices = input.protocols.map((protocol, i) => ({ id: `c${i + 1}`, protocol }));
   const treatment = treat(
     {
-      ...{ anatomy, library: shippedLibrary, judgement, affected, focus: given.focus },
+      ...{ anatomy, library: shippedLibrary, judgement, affected, focus: input.focus },
       planFor: (focus, minutes) => {
         const readIt = readCase(anatomy, { ...drainage, focus: focus.length > 0 ? focus : ['whole-body'], minutes });
         if (!readIt.ok) throw new RangeError(readIt.errors[0]?.message ?? 'the case cannot be read');
@@ -103,9 +105,9 @@ export function computeTreatment(given: TreatmentRequest): Result<TreatmentRespo
       },
     },
     {
-      ...{ choices, minutes: given.minutes, fill: given.fill },
-      isShort: given.form === 'short',
-      bothSides: given.hands === 'both-alike',
+      ...{ choices, minutes: input.minutes, fill: input.fill },
+      isShort: input.form === 'short',
+      bothSides: input.hands === 'both-alike',
     },
   );
   const { plan, course } = treatment;
@@ -138,7 +140,7 @@ export function computeTreatment(given: TreatmentRequest): Result<TreatmentRespo
             cautions: [...new Set(step.cautions.map(({ rule }) => rule))],
           })),
   }));
-  const kinds = [...new Set(given.protocols.flatMap((id) => shippedLibrary.protocols.get(id)?.modality ?? []))];
+  const kinds = [...new Set(input.protocols.flatMap((id) => shippedLibrary.protocols.get(id)?.modality ?? []))];
   return {
     ok: true,
     value: {
@@ -197,17 +199,17 @@ const routineIds = [
 ];
 
 /** A sheet for home for a case that nobody keeps. Errors: an unknown routine, a missing side, and what the case refuses. */
-export function computeHomeSheet(given: HomeSheetRequest): Result<HomeSheetResponse> {
-  const routine = routineOf(given.routine);
+export function computeHomeSheet(input: HomeSheetRequest): Result<HomeSheetResponse> {
+  const routine = routineOf(input.routine);
   if (!routine)
     return {
       ok: false,
-      errors: [{ path: 'routine', message: `There is no routine “${given.routine}”: use ${routineIds.join(', ')}.` }],
+      errors: [{ path: 'routine', message: `There is no routine “${input.routine}”: use ${routineIds.join(', ')}.` }],
     };
-  const read = readJudged(given);
+  const read = readJudged(input);
   if (!read.ok) return read;
   const { judgement, drainage, affected } = read.value;
-  const side = given.side ?? (given.routine === 'home-after-armpit-both' ? 'both' : affected);
+  const side = input.side ?? (input.routine === 'home-after-armpit-both' ? 'both' : affected);
   const decision = judgement.kind(routine.modality)?.answer.decision ?? 'ok';
   const out = judgeRoutine(judgement, routine);
   const perWeek = mostPerWeek(judgement, routine);
@@ -216,7 +218,7 @@ export function computeHomeSheet(given: HomeSheetRequest): Result<HomeSheetRespo
     value: {
       decision: rankOf(decision) >= rankOf('clear-first') ? decision : 'refer',
       steps: [],
-      leftOut: [{ protocol: given.routine, block: null, technique: null, places: [], rule, text, instead: null }],
+      leftOut: [{ protocol: input.routine, block: null, technique: null, places: [], rule, text, instead: null }],
       perWeek: 0,
     },
   });
@@ -232,8 +234,8 @@ export function computeHomeSheet(given: HomeSheetRequest): Result<HomeSheetRespo
     { ...drainage, focus: [], minutes: 1 },
     {
       side,
-      minutes: Math.min(given.minutes ?? routine.minutes.usual, most),
-      reach: reachOf(given.reach),
+      minutes: Math.min(input.minutes ?? routine.minutes.usual, most),
+      reach: reachOf(input.reach),
     },
   );
   if (!sheet.ok) {
@@ -247,7 +249,7 @@ export function computeHomeSheet(given: HomeSheetRequest): Result<HomeSheetRespo
     value: {
       decision: decision === 'ok' && leftOut.length > 0 ? 'modify' : decision,
       steps: stepsOf(sheet.value).map((step) => {
-        const told = tellHomeStep(english, step);
+        const told = tellHomeStep(english, step, routeOf(sheet.value));
         return {
           technique: step.act.startsWith('technique:')
             ? step.act.slice('technique:'.length)
@@ -259,7 +261,7 @@ export function computeHomeSheet(given: HomeSheetRequest): Result<HomeSheetRespo
         };
       }),
       leftOut: leftOut.map(({ why, rule, technique, places }) => ({
-        protocol: given.routine,
+        protocol: input.routine,
         block: null,
         technique: technique ?? null,
         places: [...(places ?? [])],

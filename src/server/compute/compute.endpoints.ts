@@ -1,121 +1,45 @@
-import { anatomy } from '../../catalogue/anatomy';
-import { oilBook } from '../../catalogue/oils/oils';
-import { screeningBook } from '../../catalogue/screening/screening';
-import { stoneBook } from '../../catalogue/stones/stones';
 import { computeRoutes as routes } from '../../contracts/routes/compute';
-import { readCase } from '../../core/drainage/case';
-import { checkCourse, stepErrors } from '../../core/drainage/check';
-import { planDrainage, readChosen } from '../../core/drainage/plan';
-import { bestAnswer, checkAnswer, layeredAnswer } from '../../core/oils/answers';
-import { bestBlend } from '../../core/oils/best/best-blend';
-import { checkBlend } from '../../core/oils/check';
-import { unknownNames } from '../../core/oils/known';
-import { layeredDrops } from '../../core/oils/layered';
-import { readScreening } from '../../core/screening/read-request';
-import { screen } from '../../core/screening/screen';
-import { findCycle, ringWords } from '../../core/sequencing/cycle';
-import { sequenceBlocks } from '../../core/sequencing/sequence';
-import { costsFrom } from '../../contracts/sequencing';
-import { fitTime } from '../../core/sequencing/time-fit';
-import { contactOf } from '../../core/stones/contact';
-import { rotate } from '../../core/stones/rotation';
-import { bathOf, glideOfStone } from '../../core/stones/set';
-import { sizeOfClass } from '../../contracts/stones';
-import { limbChange } from '../../core/swelling/limb-change';
-import { limbVolume } from '../../core/swelling/limb-volume';
-import { measurementError } from '../../core/swelling/measurement-error';
-import { trendOf } from '../../core/swelling/trend';
-import { endpoints, unwrap } from '../http/endpoint';
-import { invalidFields, problem, unfeasible } from '../http/problem';
-import { computeHomeSheet, computeTreatment } from './compute-judged';
+import { type Asked, type Endpoint, endpoints } from '../http/endpoint';
+import { addressOf } from '../http/origin';
+import { problem } from '../http/problem';
+import type { Route } from '../../contracts/routes/route';
+import type { Question } from './answers';
+import { FairShare } from './fair-share';
+import { compute } from './pool';
 
-/** What undiluted drops would be mixed into. */
-const carrier = 'grapeseed';
+const share = new FairShare();
 
-const missing = {
-  'missing-unaffected': 'The change against the other limb needs its volume both times.',
-  'missing-weight': 'The weight-adjusted change needs the body weight both times.',
-} as const;
-
-/** A refusal of one field that has a kind and words of its own. */
-const refused = (type: string, path: string, title: string) =>
-  problem({ type: `/problems/${type}`, title, status: 422, errors: [{ path, message: title }] });
-
-export const computeEndpoints = endpoints(routes, {
-  drainagePlan: ({ body }) => {
-    const plan = planDrainage(anatomy, unwrap(readChosen(anatomy, body)));
-    // A turn is at no place of the body.
-    const steps = plan.steps.map(({ position = 'supine', ...step }) => ({
-      ...step,
-      position,
-      place: step.kind === 'turn' ? null : step.place,
-    }));
-    return { ...plan, steps };
-  },
-  drainageCheck: ({ body }) => {
-    const read = unwrap(readCase(anatomy, body));
-    const errors = stepErrors(anatomy, body.steps);
-    return errors.length > 0 ? invalidFields(errors) : { violations: checkCourse(anatomy, read, body.steps) };
-  },
-  limbVolume: ({ body }) => {
-    const result = limbVolume(body);
-    if (result.ok) return result.value;
-    const { kind, field, message } = result.refusal;
-    return refused(kind, field, message);
-  },
-  limbChange: ({ body: { before, after, mode } }) => {
-    const result = limbChange(before, after, mode);
-    return result.ok ? result.value : refused(result.refusal, result.field, missing[result.refusal]);
-  },
-  measurementError: ({ body }) =>
-    measurementError(body.duplicates) ??
-    refused('too-few-pairs', 'duplicates', 'At least two pairs of readings are needed.'),
-  trend: ({ body: { points, confidence } }) =>
-    trendOf(points, confidence) ??
-    refused('too-few-points', 'points', 'A trend needs values on at least two different dates.'),
-  screening: ({ body }) => screen(screeningBook, unwrap(readScreening(screeningBook, body))),
-  treatment: ({ body }) => unwrap(computeTreatment(body)),
-  homeSheet: ({ body }) => unwrap(computeHomeSheet(body)),
-  blendCheck: ({ body }) => {
-    const unknown = unknownNames(oilBook, { ...body, conditions: body.client.conditions, oils: body.parts });
-    if (unknown.length > 0) return invalidFields(unknown);
-    const check = checkBlend(oilBook, body);
-    if (check) return checkAnswer(check);
-    const message = `These drops are more than the ${body.volumeMl} mL of the bottle: take some out, or mix more.`;
-    return unfeasible([{ path: 'parts', message }]);
-  },
-  blendBest: ({ body }) => {
-    const oils = { oils: body.candidates, oilsPath: 'candidates' };
-    const unknown = unknownNames(oilBook, { conditions: body.client.conditions, ...oils });
-    if (unknown.length > 0) return invalidFields(unknown);
-    const answer = bestBlend(oilBook, body);
-    return answer.kind === 'found' ? bestAnswer(answer.blend) : unfeasible([answer.why]);
-  },
-  layeredDrops: ({ body }) => {
-    const unknown = unknownNames(oilBook, { conditions: body.client.conditions, oils: body.parts });
-    return unknown.length > 0 ? invalidFields(unknown) : layeredAnswer(layeredDrops(oilBook, body), carrier);
-  },
-  stoneContact: ({ body }) => contactOf(stoneBook, body),
-  stoneBath: ({ body }) => bathOf(stoneBook, body),
-  stoneGlide: ({ body }) => {
-    const { usefulSeconds, curve } = glideOfStone(stoneBook, body);
-    return { usefulS: usefulSeconds, curve };
-  },
-  stoneRotation: ({ body }) => {
-    const stock = body.stock.map((one) => ({ ...one, size: sizeOfClass(one.class) ?? ('palm' as const) }));
-    return rotate(stoneBook, { ...body, stock });
-  },
-  sequence: ({ body: { blocks, start, costs } }) => {
-    const ring = findCycle(blocks);
-    if (!ring) return unwrap(sequenceBlocks(blocks, start, costsFrom(costs)));
-    const at = blocks.findIndex(({ id }) => id === ring[0]);
-    return problem({
-      type: '/problems/cycle',
-      title: 'Some blocks wait for each other',
-      status: 422,
-      detail: ringWords(ring),
-      errors: [{ path: `blocks.${at}.after`, message: ringWords(ring) }],
+/** Has a question answered in a thread; who has used up the share of their address waits. */
+async function ask(question: Question, { body, context }: Pick<Asked<Route>, 'body' | 'context'>): Promise<unknown> {
+  const address = addressOf(context);
+  const wait = share.waitSeconds(address, performance.now());
+  if (wait > 0) {
+    const response = problem({
+      type: '/problems/too-fast',
+      title: `A minute of computing is used up: wait ${wait} seconds`,
+      status: 429,
     });
-  },
-  timeFit: ({ body: { steps, availableSeconds, fill } }) => fitTime(steps, availableSeconds, fill),
-});
+    response.headers.set('retry-after', String(wait));
+    return response;
+  }
+  const answered = await compute({ question, body }, context.request.signal);
+  share.spend(address, answered.tookMs, performance.now());
+  if (answered.kind === 'answer') return answered.answer;
+  return new Response(answered.text, {
+    status: answered.status,
+    headers: {
+      'content-type': 'application/problem+json',
+      ...(answered.retrySeconds && { 'retry-after': String(answered.retrySeconds) }),
+    },
+  });
+}
+
+type Handlers = Parameters<typeof endpoints<typeof routes>>[1];
+
+export const computeEndpoints: readonly Endpoint[] = endpoints(
+  routes,
+  // What the worker answers was typed where it is made (`answers.ts`); it comes back as plain data.
+  Object.fromEntries(
+    Object.keys(routes).map((question) => [question, (asked: Asked<Route>) => ask(question as Question, asked)]),
+  ) as Record<string, unknown> as Handlers,
+);

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import SQLite from 'better-sqlite3';
+import SQLite from 'better-sqlite3-multiple-ciphers';
 import { describe, expect, it } from 'vitest';
 import { searchClients } from '../clients/clients.repository';
 import { listFindings } from '../screening/findings.repository';
@@ -10,7 +10,7 @@ import { signIn } from '../auth/sign-in';
 import { setUpHouse } from '../people/set-up-house';
 import { readVisit } from '../visits/read-visit';
 import { openDatabase } from './connection';
-import { migrate } from './migrate';
+import { migrate, migrations } from './migrate';
 import type { Migration } from './migration';
 import { createTheHouse } from './migrations/0001_create_the_house';
 
@@ -30,11 +30,24 @@ describe('migrations', () => {
     expect(() => db.prepare('select lid from jar').all()).not.toThrow();
   });
 
+  it.each(migrations.map(({ name }, i) => [name, i + 1] as const))(
+    'bring a house that stopped at %s to the form of today, the same as a new one',
+    (_, count) => {
+      const shapeOf = (db: SQLite.Database) =>
+        db.prepare('select name, sql from sqlite_master where sql is not null order by name').all();
+      const [old, fresh] = [new SQLite(':memory:'), new SQLite(':memory:')];
+      migrate(old, migrations.slice(0, count));
+      migrate(old);
+      migrate(fresh);
+      expect(shapeOf(old)).toEqual(shapeOf(fresh));
+    },
+  );
+
   it('refuse a migration that was changed after it ran', () => {
     const db = new SQLite(':memory:');
     migrate(db, [first]);
     expect(() => migrate(db, [{ ...first, sql: 'create table pot (id integer) strict' }])).toThrow(
-      'was changed after it ran',
+      'does not fit this version',
     );
   });
 

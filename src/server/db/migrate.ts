@@ -1,6 +1,7 @@
 import type { Migration } from './migration';
+import { HouseTrouble } from './trouble';
 import { createHash } from 'node:crypto';
-import type SQLite from 'better-sqlite3';
+import type SQLite from 'better-sqlite3-multiple-ciphers';
 import { createTheHouse } from './migrations/0001_create_the_house';
 import { openTheRecord } from './migrations/0002_open_the_record';
 import { measureAndLookBack } from './migrations/0003_measure_and_look_back';
@@ -14,10 +15,12 @@ import { leadTheTable } from './migrations/0010_lead_the_table';
 import { sendHome } from './migrations/0011_send_home';
 import { signTheClose } from './migrations/0012_sign_the_close';
 import { sayTheSide } from './migrations/0013_say_the_side';
+import { guardTheDoor } from './migrations/0015_guard_the_door';
+import { keepSecrets } from './migrations/0016_keep_secrets';
 import { speakToClients } from './migrations/0014_speak_to_clients';
 
 /** Listed by hand: a bundle carries no folder. */
-const migrations: readonly Migration[] = [
+export const migrations: readonly Migration[] = [
   createTheHouse,
   openTheRecord,
   measureAndLookBack,
@@ -32,29 +35,38 @@ const migrations: readonly Migration[] = [
   signTheClose,
   sayTheSide,
   speakToClients,
+  guardTheDoor,
+  keepSecrets,
 ];
+
+/** Every form that this version knows. */
+export const knownMigrations: readonly string[] = migrations.map(({ name }) => name);
+
+/** Names of the migrations that a database still lacks, in order; none where it holds no house yet. */
+export function pendingMigrations(db: SQLite.Database, list: readonly Migration[] = migrations): readonly string[] {
+  const isKept = db.prepare("select 1 from sqlite_master where name = 'migration'").get() !== undefined;
+  if (!isKept) return [];
+  const done = new Set(appliedIn(db).map(({ name }) => name));
+  return list.map(({ name }) => name).filter((name) => !done.has(name));
+}
+
+const appliedIn = (db: SQLite.Database) =>
+  db.prepare('select name, checksum from migration order by name').all() as { name: string; checksum: string }[];
 
 /**
  * Brings a database up to date, each migration in a transaction of its own, with its checksum recorded.
- * @throws Error when an applied migration has since been changed, or when the database is newer than this program
+ * @throws HouseTrouble when an applied migration has since been changed, or when the database is newer than this program
  */
 export function migrate(db: SQLite.Database, list: readonly Migration[] = migrations): void {
   db.exec(
     'create table if not exists migration (name text primary key, checksum text not null, applied_at text not null) strict',
   );
-  const applied = db.prepare('select name, checksum from migration order by name').all() as {
-    name: string;
-    checksum: string;
-  }[];
+  const applied = appliedIn(db);
   const known = new Map(list.map((migration) => [migration.name, checksumOf(migration)]));
   for (const { name, checksum } of applied) {
     const expected = known.get(name);
-    if (expected === undefined)
-      throw new Error(
-        `The data folder was written by a newer version (${name}). Start that version, or restore a backup.`,
-      );
-    if (expected !== checksum)
-      throw new Error(`Migration ${name} was changed after it ran: restore it, and put changes into a new one.`);
+    if (expected === undefined) throw new HouseTrouble('newer', { cause: name });
+    if (expected !== checksum) throw new HouseTrouble('changed', { cause: name });
   }
   const done = new Set(applied.map(({ name }) => name));
   const record = db.prepare('insert into migration (name, checksum, applied_at) values (?, ?, ?)');

@@ -4,6 +4,8 @@ import type { CourseInput, PlanWishInput } from '../../contracts/record';
 import type { PlanView } from '../../contracts/visit-views';
 import { planDrainage, readChosen } from '../../core/drainage/plan';
 import type { FieldError } from '../../core/result';
+import { withTeaching } from '../../core/treatment/taught';
+import { readHouseLibrary } from '../library/read-library';
 import type { Db } from '../db/connection';
 import { listEvents } from '../table/table-events.repository';
 import { insertPlan, latestPlan, setHolds } from '../visits/visits.repository';
@@ -30,19 +32,20 @@ export async function makePlan(
   if (visit.stage === 'stopped')
     return { kind: 'refused', errors: [{ path: '', message: 'The check stopped this visit: nothing is planned.' }] };
   if ((await listEvents(db, visitId)).length > 0) return { kind: 'refused', errors: [begun] };
-  const given = caseOf(visit, wish);
-  const read = readChosen(anatomy, given);
+  const input = caseOf(visit, wish);
+  const read = readChosen(anatomy, input);
   if (!read.ok) return { kind: 'refused', errors: read.errors };
   const plan = planDrainage(anatomy, read.value);
+  const library = await readHouseLibrary(db);
   return db.transaction().execute(async (trx) => {
     const known = await latestPlan(trx, visitId);
     if ((known?.version ?? 0) !== wish.basedOn) return { kind: 'edited-elsewhere' } as const;
     await insertPlan(trx, {
       visit_id: visitId,
       version: wish.basedOn + 1,
-      case_json: caseColumn.write(given),
-      plan_json: planColumn.write({ ...plan, facts: fingerprintOfCase(given) }),
-      steps_json: stepsColumn.write(plan.steps),
+      case_json: caseColumn.write(input),
+      plan_json: planColumn.write({ ...plan, facts: fingerprintOfCase(input) }),
+      steps_json: stepsColumn.write(withTeaching(library, read.value.school.hand, plan.steps)),
       is_rearranged: 0,
       reason: '',
       recorded_at: actor.now.toISOString(),
@@ -75,7 +78,7 @@ export async function rearrangeCourse(
         kind: 'refused',
         errors: [{ path: 'order', message: 'This plan is a treatment of several parts: rearrange its parts.' }],
       } as const;
-    const byId = new Map(view.plan.steps.map((step) => [step.id, step]));
+    const byId = new Map([...view.plan.steps, ...view.steps].map((step) => [step.id, step]));
     const steps = input.order.flatMap((id) => byId.get(id) ?? []);
     if (steps.length !== input.order.length || new Set(input.order).size !== input.order.length) {
       return {

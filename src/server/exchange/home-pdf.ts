@@ -1,7 +1,7 @@
 import type { Content } from 'pdfmake/interfaces';
 import { anatomy } from '../../catalogue/anatomy';
 import { homeWordsOf } from '../../catalogue/homecare/homecare';
-import { tellHomeStep } from '../../catalogue/homecare/tell';
+import { type HomeLine, linesOf } from '../../catalogue/homecare/lines';
 import type { HomeWords } from '../../catalogue/homecare/words';
 import type { HomeWish } from '../../contracts/home';
 import { bestDrawing, viewsOf } from '../../core/figure/views';
@@ -21,9 +21,14 @@ export interface PrintedHome {
 
 export type Paper = 'A4' | 'LETTER';
 
-const drawingWidth = 122;
+const drawingWidth = 92;
 const logWeeks = 4;
 const soft = '#564c5c';
+
+interface NumberedLine {
+  readonly line: HomeLine;
+  readonly number: number;
+}
 
 interface NumberedStep {
   readonly step: HomeStep;
@@ -31,15 +36,15 @@ interface NumberedStep {
 }
 
 /** The sheet to take home: large type, a drawing for each part with numbers and arrows, and a log to tick. */
-export function printHome(given: PrintedHome, paper: Paper): Promise<Buffer> {
-  const words = homeWordsOf(given.language);
-  const { sheet, wish } = given;
+export function printHome(input: PrintedHome, paper: Paper): Promise<Buffer> {
+  const words = homeWordsOf(input.language);
+  const { sheet, wish } = input;
   const routine = words.routines[sheet.routine];
   const minutes = Math.max(1, Math.round(sheet.seconds / 60));
   let number = 0;
   const parts = sheet.parts.map((part) => ({
     part,
-    steps: part.steps.map((step): NumberedStep => ({ step, number: (number += 1) })),
+    lines: linesOf(words, sheet, part).map((line): NumberedLine => ({ line, number: (number += 1) })),
   }));
   return makePdf({
     pageSize: paper,
@@ -47,7 +52,7 @@ export function printHome(given: PrintedHome, paper: Paper): Promise<Buffer> {
     info: { title: routine.title },
     footer: (page, of) => ({
       columns: [
-        { text: runs([given.house, given.phone].filter(Boolean).join(' · ')) },
+        { text: runs([input.house, input.phone].filter(Boolean).join(' · ')) },
         { text: runs(words.page.page(page, of)), alignment: 'right' },
       ],
       margin: [48, 14, 48, 0],
@@ -58,7 +63,7 @@ export function printHome(given: PrintedHome, paper: Paper): Promise<Buffer> {
       { text: runs(routine.title), fontSize: 26, bold: true, lineHeight: 1.1 },
       {
         text: runs(
-          `${given.firstName} · ${words.page.minutes(minutes)} · ${words.page.rhythm(wish.times.length, wish.daysPerWeek)}, ${words.page.at(wish.times)}`,
+          `${input.firstName} · ${words.page.minutes(minutes)} · ${words.page.rhythm(wish.times.length, wish.daysPerWeek)}, ${words.page.at(wish.times)}`,
         ),
         fontSize: 14,
         margin: [0, 4, 0, 0],
@@ -66,7 +71,7 @@ export function printHome(given: PrintedHome, paper: Paper): Promise<Buffer> {
       { text: runs(routine.about), fontSize: 14, margin: [0, 2, 0, 8] },
       ...(wish.note ? [{ text: runs(wish.note), fontSize: 14, italics: true, margin: [0, 0, 0, 8] as Margin }] : []),
       ...boxed(words.page.beforeTitle, [...words.before, ...extra(words, sheet)]),
-      ...parts.flatMap(({ part, steps }) => partContent(words, part, steps)),
+      ...parts.flatMap(({ part, lines }) => partContent(words, part, lines)),
       ...boxed(words.page.stopTitle, [...words.stop, words.page.caution]),
       ...logContent(words, wish),
     ],
@@ -81,48 +86,45 @@ const extra = (words: HomeWords, { routine }: HomeSheet): readonly string[] =>
 const boxed = (title: string, lines: readonly string[]): readonly Content[] => [
   {
     unbreakable: true,
-    margin: [0, 4, 0, 10],
+    margin: [0, 2, 0, 4],
     stack: [
-      { text: runs(title), fontSize: 16, bold: true, margin: [0, 0, 0, 2] },
-      { ul: lines.map((line) => ({ text: runs(line), margin: [0, 0, 0, 2] })), fontSize: 13 },
+      { text: runs(title), fontSize: 14, bold: true, margin: [0, 0, 0, 1] },
+      { ul: lines.map((line) => ({ text: runs(line), margin: [0, 0, 0, 1] })), fontSize: 12 },
     ],
   },
 ];
 
 /** A part: its drawing at the left, its steps in large type at the right. */
-function partContent(words: HomeWords, part: HomePart, steps: readonly NumberedStep[]): readonly Content[] {
-  const drawings = drawingsOf(steps);
+function partContent(words: HomeWords, part: HomePart, lines: readonly NumberedLine[]): readonly Content[] {
+  const drawings = drawingsOf(lines.flatMap(({ line, number }) => line.steps.map((step) => ({ step, number }))));
   const said = new Set<string>();
-  const list = steps.flatMap(({ step, number }): Content[] => {
-    const told = tellHomeStep(words, step);
-    // How it is done is said once a part.
-    const how: Content[] = said.has(told.how)
-      ? []
-      : [{ text: runs(told.how), fontSize: 12.5, italics: true, margin: [0, 3, 0, 3] }];
-    said.add(told.how);
-    const line = [told.count, told.brief].filter(Boolean).join(', ');
+  const list = lines.flatMap(({ line, number }): Content[] => {
+    // It stands where it is used; neighbours that are done alike say it once.
+    const how: Content[] = said.has(line.how) ? [] : [{ text: runs(line.how), fontSize: 11.5, margin: [20, 0, 0, 4] }];
+    said.add(line.how);
     return [
-      ...how,
       {
-        margin: [0, 0, 0, 3],
+        unbreakable: true,
+        margin: [0, 0, 0, 2],
         columns: [
-          { width: 24, text: String(number), fontSize: 14, bold: true, color: soft },
+          { width: 20, text: String(number), fontSize: 13, bold: true, color: soft },
           {
             width: '*',
-            text: [{ text: asArray(runs(told.title)), bold: true }, { text: asArray(runs(`  ${line}`)) }],
-            fontSize: 14,
-            lineHeight: 1.2,
+            text: [...asArray(runs(line.title, true)), ...asArray(runs(`  ${line.count}`))],
+            fontSize: 13,
+            lineHeight: 1.1,
           },
         ],
       },
+      ...how,
     ];
   });
   return [
     {
-      unbreakable: steps.length <= 12,
-      margin: [0, 6, 0, 8],
+      unbreakable: lines.length <= 4,
+      margin: [0, 2, 0, 4],
       stack: [
-        { text: runs(words.parts[part.id]), fontSize: 18, bold: true, margin: [0, 0, 0, 4] },
+        { text: runs(words.parts[part.id]), fontSize: 15, bold: true, margin: [0, 0, 0, 2] },
         {
           columns: [
             {

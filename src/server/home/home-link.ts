@@ -24,7 +24,10 @@ export async function makeHomeLink(
   const sheet = await findSheet(db, sheetId);
   if (!sheet) return { kind: 'not-found' };
   if (sheet.endedAt !== null)
-    return { kind: 'refused', errors: [{ path: 'sheet', message: 'This sheet has ended: give another one first.' }] };
+    return {
+      kind: 'refused',
+      errors: [{ path: 'sheet', message: 'This sheet has ended: give the client a new one first.' }],
+    };
   const { token, hash } = makeToken();
   const expiresAt = addDays(actor.now, days).toISOString();
   await db.transaction().execute(async (trx) => {
@@ -86,7 +89,7 @@ export async function readHomePage(db: Db, token: string, now: Date): Promise<Ho
 export async function tickHome(
   db: Db,
   token: string,
-  given: { readonly id: string; readonly day: string },
+  input: { readonly id: string; readonly day: string },
   now: Date,
 ): Promise<{ readonly kind: 'saved'; readonly page: HomePage } | SaveRefusal> {
   const found = await sheetOfLink(db, token, now);
@@ -95,14 +98,14 @@ export async function tickHome(
   const refuse = (message: string) => ({ kind: 'refused', errors: [{ path: 'day', message }] }) as const;
   // A phone may be a day ahead or behind, and may have been without a connection for a while.
   const earliest = isoDay(addDays(now, -weekDays).toISOString());
-  if (given.day > isoDay(addDays(now, 1).toISOString()) || given.day < earliest)
+  if (input.day > isoDay(addDays(now, 1).toISOString()) || input.day < earliest)
     return refuse('Only days of the last week can be ticked.');
   const ticks = await listTicks(db, sheet.clientId, isoDay(addDays(now, -3 * weekDays).toISOString()));
   const { modality, mostPerWeek } = homeRoutine(sheet.sheet.routine);
-  const isKnown = ticks.some(({ id }) => id === given.id);
-  if (!isKnown && !mayDo(ticks, modality, given.day, mostPerWeek).may)
+  const isKnown = ticks.some(({ id }) => id === input.id);
+  if (!isKnown && !mayDo(ticks, modality, input.day, mostPerWeek).may)
     return refuse(`${mostPerWeek} times in seven days is enough.`);
-  await insertTicks(db, sheet.clientId, [tickOf(sheet, given.id, given.day, 'link')], now.toISOString());
+  await insertTicks(db, sheet.clientId, [tickOf(sheet, input.id, input.day, 'link')], now.toISOString());
   const page = await readHomePage(db, token, now);
   return page ? { kind: 'saved', page } : { kind: 'not-found' };
 }

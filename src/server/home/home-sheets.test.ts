@@ -95,7 +95,7 @@ describe('the page behind a link', () => {
   it('is gone when guessed, run out, taken back, replaced, or ended: all look alike', async () => {
     const sheet = await give();
     const token = await linkTo(sheet, 7);
-    const gone = async (given: string, at = now) => (await readHomePage(house.db, given, at)) === undefined;
+    const gone = async (input: string, at = now) => (await readHomePage(house.db, input, at)) === undefined;
     expect(await gone(token)).toBe(false);
     expect(await gone(`${token}x`)).toBe(true);
     expect(await gone('')).toBe(true);

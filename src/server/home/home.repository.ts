@@ -49,19 +49,19 @@ export async function listSheets(db: Db, clientId: ClientId): Promise<readonly S
 
 export async function insertSheet(
   db: Db,
-  given: Omit<StoredSheet, 'id' | 'endedAt'> & { readonly visitId: VisitId },
+  input: Omit<StoredSheet, 'id' | 'endedAt'> & { readonly visitId: VisitId },
 ): Promise<number> {
   const { id } = await db
     .insertInto('home_sheet')
     .values({
-      client_id: given.clientId,
-      visit_id: given.visitId,
-      routine: given.sheet.routine,
-      language: given.language,
-      wish_json: wishColumn.write(given.wish),
-      sheet_json: sheetColumn.write(given.sheet),
-      made_by: given.madeBy,
-      made_at: given.madeAt,
+      client_id: input.clientId,
+      visit_id: input.visitId,
+      routine: input.sheet.routine,
+      language: input.language,
+      wish_json: wishColumn.write(input.wish),
+      sheet_json: sheetColumn.write(input.sheet),
+      made_by: input.madeBy,
+      made_at: input.madeAt,
     })
     .returning('id')
     .executeTakeFirstOrThrow();

@@ -92,3 +92,9 @@ export async function clientsOfSubjects(
     ...visits.map(({ visit_id, id, name }) => [`visit ${visit_id}`, { id, name }] as const),
   ]);
 }
+
+/** Clients that were erased: nothing of them is left but that it was done. */
+export async function listErasedClients(db: Db): Promise<readonly number[]> {
+  const rows = await db.selectFrom('audit').select('subject').where('action', '=', 'client erased').execute();
+  return rows.flatMap(({ subject }) => /^client (\d+)$/.exec(subject)?.[1] ?? []).map(Number);
+}

@@ -4,6 +4,7 @@ import { openSession } from '../auth/sessions';
 import { setSessionCookie } from '../http/cookie';
 import { endpoints } from '../http/endpoint';
 import { changeHouseFacts, readHouseFacts } from '../people/read-facts';
+import { makeHouseCode } from '../auth/second-factor';
 import { setUpHouse } from '../people/set-up-house';
 
 export const houseEndpoints = endpoints(routes, {
@@ -11,8 +12,9 @@ export const houseEndpoints = endpoints(routes, {
   openApi: () => ({ ...openApiDocument() }),
   setUp: async ({ db, body, actor, context }) => {
     const result = await setUpHouse(db, body, actor);
-    if (result.kind === 'saved') setSessionCookie(context, await openSession(db, result.ownerId, actor.now));
-    return result;
+    if (result.kind !== 'saved') return result;
+    setSessionCookie(context, await openSession(db, result.ownerId, actor.now));
+    return { ...result, ...(await makeHouseCode(db, result.ownerId, { ...actor, therapistId: result.ownerId })) };
   },
   changeFacts: async ({ db, body }) => {
     await changeHouseFacts(db, body);

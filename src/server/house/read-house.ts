@@ -5,13 +5,14 @@ import { findMeasuring, findSettings } from '../people/settings.repository';
 import { findHouse, listStaff } from '../people/people.repository';
 import { shortDay } from '../shared/house-clock';
 import type { AuditWish } from './audit.repository';
+import { listFactorOwners } from '../auth/second-factor.repository';
 import { readAudit } from './read-audit';
 import { wordingMadeAt } from '../screening/screening.repository';
 import { readWording } from '../screening/wording';
 
 /** What the owner sees to: people, the wording of the consent, and who did what. */
 export async function readHouse(db: Db, wish: AuditWish): Promise<HouseView> {
-  const [house, staff, wording, audit, made, measuring, settings] = await Promise.all([
+  const [house, staff, wording, audit, made, measuring, settings, factors] = await Promise.all([
     findHouse(db),
     listStaff(db),
     readWording(db),
@@ -19,6 +20,7 @@ export async function readHouse(db: Db, wish: AuditWish): Promise<HouseView> {
     wordingMadeAt(db),
     findMeasuring(db),
     findSettings(db),
+    listFactorOwners(db),
   ]);
   return {
     name: house?.name ?? '',
@@ -28,12 +30,14 @@ export async function readHouse(db: Db, wish: AuditWish): Promise<HouseView> {
       login: login ?? '',
       canSignIn: hasPassword,
       hasPin,
+      hasFactor: factors.includes(member.id),
       leftOn: leftAt === null ? null : shortDay(leftAt),
     })),
     qualifications: screeningBook.qualifications.map(({ id, label }) => ({ id, label })),
     wording: { ...wording, since: made ? shortDay(made) : '' },
     language: settings.language ?? 'en',
     currency: settings.currency ?? 'EUR',
+    secondFactor: settings.secondFactor ?? 'nobody',
     audit,
     measuring,
   };

@@ -10,7 +10,8 @@ import { conflict, invalidFields, notFound } from './problem';
 const open = { who: 'everybody', what: 'jar', summary: 'Something with a jar.' } as const;
 
 function context(body?: string, address = 'http://house/api/jars'): APIContext {
-  const request = new Request(address, { method: 'POST', ...(body === undefined ? {} : { body }) });
+  const headers = { 'content-type': 'application/json' };
+  const request = new Request(address, { method: 'POST', ...(body === undefined ? {} : { body, headers }) });
   return { request, url: new URL(address), locals: {} } as unknown as APIContext;
 }
 
@@ -47,6 +48,20 @@ describe('a body', () => {
     expect((await ask('{"lid":')).status).toBe(400);
     expect((await ask('')).status).toBe(400);
     expect((await ask(`"${'x'.repeat(2_000_001)}"`)).status).toBe(413);
+  });
+
+  it('is refused as plain text or a form, which other sites can make a browser send', async () => {
+    const [endpoint] = endpoints({ only: route }, { only: (asked) => asked.body });
+    for (const type of ['text/plain', 'application/x-www-form-urlencoded', 'multipart/form-data; boundary=x']) {
+      const request = new Request('http://house/api/jars', {
+        method: 'POST',
+        headers: { 'content-type': type },
+        body: '{"lid":"cork","size":{"ml":30}}',
+      });
+      const asked = { request, url: new URL(request.url), locals: {} } as unknown as APIContext;
+      if (!endpoint) throw new Error('a route without its endpoint');
+      expect((await serve(endpoint, {}, asked)).status, type).toBe(415);
+    }
   });
 
   it('of bytes is read as far as it may be', async () => {

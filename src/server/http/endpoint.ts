@@ -14,8 +14,12 @@ import type { StaffMember } from '../people/people.repository';
 import { isChecking, whileAsking } from '../shared/asking';
 import type { Actor, SaveRefusal } from '../shared/saving';
 import type { Db } from '../db/connection';
+import { noteReadOnly } from '../db/house';
+import { HouseTrouble, troubleOf, troubleWords } from '../db/trouble';
 import { problemOf } from './answer';
+import { draftKeyOf, once } from './replies';
 import { diskFull, invalidFields, invalidInput, notFound, problem } from './problem';
+import { troublePage } from './trouble-page';
 
 const largestBodyBytes = 2_000_000;
 
@@ -68,6 +72,17 @@ export function endpoints<Domain extends Readonly<Record<string, Route>>>(
  * logged; a `Response` that is thrown is the answer.
  */
 export async function serve(
+  endpoint: Endpoint,
+  params: Readonly<Record<string, string>>,
+  context: APIContext,
+): Promise<Response> {
+  const { request, locals } = context;
+  const isRead = endpoint.route.method === 'get';
+  const key = isRead ? undefined : draftKeyOf(request, locals.writer?.owner ?? 'nobody');
+  return key === undefined ? answer(endpoint, params, context) : once(key, () => answer(endpoint, params, context));
+}
+
+async function answer(
   { route, handle }: Endpoint,
   params: Readonly<Record<string, string>>,
   context: APIContext,
@@ -77,7 +92,7 @@ export async function serve(
     const asked = {
       params: readParams(route, params),
       query: readQuery(route, url.searchParams),
-      body: await readBody(route, request),
+      body: await parseBody(route, request),
       ...{ db: locals.db, actor: locals.actor, staff: locals.session?.staff, locals, context },
     } as Asked<Route>;
     const reply = await whileAsking(route, () => handle(asked));
@@ -88,6 +103,11 @@ export async function serve(
     if (error instanceof Response) return error;
     log.error({ err: error, path: context.url.pathname }, 'request failed');
     if (isFull(error)) return diskFull();
+    if (troubleOf(error).kind === 'read-only') {
+      noteReadOnly();
+      return readOnly();
+    }
+    if (error instanceof HouseTrouble) return troublePage(error, true);
     return problem({
       type: '/problems/internal',
       title: 'Something went wrong here',
@@ -100,6 +120,11 @@ export async function serve(
 /** Neither SQLite nor the file system has room for more. */
 const isFull = (error: unknown): boolean =>
   error instanceof Error && 'code' in error && (error.code === 'SQLITE_FULL' || error.code === 'ENOSPC');
+
+const readOnly = (): Response => {
+  const { title, whatToDo } = troubleWords['read-only'];
+  return problem({ type: '/problems/house-read-only', title, status: 503, detail: whatToDo });
+};
 
 function answerOf(route: Route, reply: unknown): Response {
   if (reply instanceof Response) return reply;
@@ -122,10 +147,10 @@ function expectAnswer(route: Route, schema: z.ZodType, reply: unknown): void {
 }
 
 /** @throws Response a 404 problem: an address that cannot be is one that is not there */
-function readParams(route: Route, given: Readonly<Record<string, string>>): Readonly<Record<string, unknown>> {
+function readParams(route: Route, input: Readonly<Record<string, string>>): Readonly<Record<string, unknown>> {
   const read: Record<string, unknown> = {};
   for (const [name, schema] of Object.entries<z.ZodType>(route.params ?? {})) {
-    const { success, data } = schema.safeParse(given[name]);
+    const { success, data } = schema.safeParse(input[name]);
     if (!success) throw notFound(route.what);
     read[name] = data;
   }
@@ -133,11 +158,11 @@ function readParams(route: Route, given: Readonly<Record<string, string>>): Read
 }
 
 /** @throws Response a 400 problem that names the fields */
-function readQuery(route: Route, given: URLSearchParams): Readonly<Record<string, unknown>> {
+function readQuery(route: Route, input: URLSearchParams): Readonly<Record<string, unknown>> {
   const read: Record<string, unknown> = {};
   const errors: { path: string; message: string }[] = [];
   for (const [name, schema] of Object.entries(route.query ?? {})) {
-    const { success, data, error } = (schema as z.ZodType).safeParse(given.get(name) ?? undefined);
+    const { success, data, error } = (schema as z.ZodType).safeParse(input.get(name) ?? undefined);
     if (success) read[name] = data;
     else errors.push(...error.issues.map(({ message }) => ({ path: name, message })));
   }
@@ -145,7 +170,7 @@ function readQuery(route: Route, given: URLSearchParams): Readonly<Record<string
   return read;
 }
 
-function readBody(route: Route, request: Request): Promise<unknown> {
+function parseBody(route: Route, request: Request): Promise<unknown> {
   if (route.body === undefined) return Promise.resolve(undefined);
   return isBytes(route.body) ? readUpTo(request, route.body.bytes.most) : readJson(request, route.body);
 }
@@ -155,6 +180,10 @@ function readBody(route: Route, request: Request): Promise<unknown> {
  * @throws Response a 400 problem that names the fields, or 413 when the body is too large
  */
 async function readJson<S extends z.ZodType>(request: Request, schema: S): Promise<z.output<S>> {
+  const type = request.headers.get('content-type');
+  // Plain text and forms are what other sites can make a browser send.
+  if (type !== null && request.body !== null && !/^application\/([\w.-]+\+)?json\b/i.test(type))
+    throw problem({ type: '/problems/not-json', title: 'Send JSON, and say so: application/json', status: 415 });
   const text = new TextDecoder().decode(await readUpTo(request, largestBodyBytes));
   let value: unknown;
   try {
@@ -172,12 +201,16 @@ async function readJson<S extends z.ZodType>(request: Request, schema: S): Promi
  * @throws Response a 413 problem
  */
 export async function readUpTo(request: Request, mostBytes: number): Promise<Uint8Array> {
-  const tooLarge = () =>
-    problem({
+  const tooLarge = () => {
+    const response = problem({
       type: '/problems/too-large',
       title: `That is more than ${Math.round(mostBytes / 1_000_000)} MB: send less at once`,
       status: 413,
     });
+    // What is still on its way is not read: the line is cut once the answer is out.
+    response.headers.set('connection', 'close');
+    return response;
+  };
   if (Number(request.headers.get('content-length') ?? 0) > mostBytes) throw tooLarge();
   const parts: Uint8Array[] = [];
   let bytes = 0;

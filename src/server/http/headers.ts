@@ -11,7 +11,7 @@ const fixed: Readonly<Record<string, string>> = {
  * build knows, which Astro puts into the header of a page; nothing written into a page by anybody else runs.
  * Styles may be inline: components set sizes that way, and a style runs nothing.
  */
-export function secureHeaders(response: Response): Response {
+export function secureHeaders(response: Response, context?: { readonly request: Request }): Response {
   const scripts = /script-src ([^;]+)/.exec(response.headers.get('content-security-policy') ?? '')?.[1]?.trim();
   const policy = [
     "default-src 'self'",
@@ -25,6 +25,9 @@ export function secureHeaders(response: Response): Response {
     "frame-ancestors 'none'",
   ].join('; ');
   for (const [name, value] of Object.entries(fixed)) response.headers.set(name, value);
+  // Behind a proxy with TLS browsers are to come that way from then on.
+  if (context?.request.headers.get('x-forwarded-proto') === 'https')
+    response.headers.set('strict-transport-security', 'max-age=31536000');
   response.headers.set('content-security-policy', policy);
   return response;
 }

@@ -29,10 +29,10 @@ const routesByLength = byLength(allRoutes);
 const pagesByLength = byLength<Door>(pages);
 
 /** The names of a pattern with what stands there, or undefined where the address is another one. */
-function fit(pattern: string, given: readonly string[]): Params | undefined {
+function fit(pattern: string, input: readonly string[]): Params | undefined {
   const params: Record<string, string> = {};
   for (const [i, part] of partsOf(pattern).entries()) {
-    const [name, said] = [nameIn(part), given[i] ?? ''];
+    const [name, said] = [nameIn(part), input[i] ?? ''];
     if (name === undefined ? part !== said : said === '') return undefined;
     if (name !== undefined) params[name] = decoded(said);
   }
@@ -49,18 +49,18 @@ function decoded(text: string): string {
 
 /** Finds what a request asks for; a slash at the end makes no difference, `HEAD` is asked as `GET`. */
 export function match(method: string, path: string): Matched {
-  const given = partsOf(path);
+  const input = partsOf(path);
   const asked = method === 'HEAD' ? 'get' : method.toLowerCase();
-  const fitting = (routesByLength.get(given.length) ?? []).flatMap((route) => {
-    const params = fit(route.path, given);
+  const fitting = (routesByLength.get(input.length) ?? []).flatMap((route) => {
+    const params = fit(route.path, input);
     return params ? [{ kind: 'route' as const, route, params }] : [];
   });
   const found = fitting.find(({ route }) => route.method === asked);
   if (found) return found;
   if (fitting.length > 0)
     return { kind: 'other-methods', allowed: fitting.map(({ route }) => route.method.toUpperCase()) };
-  for (const page of pagesByLength.get(given.length) ?? []) {
-    const params = fit(page.path, given);
+  for (const page of pagesByLength.get(input.length) ?? []) {
+    const params = fit(page.path, input);
     if (params) return asked === 'get' ? { kind: 'page', page, params } : { kind: 'other-methods', allowed: ['GET'] };
   }
   return { kind: 'nothing' };

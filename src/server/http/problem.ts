@@ -54,3 +54,15 @@ export function diskFull(): Response {
     status: 507,
   });
 }
+
+/** The address is there, but not for this method. */
+export function otherMethods(allowed: readonly string[]): Response {
+  const response = problem({
+    type: '/problems/other-methods',
+    title: 'This address does not take that method',
+    status: 405,
+    detail: `It takes ${allowed.join(', ')}.`,
+  });
+  response.headers.set('allow', allowed.join(', '));
+  return response;
+}

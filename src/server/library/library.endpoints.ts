@@ -3,6 +3,7 @@ import { LibraryFile } from '../../contracts/library';
 import { libraryRoutes as routes } from '../../contracts/routes/library';
 import { endpoints, fileAnswer } from '../http/endpoint';
 import { invalidFields } from '../http/problem';
+import { plainLibrary } from './plain-library';
 import { exportLibrary, readLibrary } from './read-library';
 import { importLibrary, restoreEntry, saveProtocol, saveTechnique } from './save-library';
 
@@ -12,7 +13,7 @@ export const libraryEndpoints = endpoints(routes, {
   exportLibrary: async ({ db, query }) =>
     fileAnswer(
       routes.exportLibrary.answer,
-      JSON.stringify(await exportLibrary(db, query.all), null, 2),
+      JSON.stringify(query.with === 'shipped' ? await plainLibrary(db) : await exportLibrary(db, query.all), null, 2),
       'library.json',
     ),
   importLibrary: ({ db, query, body, actor }) => importLibrary(db, body, query.keep, actor),

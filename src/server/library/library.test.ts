@@ -4,6 +4,7 @@ import { LibraryFile } from '../../contracts/library';
 import type { Protocol } from '../../core/library/protocol';
 import type { Technique } from '../../core/library/technique';
 import { actor, openHouse, type TestHouse } from '../shared/test-house';
+import { plainLibrary } from './plain-library';
 import { exportLibrary, labelOfRegion, readHouseLibrary, readLibrary } from './read-library';
 import { importLibrary, restoreEntry, saveProtocol, saveTechnique } from './save-library';
 
@@ -150,6 +151,18 @@ describe('what is shown', () => {
     expect(await ids(['manual-medicine-licence'])).toContain('chest-recoil');
     expect(await ids(['lymph-basic'])).not.toContain('throat-bone-balance');
     expect((await readLibrary(house.db, ['massage'])).hidden).toBe(1);
+  });
+
+  it('is given to other programs whole, in a plain form, with the own over what ships', async () => {
+    const plain = await plainLibrary(house.db);
+    expect(plain).toMatchObject({ version: 2 });
+    expect([plain.techniques.length, plain.protocols.length]).toEqual([208, 34]);
+    expect(Object.keys(plain.homePlaces)).toHaveLength(75);
+    expect(plain.homeGroups).toHaveLength(33);
+    const shipped = plain.techniques.find(({ id }) => id === 'jaw-knead');
+    await saveTechnique(house.db, { ...technique('jaw-knead'), why: 'Our own reason.' }, 0, actor);
+    const changed = (await plainLibrary(house.db)).techniques.find(({ id }) => id === 'jaw-knead');
+    expect(changed).toEqual({ ...shipped, why: 'Our own reason.' });
   });
 
   it('calls regions as therapists do', () => {

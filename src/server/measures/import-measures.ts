@@ -76,7 +76,7 @@ async function check(db: Db, job: Job, text: string, plan: ImportPlan, actor: Ac
       for (const reading of read.readings) {
         const trouble =
           reading.date > today
-            ? { column: 'date', message: `${reading.date} lies in the future.` }
+            ? { column: 'date', message: `${reading.date} is in the future.` }
             : heap.add(reading, row);
         if (trouble) note({ row, ...trouble });
         else girths += 1;

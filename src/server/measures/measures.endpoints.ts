@@ -6,12 +6,14 @@ import { exportMeasures } from './export-measures';
 import { cancelImport, readImport } from './import-jobs';
 import { startImport, storeImport } from './import-measures';
 import { printProgress } from './progress-report';
+import { readMeasure } from './read-measure';
 import { readProgress } from './read-progress';
 import { removeProtocol, saveClientMeasuring, saveMeasuring, saveProtocol } from './save-measuring';
 import { removeObservation, saveObservation } from './save-observation';
 import { saveTaping } from './save-taping';
 
 export const measureEndpoints = endpoints(routes, {
+  readMeasure: ({ db, params }) => readMeasure(db, params.id),
   saveTaping: ({ db, params, body, actor }) => saveTaping(db, params.id, body, actor),
   saveObservation: ({ db, params, body, actor }) => saveObservation(db, params.id, body, actor),
   removeObservation: ({ db, params, actor }) => removeObservation(db, params.id, params.key, actor),
@@ -19,8 +21,7 @@ export const measureEndpoints = endpoints(routes, {
     const [view, client] = await Promise.all([readProgress(db, id, actor.now), readName(db, id)]);
     if (!view || !client) return undefined;
     const course = view.courses.find(({ side, limb }) => query.limb === undefined || `${side} ${limb}` === query.limb);
-    if (!course)
-      return invalidFields([{ path: 'limb', message: 'Nothing was taped that a report could tell of: tape first.' }]);
+    if (!course) return invalidFields([{ path: 'limb', message: 'There is no taping to report on yet: tape first.' }]);
     const report = await printProgress(view, course, client.bornOn);
     return fileAnswer(routes.progressReport.answer, report, `progress-${id}.pdf`, 'inline');
   },

@@ -46,18 +46,18 @@ export async function listOwnProtocols(db: Db): Promise<readonly TapeProtocol[]>
   return rows.map(toProtocol);
 }
 
-export async function insertProtocol(db: Db, given: ProtocolInput, by: number | null, now: string): Promise<string> {
+export async function insertProtocol(db: Db, input: ProtocolInput, by: number | null, now: string): Promise<string> {
   const row = await db
     .insertInto('tape_protocol')
     .values({
-      limb: given.limb,
-      name: given.name,
-      zero: given.zero,
-      posture: given.posture,
-      stop: given.stop,
-      rest_minutes: given.restMinutes,
-      positions_json: positionsColumn.write(given.positionsCm),
-      eight: given.eight,
+      limb: input.limb,
+      name: input.name,
+      zero: input.zero,
+      posture: input.posture,
+      stop: input.stop,
+      rest_minutes: input.restMinutes,
+      positions_json: positionsColumn.write(input.positionsCm),
+      eight: input.eight,
       made_at: now,
       made_by: by,
       archived_at: null,
@@ -75,18 +75,18 @@ export async function isProtocolInUse(db: Db, id: string): Promise<boolean> {
 
 const ownKey = (id: string) => Number(id.slice(ownPrefix.length));
 
-export async function updateProtocol(db: Db, id: string, given: ProtocolInput): Promise<boolean> {
+export async function updateProtocol(db: Db, id: string, input: ProtocolInput): Promise<boolean> {
   const result = await db
     .updateTable('tape_protocol')
     .set({
-      limb: given.limb,
-      name: given.name,
-      zero: given.zero,
-      posture: given.posture,
-      stop: given.stop,
-      rest_minutes: given.restMinutes,
-      positions_json: positionsColumn.write(given.positionsCm),
-      eight: given.eight,
+      limb: input.limb,
+      name: input.name,
+      zero: input.zero,
+      posture: input.posture,
+      stop: input.stop,
+      rest_minutes: input.restMinutes,
+      positions_json: positionsColumn.write(input.positionsCm),
+      eight: input.eight,
     })
     .where('id', '=', ownKey(id))
     .where('archived_at', 'is', null)
@@ -143,7 +143,7 @@ export async function findObservation(db: Db, visitId: VisitId, key: number): Pr
 export async function insertObservation(
   db: Db,
   owner: { readonly clientId: ClientId; readonly visitId: VisitId; readonly takenAt: string },
-  given: ObservationInput,
+  input: ObservationInput,
   by: number | null,
   now: string,
 ): Promise<ObservationRow> {
@@ -153,11 +153,11 @@ export async function insertObservation(
       client_id: owner.clientId,
       visit_id: owner.visitId,
       taken_at: owner.takenAt,
-      phase: given.phase,
-      kind: given.kind,
-      place: given.place,
-      value_json: valueColumn(given.kind).write(given.value),
-      replaces: given.replaces,
+      phase: input.phase,
+      kind: input.kind,
+      place: input.place,
+      value_json: valueColumn(input.kind).write(input.value),
+      replaces: input.replaces,
       recorded_at: now,
       recorded_by: by,
       ended_at: null,
@@ -251,18 +251,18 @@ export async function listPhotos(db: Db, clientId: ClientId): Promise<readonly S
 
 export async function insertPhoto(
   db: Db,
-  given: Omit<StoredPhoto, 'id'> & { readonly clientId: ClientId; readonly by: number | null },
+  input: Omit<StoredPhoto, 'id'> & { readonly clientId: ClientId; readonly by: number | null },
 ): Promise<number> {
   const row = await db
     .insertInto('photo')
     .values({
-      client_id: given.clientId,
-      visit_id: given.visitId,
-      attachment_id: given.attachmentId,
-      pose: given.pose,
-      phase: given.phase,
-      taken_at: given.takenAt,
-      recorded_by: given.by,
+      client_id: input.clientId,
+      visit_id: input.visitId,
+      attachment_id: input.attachmentId,
+      pose: input.pose,
+      phase: input.phase,
+      taken_at: input.takenAt,
+      recorded_by: input.by,
     })
     .returning('id')
     .executeTakeFirstOrThrow();

@@ -18,8 +18,8 @@ beforeEach(async () => {
   house = await openHouse();
 });
 
-const observed = (given: object): ObservationInput => ObservationSchema.parse(given);
-const observe = (given: object, visit = house.visit) => saveObservation(house.db, visit, observed(given), actor);
+const observed = (input: object): ObservationInput => ObservationSchema.parse(input);
+const observe = (input: object, visit = house.visit) => saveObservation(house.db, visit, observed(input), actor);
 const tape = (visit: number, change: Parameters<typeof tapeLegs>[2] = {}) => tapeLegs(house.db, visit, change);
 
 describe('observations', () => {
@@ -61,8 +61,8 @@ describe('observations', () => {
       { kind: 'abdomen', value: { navelHeightCm: 100, girths: [], surgeonConsent: ' ' } },
     ],
     ['an unknown kind', { kind: 'mood', value: {} }],
-  ])('refuse %s', (_, given) => {
-    expect(ObservationSchema.safeParse(given).success).toBe(false);
+  ])('refuse %s', (_, input) => {
+    expect(ObservationSchema.safeParse(input).success).toBe(false);
   });
 
   it('show what was found last time, and can be taken back', async () => {

@@ -18,8 +18,8 @@ beforeEach(async () => {
   house = await openHouse();
 });
 
-const observed = (given: object): ObservationInput => ObservationSchema.parse(given);
-const observe = (given: object, visit = house.visit) => saveObservation(house.db, visit, observed(given), actor);
+const observed = (input: object): ObservationInput => ObservationSchema.parse(input);
+const observe = (input: object, visit = house.visit) => saveObservation(house.db, visit, observed(input), actor);
 const tape = (visit: number, change: Parameters<typeof tapeLegs>[2] = {}) => tapeLegs(house.db, visit, change);
 
 describe('progress', () => {
@@ -118,7 +118,7 @@ describe('progress', () => {
   it('shows a reaction before the next treatment, and what the client would like otherwise', async () => {
     for (const [k, fadeMinutes] of [5, 15, -1].entries()) {
       const visit = await book(house, -7 * (3 - k));
-      const given = {
+      const input = {
         pressure: -1,
         comfort: 8,
         redness: 2,
@@ -128,7 +128,7 @@ describe('progress', () => {
         note: '',
         basedOn: 0,
       };
-      await saveClosing(house.db, visit, closing(given as never), actor);
+      await saveClosing(house.db, visit, closing(input as never), actor);
     }
     expect((await readMeasure(house.db, house.visit))?.lastReaction).toContain('Redness lasted longer');
     expect((await readClient(house.db, house.client, now))?.preferences).toEqual([

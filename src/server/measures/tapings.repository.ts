@@ -135,28 +135,28 @@ export interface NewTaping {
 }
 
 /** Adds a version; the one before it is kept and no longer the newest. */
-export async function insertTaping(db: Db, given: NewTaping): Promise<void> {
-  const { taping, volume } = given;
-  await db.insertInto('taping').values(rowOf(given, volume)).execute();
-  if (given.version > 1 && given.visitId !== null)
+export async function insertTaping(db: Db, input: NewTaping): Promise<void> {
+  const { taping, volume } = input;
+  await db.insertInto('taping').values(rowOf(input, volume)).execute();
+  if (input.version > 1 && input.visitId !== null)
     await db
       .updateTable('taping')
       .set({ is_latest: 0 })
-      .where('visit_id', '=', given.visitId)
+      .where('visit_id', '=', input.visitId)
       .where('phase', '=', taping.phase)
       .where('limb', '=', taping.limb)
-      .where('version', '<', given.version)
+      .where('version', '<', input.version)
       .where('is_latest', '=', sql.lit(1))
       .execute();
 }
 
-function rowOf({ taping, ...given }: NewTaping, volume: LimbVolume | null) {
+function rowOf({ taping, ...input }: NewTaping, volume: LimbVolume | null) {
   return {
-    client_id: given.clientId,
-    visit_id: given.visitId,
-    taken_at: given.takenAt,
+    client_id: input.clientId,
+    visit_id: input.visitId,
+    taken_at: input.takenAt,
     phase: taping.phase,
-    version: given.version,
+    version: input.version,
     limb: taping.limb,
     side: taping.side,
     unit: taping.unit,
@@ -173,9 +173,9 @@ function rowOf({ taping, ...given }: NewTaping, volume: LimbVolume | null) {
     excess_percent: volume?.excessPercent ?? null,
     affected_sd_ml: volume?.affectedSdMl ?? null,
     excess_sd_ml: volume?.excessSdMl ?? null,
-    source: given.source,
-    recorded_at: given.now,
-    recorded_by: given.by,
+    source: input.source,
+    recorded_at: input.now,
+    recorded_by: input.by,
   };
 }
 
@@ -187,7 +187,7 @@ export async function insertTapings(
 ): Promise<void> {
   const pack = 100;
   for (let from = 0; from < all.length; from += pack) {
-    const rows = all.slice(from, from + pack).map((given) => rowOf(given, given.volume));
+    const rows = all.slice(from, from + pack).map((input) => rowOf(input, input.volume));
     await db.insertInto('taping').values(rows).execute();
     await after(Math.min(all.length, from + pack));
   }

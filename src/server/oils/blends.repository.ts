@@ -60,15 +60,15 @@ export async function findMix(db: Db, id: number): Promise<StoredMix | undefined
 
 export async function insertMix(
   db: Db,
-  given: { readonly blend: BlendInput; readonly clientId: ClientId | null; readonly visitId: VisitId | null },
+  input: { readonly blend: BlendInput; readonly clientId: ClientId | null; readonly visitId: VisitId | null },
   now: string,
 ): Promise<number> {
   const row = await db
     .insertInto('oil_mix')
     .values({
-      client_id: given.clientId,
-      visit_id: given.visitId,
-      blend_json: blendColumn.write(given.blend),
+      client_id: input.clientId,
+      visit_id: input.visitId,
+      blend_json: blendColumn.write(input.blend),
       use_by: null,
       started_at: now,
       mixed_at: null,
@@ -90,7 +90,7 @@ export async function setCounted(db: Db, id: number, counted: Readonly<Record<st
 export async function setMixed(
   db: Db,
   id: number,
-  given: {
+  input: {
     readonly useBy: string;
     readonly costCents: number;
     readonly leftMl: Millilitres;
@@ -102,11 +102,11 @@ export async function setMixed(
     .updateTable('oil_mix')
     .set({
       state: 'mixed',
-      use_by: given.useBy,
-      cost_cents: given.costCents,
-      left_ml: given.leftMl,
-      mixed_at: given.now,
-      mixed_by: given.by,
+      use_by: input.useBy,
+      cost_cents: input.costCents,
+      left_ml: input.leftMl,
+      mixed_at: input.now,
+      mixed_by: input.by,
     })
     .where('id', '=', id)
     .execute();

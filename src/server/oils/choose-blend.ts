@@ -149,7 +149,7 @@ export async function chooseBlend(
       return {
         kind: 'refused',
         errors: [
-          { path: 'pouredFrom', message: `Only ${Math.floor(mix.left_ml * 10) / 10} mL are left in that bottle.` },
+          { path: 'pouredFrom', message: `Only ${Math.floor(mix.left_ml * 10) / 10} mL is left in that bottle.` },
         ],
       };
   }
@@ -224,7 +224,7 @@ export async function recordSmell(
   if (mayNotSmell(record.stored))
     return {
       kind: 'refused',
-      errors: [{ path: 'visitId', message: 'Nothing is smelled with this client: scents are not tolerated.' }],
+      errors: [{ path: 'visitId', message: 'No scents are tried with this client, who does not tolerate them.' }],
     };
   const of = await clientOf(db, record, actor.now);
   const ready = (await listBlends(db)).map((one) => one.blend);

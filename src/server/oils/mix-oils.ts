@@ -77,7 +77,7 @@ export async function countMix(db: Db, id: number, { counted }: MixCountInput): 
   const mix = await findMix(db, id);
   if (!mix) return { kind: 'not-found' };
   if (mix.state !== 'mixing')
-    return { kind: 'refused', errors: [{ path: 'counted', message: 'This bottle is finished: begin a new one.' }] };
+    return { kind: 'refused', errors: [{ path: 'counted', message: 'This bottle is finished: open a new one.' }] };
   const foreign = Object.keys(counted).find((oil) => !mix.blend.parts.some((part) => part.oil === oil));
   if (foreign !== undefined)
     return { kind: 'refused', errors: [{ path: `counted.${foreign}`, message: 'This oil is not in the blend.' }] };

@@ -91,7 +91,7 @@ export async function readOilClient(
     of && { modalities: of.modalities, ...of.touches },
   );
   const likes = likesColumn.read(row.likes_json);
-  const [patch, body] = await Promise.all([readPatch(db, clientId, now), readBody(db, clientId)]);
+  const [patch, body] = await Promise.all([readPatch(db, clientId, now), findBodyFacts(db, clientId)]);
   return {
     id: row.id,
     name: row.name,
@@ -161,7 +161,10 @@ export const mayNotSmell = (findings: readonly StoredFinding[]): boolean =>
   findings.some(({ id }) => (noSmellConditions as readonly string[]).includes(id));
 
 /** Surface of the skin from height and the last weight, and the kind of skin as it was last seen. */
-export async function readBody(db: Db, clientId: ClientId): Promise<Pick<OilClientView, 'surfaceM2' | 'skinType'>> {
+export async function findBodyFacts(
+  db: Db,
+  clientId: ClientId,
+): Promise<Pick<OilClientView, 'surfaceM2' | 'skinType'>> {
   const [row, observations, tapings] = await Promise.all([
     findClient(db, clientId),
     listObservationsOfClient(db, clientId),

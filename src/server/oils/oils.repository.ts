@@ -30,31 +30,31 @@ export async function listBottles(db: Db, which: 'in-use' | 'all' = 'in-use'): P
   }));
 }
 
-const columns = (given: BottleInput) => ({
-  kind: given.kind,
-  oil: given.oil,
-  lot: given.lot,
-  opened_on: given.openedOn,
-  printed_on: given.printedOn,
-  size_ml: given.sizeMl,
-  left_ml: given.leftMl,
-  cost_cents: given.costCents,
-  drops_per_ml: given.dropsPerMl,
-  state: given.state,
-  note: given.note,
+const columns = (input: BottleInput) => ({
+  kind: input.kind,
+  oil: input.oil,
+  lot: input.lot,
+  opened_on: input.openedOn,
+  printed_on: input.printedOn,
+  size_ml: input.sizeMl,
+  left_ml: input.leftMl,
+  cost_cents: input.costCents,
+  drops_per_ml: input.dropsPerMl,
+  state: input.state,
+  note: input.note,
 });
 
-export async function insertBottle(db: Db, given: BottleInput, now: string): Promise<number> {
+export async function insertBottle(db: Db, input: BottleInput, now: string): Promise<number> {
   const row = await db
     .insertInto('oil_bottle')
-    .values({ ...columns(given), added_at: now })
+    .values({ ...columns(input), added_at: now })
     .returning('id')
     .executeTakeFirstOrThrow();
   return row.id;
 }
 
-export async function updateBottle(db: Db, id: number, given: BottleInput): Promise<void> {
-  await db.updateTable('oil_bottle').set(columns(given)).where('id', '=', id).execute();
+export async function updateBottle(db: Db, id: number, input: BottleInput): Promise<void> {
+  await db.updateTable('oil_bottle').set(columns(input)).where('id', '=', id).execute();
 }
 
 /** Takes something out of a bottle, and remembers it; an empty one is put aside. */

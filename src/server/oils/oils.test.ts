@@ -49,8 +49,8 @@ async function fillShelf() {
 }
 const bench = (visitId: VisitId | null = null, as = clinical) =>
   readOilBench(house.db, { visitId, clientId: null }, as, now);
-const start = (given: BlendInput = blend(), as = clinical) =>
-  startMix(house.db, { blend: given, visitId: house.visit, clientId: null }, as, actor);
+const start = (input: BlendInput = blend(), as = clinical) =>
+  startMix(house.db, { blend: input, visitId: house.visit, clientId: null }, as, actor);
 const pathsOf = (result: object) =>
   'errors' in result ? (result.errors as readonly { path: string }[]).map(({ path }) => path) : [];
 

@@ -49,13 +49,13 @@ export async function findPatchTest(db: Db, id: number): Promise<StoredPatchTest
 
 export async function insertPatchTest(
   db: Db,
-  given: { readonly clientId: ClientId; readonly what: string },
+  input: { readonly clientId: ClientId; readonly what: string },
   by: number | null,
   now: string,
 ): Promise<number> {
   const row = await db
     .insertInto('patch_test')
-    .values({ client_id: given.clientId, what: given.what, placed_at: now, placed_by: by, ended_at: null })
+    .values({ client_id: input.clientId, what: input.what, placed_at: now, placed_by: by, ended_at: null })
     .returning('id')
     .executeTakeFirstOrThrow();
   return row.id;

@@ -25,20 +25,20 @@ import { oilScopeOf, oilWorkOf, readOilClient } from './oil-client';
 import { completeVisit, readVisitFrame } from '../visits/read-visit';
 import type { VisitRecord } from '../visits/visit-record';
 import { readVisitBlends } from './visit-blends';
-import { holdsOf } from '../visits/visit-holds';
+import { storedWork } from '../visits/visit-holds';
 
 const weeksLookedAt = 8;
 
-/** All that the blend bench opens with. @param given the visit or the client to blend for; neither: for the house */
+/** All that the blend bench opens with. @param input the visit or the client to blend for; neither: for the house */
 export async function readOilBench(
   db: Db,
-  given: { readonly visitId: VisitId | null; readonly clientId: ClientId | null },
+  input: { readonly visitId: VisitId | null; readonly clientId: ClientId | null },
   qualifications: readonly string[],
   now: Date,
 ): Promise<OilBenchView> {
   const today = isoDay(now.toISOString());
-  const record = given.visitId === null ? undefined : await readVisitFrame(db, given.visitId);
-  const clientId = record?.client.id ?? given.clientId;
+  const record = input.visitId === null ? undefined : await readVisitFrame(db, input.visitId);
+  const clientId = record?.client.id ?? input.clientId;
   const [bottles, blends, mixes, visits, client] = await Promise.all([
     listBottles(db),
     listBlends(db),
@@ -69,8 +69,8 @@ export async function readOilBench(
   };
 }
 
-const takesOil = (row: Parameters<typeof holdsOf>[0]) =>
-  holdsOf(row)?.room.some(({ kind }) => kind === 'blend') ?? false;
+const takesOil = (row: Parameters<typeof storedWork>[0]) =>
+  storedWork(row)?.room.some(({ kind }) => kind === 'blend') ?? false;
 
 async function oilVisit(db: Db, record: VisitRecord): Promise<OilVisitView> {
   const [visit, row, blends] = await Promise.all([
@@ -83,7 +83,7 @@ async function oilVisit(db: Db, record: VisitRecord): Promise<OilVisitView> {
     id: record.id,
     time: record.time,
     work: record.work,
-    needs: visit.plan?.treatment?.oil ?? (row ? holdsOf(row)?.oil : undefined) ?? none,
+    needs: visit.plan?.treatment?.oil ?? (row ? storedWork(row)?.oil : undefined) ?? none,
     chosen: { body: blends.body ?? null, face: blends.face ?? null },
   };
 }

@@ -104,7 +104,9 @@ export function readShelf(
   if (missing.length > 0)
     return {
       bottles: [],
-      troubles: [{ row: 1, message: `The head lacks ${missing.join(', ')}. It may have: ${columns.join(', ')}.` }],
+      troubles: [
+        { row: 1, message: `The header row lacks ${missing.join(', ')}. It may have: ${columns.join(', ')}.` },
+      ],
     };
   const bottles: BottleInput[] = [];
   const troubles: { row: number; message: string }[] = [];

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { factorRules } from '../../contracts/sign-in';
 import { MeasuringInput } from '../../contracts/measures';
 import { SchoolShape } from '../../contracts/shapes/drainage';
 import { StoneHabitsInput } from '../../contracts/stones';
@@ -27,7 +28,18 @@ const HouseSettings = z.object({
   measuring: MeasuringInput.partial().optional(),
   stones: StoneHabitsInput.partial().optional(),
   /** Secret address of a calendar feed → whose it is. */
+  /** Who needs a second factor to sign in. */
+  secondFactor: z.enum(factorRules).optional(),
   feeds: z.record(z.string(), z.number()).optional(),
+  /** Where backups go, what locks them, and how the last one went. */
+  backup: z
+    .object({
+      folder: z.string(),
+      passphrase: z.string(),
+      lastGoodAt: z.string().optional(),
+      trouble: z.string().optional(),
+    })
+    .optional(),
 });
 export type HouseSettings = z.infer<typeof HouseSettings>;
 export const settingsColumn = jsonColumn('house.settings_json', HouseSettings);

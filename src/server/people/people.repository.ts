@@ -76,9 +76,9 @@ export async function findStaff(db: Db, id: number): Promise<StaffMember | undef
   return row && toStaff(row);
 }
 
-/** Those who treat or treated; assistants do not. Without signing-in data, fit to be shown. */
+/** Everybody who is or was here, for naming them: whoever keeps the desk now may have treated. Fit to be shown. */
 export async function listTherapists(db: Db): Promise<readonly TherapistView[]> {
-  return (await listStaff(db)).filter(({ role }) => role !== 'assistant').map(toTherapist);
+  return (await listStaff(db)).map(toTherapist);
 }
 
 /** Those who treat and are still there: whom a visit can be booked with. */
@@ -97,7 +97,7 @@ const toTherapist = ({ id, name, initials, title, room, qualifications }: StaffM
 
 export async function insertTherapist(
   db: Db,
-  given: Omit<TherapistView, 'id'> & {
+  input: Omit<TherapistView, 'id'> & {
     readonly role?: Role;
     readonly login?: string | null;
     readonly passwordHash?: string | null;
@@ -108,18 +108,17 @@ export async function insertTherapist(
   const row = await db
     .insertInto('therapist')
     .values({
-      name: given.name,
-      initials: given.initials,
-      title: given.title,
-      room: given.room,
-      qualifications_json: qualificationsColumn.write(given.qualifications),
-      role: given.role ?? 'therapist',
-      login: given.login ?? null,
-      password_hash: given.passwordHash ?? null,
-      pin_hash: given.pinHash ?? null,
-      locked_until: null,
+      name: input.name,
+      initials: input.initials,
+      title: input.title,
+      room: input.room,
+      qualifications_json: qualificationsColumn.write(input.qualifications),
+      role: input.role ?? 'therapist',
+      login: input.login ?? null,
+      password_hash: input.passwordHash ?? null,
+      pin_hash: input.pinHash ?? null,
       left_at: null,
-      hours_json: hoursColumn.write(given.hours ?? {}),
+      hours_json: hoursColumn.write(input.hours ?? {}),
     })
     .returning('id')
     .executeTakeFirstOrThrow();
@@ -130,23 +129,9 @@ export async function insertTherapist(
 export const findLogin = (db: Db, login: string) =>
   db
     .selectFrom('therapist')
-    .select(['id', 'password_hash', 'failed_sign_ins', 'locked_until', 'left_at'])
+    .select(['id', 'password_hash', 'left_at', 'role'])
     .where('login', '=', login)
     .executeTakeFirst();
-
-/** How often signing in has failed in a row, and until when nothing more is tried. */
-export async function setSignInFailures(
-  db: Db,
-  id: number,
-  failures: number,
-  lockedUntil: string | null,
-): Promise<void> {
-  await db
-    .updateTable('therapist')
-    .set({ failed_sign_ins: failures, locked_until: lockedUntil })
-    .where('id', '=', id)
-    .execute();
-}
 
 export async function findPinHash(db: Db, id: number): Promise<string | null> {
   const row = await db.selectFrom('therapist').select('pin_hash').where('id', '=', id).executeTakeFirstOrThrow();

@@ -1,7 +1,7 @@
 import type { HouseFactsInput } from '../../contracts/home';
 import type { Db } from '../db/connection';
 import type { TherapistView } from '../../contracts/people-views';
-import { findHouse, type House, listStaff, listTherapists } from './people.repository';
+import { findHouse, type House, listBookable, listStaff } from './people.repository';
 import { changeSettings } from './settings.repository';
 
 /** What the house is called and where it is rung. @returns undefined before it was set up */
@@ -19,4 +19,4 @@ export async function readDoor(
 }
 
 /** Who works with clients here now. */
-export const readTherapists = (db: Db): Promise<readonly TherapistView[]> => listTherapists(db);
+export const readTherapists = (db: Db): Promise<readonly TherapistView[]> => listBookable(db);

@@ -1,10 +1,13 @@
 import type { StaffInput } from '../../contracts/sign-in';
 import { passwordTrouble, pinTrouble } from '../../core/sign-in/lockout';
 import type { FieldError } from '../../core/result';
+import { oftenTriedTrouble } from '../auth/often-tried';
 import { hashSecret } from '../auth/secrets';
 import type { Db } from '../db/connection';
 import { insertTherapist, listStaff, updateTherapist } from './people.repository';
-import { deleteSessionsOf } from './sessions.repository';
+import { deleteOtherSessions, deleteSessionsOf } from './sessions.repository';
+import { endFeed } from './settings.repository';
+import { deleteDevicesOf } from './tries.repository';
 import { insertAudit } from '../house/audit.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
 import { hoursColumn, qualificationsColumn } from './people.documents';
@@ -23,6 +26,8 @@ export async function saveStaff(
   id: number | null,
   input: StaffInput,
   actor: Actor,
+  /** The session at hand, which stays when one changes one’s own password. */
+  session: string | null = null,
 ): Promise<{ readonly kind: 'saved'; readonly id: number } | SaveRefusal> {
   const staff = await listStaff(db);
   const before = staff.find((member) => member.id === id);
@@ -30,7 +35,10 @@ export async function saveStaff(
   const errors: FieldError[] = [];
   if (staff.some((member) => member.login === input.login && member.id !== id))
     errors.push({ path: 'login', message: 'Somebody else signs in with this name.' });
-  const trouble = input.password === '' ? undefined : passwordTrouble(input.password, input.name);
+  const trouble =
+    input.password === ''
+      ? undefined
+      : (passwordTrouble(input.password, input.name) ?? oftenTriedTrouble(input.password, [input.name, input.login]));
   if (trouble) errors.push({ path: 'password', message: trouble });
   if (id === null && input.password === '') errors.push({ path: 'password', message: 'Give a first password.' });
   const pin = input.pin === '' ? undefined : pinTrouble(input.pin);
@@ -60,8 +68,12 @@ export async function saveStaff(
       left_at: input.hasLeft ? (before?.leftAt ?? now) : null,
     });
     // Somebody who has left, or whose password was changed by the owner, is signed out everywhere.
+    // One's own other devices are, too, when the password is changed.
     if (input.hasLeft || (input.password !== '' && savedId !== actor.therapistId))
       await deleteSessionsOf(trx, savedId, now);
+    else if (input.password !== '') await deleteOtherSessions(trx, savedId, session);
+    if (input.hasLeft || input.password !== '') await deleteDevicesOf(trx, savedId);
+    if (input.hasLeft) await endFeed(trx, savedId);
     await insertAudit(trx, {
       at: now,
       by: actor.therapistId,

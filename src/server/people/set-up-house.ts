@@ -2,6 +2,7 @@ import type { HouseInput } from '../../contracts/record';
 import { defaultSchool } from '../../core/drainage/case';
 import type { FieldError } from '../../core/result';
 import { passwordTrouble, pinTrouble } from '../../core/sign-in/lockout';
+import { oftenTriedTrouble } from '../auth/often-tried';
 import { hashSecret } from '../auth/secrets';
 import type { Db } from '../db/connection';
 import { findHouse, insertHouse, insertTherapist, listStaff, updateTherapist } from './people.repository';
@@ -26,7 +27,9 @@ export async function setUpHouse(
 ): Promise<{ readonly kind: 'saved'; readonly ownerId: number } | SaveRefusal> {
   if (await isHouseOpen(db)) return { kind: 'edited-elsewhere' };
   const errors: FieldError[] = [];
-  const trouble = passwordTrouble(input.password, input.therapistName);
+  const trouble =
+    passwordTrouble(input.password, input.therapistName) ??
+    oftenTriedTrouble(input.password, [input.therapistName, input.name, input.login]);
   if (trouble) errors.push({ path: 'password', message: trouble });
   const pin = pinTrouble(input.pin);
   if (pin) errors.push({ path: 'pin', message: pin });
@@ -45,6 +48,8 @@ export async function setUpHouse(
     return { kind: 'saved', ownerId: known.id };
   }
   return db.transaction().execute(async (trx) => {
+    // Two that set the house up at once: the first one has it.
+    if (await findHouse(trx)) return { kind: 'edited-elsewhere' } as const;
     await insertHouse(trx, { name: input.name, scenario: '', school: defaultSchool }, actor.now.toISOString());
     await keepFirstWording(trx, actor.now.toISOString());
     const ownerId = await insertTherapist(trx, {

@@ -1,3 +1,4 @@
+import type { TherapistId } from '../../core/ids';
 import type { CurrencyId } from '../../core/money';
 import { type MeasuringSettings, usualMeasuring } from '../../core/swelling/settings';
 import type { Db } from '../db/connection';
@@ -25,3 +26,9 @@ export const findMeasuring = async (db: Db): Promise<MeasuringSettings> => ({
 
 /** What the house counts in; euros where it has not said. */
 export const findCurrency = async (db: Db): Promise<CurrencyId> => (await findSettings(db)).currency ?? 'EUR';
+
+/** The address of somebody’s calendar leads nowhere from now on. */
+export async function endFeed(db: Db, staffId: TherapistId): Promise<void> {
+  const feeds = Object.entries((await findSettings(db)).feeds ?? {});
+  await changeSettings(db, { feeds: Object.fromEntries(feeds.filter(([, id]) => id !== staffId)) });
+}

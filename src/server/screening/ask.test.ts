@@ -84,8 +84,8 @@ describe('the intake', () => {
   });
 
   it('works out the trimester from the due date, and refuses one that fits no pregnancy', async () => {
-    const given = await answerIntake(house.db, house.visit, { answers: [], dueOn: '2027-03-10' }, actor);
-    expect(given).toMatchObject({ state: { pregnancy: { weeks: 25, days: 0, condition: 'pregnancy-2' } } });
+    const input = await answerIntake(house.db, house.visit, { answers: [], dueOn: '2027-03-10' }, actor);
+    expect(input).toMatchObject({ state: { pregnancy: { weeks: 25, days: 0, condition: 'pregnancy-2' } } });
     expect(await answerIntake(house.db, house.visit, { answers: [], dueOn: '2029-03-10' }, actor)).toMatchObject({
       errors: [{ path: 'dueOn' }],
     });
@@ -97,21 +97,21 @@ describe('the intake', () => {
     expect(before?.screening.questions.map(({ kind }) => kind)).toContain('age');
     const late = await answerIntake(house.db, house.visit, { answers: [], bornOn: '2024-01-01' }, actor);
     expect(late).toMatchObject({ errors: [{ path: 'bornOn' }] });
-    const given = await answerIntake(house.db, house.visit, { answers: [], bornOn: '2012-01-01' }, actor);
-    if (given.kind !== 'saved') throw new Error(given.kind);
-    expect(decisionOf(given.state, 'thoracic-pump')?.decision).toBe('stop');
-    expect(given.state.screening.questions.map(({ kind }) => kind)).not.toContain('age');
+    const input = await answerIntake(house.db, house.visit, { answers: [], bornOn: '2012-01-01' }, actor);
+    if (input.kind !== 'saved') throw new Error(input.kind);
+    expect(decisionOf(input.state, 'thoracic-pump')?.decision).toBe('stop');
+    expect(input.state.screening.questions.map(({ kind }) => kind)).not.toContain('age');
   });
 
   it('recognises classes of medicines in free text', async () => {
-    const given = await answerIntake(
+    const input = await answerIntake(
       house.db,
       house.visit,
       { answers: [], medicines: 'warfarin 5 mg evenings' },
       actor,
     );
-    if (given.kind !== 'saved') throw new Error(given.kind);
-    expect(given.state.medicines).toMatchObject([{ name: 'warfarin', conditions: ['anticoagulants'] }]);
+    if (input.kind !== 'saved') throw new Error(input.kind);
+    expect(input.state.medicines).toMatchObject([{ name: 'warfarin', conditions: ['anticoagulants'] }]);
   });
 
   it('is due at the first visit, after half a year away and after a year', async () => {

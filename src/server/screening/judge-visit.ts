@@ -14,12 +14,12 @@ export const judgementNames: JudgementNames = { anatomy, book: screeningBook };
 
 /** The one judgement of a visit: what may be done, changed or left out, asked by everything that is made for it. */
 export function judgeVisit(visit: VisitRecord, ledger?: Ledger): Judgement {
-  const given = screeningCaseOf(visit);
-  const { read, conditions } = readCaseOf(given);
-  return judgementOf(screeningBook, read, screenCase(given), {
+  const input = screeningCaseOf(visit);
+  const { read, conditions } = readCaseOf(input);
+  return judgementOf(screeningBook, read, screenCase(input), {
     conditions,
     frequencyRules,
-    lifted: liftedBy(given.overrides),
+    lifted: liftedBy(input.overrides),
     irritated: visit.irritated,
     ...(ledger ? { ledger } : {}),
   });

@@ -137,14 +137,14 @@ async function replace(
 async function store(
   db: Db,
   clientId: ClientId,
-  given: Parameters<typeof insertFinding>[2],
+  input: Parameters<typeof insertFinding>[2],
   actor: Actor,
   action: AuditAction,
 ): Promise<Placed> {
   const now = actor.now.toISOString();
   const write = async (trx: Db): Promise<Placed> => {
-    const key = await insertFinding(trx, clientId, given, actor.therapistId, now);
-    await insertAudit(trx, { at: now, by: actor.therapistId, action, subject: `client ${clientId}`, detail: given.id });
+    const key = await insertFinding(trx, clientId, input, actor.therapistId, now);
+    await insertAudit(trx, { at: now, by: actor.therapistId, action, subject: `client ${clientId}`, detail: input.id });
     const stored = (await listFindings(trx, clientId)).find((finding) => finding.key === key);
     if (!stored) throw new Error('a finding vanished inside its own transaction');
     return { kind: 'saved', finding: describeFinding(stored, isoDay(now)) };

@@ -1,3 +1,4 @@
+import { log } from '../log';
 import { screeningBook, vocabulary } from '../../catalogue/screening/screening';
 import type { DecisionView, LimitView, OverrideView, ReasonView, ScreeningView } from '../../contracts/screening-views';
 import { shortLabel } from '../../core/anatomy/place-labels';
@@ -39,38 +40,58 @@ export interface ScreeningCase {
   readonly overrides: readonly Override[];
 }
 
-/** @throws Error when the record holds a condition that the catalogue does not know */
-export function screenCase(given: ScreeningCase, modalities?: readonly string[]): Screening {
-  const { read } = readCaseOf(given, modalities);
-  const notes = noteLimits(given.findings, given.visitDate);
-  return withOverrides(withNoteLimits(screeningBook, screen(screeningBook, read), notes), given.overrides);
+export function screenCase(input: ScreeningCase, modalities?: readonly string[]): Screening {
+  const { read } = readCaseOf(input, modalities);
+  const notes = noteLimits(input.findings, input.visitDate);
+  return withOverrides(withNoteLimits(screeningBook, screen(screeningBook, read), notes), input.overrides);
 }
 
 /**
- * A case as screening reads it, with the conditions that it was read from.
- * @throws Error when the record holds a condition that the catalogue does not know
+ * A case as screening reads it, with the conditions that it was read from. What is on record is always read: details
+ * that cannot be, such as a date after the visit, are left out and the finding itself counts; an age that cannot be is
+ * not known. A finding is left out only when the catalogue knows nothing of its kind.
  */
 export function readCaseOf(
-  given: ScreeningCase,
+  input: ScreeningCase,
   modalities?: readonly string[],
 ): { readonly read: ReadScreening; readonly conditions: readonly RecordedCondition[] } {
-  const known = given.findings.filter((finding) => finding.id !== 'thickened').map(toCondition);
-  const flagged = given.flagged.filter((id) => !known.some((c) => c.id === id)).map((id) => ({ id }));
-  const conditions = [...known, ...flagged];
-  const read = readScreening(screeningBook, {
-    visitDate: given.visitDate,
-    ...(given.age === null ? {} : { age: given.age }),
-    conditions,
-    qualifications: given.qualifications,
-    ...(modalities ? { modalities } : {}),
-  });
-  if (!read.ok) throw new Error(`the record cannot be screened: ${JSON.stringify(read.errors)}`);
-  return { read: read.value, conditions };
+  const known = input.findings.filter((finding) => finding.id !== 'thickened').map(toCondition);
+  const flagged = input.flagged.filter((id) => !known.some((c) => c.id === id)).map((id) => ({ id }));
+  const isAge = input.age !== null && input.age >= 0 && input.age <= 130;
+  const readWith = (conditions: readonly RecordedCondition[]) =>
+    readScreening(screeningBook, {
+      visitDate: input.visitDate,
+      ...(isAge ? { age: input.age } : {}),
+      conditions,
+      qualifications: input.qualifications,
+      ...(modalities ? { modalities } : {}),
+    });
+  const whole: readonly RecordedCondition[] = [...known, ...flagged];
+  const plain = whole.map(({ id, side, regions }) => ({ id, ...(side && { side }), ...(regions && { regions }) }));
+  const catalogued = plain.filter(({ id }) => screeningBook.conditions.has(id)).map(({ id }) => ({ id }));
+  for (const [i, conditions] of [whole, withoutFaults(whole, plain, readWith), plain, catalogued].entries()) {
+    const read = readWith(conditions);
+    if (read.ok) return { read: read.value, conditions };
+    if (i === 0) log.warn({ errors: read.errors }, 'a record has details that screening cannot read');
+  }
+  throw new Error(`the record cannot be screened on ${input.visitDate}`);
+}
+
+/** The conditions, plain where something is wrong with their details. */
+function withoutFaults(
+  whole: readonly RecordedCondition[],
+  plain: readonly RecordedCondition[],
+  readWith: (conditions: readonly RecordedCondition[]) => ReturnType<typeof readScreening>,
+): readonly RecordedCondition[] {
+  const read = readWith(whole);
+  if (read.ok) return whole;
+  const bad = new Set(read.errors.map(({ path }) => /^conditions\.(\d+)/.exec(path)?.[1]));
+  return whole.map((one, i) => (bad.has(String(i)) ? (plain[i] ?? one) : one));
 }
 
 /** What the planner of drainage has to obey on that day. */
-export function screenDrainage(given: ScreeningCase): ScreenedDrainage {
-  return screenedDrainage(screenCase(given, ['lymph-drainage', 'reroute-drainage']));
+export function screenDrainage(input: ScreeningCase): ScreenedDrainage {
+  return screenedDrainage(screenCase(input, ['lymph-drainage', 'reroute-drainage']));
 }
 
 /** The decisions as the Ask view shows them. */

@@ -32,7 +32,7 @@ export async function latestIntakeAt(db: Db, clientId: ClientId): Promise<string
 
 export async function insertIntakeAnswers(
   db: Db,
-  given: {
+  input: {
     readonly clientId: ClientId;
     readonly visitId: VisitId | null;
     readonly answers: readonly { readonly condition: ConditionId; readonly answer: IntakeAnswer }[];
@@ -42,15 +42,15 @@ export async function insertIntakeAnswers(
   },
 ): Promise<void> {
   const common = {
-    client_id: given.clientId,
-    visit_id: given.visitId,
-    source: given.source,
-    recorded_at: given.now,
-    recorded_by: given.by,
+    client_id: input.clientId,
+    visit_id: input.visitId,
+    source: input.source,
+    recorded_at: input.now,
+    recorded_by: input.by,
   };
   await db
     .insertInto('intake_answer')
-    .values(given.answers.map(({ condition, answer }) => ({ ...common, condition, answer })))
+    .values(input.answers.map(({ condition, answer }) => ({ ...common, condition, answer })))
     .execute();
 }
 
@@ -157,7 +157,7 @@ export async function insertConsent(
   db: Db,
   clientId: ClientId,
   visitId: VisitId | null,
-  given: ConsentInput,
+  input: ConsentInput,
   by: number | null,
   now: string,
 ): Promise<void> {
@@ -166,15 +166,15 @@ export async function insertConsent(
     .values({
       client_id: clientId,
       visit_id: visitId,
-      wording_version: given.wordingVersion,
-      areas_json: areasColumn.write(given.areas),
-      signer: given.signer,
-      name: given.name,
-      drawing: given.drawing,
+      wording_version: input.wordingVersion,
+      areas_json: areasColumn.write(input.areas),
+      signer: input.signer,
+      name: input.name,
+      drawing: input.drawing,
       signed_at: now,
       recorded_by: by,
       withdrawn_at: null,
-      language: given.language,
+      language: input.language,
     })
     .execute();
 }

@@ -3,6 +3,8 @@ import { addDays, format, startOfDay, startOfWeek } from 'date-fns';
 
 /** The house's clock is the server's: pages get finished texts, so that browser and server never disagree. */
 export const clockTime = (iso: string) => format(new Date(iso), 'H:mm');
+/** `25 Nov 2026, 9:30`. */
+export const dayAndTime = (iso: string) => format(new Date(iso), 'd MMM yyyy, H:mm');
 export const longDay = (iso: string) => format(new Date(iso), 'EEEE d MMMM');
 export const shortDay = (iso: string) => format(new Date(iso), 'd MMM yyyy');
 export const isoDay = (iso: string) => format(new Date(iso), 'yyyy-MM-dd');

@@ -58,8 +58,8 @@ export async function openHouse(): Promise<TestHouse> {
 }
 
 /** A finding as it comes from the interface, with what is not said filled in. */
-export function finding(given: { readonly id: string } & Partial<Parameters<typeof addFinding>[2]>) {
-  return { sinceOn: null, note: '', isUnsure: false, answers: {}, ...given };
+export function finding(input: { readonly id: string } & Partial<Parameters<typeof addFinding>[2]>) {
+  return { sinceOn: null, note: '', isUnsure: false, answers: {}, ...input };
 }
 
 /** A taping as it comes from the interface, with what is not said filled in. */

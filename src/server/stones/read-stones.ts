@@ -15,7 +15,7 @@ import { clockTime, dayBounds, shortDay } from '../shared/house-clock';
 import { completeVisit, readVisitFrame } from '../visits/read-visit';
 import type { VisitRecord } from '../visits/visit-record';
 import { type DayPart, readTray, rotateDay, rotationsOf, warmUpOf } from './rotate-stones';
-import { holdsOf } from '../visits/visit-holds';
+import { storedWork } from '../visits/visit-holds';
 
 /** All that the stone bench opens with. @param visitId the visit to plan for; none when left out or unknown */
 export async function readStoneBench(db: Db, visitId: VisitId | null, now: Date): Promise<StoneBenchView> {
@@ -48,7 +48,7 @@ export async function readStoneBench(db: Db, visitId: VisitId | null, now: Date)
 
 type VisitOfDay = Awaited<ReturnType<typeof listVisits>>[number];
 
-const takesStones = (row: VisitOfDay) => holdsOf(row)?.modalities.some((one) => stoneModalities.has(one)) ?? false;
+const takesStones = (row: VisitOfDay) => storedWork(row)?.modalities.some((one) => stoneModalities.has(one)) ?? false;
 
 /** The stones of a whole day; null where nothing that takes them is planned yet. */
 async function dayOfStones(db: Db, rows: readonly VisitOfDay[]): Promise<StoneBenchView['day']> {

@@ -9,11 +9,12 @@ import type { MaterialId, SizeId } from '../../core/stones/book';
 import { bathForVisit, firstTouchOf, type StoneClient } from '../../core/stones/first-touch';
 import { stoneStepsOf } from '../../core/table/stone-steps';
 import type { StoneHabits } from '../../core/stones/habits';
-import { rotate } from '../../core/stones/rotation';
+import { fitTray, nearSizes } from '../../core/stones/fit-tray';
+import type { Rotation } from '../../core/stones/rotation';
 import type { Stock, StoneStep } from '../../core/stones/step-times';
 import type { StoneUseKind } from '../../core/stones/use';
 import { warmUpSeconds } from '../../core/stones/warm-up';
-import { waysOut } from '../../core/stones/ways-out';
+import { type WayOut, waysOut } from '../../core/stones/ways-out';
 import type { TableStep } from '../../core/table/table-step';
 import type { Db } from '../db/connection';
 import { findClient } from '../clients/clients.repository';
@@ -97,7 +98,8 @@ function askedOf(
 ): readonly StoneStep[] {
   const stock = stockOf(stones);
   const touch = (use: StoneUseKind, places: readonly string[]) => {
-    if (isCold) return use.size === 'facial' ? habits.coldFaceC : habits.coldBodyC + 1;
+    const isOnFace = places.some((place) => anatomy.groups.face.has(nameOf(place)));
+    if (isCold) return isOnFace ? habits.coldFaceC : habits.coldBodyC + 1;
     const { mostC, skin } = stonesAt(judgement, false, places);
     const isThin = skin === 'thin' || places.some((place) => hasThinSkin(nameOf(place)));
     const here = { ...client, mostC, skin: isThin ? 'thin' : client.skin } as const;
@@ -152,32 +154,77 @@ function rotationView(
   if (asked.length === 0) return [];
   const { pickupDropC } = stoneBook.rotation;
   const bathC = isCold ? habits.coldBathC : bathForVisit(habits.hotBathC, asked, pickupDropC);
-  const given = {
-    ...{ bathC, toleranceC: habits.toleranceC, ambientC: stoneBook.physics.ambientC, steps: asked },
+  const input = {
+    ...{
+      bathC,
+      toleranceC: habits.toleranceC,
+      ambientC: stoneBook.physics.ambientC,
+      steps: asked,
+      spares: 'hands' as const,
+    },
     stock: stockOf(stones).filter(({ material }) => coldMaterials.includes(material) === isCold),
   };
-  const rotation = rotate(stoneBook, given);
-  const ways = waysOut(stoneBook, given, rotation, isCold ? habits.coldBathC : warmestBathC);
-  return [{ isCold, bathC, rotation, names, waysOut: ways.map(({ kind, words }) => ({ kind, words })) }];
+  const { rotation, input: fitted } = fitTray(stoneBook, input);
+  const sizeOf = (name: string) => input.stock.find((stock) => stock.class === name)?.size;
+  const ways = waysOut(stoneBook, input, rotation, isCold ? habits.coldBathC : warmestBathC);
+  const changed = ({ given }: WayOut) =>
+    given.steps.flatMap(({ id, class: name, count }, i) => {
+      const before = asked[i];
+      const size = sizeOf(name);
+      return size === undefined || (before?.class === name && before.count === count)
+        ? []
+        : [{ step: id, size, count }];
+    });
+  return [
+    {
+      ...{ isCold, bathC, names, rotation: numberedAsInTray(rotation, stones, isCold) },
+      changes: changesOfHands(rotation),
+      sizes: Object.fromEntries(
+        fitted.steps.flatMap((step) => {
+          const size = sizeOf(step.class);
+          return size ? [[step.id, size]] : [];
+        }),
+      ),
+      waysOut: ways.map((way) => ({ kind: way.kind, words: way.words, changes: changed(way) })),
+    },
+  ];
 }
 
-/** The stock that a use takes from: of its size, marble or jade for cold ones; palm stones where that size is not there. */
+/** How often hands take other stones: for each chain but the first, and for each swap inside one. */
+const changesOfHands = ({ timing }: Rotation): number =>
+  Math.max(0, timing.length - 1) + timing.reduce((sum, { runs }) => sum + runs - 1, 0);
+
+/** Stones bear the numbers that they have in the tray; those that are missing get numbers behind all of them. */
+function numberedAsInTray(rotation: Rotation, stones: readonly StoredStone[], isCold: boolean): Rotation {
+  const own = new Map<string, number[]>();
+  for (const { id, size, material, state } of stones) {
+    if (state !== 'in-use' || coldMaterials.includes(material) !== isCold) continue;
+    const name = classNameOf(size, material);
+    own.set(name, [...(own.get(name) ?? []), id]);
+  }
+  const most = Math.max(0, ...stones.map(({ id }) => id));
+  const uses = rotation.uses.map((use) => {
+    const at = use.stone.lastIndexOf('-');
+    const [name, number] = [use.stone.slice(0, at), Number(use.stone.slice(at + 1))];
+    return { ...use, stone: `${name}-${own.get(name)?.[number - 1] ?? most + number}` };
+  });
+  return { ...rotation, uses };
+}
+
+/** The stock that a use takes from: of its size or the nearest one in the tray, marble or jade for cold ones. */
 function classFor(stock: readonly Stock[], use: StoneUseKind): string {
   const fits = (size: SizeId) =>
     stock.find((one) => one.size === size && coldMaterials.includes(one.material) === use.isCold)?.class;
-  return fits(use.size) ?? fits('palm') ?? fits('facial') ?? use.size;
+  return [use.size, ...nearSizes[use.size], 'palm' as const].map(fits).find((name) => name !== undefined) ?? use.size;
 }
 
 /** What the check apart finds in the stones of a plan; nothing with any of it is stored. */
 export function stonesAgainst(steps: readonly TableStep[], tray: Tray): readonly ProductViolation[] {
   const checked = [false, true].flatMap((isCold) => {
     const asked = new Map(askedOf(steps, tray, isCold).map(({ id, firstContactC }) => [id, firstContactC]));
-    // Strokes on end share their stones: the first of them says how warm they are.
-    let firstContactC = 0;
     return steps.flatMap(({ id, told }) => {
-      if (told?.stones?.isCold !== isCold) return [];
-      firstContactC = asked.get(id) ?? firstContactC;
-      return [{ id, isCold, firstContactC, places: told.places }];
+      const firstContactC = asked.get(id);
+      return firstContactC === undefined || !told ? [] : [{ id, isCold, firstContactC, places: told.places }];
     });
   });
   return stoneViolations(checked, tray.judgement);

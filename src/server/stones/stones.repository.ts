@@ -42,19 +42,19 @@ export async function listStones(db: Db): Promise<readonly StoredStone[]> {
   }));
 }
 
-const columns = (given: Omit<StoneInput, 'count'>) => ({
-  size: given.size,
-  material: given.material,
-  length_mm: given.lengthMm,
-  width_mm: given.widthMm,
-  thickness_mm: given.thicknessMm,
-  mass_g: given.massG,
-  state: given.state,
-  note: given.note,
+const columns = (input: Omit<StoneInput, 'count'>) => ({
+  size: input.size,
+  material: input.material,
+  length_mm: input.lengthMm,
+  width_mm: input.widthMm,
+  thickness_mm: input.thicknessMm,
+  mass_g: input.massG,
+  state: input.state,
+  note: input.note,
 });
 
-export async function insertStones(db: Db, { count, ...given }: StoneInput, now: string): Promise<void> {
-  const row = { ...columns(given), added_at: now, retired_at: null };
+export async function insertStones(db: Db, { count, ...input }: StoneInput, now: string): Promise<void> {
+  const row = { ...columns(input), added_at: now, retired_at: null };
   await db
     .insertInto('stone')
     .values(Array.from({ length: count }, () => row))
@@ -65,12 +65,12 @@ export async function insertStones(db: Db, { count, ...given }: StoneInput, now:
 export async function updateStone(
   db: Db,
   id: number,
-  { count: _, ...given }: StoneInput,
+  { count: _, ...input }: StoneInput,
   now: string,
 ): Promise<boolean> {
   const result = await db
     .updateTable('stone')
-    .set({ ...columns(given), retired_at: given.state === 'retired' ? now : null })
+    .set({ ...columns(input), retired_at: input.state === 'retired' ? now : null })
     .where('id', '=', id)
     .executeTakeFirst();
   return result.numUpdatedRows > 0n;

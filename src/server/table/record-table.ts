@@ -59,7 +59,10 @@ function readyTreatment(treatment: TreatmentView, reason: string): readonly Fiel
   if (treatment.blocks.length === 0) return [{ path: 'plan', message: 'Nothing of what was chosen may be given.' }];
   if (!treatment.fits)
     return [
-      { path: 'minutes', message: `The least of it takes ${treatment.shortBySeconds} seconds more than there are.` },
+      {
+        path: 'minutes',
+        message: `Even the shortest form takes ${treatment.shortBySeconds} seconds more than there are.`,
+      },
     ];
   const broken = [...treatment.faults, ...treatment.stepFaults, ...treatment.conflicts].find(
     ({ severity }) => severity === 'error',

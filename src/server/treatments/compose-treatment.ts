@@ -3,7 +3,8 @@ import { anatomy } from '../../catalogue/anatomy';
 import { spreadTable } from '../../catalogue/oils/spread';
 import { asksAgain } from '../../catalogue/screening/plan-rules';
 import { screeningBook } from '../../catalogue/screening/screening';
-import type { TreatmentInput } from '../../contracts/treatment';
+import { holdsOf, type TreatmentInput } from '../../contracts/treatment';
+import type { RotationView } from '../../contracts/stone-views';
 import type { BlockView, LeftOutView, TreatmentView } from '../../contracts/treatment-views';
 import { sideOf } from '../../core/anatomy/place';
 import { readCase } from '../../core/drainage/case';
@@ -25,6 +26,7 @@ import type { LeftOut } from '../../core/treatment/left-out';
 import { facialModalities, type Library } from '../../core/library/protocol';
 import { loadOf } from '../../core/treatment/load';
 import type { TreatmentPlan } from '../../core/treatment/plan-treatment';
+import { withTeaching } from '../../core/treatment/taught';
 import { waysToShorten } from '../../core/treatment/shorten';
 import { treat } from '../../core/treatment/treat';
 import { changeWords, type StepWords, tellStep } from '../../core/treatment/tell';
@@ -37,6 +39,7 @@ import { caseOf } from '../visits/visit-case';
 import type { VisitRecord } from '../visits/visit-record';
 import { roomHabits } from './room-habits';
 import { rotationsOf, type StoneTray, warmUpOf } from '../stones/rotate-stones';
+import { stoneNote } from '../stones/stone-note';
 
 /** What a treatment is composed from besides the wish: all that is known of the client that matters to it. */
 export interface TreatmentFacts {
@@ -72,15 +75,15 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
     const protocol = wish.choices.find((one) => one.id === id)?.protocol ?? '';
     return protocol === lineWorkId ? 'The client’s own lines' : (library.protocols.get(protocol)?.name ?? id);
   };
-  const { blocks, steps } = tellBlocks(plan, course, lines, nameOfChoice);
+  const told = tellBlocks(library, plan, course, lines, nameOfChoice);
+  const hand = (wish.school ?? visit.school).hand;
+  const steps = withTeaching(library, hand, told.steps);
+  const { blocks } = told;
+  const rotations = rotationsOf(steps, facts.tray);
   const treatment: TreatmentView = {
     wish: {
-      choices: wish.choices,
+      ...holdsOf(wish),
       minutes: wish.minutes,
-      isShort: wish.isShort,
-      fill: wish.fill,
-      bothSides: wish.bothSides,
-      ...(wish.school ? { school: wish.school } : {}),
       ...(wish.order ? { order: wish.order } : {}),
     },
     blocks,
@@ -93,6 +96,8 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
     setupSeconds: plan.setupSeconds,
     lowerBoundSeconds: plan.lowerBoundSeconds,
     isBestOrder: plan.isBestOrder,
+    ...(plan.faster ? { faster: fasterInWords(plan) } : {}),
+    crossings: plan.crossings,
     totalSeconds: plan.totalSeconds,
     usualSeconds: plan.usualSeconds,
     availableSeconds: plan.availableSeconds,
@@ -110,11 +115,12 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
     rules: plan.rules,
     proposals: plan.totalSeconds < plan.usualSeconds || !plan.fits ? waysToShorten(treated.judged.blocks) : [],
     load: loadOf(plan.blocks),
+    stones: rotations.map((rotation) => stoneNote(rotation, steps)),
     room: roomList(
       anatomy.groups,
       plan.blocks,
       plan.start.position,
-      { ...habitsFor(facts.tray, steps), surfaceM2: facts.surfaceM2 },
+      { ...habitsFor(facts.tray, rotations), surfaceM2: facts.surfaceM2 },
       limitsOver(judgement, givenWork(plan.blocks)),
     ),
     oil: oilNeeds(anatomy.groups, plan.blocks, spreadTable, facts.surfaceM2),
@@ -141,22 +147,46 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
   };
 }
 
-/** The room's habits with what the rotation of this plan takes from the bath, and how long that needs to be warm. */
-function habitsFor(tray: StoneTray, steps: readonly TableStep[]): RoomHabits {
-  const hot = rotationsOf(steps, tray).find(({ isCold }) => !isCold);
-  const warmUp = warmUpOf(tray);
-  if (!hot) return roomHabits;
-  const inPlay = Object.entries(hot.rotation.stonesInPlay).map(([name, count]) => `${count} ${name.replace('-', ' ')}`);
+/** The room's habits with what the rotations of this plan take from the baths, and how long that needs to be warm. */
+function habitsFor(tray: StoneTray, rotations: readonly RotationView[]): RoomHabits {
+  const [hot, cool] = [false, true].map((isCold) => rotations.find((one) => one.isCold === isCold));
   return {
     ...roomHabits,
-    stoneWarmUpMinutes: warmUp ?? roomHabits.stoneWarmUpMinutes,
-    stones: `set it to ${hot.bathC}°: ${inPlay.join(', ')}`,
+    stoneWarmUpMinutes: (hot && warmUpOf(tray)) ?? roomHabits.stoneWarmUpMinutes,
+    hotStones: hot && `set it to ${hot.bathC}°: ${inPlayWords(hot)}`,
+    coolStones: cool && `at ${cool.bathC}°: ${inPlayWords(cool)}`,
   };
 }
+
+const inPlayWords = ({ rotation }: RotationView): string =>
+  Object.entries(rotation.stonesInPlay)
+    .map(([name, count]) => `${count} ${name.replaceAll('-', ' ')}`)
+    .join(', ');
 
 /** What is given, as the judgement is asked about it. */
 const givenWork = (blocks: TreatmentPlan['blocks']) =>
   blocks.map(({ modality, steps }) => ({ modality, places: steps.flatMap(({ places }) => places) }));
+
+/** `belly before back, which “Aromatherapy whole body” does later`. */
+function fasterInWords({ faster, blocks }: TreatmentPlan): NonNullable<TreatmentView['faster']> {
+  const nameOf = (id: string) => blocks.find((block) => block.id === id)?.name ?? id;
+  return {
+    savesSeconds: faster?.savesSeconds ?? 0,
+    departs: (faster?.departs ?? []).map(({ first, then }) => `${nameOf(first)} before ${nameOf(then)}`),
+  };
+}
+
+/** The part that is the same work on the other side, where the treatment does not hold it. */
+function otherSideOf(
+  library: Library,
+  { blocks }: TreatmentPlan,
+  { id, choice, twin, protocol }: TreatmentPlan['blocks'][number],
+): Pick<BlockView, 'otherSide'> {
+  const own = id.slice(choice.length + 1);
+  const parts = library.protocols.get(protocol)?.blocks ?? [];
+  const other = parts.find((part) => twin !== undefined && part.twin === twin && part.id !== own);
+  return !other || blocks.some((block) => block.id === `${choice}/${other.id}`) ? {} : { otherSide: other.id };
+}
 
 const hasFacial = ({ blocks }: TreatmentPlan) => blocks.some(({ modality }) => modality === 'facial-massage');
 
@@ -167,6 +197,7 @@ const stepWords: StepWords = {
 
 /** Blocks and steps in the words of the table. */
 function tellBlocks(
+  library: Library,
   plan: TreatmentPlan,
   course: DrainagePlan | undefined,
   lines: readonly FaceLine[],
@@ -216,6 +247,7 @@ function tellBlocks(
       why: block.why,
       ...(block.hands === 'oiled' ? { oil: facialModalities.has(block.modality) ? 'face' : 'body' } : {}),
       steps: own.map(({ id }) => id),
+      ...otherSideOf(library, plan, block),
     };
   });
   return { blocks, steps };
@@ -223,8 +255,8 @@ function tellBlocks(
 
 /** The planner's answer for some of the client's body, in so many minutes. */
 function planFor(visit: VisitRecord, wish: Wish, focus: readonly string[], minutes: Minutes): DrainagePlan {
-  const given = caseOf({ ...visit, focus }, { minutes, fill: false, ...(wish.school ? { school: wish.school } : {}) });
-  const read = readCase(anatomy, given);
+  const input = caseOf({ ...visit, focus }, { minutes, fill: false, ...(wish.school ? { school: wish.school } : {}) });
+  const read = readCase(anatomy, input);
   if (!read.ok) throw new Error(read.errors[0]?.message ?? 'the case cannot be read');
   return planDrainage(anatomy, read.value);
 }

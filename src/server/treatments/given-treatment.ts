@@ -1,3 +1,4 @@
+import { holdsOf } from '../../contracts/treatment';
 import type { Minutes } from '../../core/quantities';
 import type { ClientId, VisitId } from '../../core/ids';
 import type { BlockView } from '../../contracts/treatment-views';
@@ -54,21 +55,21 @@ export async function lastTreatment(db: Db, clientId: ClientId, before: string):
   if (!treatment) return null;
   const state = replay(await listEvents(db, visit.id));
   const planned = stepsAfter(stepsColumn.read(row.steps_json), state.change);
-  const given = planned.filter(({ id }) => state.outcomes.get(id)?.state === 'done');
-  const ids = new Set(given.map(({ id }) => id));
-  const { choices, isShort, fill, bothSides, school, minutes } = treatment.wish;
+  const input = planned.filter(({ id }) => state.outcomes.get(id)?.state === 'done');
+  const ids = new Set(input.map(({ id }) => id));
+  const { minutes } = treatment.wish;
   return {
     visitId: visit.id,
     date: shortDay(visit.starts_at),
     name: holdsColumn.read(visit.holds_json).name,
     minutes,
-    holds: { choices, isShort, fill, bothSides, ...(school ? { school } : {}) },
+    holds: holdsOf(treatment.wish),
     given: givenOf(
       minutes,
       treatment.blocks
         .map((block) => ({ ...block, steps: block.steps.filter((id) => ids.has(id)) }))
         .filter(({ steps }) => steps.length > 0),
-      given,
+      input,
     ),
   };
 }

@@ -1,6 +1,6 @@
 import type { VisitId } from '../../core/ids';
 import { anatomy } from '../../catalogue/anatomy';
-import type { TreatmentInput } from '../../contracts/treatment';
+import { holdsOf, type TreatmentInput } from '../../contracts/treatment';
 import type { PlanView } from '../../contracts/visit-views';
 import { readCase } from '../../core/drainage/case';
 import { lineWorkId } from '../../core/facial/line-work';
@@ -125,10 +125,10 @@ export function unknownChoices(
 function heldBy(
   library: HouseLibrary,
   { focus, purpose }: VisitRecord,
-  { choices, isShort, fill, bothSides, school }: Wish,
+  wish: Wish,
   modalities: readonly string[],
   { room, oil }: Pick<VisitHolds, 'room' | 'oil'>,
 ): VisitHolds {
-  const holds = { choices, isShort, fill, bothSides, ...(school ? { school } : {}) };
+  const holds = holdsOf(wish);
   return { holds, name: nameOfHolds(library, holds, workInWords(anatomy, focus, purpose)), modalities, room, oil };
 }

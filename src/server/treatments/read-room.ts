@@ -16,7 +16,7 @@ import { judgeVisit } from '../screening/judge-visit';
 import { completeVisit, readVisitFrame } from '../visits/read-visit';
 import { roomHabits } from './room-habits';
 import { advance, type SaveRefusal } from '../shared/saving';
-import { drainageWork, holdsOf } from '../visits/visit-holds';
+import { drainageWork, storedWork } from '../visits/visit-holds';
 import { readyColumn } from '../visits/visit.documents';
 
 /** The room list of a visit with the time of day for each item. @returns undefined when there is no such visit */
@@ -27,7 +27,7 @@ export async function readRoom(db: Db, visitId: VisitId): Promise<RoomView | und
   const ready = new Set(readyColumn.read(row.ready_json));
   const treatment = visit.plan?.treatment;
   const items =
-    treatment?.room ?? holdsOf(row)?.room ?? (visit.plan ? forDrainage(visit.plan.plan, judgeVisit(record)) : []);
+    treatment?.room ?? storedWork(row)?.room ?? (visit.plan ? forDrainage(visit.plan.plan, judgeVisit(record)) : []);
   return {
     visit,
     items: items.map((item) => ({
@@ -62,8 +62,8 @@ function forDrainage(plan: Parameters<typeof drainageBlock>[2], judgement: Judge
   const block = drainageBlock('c1', 'drainage', plan, { usual: minutes, least: minutes });
   const allowed = { blocks: [block], leftOut: [], mostSeconds: new Map<string, number>() };
   const planned = planTreatment(anatomy.groups, allowed, { minutes: minutes + 1, isShort: false, fill: false });
-  const given = drainageWork.map((modality) => ({ modality, places: plan.steps.flatMap(({ place }) => place ?? []) }));
-  const limits = limitsOver(judgement, given);
+  const input = drainageWork.map((modality) => ({ modality, places: plan.steps.flatMap(({ place }) => place ?? []) }));
+  const limits = limitsOver(judgement, input);
   return roomList(anatomy.groups, planned.blocks, planned.start.position, roomHabits, limits);
 }
 

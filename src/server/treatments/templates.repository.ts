@@ -34,20 +34,20 @@ export async function listTemplates(db: Db, clientId: ClientId | null): Promise<
 }
 
 /** Keeps a template; what was usual for the client before is taken away. */
-export async function insertTemplate(db: Db, given: TemplateInput, by: number | null, now: string): Promise<number> {
-  if (given.clientId !== null)
+export async function insertTemplate(db: Db, input: TemplateInput, by: number | null, now: string): Promise<number> {
+  if (input.clientId !== null)
     await db
       .updateTable('treatment_template')
       .set({ removed_at: now })
-      .where('client_id', '=', given.clientId)
+      .where('client_id', '=', input.clientId)
       .where('removed_at', 'is', null)
       .execute();
   const row = await db
     .insertInto('treatment_template')
     .values({
-      client_id: given.clientId,
-      name: given.name,
-      holds_json: templateColumn.write({ minutes: given.minutes, holds: given.holds }),
+      client_id: input.clientId,
+      name: input.name,
+      holds_json: templateColumn.write({ minutes: input.minutes, holds: input.holds }),
       made_at: now,
       made_by: by,
       removed_at: null,

@@ -9,7 +9,7 @@ import { listLedgerVisits } from '../visits/visits.repository';
 import type { TreatmentFacts } from './compose-treatment';
 import { lastTreatment } from './given-treatment';
 import { isoDay } from '../shared/house-clock';
-import { readBody } from '../oils/oil-client';
+import { findBodyFacts } from '../oils/oil-client';
 import type { VisitRecord } from '../visits/visit-record';
 import { readTray } from '../stones/rotate-stones';
 import { modalitiesOf } from '../visits/visit-holds';
@@ -23,7 +23,7 @@ export async function readTreatmentFacts(db: Db, visit: VisitRecord): Promise<Tr
     readLedger(db, visit),
     lastTreatment(db, visit.client.id, visit.startsAt),
     readTray(db, visit),
-    readBody(db, visit.client.id),
+    findBodyFacts(db, visit.client.id),
   ]);
   return {
     visit,
@@ -54,7 +54,7 @@ export async function readLedger(db: Db, visit: Pick<VisitRecord, 'id' | 'client
   const asked = { id: visit.id, clientId: visit.client.id, startsAt: visit.startsAt };
   const rows = await listLedgerVisits(db, asked, subDays(start, daysOfLedger).toISOString());
   const today = isoDay(visit.startsAt);
-  const given = rows
+  const input = rows
     .filter(({ stage, starts_at }) => wasGiven.has(stage) || isoDay(starts_at) === today)
     .flatMap((row) => modalitiesOf(row).map((modality) => ({ modality, at: Date.parse(row.starts_at) })));
   const since = isoDay(subDays(start, daysOfLedger - 1).toISOString());
@@ -64,7 +64,7 @@ export async function readLedger(db: Db, visit: Pick<VisitRecord, 'id' | 'client
     .map(({ modality, day }) => ({ modality, at: Math.min(start.getTime(), endOfDay(parseISO(day)).getTime()) }));
   const timesThisWeek = new Map<string, number>();
   const hoursSince = new Map<string, number>();
-  for (const { modality, at } of [...given, ...atHome]) {
+  for (const { modality, at } of [...input, ...atHome]) {
     timesThisWeek.set(modality, (timesThisWeek.get(modality) ?? 0) + 1);
     const hours = (start.getTime() - at) / hourMs;
     hoursSince.set(modality, Math.min(hoursSince.get(modality) ?? Infinity, hours));

@@ -70,8 +70,8 @@ export async function seen(
   visit: number,
   one: { readonly kind: string; readonly place: string | null; readonly value: object },
 ): Promise<void> {
-  const given = ObservationInput.parse({ phase: 'before', replaces: null, ...one });
-  const saved = await saveObservation(db, visit, given, actor);
+  const input = ObservationInput.parse({ phase: 'before', replaces: null, ...one });
+  const saved = await saveObservation(db, visit, input, actor);
   if (saved.kind !== 'saved') throw new Error(JSON.stringify(saved));
 }
 

@@ -17,7 +17,7 @@ beforeEach(async () => {
   house = await openHouse();
 });
 const latest = async () => (await readVisit(house.db, house.visit))?.closing;
-const store = (given: Parameters<typeof closing>[0]) => saveClosing(house.db, house.visit, closing(given), actor);
+const store = (input: Parameters<typeof closing>[0]) => saveClosing(house.db, house.visit, closing(input), actor);
 
 /** Plans the visit and gives its first step, up to the end. */
 async function giveIt() {

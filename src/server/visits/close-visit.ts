@@ -40,16 +40,19 @@ type Feedback = typeof FeedbackInput._output;
 export async function saveFeedback(
   db: Db,
   visitId: VisitId,
-  given: Feedback,
+  input: Feedback,
   actor: Actor,
 ): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
-  const answered = feedbackFields.filter((field): field is FeedbackField => given[field] !== undefined);
+  // A record that was signed off is corrected by its therapist, not from a tablet.
+  if (visit.stage === 'done')
+    return { kind: 'refused', errors: [{ path: '', message: 'This visit is closed: tell your therapist instead.' }] };
+  const answered = feedbackFields.filter((field): field is FeedbackField => input[field] !== undefined);
   await db.transaction().execute(async (trx) => {
     const known = (await latestClosing(trx, visitId)) ?? emptyClosing;
     const { version, ...rest } = known;
-    const answers = Object.fromEntries(answered.map((field) => [field, given[field] ?? null]));
+    const answers = Object.fromEntries(answered.map((field) => [field, input[field] ?? null]));
     const byClient = feedbackFields.filter((field) => known.byClient.includes(field) || answered.includes(field));
     const next: ClosingInput = { ...rest, ...answers, byClient, basedOn: version };
     await insertClosing(trx, visitId, version + 1, next, null, actor.now.toISOString());

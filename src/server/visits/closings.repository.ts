@@ -48,7 +48,7 @@ export async function insertClosing(
   db: Db,
   visitId: VisitId,
   version: number,
-  given: Omit<ClosingInput, keyof ClosingMore> & Partial<ClosingMore>,
+  input: Omit<ClosingInput, keyof ClosingMore> & Partial<ClosingMore>,
   by: number | null,
   now: string,
 ): Promise<void> {
@@ -57,19 +57,19 @@ export async function insertClosing(
     .values({
       visit_id: visitId,
       version,
-      pressure: given.pressure,
-      comfort: given.comfort,
-      redness: given.redness,
-      redness_before: given.rednessBefore,
-      fade_minutes: given.fadeMinutes,
-      warmth: given.warmth,
-      scent: given.scent,
-      relaxation_before: given.relaxationBefore,
-      relaxation_after: given.relaxationAfter,
-      note: given.note,
+      pressure: input.pressure,
+      comfort: input.comfort,
+      redness: input.redness,
+      redness_before: input.rednessBefore,
+      fade_minutes: input.fadeMinutes,
+      warmth: input.warmth,
+      scent: input.scent,
+      relaxation_before: input.relaxationBefore,
+      relaxation_after: input.relaxationAfter,
+      note: input.note,
       recorded_at: now,
       recorded_by: by,
-      more_json: closingMoreColumn.write(moreOf({ ...noMore, ...given })),
+      more_json: closingMoreColumn.write(moreOf({ ...noMore, ...input })),
     })
     .execute();
 }
@@ -92,12 +92,12 @@ export async function listSignatures(db: Db, visitId: VisitId): Promise<readonly
   }));
 }
 
-export async function insertSignature(db: Db, visitId: VisitId, given: SignatureRecord): Promise<void> {
+export async function insertSignature(db: Db, visitId: VisitId, input: SignatureRecord): Promise<void> {
   await db
     .insertInto('signature')
     .values({
-      ...{ visit_id: visitId, closing_version: given.version },
-      ...{ therapist_id: given.therapistId, signed_at: given.signedAt },
+      ...{ visit_id: visitId, closing_version: input.version },
+      ...{ therapist_id: input.therapistId, signed_at: input.signedAt },
     })
     .execute();
 }

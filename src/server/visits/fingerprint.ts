@@ -11,10 +11,10 @@ import type { VisitRecord } from './visit-record';
 const judgedBy = 'judgement 2';
 
 /** The facts of a drainage, without its sentences: another wording of a reason makes no plan old. */
-export function fingerprintOfCase({ screened, ...given }: DrainageCase): string {
-  if (!screened) return fingerprint([given]);
+export function fingerprintOfCase({ screened, ...input }: DrainageCase): string {
+  if (!screened) return fingerprint([input]);
   const { drainage, rerouting, ...limits } = screened;
-  return fingerprint([given, limits, drainage.decision, rerouting.decision]);
+  return fingerprint([input, limits, drainage.decision, rerouting.decision]);
 }
 
 /** What screening and the skin of the day say of a visit that holds a whole treatment. */

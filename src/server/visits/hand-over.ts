@@ -1,6 +1,6 @@
 import type { TherapistId, VisitId } from '../../core/ids';
 import type { Db } from '../db/connection';
-import { findStaff } from '../people/people.repository';
+import { listBookable } from '../people/people.repository';
 import { insertAudit } from '../house/audit.repository';
 import { setTherapist } from './visits.repository';
 import { readVisitFrame } from './read-visit';
@@ -15,7 +15,7 @@ export async function handOver(
 ): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
-  if (!(await findStaff(db, therapistId)))
+  if (!(await listBookable(db)).some(({ id }) => id === therapistId))
     return { kind: 'refused', errors: [{ path: 'therapistId', message: 'There is no such therapist in this house.' }] };
   await db.transaction().execute(async (trx) => {
     await setTherapist(trx, visitId, therapistId);

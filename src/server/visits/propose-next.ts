@@ -67,12 +67,12 @@ export async function proposeNext(db: Db, visitId: VisitId, now: Date): Promise<
 
 /** Median of the days between the last visits that were given; null with fewer than two gaps. */
 function usualDaysOf(visits: readonly VisitRow[], now: VisitRow): number | null {
-  const given = visits
+  const input = visits
     .filter(({ stage, starts_at }) => stage === 'done' || starts_at === now.starts_at)
     .map(({ starts_at }) => starts_at)
     .filter((at) => at <= now.starts_at)
     .sort();
-  const gaps = given.slice(1).map((at, i) => differenceInCalendarDays(new Date(at), new Date(given[i] ?? at)));
+  const gaps = input.slice(1).map((at, i) => differenceInCalendarDays(new Date(at), new Date(input[i] ?? at)));
   return gaps.length < 2 ? null : Math.max(1, Math.round(median(gaps.slice(-gapsLookedAt))));
 }
 

@@ -23,20 +23,20 @@ export async function readClose(db: Db, visitId: VisitId, now: Date): Promise<Cl
   const record = await readVisitFrame(db, visitId);
   if (!record) return undefined;
   const visit = await completeVisit(db, record);
-  const given = givenModalities(visit, record, await readHouseLibrary(db));
+  const input = givenModalities(visit, record, await readHouseLibrary(db));
   const steps = visit.plan?.steps ?? [];
   const rotations = steps.some(({ told }) => told?.stones) ? rotationsOf(steps, await readTray(db, record)) : [];
   return {
     visit,
     next: await proposeNext(db, visitId, now),
     aftercare: aftercareFor({
-      modalities: given,
+      modalities: input,
       purpose: visit.purpose,
       isAtRisk: record.stored.some(({ id }) => screeningBook.conditions.get(id)?.tags.includes('limb-at-risk')),
       oil: oilFacts(visit),
       limits: limitsOver(
         judgeVisit(record),
-        given.map((modality) => ({ modality, places: steps.flatMap(({ told, place }) => told?.places ?? [place]) })),
+        input.map((modality) => ({ modality, places: steps.flatMap(({ told, place }) => told?.places ?? [place]) })),
       ),
       reddened: (visit.closing?.redness ?? 0) > (visit.closing?.rednessBefore ?? 0),
     }),
@@ -53,9 +53,9 @@ export async function readClose(db: Db, visitId: VisitId, now: Date): Promise<Cl
 function givenModalities({ plan, events }: VisitView, record: VisitRecord, library: HouseLibrary): readonly string[] {
   const { outcomes } = replay(events);
   const isDone = (id: string) => outcomes.get(id)?.state === 'done';
-  const given = (plan?.treatment?.blocks ?? []).filter(({ steps }) => steps.some(isDone));
-  if (given.length === 0) return record.modalities;
-  return [...new Set(given.map(({ protocol }) => library.protocols.get(protocol)?.modality ?? 'lymph-drainage'))];
+  const input = (plan?.treatment?.blocks ?? []).filter(({ steps }) => steps.some(isDone));
+  if (input.length === 0) return record.modalities;
+  return [...new Set(input.map(({ protocol }) => library.protocols.get(protocol)?.modality ?? 'lymph-drainage'))];
 }
 
 /** How the body oil of a visit is to be left; null where none was used. */

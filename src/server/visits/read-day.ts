@@ -15,7 +15,7 @@ import { lastTapingBefore } from '../measures/tapings.repository';
 import { clockTime, dayBounds, isoDay, longDay, weekOf } from '../shared/house-clock';
 import { judgeVisitCheck } from '../../core/visit/visit-check';
 import { lookAgainAt } from '../../core/skin/look-again';
-import { holdsOf, workOf } from './visit-holds';
+import { storedWork, workForDesk, workOf } from './visit-holds';
 import { prepareVisit } from './prepare-visit';
 import { briefOf, therapistOf } from './read-visit';
 import { visitCheckFor } from './visit-check';
@@ -41,7 +41,14 @@ const reached: Readonly<Record<StageOrEnd, number>> = {
  * The thread of one day, with what has to be done for each visit and what was left open before.
  * @param mayTreat false for the front desk, who get nothing of what was found, measured or done
  */
-export async function readDay(db: Db, day: Date, now: Date, mayTreat = true): Promise<DayView> {
+export async function readDay(
+  db: Db,
+  day: Date,
+  now: Date,
+  mayTreat = true,
+  /** What the owner is to see to, such as a backup that is old. */
+  ownerEnds: DayView['looseEnds'] = [],
+): Promise<DayView> {
   const [from, to] = dayBounds(day);
   const [house, therapists, rows] = await Promise.all([findHouse(db), listTherapists(db), listVisits(db, from, to)]);
   const known = await knownOf(db, rows);
@@ -63,7 +70,7 @@ export async function readDay(db: Db, day: Date, now: Date, mayTreat = true): Pr
     week,
     visits,
     looseEnds: mayTreat
-      ? [...(await patchEnds(db, now)), ...(await looseEndsOf(db, now)), ...(await bottleEnds(db, now))]
+      ? [...ownerEnds, ...(await patchEnds(db, now)), ...(await looseEndsOf(db, now)), ...(await bottleEnds(db, now))]
       : [],
     mayTreat,
     outbox: await countOutbox(db, now),
@@ -129,7 +136,7 @@ async function dayVisit(
           bornOn: row.born_on,
           findings,
           checkOpen: mayTreat ? await openChecks(db, row, findings, earlier === 0) : 0,
-          modalities: holdsOf(row)?.modalities,
+          modalities: storedWork(row)?.modalities,
         });
   return {
     id: row.id,
@@ -139,7 +146,7 @@ async function dayVisit(
     stage,
     client: mayTreat ? client : { ...client, about: '' },
     therapist: therapistOf(therapists, row.therapist_id),
-    work: workOf(row),
+    work: mayTreat ? workOf(row) : workForDesk(row),
     line: await lineOf(db, row.id, stage, known, mayTreat ? last : undefined, mayTreat),
     tasks: [
       ...(mayTreat ? skinTasks(row.id, stage, known) : []),
@@ -184,7 +191,7 @@ function skinTasks(visitId: VisitId, stage: StageOrEnd, { ends, closings }: Know
 /** What the room needs for the treatment that was booked or planned, with the time of day for each. */
 function roomTasks(row: VisitOfDay, isOver: boolean): DayVisit['tasks'] {
   const ready = new Set(readyColumn.read(row.ready_json));
-  const room = holdsOf(row)?.room ?? [];
+  const room = storedWork(row)?.room ?? [];
   return room
     .filter(({ kind }) => kind !== 'hands' && kind !== 'water')
     .map(({ id, what, minutesBefore, kind }) => ({

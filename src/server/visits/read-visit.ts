@@ -23,7 +23,7 @@ import { readVolumeSettings, withVolume } from '../measures/taping-volume';
 import { readIrritated } from '../measures/skin-today';
 import { readGates } from './visit-gates';
 import { readVisitBlends } from '../oils/visit-blends';
-import { holdsOf, modalitiesOf, workOf } from './visit-holds';
+import { storedWork, modalitiesOf, workOf } from './visit-holds';
 import { caseColumn, planColumn, stepsColumn } from './plan.documents';
 import { focusColumn } from './visit.documents';
 
@@ -93,7 +93,7 @@ async function frameOf(db: Db, row: VisitRow): Promise<VisitRecord> {
     focus,
     purpose,
     work: workOf(row),
-    holds: holdsOf(row)?.holds ?? null,
+    holds: storedWork(row)?.holds ?? null,
     client: briefOf(client, findings, isoDay(row.starts_at)),
     therapist: therapistOf(therapists, row.therapist_id),
     findings: findings.map((finding) => describeFinding(finding, isoDay(row.starts_at))),

@@ -12,16 +12,16 @@ export const drainageWork: readonly string[] = ['lymph-drainage', 'reroute-drain
 type HeldRow = Pick<VisitRow, 'holds_json' | 'focus_json' | 'purpose'>;
 
 /** @returns null for drainage of the visit's focus alone */
-export const holdsOf = (row: Pick<VisitRow, 'holds_json'>): VisitHolds | null =>
+export const storedWork = (row: Pick<VisitRow, 'holds_json'>): VisitHolds | null =>
   row.holds_json === '' ? null : holdsColumn.read(row.holds_json);
 
 /** What a visit is about, in a few words. */
 export const workOf = (row: HeldRow): string =>
-  holdsOf(row)?.name ?? workInWords(anatomy, focusColumn.read(row.focus_json), row.purpose as Purpose);
+  storedWork(row)?.name ?? workInWords(anatomy, focusColumn.read(row.focus_json), row.purpose as Purpose);
 
 /** Kinds of work that a visit is for, as screening names them. */
 export const modalitiesOf = (row: Pick<VisitRow, 'holds_json'>): readonly string[] =>
-  holdsOf(row)?.modalities ?? drainageWork;
+  storedWork(row)?.modalities ?? drainageWork;
 
 /** What was chosen, in words; what the planner works out is said by where and why. */
 export function nameOfHolds(library: HouseLibrary, holds: TreatmentHolds, drainage: string): string {
@@ -32,3 +32,6 @@ export function nameOfHolds(library: HouseLibrary, holds: TreatmentHolds, draina
   });
   return [...new Set(names)].join(' + ');
 }
+
+/** The same for those who do not treat: the kind of work, without places and why. */
+export const workForDesk = (row: HeldRow): string => storedWork(row)?.name ?? 'Lymph drainage';

@@ -97,18 +97,18 @@ export async function countEarlierVisits(db: Db, visit: VisitRow): Promise<numbe
 
 export async function insertVisit(
   db: Db,
-  given: Omit<VisitInput, 'holds'>,
+  input: Omit<VisitInput, 'holds'>,
   series: string | null = null,
 ): Promise<number> {
   const row = await db
     .insertInto('visit')
     .values({
-      client_id: given.clientId,
-      therapist_id: given.therapistId,
-      starts_at: given.startsAt,
-      minutes: given.minutes,
-      purpose: given.purpose,
-      focus_json: focusColumn.write(given.focus),
+      client_id: input.clientId,
+      therapist_id: input.therapistId,
+      starts_at: input.startsAt,
+      minutes: input.minutes,
+      purpose: input.purpose,
+      focus_json: focusColumn.write(input.focus),
       closed_at: null,
       cancelled_at: null,
       series,

@@ -12,6 +12,7 @@ import { handOver } from './hand-over';
 import { makePlan, rearrangeCourse } from '../drainage/make-plan';
 import { changeOf, findClients, readClient } from '../clients/read-client';
 import { readDay } from './read-day';
+import { insertTherapist, updateTherapist } from '../people/people.repository';
 import { readVisit } from './read-visit';
 import { countAside } from '../table/table-events.repository';
 import { readTableNow, readyForTable, recordEvents, takeLead } from '../table/record-table';
@@ -217,10 +218,19 @@ describe('the plan', () => {
     await admit(db, other);
     await makePlan(db, other, { ...wish, basedOn: 0 }, actor);
     expect(await readyForTable(db, other)).toMatchObject([{ path: 'plan' }]);
+    const desk = await insertTherapist(db, {
+      ...{ name: 'Dora Tresen', initials: 'DT', title: '', room: '', qualifications: [], role: 'assistant' as const },
+    });
+    expect((await handOver(db, other, desk, actor)).kind).toBe('refused');
     expect((await handOver(db, other, 77, actor)).kind).toBe('refused');
     await handOver(db, other, 1, actor);
     await makePlan(db, other, { ...wish, basedOn: 1 }, actor);
     expect(await readyForTable(db, other)).toEqual([]);
+  });
+
+  it('stays readable when whoever treated has left, or keeps the desk now', async () => {
+    await updateTherapist(db, 1, { role: 'assistant', left_at: now.toISOString() });
+    expect((await readVisit(db, visit))?.therapist.name).toBe('Ida Moor');
   });
 
   it('needs the questions answered only once, and a visit that exists', async () => {

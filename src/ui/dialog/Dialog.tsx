@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Dialog as AriaDialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
+import { useCover } from '../shortcuts/use-shortcuts';
 import styles from './Dialog.module.css';
 
 interface Props {
@@ -13,6 +14,7 @@ interface Props {
 
 /** A dialog that keeps the focus inside, closes with Escape and gives the focus back. */
 export function Dialog({ title, isOpen, onClose, size = 'usual', children }: Props) {
+  useCover(isOpen);
   return (
     <ModalOverlay
       isOpen={isOpen}

@@ -1,40 +1,29 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Dialog } from '../dialog/Dialog';
 import { Kbd } from '../kbd/Kbd';
+import { keyboard, type Shortcut } from './keyboard';
 import styles from './Shortcuts.module.css';
+import { useShortcuts } from './use-shortcuts';
 
-/** Keys as they are pressed together, and what they do. */
-export type Shortcut = readonly [keys: readonly string[], words: string];
+/** `Ctrl+Z` as the two keys that are pressed together. */
+const together = (key: string): readonly string[] => (key === '+' ? [key] : key.split('+'));
 
-/** A small button, and `?`, that list the keys of a view. */
-export function Shortcuts({ list }: { readonly list: readonly Shortcut[] }) {
-  const [isOpen, setIsOpen] = useState(false);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      if (event.key !== '?' || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return;
-      event.preventDefault();
-      setIsOpen(true);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+/** A small button, and `?`, that list the keys of what is shown. */
+export function Shortcuts() {
+  const [listed, setListed] = useState<readonly Shortcut[]>();
+  const open = () => setListed(keyboard.listed());
+  useShortcuts([{ keys: ['?'], act: open }]);
   return (
     <>
-      <button
-        type="button"
-        className={styles['button']}
-        aria-label="? Keys of this view"
-        onClick={() => setIsOpen(true)}
-      >
+      <button type="button" className={styles['button']} aria-label="? Keys of this view" onClick={open}>
         <Kbd>?</Kbd>
       </button>
-      <Dialog title="Keys of this view" isOpen={isOpen} onClose={() => setIsOpen(false)}>
+      <Dialog title="Keys of this view" isOpen={listed !== undefined} onClose={() => setListed(undefined)}>
         <dl className={styles['list']}>
-          {list.map(([keys, words]) => (
+          {listed?.map(({ keys, words }) => (
             <div key={words}>
               <dt>
-                {keys.map((key) => (
+                {keys.flatMap(together).map((key) => (
                   <Kbd key={key}>{key}</Kbd>
                 ))}
               </dt>

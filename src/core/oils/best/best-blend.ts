@@ -40,35 +40,35 @@ export type BestBlendAnswer =
  * The best blend in whole drops within every limit, for what is wanted of it. Exact.
  * @returns parts in the order of the candidates; percent of the finished blend, unrounded
  */
-export function bestBlend(book: OilBook, given: BestBlendCase): BestBlendAnswer {
-  if (isTargetAboveGuide(book, given)) {
-    const { maxPercent, audience } = guideOf(book, given.client, given.area);
+export function bestBlend(book: OilBook, input: BestBlendCase): BestBlendAnswer {
+  if (isTargetAboveGuide(book, input)) {
+    const { maxPercent, audience } = guideOf(book, input.client, input.area);
     return none(
       'targetPercent',
-      `${percentText(given.targetPercent)} is above the ${percentText(maxPercent)} usual here (${audience}): aim at that at most.`,
+      `${percentText(input.targetPercent)} is above the ${percentText(maxPercent)} usual here (${audience}): aim at that at most.`,
     );
   }
-  const problem = blendProblem(book, given);
+  const problem = blendProblem(book, input);
   if (problem.most.every((drops) => drops === 0))
     return none('candidates', 'None of these oils may be used for this client: offer others.');
   const best = searchBest(problem);
-  if (!best) return none(...whyNothing(book, given, problem));
+  if (!best) return none(...whyNothing(book, input, problem));
   return {
     kind: 'found',
     blend: {
       parts: best.drops.flatMap((drops, i) => (drops > 0 ? [{ oil: problem.oils[i] ?? '', drops }] : [])),
       objective: best.merit,
-      totalPercent: totalShare(problem, best.drops) * given.targetPercent,
+      totalPercent: totalShare(problem, best.drops) * input.targetPercent,
       optimal: true,
-      binding: bindingOf(problem, best.drops).map((id) => bindingInWords(book, given, id)),
+      binding: bindingOf(problem, best.drops).map((id) => bindingInWords(book, input, id)),
     },
   };
 }
 
 const none = (path: string, message: string): BestBlendAnswer => ({ kind: 'none', why: { path, message } });
 
-function whyNothing(book: OilBook, given: BestBlendCase, problem: BlendProblem): [path: string, message: string] {
-  const { volumeMl, targetPercent } = given;
+function whyNothing(book: OilBook, input: BestBlendCase, problem: BlendProblem): [path: string, message: string] {
+  const { volumeMl, targetPercent } = input;
   const able = problem.share.filter((_, i) => (problem.most[i] ?? 0) > 0);
   const drops = 1 / Math.min(...able);
   const wish = `${volumeMl} mL at ${percentText(targetPercent)}`;

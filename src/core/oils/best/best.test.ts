@@ -29,19 +29,19 @@ const wish = (change: Partial<BestBlendCase> = {}): BestBlendCase => ({
   maxOils: 3,
   ...change,
 });
-const found = (given: BestBlendCase) => {
-  const answer = bestBlend(book, given);
+const found = (input: BestBlendCase) => {
+  const answer = bestBlend(book, input);
   if (answer.kind === 'none') throw new Error(answer.why.message);
   return answer.blend;
 };
-const refusal = (given: BestBlendCase) => {
-  const answer = bestBlend(book, given);
+const refusal = (input: BestBlendCase) => {
+  const answer = bestBlend(book, input);
   return answer.kind === 'none' ? answer.why : undefined;
 };
 
 /** Every set of drops there is, one after the other. */
-function byTrying(given: BestBlendCase): Found | undefined {
-  const problem = blendProblem(book, given);
+function byTrying(input: BestBlendCase): Found | undefined {
+  const problem = blendProblem(book, input);
   let best: Found | undefined;
   const upTo = problem.share.map((share, i) => Math.min(problem.most[i] ?? 0, Math.ceil(1.06 / share)));
   const walk = (drops: readonly number[]): void => {
@@ -92,12 +92,12 @@ describe('the best blend', () => {
 
   it('is the one that trying everything finds, ties too', () => {
     fc.assert(
-      fc.property(anyWish, (given) => {
-        const tried = byTrying(given);
-        const answer = bestBlend(book, given);
+      fc.property(anyWish, (input) => {
+        const tried = byTrying(input);
+        const answer = bestBlend(book, input);
         expect(answer.kind).toBe(tried ? 'found' : 'none');
         if (answer.kind === 'none' || !tried) return;
-        const drops = given.candidates.map(
+        const drops = input.candidates.map(
           ({ oil }) => answer.blend.parts.find((part) => part.oil === oil)?.drops ?? 0,
         );
         expect(drops).toEqual(tried.drops);
@@ -108,10 +108,10 @@ describe('the best blend', () => {
 
   it('never passes a limit', () => {
     fc.assert(
-      fc.property(anyWish, (given) => {
-        const answer = bestBlend(book, given);
+      fc.property(anyWish, (input) => {
+        const answer = bestBlend(book, input);
         if (answer.kind === 'none') return;
-        const check = checkBlend(book, { ...given, basis: 'max', parts: answer.blend.parts });
+        const check = checkBlend(book, { ...input, basis: 'max', parts: answer.blend.parts });
         expect(check?.verdict).not.toBe('over');
       }),
       { numRuns: 200, seed: 3 },
@@ -124,14 +124,14 @@ describe('the best blend', () => {
       { oil: 'lavender', costPerDrop: 1, maxDrops: 3 },
       { oil: 'ginger', costPerDrop: 1, maxDrops: 60 },
     ];
-    const given = wish({
+    const input = wish({
       volumeMl: 30,
       candidates,
       client: { ...adult, conditions: ['pregnancy'] },
       targetPercent: 1,
       notes: null,
     });
-    expect(found(given).parts.map(({ oil }) => oil)).not.toContain('wintergreen');
+    expect(found(input).parts.map(({ oil }) => oil)).not.toContain('wintergreen');
     const short = found(
       wish({ volumeMl: 30, candidates: candidates.slice(1), notes: null, wanted: [{ use: 'sleep', weight: 1 }] }),
     );

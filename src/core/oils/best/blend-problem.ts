@@ -62,9 +62,9 @@ export interface BlendProblem {
 }
 
 /** The candidates as numbers; oils that the client avoids cannot be taken, but keep their place in the order. */
-export function blendProblem(book: OilBook, given: BestBlendCase): BlendProblem {
-  const { volumeMl, client, candidates, wanted, notes, targetPercent } = given;
-  const area = judgedArea(client, given.area);
+export function blendProblem(book: OilBook, input: BestBlendCase): BlendProblem {
+  const { volumeMl, client, candidates, wanted, notes, targetPercent } = input;
+  const area = judgedArea(client, input.area);
   const oils = candidates.map(({ oil }) => oilOf(book, oil));
   const perMl = candidates.map((candidate) => dropsPerMlOf(book, candidate));
   const targetMl = (volumeMl * targetPercent) / 100;
@@ -109,7 +109,7 @@ export function blendProblem(book: OilBook, given: BestBlendCase): BlendProblem 
     weights: wanted.map((one) => one.weight / weight),
     wishedNotes: notes && noteIds.map((id) => notes[id]),
     packings,
-    maxOils: given.maxOils,
+    maxOils: input.maxOils,
   };
 }
 

@@ -31,9 +31,11 @@ type Row = { readonly by: readonly number[]; readonly bound: number };
 /**
  * The best that a box of oils could be if drops could be divided. Each bend of the merit is a variable of its own under
  * two rows: min(1, s/½) is z ≤ 1, z ≤ 2s; |x − w| is x + w − 2a with a ≤ x, a ≤ w. Prices of the rows give the line.
- * @returns undefined where one drop of each oil is already too much
+ * @param taken the first so many oils are in for certain; each drop of another one bears its part of what an oil costs
+ *   by being there
+ * @returns undefined where the least drops are already too much
  */
-export function relax(problem: BlendProblem, box: Box): Relaxed | undefined {
+export function relax(problem: BlendProblem, box: Box, taken = box.oils.length): Relaxed | undefined {
   const { oils, least, most } = box;
   const { weights, wishedNotes, share, cost, note, uses, packings } = problem;
   const ofUse = weights.map((_, u) => oils.map((i) => (uses[i]?.includes(u) ? (share[i] ?? 0) : 0)));
@@ -80,7 +82,10 @@ export function relax(problem: BlendProblem, box: Box): Relaxed | undefined {
   const rows = [...bends, ...edges];
   if (rows.some(({ bound }) => bound < 0)) return undefined;
   const perNote = wishedNotes ? merits.note : 0;
-  const drop = oils.map((i) => -(perNote + merits.total) * (share[i] ?? 0) - merits.cost * (cost[i] ?? 0));
+  const presence = (k: number) => (k < taken ? 0 : merits.oil / Math.max(1, most[k] ?? 1));
+  const drop = oils.map(
+    (i, k) => -(perNote + merits.total) * (share[i] ?? 0) - merits.cost * (cost[i] ?? 0) - presence(k),
+  );
   const gain = [...drop, ...weights, ...notes.map(() => 2 * merits.note), 2 * merits.total, shortfallPrice];
   const start =
     -notes.reduce((sum, wish) => sum + merits.note * wish, 0) - merits.total - shortfallPrice * totalRange.least;

@@ -21,8 +21,6 @@ export interface TherapistTable {
   login: string | null;
   password_hash: string | null;
   pin_hash: string | null;
-  failed_sign_ins: Generated<number>;
-  locked_until: string | null;
   left_at: string | null;
   hours_json: Generated<string>;
 }
@@ -36,6 +34,30 @@ export interface SessionTable {
   locked_at: string | null;
   handed_visit_id: VisitId | null;
   failed_pins: Generated<number>;
+  /** What it is called where its person lists their devices; the token is nobody’s but the browser’s. */
+  name: string;
+  /** On what it is, as its browser says. */
+  device: Generated<string>;
+  /** When it was last at the table, where hands are busy for long. */
+  at_table_at: Generated<string | null>;
+  /** When its person last showed by PIN that it is they. */
+  proved_at: Generated<string | null>;
+}
+
+/** Tries that have failed, by who and from where. */
+export interface SignInTryTable {
+  key: string;
+  failures: number;
+  next_at: string;
+  at: string;
+}
+
+/** Devices on which somebody has signed in before. */
+export interface KnownDeviceTable {
+  token_hash: string;
+  staff_id: TherapistId;
+  created_at: string;
+  seen_at: string;
 }
 
 export interface ConsentWordingTable {
@@ -77,11 +99,41 @@ export interface AuditTable {
   detail: string;
 }
 
+/** What the house knows and nobody is told. */
+export interface SecretTable {
+  name: string;
+  value: string;
+}
+
+/** A time-based code from something that one has. */
+export interface SecondFactorTable {
+  staff_id: TherapistId;
+  secret: string;
+  /** Null while it is being set up: it is not asked for yet. */
+  confirmed_at: string | null;
+  /** The newest step of time whose code was used: no code opens twice. */
+  last_step: Generated<number>;
+}
+
+/** Codes that open once: beside the second factor, or for the owner on paper. */
+export interface RecoveryCodeTable {
+  code_hash: string;
+  staff_id: TherapistId;
+  kind: 'factor' | 'house';
+  made_at: string;
+  used_at: string | null;
+}
+
 /** The house, its people and what it has made its own. */
 export interface HouseTables {
+  secret: SecretTable;
+  second_factor: SecondFactorTable;
+  recovery_code: RecoveryCodeTable;
   house: HouseTable;
   therapist: TherapistTable;
   session: SessionTable;
+  sign_in_try: SignInTryTable;
+  known_device: KnownDeviceTable;
   consent_wording: ConsentWordingTable;
   library_entry: LibraryEntryTable;
   treatment_template: TreatmentTemplateTable;

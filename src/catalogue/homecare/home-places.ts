@@ -1,0 +1,36 @@
+import { z } from 'zod';
+import { readRows } from '../read-table';
+import groupRows from './data/home-groups.json';
+import placeRows from './data/home-places.json';
+
+/** Which ways a sheet leads round: its words at a place depend on it. */
+const homeRoutes = ['open', 'arm', 'arms', 'leg'] as const;
+export type HomeRoute = (typeof homeRoutes)[number];
+
+/** What a client is told at a place: which hand, and how it moves, with a reason. */
+const HomePlace = z.strictObject({
+  /** A region, without its side. */
+  name: z.string().min(1),
+  hand: z.string().min(1),
+  how: z.string().min(1),
+  byRoute: z.partialRecord(z.enum(homeRoutes), z.string().min(1)).optional(),
+});
+export type HomePlace = z.infer<typeof HomePlace>;
+
+/** Regions that are told in one line of a sheet. */
+const HomeGroup = z.strictObject({
+  title: z.string().min(1),
+  regions: z.array(z.string().min(1)).min(1),
+  words: z.string().min(1),
+  sheet: z.enum(['leg', 'arm', 'chest']),
+  /** The same where every node group is open. */
+  wordsOpen: z.string().min(1).optional(),
+  /** The same where both armpits are closed; null: the line is left out then. */
+  wordsBoth: z.string().min(1).nullable().optional(),
+});
+export type HomeGroup = z.infer<typeof HomeGroup>;
+
+export const homePlaces: ReadonlyMap<string, HomePlace> = new Map(
+  readRows('home places', HomePlace, placeRows).map((row) => [row.name, row]),
+);
+export const homeGroups: readonly HomeGroup[] = readRows('home groups', HomeGroup, groupRows);

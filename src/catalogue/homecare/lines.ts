@@ -1,0 +1,97 @@
+import { nameOf, type PlaceId, sideOf } from '../../core/anatomy/place';
+import type { HomePart, HomeSheet, HomeStep } from '../../core/homecare/sheet';
+import type { HomeGroup, HomeRoute } from './home-places';
+import { isDoor, routeOf } from './route';
+import { tellHomeStep } from './tell';
+import type { HomeWords } from './words';
+
+/** A line of a sheet on paper: one step, or neighbours of one group of regions told together. */
+export interface HomeLine {
+  readonly steps: readonly HomeStep[];
+  readonly title: string;
+  /** How often, and which way where the words do not say it. */
+  readonly count: string;
+  readonly how: string;
+}
+
+/** A part of a sheet in lines, in the order of its steps. */
+type Told = Pick<HomeSheet, 'routine' | 'side' | 'parts'>;
+
+export function linesOf(words: HomeWords, sheet: Told, part: HomePart): readonly HomeLine[] {
+  const route = routeOf(sheet);
+  const groups = route === undefined ? [] : groupsFor(words, sheet, part, route);
+  const lines: { group: HomeGroup | undefined; steps: HomeStep[] }[] = [];
+  for (const step of part.steps) {
+    const last = lines.at(-1);
+    // A long stroke belongs to what was done just before it.
+    const group = step.kind === 'carry' && last?.group ? last.group : groups.find((one) => holds(one, step, part));
+    if (last && group !== undefined && last.group === group) last.steps.push(step);
+    else lines.push({ group, steps: [step] });
+  }
+  return lines.map(({ group, steps }) => {
+    const [step] = steps as [HomeStep];
+    const text = group && route && wordsFor(group, route);
+    if (!group || text === undefined || text === null) {
+      const told = tellHomeStep(words, step, route);
+      return { steps, title: told.title, how: told.how, count: [told.count, told.brief].filter(Boolean).join(', ') };
+    }
+    return {
+      steps,
+      title: `${group.title}: ${whereOf(words, steps)}`,
+      how: asFitted(text, steps),
+      count: countsOf(words, steps),
+    };
+  });
+}
+
+/** Those of the sheet's limb whose words fit the way that it leads; the last one closes. */
+function groupsFor(words: HomeWords, { routine }: Told, part: HomePart, route: HomeRoute): readonly HomeGroup[] {
+  const own = (words.groups ?? []).filter(
+    (group) => group.sheet === (routine === 'one-leg' ? 'leg' : 'arm') && wordsFor(group, route) !== null,
+  );
+  return part.id === 'close' ? own.slice(-1) : own.slice(0, -1);
+}
+
+/** What closes is one line, whatever of it comes. */
+const holds = ({ regions }: HomeGroup, { places }: HomeStep, { id }: HomePart) =>
+  id === 'close' || regions.includes(nameOf(places[0] ?? ''));
+
+/** @returns null where the line is left out on that way */
+function wordsFor({ words, wordsOpen, wordsBoth }: HomeGroup, route: HomeRoute): string | null {
+  if (route === 'open') return wordsOpen ?? words;
+  return route === 'arms' && wordsBoth !== undefined ? wordsBoth : words;
+}
+
+/** The side, or for doors each of them by name. */
+function whereOf(words: HomeWords, steps: readonly HomeStep[]): string {
+  const places = [...new Set(steps.flatMap((step) => step.places))];
+  const doors = places.filter(isDoor);
+  if (doors.length > 0) return doors.map((place) => words.placeName(place)).join(', ');
+  const sides = new Set(places.map((place: PlaceId) => sideOf(place)).filter((side) => side !== 'mid'));
+  const [only] = sides;
+  return sides.size === 1 && (only === 'left' || only === 'right') ? words.sides[only] : words.sides.both;
+}
+
+/** The words name usual counts; where the minutes asked for others, those are said. */
+function asFitted(text: string, steps: readonly HomeStep[]): string {
+  const breaths = steps.find(({ count }) => count === 'breaths')?.repetitions;
+  const times = steps.find(
+    ({ count, kind }) => count === 'times' && (kind === 'clear' || kind === 'close'),
+  )?.repetitions;
+  const minutes = Math.max(1, Math.round(steps.reduce((sum, { seconds }) => sum + seconds, 0) / 60));
+  return text
+    .replace(/\b(?:ten|five)(?= (?:slow )?breaths)/, (usual) => (breaths === undefined ? usual : String(breaths)))
+    .replace(/\bfive(?= times)/, (usual) => (times === undefined ? usual : String(times)))
+    .replace(/, for two minutes/, `, for ${minutes === 1 ? 'a minute' : `${minutes} minutes`}`);
+}
+
+/** `5 × at each place, 10 breaths`. */
+function countsOf(words: HomeWords, steps: readonly HomeStep[]): string {
+  const told = (breaths: boolean) =>
+    steps
+      .filter(({ kind, count }) => kind !== 'carry' && kind !== 'return' && (count === 'breaths') === breaths)
+      .map((step) => tellHomeStep(words, { ...step, placements: 1 }).count);
+  const times = told(false);
+  const counted = [...new Set(times)].join(', ') + (times.length > 1 ? ` ${words.counts.each}` : '');
+  return [counted, ...new Set(told(true))].filter(Boolean).join(', ');
+}

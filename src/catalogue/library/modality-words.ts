@@ -1,0 +1,27 @@
+/** What kinds of work are called elsewhere: a protocol is found by any of these, also one that is worked out from the case. */
+export const modalityWords: Readonly<Record<string, readonly string[]>> = {
+  'lymph-drainage': [
+    'manual lymph drainage',
+    'MLD',
+    'lymphatic massage',
+    'decongestion',
+    'oedema',
+    'edema',
+    'swelling',
+  ],
+  'facial-massage': ['facial', 'face massage', 'face lift'],
+  'facial-roller': ['jade roller', 'stone roller', 'rolling'],
+  'facial-scraping-tool': ['gua sha', 'scraping', 'face tool'],
+  'facial-intraoral': ['buccal', 'inside the mouth', 'jaw release'],
+  'hot-stone': ['hot stones', 'warm stones', 'basalt'],
+  'cold-stone': ['cool stones', 'cold stones', 'marble'],
+  aromatherapy: ['essential oils', 'scented oil', 'aroma'],
+  'dry-brush': ['body brushing', 'dry brush', 'brush'],
+  'abdominal-massage': ['belly massage', 'tummy', 'digestion', 'bowel'],
+  'neck-mobilisation': ['neck release', 'neck stretch', 'stiff neck', 'neck pain'],
+  'scalp-ritual': ['head massage', 'scalp massage', 'hair'],
+  'spine-oil-layering': ['oil layers', 'drops along the spine'],
+  'thoracic-pump': ['chest recoil', 'rib pump'],
+  'body-massage': ['oil massage', 'back pain', 'relaxation massage'],
+  'home-self-care': ['self-massage', 'at home', 'homework'],
+};

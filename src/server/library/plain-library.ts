@@ -1,0 +1,26 @@
+import { homeGroups, homePlaces } from '../../catalogue/homecare/home-places';
+import { type PlainProtocol, plainProtocol, type PlainTechnique, plainTechnique } from '../../core/library/plain-form';
+import type { Db } from '../db/connection';
+import { readHouseLibrary } from './read-library';
+
+const formVersion = 2;
+
+/** Everything that the house works with, its own over what ships, as other programs read it. */
+export async function plainLibrary(db: Db): Promise<{
+  readonly about: string;
+  readonly version: number;
+  readonly techniques: readonly PlainTechnique[];
+  readonly protocols: readonly PlainProtocol[];
+  readonly homePlaces: Readonly<Record<string, unknown>>;
+  readonly homeGroups: readonly unknown[];
+}> {
+  const library = await readHouseLibrary(db);
+  return {
+    about: 'Techniques and protocols of the house, its own over those that ship, and what is told at home.',
+    version: formVersion,
+    techniques: [...library.techniques.values()].map(plainTechnique),
+    protocols: [...library.protocols.values()].map(plainProtocol),
+    homePlaces: Object.fromEntries([...homePlaces].map(([name, { name: _, ...told }]) => [name, told])),
+    homeGroups,
+  };
+}
