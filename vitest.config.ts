@@ -39,6 +39,8 @@ export default defineConfig({
         test: {
           name: 'journeys',
           include: ['tests/journeys/**/*.test.ts'],
+          // What a busy machine shows a moment later is no fault.
+          expect: { poll: { timeout: 20_000 } },
           globalSetup: ['tests/journeys/first-day.ts'],
           maxWorkers: 2,
           sequence: { groupOrder: 2 },

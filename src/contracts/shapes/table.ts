@@ -11,6 +11,7 @@ export const ToldStepShape: z.ZodType<ToldStep> = z.object({
   technique: z.string().optional(),
   title: z.string(),
   how: z.string(),
+  howInShort: z.string().optional(),
   cue: z.string(),
   note: z.string(),
   block: z.string(),

@@ -36,15 +36,23 @@ export function waysOut(
 
 const works = (book: StoneBook, input: RotationCase) => rotate(book, input).shortages.length === 0;
 
+/** As many at once as the tray can serve. */
 function fewer(book: StoneBook, input: RotationCase, short: ReadonlySet<string>): readonly WayOut[] {
-  const steps = input.steps.map((step) =>
-    short.has(step.class) ? { ...step, count: Math.max(1, step.count - 1) } : step,
-  );
-  const next = { ...input, steps };
-  return works(book, next)
-    ? [{ kind: 'fewer', words: 'One stone in hand instead of two, where they are short', given: next }]
-    : [];
+  const asked = Math.max(...input.steps.filter((step) => short.has(step.class)).map(({ count }) => count));
+  for (let atOnce = asked - 1; atOnce >= 1; atOnce -= 1) {
+    const steps = input.steps.map((step) =>
+      short.has(step.class) ? { ...step, count: Math.min(step.count, atOnce) } : step,
+    );
+    const next = { ...input, steps };
+    if (works(book, next)) return [{ kind: 'fewer', words: fewerWords(asked, atOnce), given: next }];
+  }
+  return [];
 }
+
+const fewerWords = (asked: number, atOnce: number) =>
+  asked === 2
+    ? 'One stone in hand instead of two, where they are short'
+    : `${atOnce === 1 ? '1 stone' : `${atOnce} stones`} at once instead of ${asked}, where they are short`;
 
 /** Another stock of the tray for all that the short one serves; the first that is enough. */
 function other(book: StoneBook, input: RotationCase, short: ReadonlySet<string>): readonly WayOut[] {

@@ -13,6 +13,8 @@ export interface ToldStep {
   readonly title: string;
   /** Where and which way. */
   readonly how: string;
+  /** The same where many places are named, for the table, whose picture shows them. */
+  readonly howInShort?: string;
   readonly cue: string;
   readonly note: string;
   readonly block: string;
@@ -75,6 +77,9 @@ export const spanOf = ({ seconds, setupSeconds = 0 }: Pick<TableStep, 'seconds' 
 export const titleOf = (anatomy: Anatomy, step: TableStep): string => step.told?.title ?? stepTitle(anatomy, step);
 
 export const howOf = (anatomy: Anatomy, step: TableStep): string => step.told?.how ?? stepDirection(anatomy, step);
+
+/** The same for the table, whose picture shows the places. */
+export const shortHowOf = (anatomy: Anatomy, step: TableStep): string => step.told?.howInShort ?? howOf(anatomy, step);
 
 /** `10 ×`, or the length of a hold. */
 export function timesOf(step: TableStep): string {

@@ -77,6 +77,12 @@ function wayOf({ technique, toward, isReversed, endsAtRoot }: PlannedStep, words
   return ways[technique.direction];
 }
 
+/** So many places are named at the table, where the picture shows all of them. */
+const mostNamed = 5;
+
+/** `buttock to sole (10 places)`: the first and the last of places that stand in the order of the work. */
+const spanOf = (labels: readonly string[]) => `${labels[0]} to ${labels.at(-1)} (${labels.length} places)`;
+
 const holdSeconds = 12;
 
 /** A library step as the table shows it. @param regionLabel what therapists call a region */
@@ -90,11 +96,13 @@ export function tellStep(
   words: StepWords = plainWords,
 ): TableStep {
   const { technique } = step;
-  const regions = step.regions.map(regionLabel).join(', ');
+  const labels = step.regions.map(regionLabel);
+  const how = (regions: string) => [`${regions}, ${sideInWords(step)}`, wayOf(step, words)].filter(Boolean).join('; ');
   const told: ToldStep = {
     technique: technique.id,
     title: technique.name,
-    how: [`${regions}, ${sideInWords(step)}`, wayOf(step, words)].filter(Boolean).join('; '),
+    how: how(labels.join(', ')),
+    ...(labels.length > mostNamed ? { howInShort: how(spanOf(labels)) } : {}),
     cue: (step.isReversed ? technique.turnedCue : undefined) ?? technique.cues[0] ?? '',
     note: step.note,
     block: block.name,

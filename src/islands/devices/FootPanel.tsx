@@ -33,7 +33,7 @@ export function FootPanel() {
   };
   const tremble = () => {
     press('next', devicesWords.pressedTwiceWithinMsTheTable);
-    setTimeout(() => panel.current?.press('next'), trembleMs);
+    panel.current?.press('next', trembleMs);
   };
   const plug = () => {
     if (isPlugged) panel.current?.unplug();

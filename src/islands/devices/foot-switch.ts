@@ -9,10 +9,16 @@ export type FootState = 'none' | 'here' | 'lost';
  */
 export interface FootSwitch {
   /** @returns how to stop listening */
-  listen(onPress: (press: FootPress) => void, onState: (state: FootState) => void): () => void;
+  listen(onPress: (press: FootPress, atMs: number) => void, onState: (state: FootState) => void): () => void;
 }
 
-type Message = { readonly kind: 'ask' | 'here' | 'unplugged' } | { readonly kind: 'press'; readonly press: FootPress };
+type Message =
+  | { readonly kind: 'ask' | 'here' | 'unplugged' }
+  /** `atMs`: when the foot trod, on the clock that all windows share; a busy machine hears of it later. */
+  | { readonly kind: 'press'; readonly press: FootPress; readonly atMs: number };
+
+/** A clock that all windows of a browser share (ms). */
+const sharedMs = () => performance.timeOrigin + performance.now();
 
 const channelName = 'velvet-stone-foot-switch';
 const askMs = 1000;
@@ -28,7 +34,7 @@ export const simulatedFootSwitch: FootSwitch = {
         heardAt = performance.now();
         onState('here');
       } else if (data.kind === 'unplugged' && heardAt !== undefined) onState('lost');
-      if (data.kind === 'press') onPress(data.press);
+      if (data.kind === 'press') onPress(data.press, data.atMs);
     };
     const asking = setInterval(() => {
       channel.postMessage({ kind: 'ask' } satisfies Message);
@@ -43,7 +49,8 @@ export const simulatedFootSwitch: FootSwitch = {
 
 /** The other end of the stand-in. */
 export interface FootPanel {
-  press(press: FootPress): void;
+  /** @param afterMs so long after now, as a foot that trembles */
+  press(press: FootPress, afterMs?: number): void;
   /** Answers no more, as when the cable is out. */
   unplug(): void;
   plugIn(): void;
@@ -61,7 +68,7 @@ export function openFootPanel(onAsked: () => void): FootPanel {
     say({ kind: 'here' });
   };
   return {
-    press: (press) => say({ kind: 'press', press }),
+    press: (press, afterMs = 0) => say({ kind: 'press', press, atMs: sharedMs() + afterMs }),
     unplug: () => {
       isPlugged = false;
     },

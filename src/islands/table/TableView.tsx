@@ -11,7 +11,7 @@ import type { MarkKind } from '../../core/table/mark-kinds';
 import { beatAt } from '../../core/table/progress';
 import { noChange } from '../../core/table/table-event';
 import { reachFor } from '../../core/table/reach';
-import { howOf, spanOf, type TableStep, titleOf } from '../../core/table/table-step';
+import { shortHowOf, spanOf, type TableStep, titleOf } from '../../core/table/table-step';
 import { cueAt } from '../../core/stones/cues';
 import { formatClock } from '../../core/units';
 import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
@@ -210,7 +210,7 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
         <div className={styles['next']}>
           <span>{tableWords.then}</span>
           <strong>{next ? titleOf(anatomy, next) : tableWords.theVisitIsDone}</strong>
-          {reach.length > 0 ? <em>{reach.join(' ')}</em> : <span>{next && howOf(anatomy, next)}</span>}
+          {reach.length > 0 ? <em>{reach.join(' ')}</em> : <span>{next && shortHowOf(anatomy, next)}</span>}
         </div>
       </section>
       <div className={styles['below']}>

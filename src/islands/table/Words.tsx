@@ -4,7 +4,7 @@ import type { TableStones } from '../../contracts/stone-views';
 import type { Step } from '../../core/drainage/step';
 import { pressureInWords } from '../../core/drainage/step-words';
 import type { StoneCue } from '../../core/stones/cues';
-import { howOf, type TableStep, titleOf } from '../../core/table/table-step';
+import { shortHowOf, type TableStep, titleOf } from '../../core/table/table-step';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { BathWarning } from './BathWarning';
 import shared from './TableView.module.css';
@@ -32,7 +32,7 @@ interface Props {
 /** What to do now, in words: before it what changes, what was stopped, what to ask, which stone. */
 export function Words({ step, place, isReady, stopped, isSaidFirst, isAsking, stones, cue, oilName }: Props) {
   const title = titleOf(anatomy, step);
-  const how = howOf(anatomy, step);
+  const how = shortHowOf(anatomy, step);
   const [first] = stopped;
   const notes = step.told ? step.told.cue.length + step.told.note.length : 0;
   const isTold = Boolean(cue ?? first) || (step.changes?.length ?? 0) > 0;

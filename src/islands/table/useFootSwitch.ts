@@ -11,10 +11,9 @@ export function useFootSwitch(onPress: (press: FootPress) => void): FootState {
   });
   useEffect(() => {
     let last = -Infinity;
-    return simulatedFootSwitch.listen((press) => {
-      const now = performance.now();
-      if (now - last < bounceMs) return;
-      last = now;
+    return simulatedFootSwitch.listen((press, atMs) => {
+      if (atMs - last < bounceMs) return;
+      last = atMs;
       latest.current(press);
     }, setState);
   }, []);

@@ -77,7 +77,7 @@ describe('a tray without enough of what is asked for', () => {
       .set({ state: 'chipped' })
       .where('size', 'in', ['palm', 'large', 'edge'])
       .execute();
-    await lay('palm', 3);
+    await lay('palm', 5);
     const { treatment } = await planFor(house, visit, ['stones-back']);
     const hot = treatment.stones?.find(({ isCold }) => !isCold);
     expect(hot?.trouble.join(' ')).toMatch(/Short by \d+ palm stones? from minute \d+ to minute \d+ of the visit\./);
