@@ -313,6 +313,11 @@ export const regionGroupRows = {
   eyes: ['eyelid-upper', 'eyelid-lower'],
   'before-eyes': ['cheek', 'cheek-outer', 'nose'],
   neck: ['neck-side', 'neck-front', 'nape'],
+  /** With the upper back and arms, as far as hands go from behind a chair. */
+  'neck-and-shoulders': [
+    ...['neck-side', 'neck-front', 'nape', 'shoulder-top', 'shoulder-cap', 'upper-arm-outer', 'chest-upper'],
+    ...['back-upper', 'back-middle'],
+  ],
   'neck-outlets': ['terminus', 'cervical'],
   /** Node groups of head and neck. */
   'head-nodes': ['terminus', 'cervical', 'occipital', 'retroauricular', 'preauricular', 'submandibular', 'submental'],

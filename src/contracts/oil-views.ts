@@ -1,7 +1,7 @@
 import { currencyIds } from '../core/money';
 import { languageIds } from '../core/language';
 import { z } from 'zod';
-import { FreshnessShape, OilClientShape, PatchStateShape, ReorderLineShape } from './shapes/oils';
+import { DropsOnSkinShape, FreshnessShape, OilClientShape, PatchStateShape, ReorderLineShape } from './shapes/oils';
 import { BlendInput } from './oil-house';
 import { patchReadings } from '../core/oils/patch-test';
 
@@ -112,6 +112,7 @@ export const OilNeed = z.object({
   ml: z.number(),
   cm2: z.number(),
   minutes: z.number(),
+  cup: z.enum(['scalp', 'neck']).optional(),
 });
 export type OilNeed = z.infer<typeof OilNeed>;
 
@@ -145,6 +146,8 @@ export const OilVisitView = z.object({
     body: VisitBlendView.nullable(),
     face: VisitBlendView.nullable(),
   }),
+  /** Drops straight onto the skin that the blend comes to, as planned or as counted. */
+  onSkin: DropsOnSkinShape.nullable(),
 });
 export type OilVisitView = z.infer<typeof OilVisitView>;
 

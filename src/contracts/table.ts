@@ -1,7 +1,18 @@
 import { z } from 'zod';
 import { markKinds } from '../core/table/mark-kinds';
 
-const tableEventKinds = ['start', 'end', 'skip', 'back', 'pause', 'resume', 'refit', 'mark', 'finish'] as const;
+const tableEventKinds = [
+  'start',
+  'end',
+  'skip',
+  'back',
+  'pause',
+  'resume',
+  'refit',
+  'mark',
+  'drops',
+  'finish',
+] as const;
 const stepName = z.string().min(1).max(120);
 const TableEventInput = z
   .object({
@@ -17,6 +28,9 @@ const TableEventInput = z
     mark: z.enum(markKinds, `One of ${markKinds.join(', ')}.`).optional(),
     /** With a `mark`, where the step is on both sides. */
     side: z.enum(['left', 'right', 'both'], 'A side is left, right or both.').optional(),
+    /** With `drops`: what fell straight onto the skin in this step until now. */
+    oil: z.string().min(1).max(80).optional(),
+    drops: z.number().int('Drops are whole.').min(0, 'Not less than none.').max(99, 'At most 99 drops.').optional(),
     /** With a `refit`: all that differs from the plan from then on. */
     change: z
       .object({
@@ -29,6 +43,10 @@ const TableEventInput = z
   .refine(({ kind, mark, stepId }) => kind !== 'mark' || (mark !== undefined && stepId !== null), {
     path: ['mark'],
     message: 'Say what was marked, and in which step.',
+  })
+  .refine(({ kind, oil, drops, stepId }) => kind !== 'drops' || (oil && drops !== undefined && stepId !== null), {
+    path: ['drops'],
+    message: 'Say how many drops of which oil fell, and in which step.',
   });
 type TableEventInput = z.infer<typeof TableEventInput>;
 /** Made up by a browser once, and kept by it. */

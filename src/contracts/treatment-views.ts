@@ -4,6 +4,7 @@ import { SetupChangeShape } from './shapes/sequencing';
 import { BlockRuleShape, OrderFaultShape, ProposalShape, StepFaultShape, TreatmentLoadShape } from './shapes/treatment';
 import { OilNeedsShape, RoomItemShape } from './shapes/room';
 import { FaceLineShape } from './shapes/facial';
+import { LayersShape } from './shapes/oils';
 import { TreatmentHolds, TreatmentInput } from './treatment';
 
 /** A stretch of the treatment as the plan shows it. */
@@ -110,6 +111,13 @@ export const TreatmentView = z.object({
   room: z.array(RoomItemShape).readonly(),
   /** How much oil it takes for body and face. Left out in plans of before oils were counted. */
   oil: OilNeedsShape.optional(),
+  /** Drops straight onto the skin: which oil in which step, and what the skin may have. */
+  layers: LayersShape.extend({
+    /** Names of the oils that may drop. */
+    names: z.record(z.string(), z.string()),
+    /** What fell on this client's skin in the seven days before, by visit. */
+    lately: z.array(z.object({ date: z.string(), words: z.string() })).readonly(),
+  }).optional(),
   /** The client's lines as they were drawn when it was planned. */
   lines: z.array(FaceLineShape).readonly(),
   /** Ids of those that nothing works, where the face is worked at all. */

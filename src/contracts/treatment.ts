@@ -44,6 +44,20 @@ export const TreatmentHolds = z.object({
       }),
     )
     .optional(),
+  /** Oils that the therapist takes for drops straight onto the skin, by the step's id. */
+  layers: z
+    .record(
+      z.string().min(1).max(160),
+      z.object({
+        oil: z.string().min(1, 'Name the oil.').max(80),
+        drops: z
+          .number()
+          .int('Drops are whole.')
+          .min(1, 'At least one drop; leave the part out for none.')
+          .max(30, 'At most 30 drops.'),
+      }),
+    )
+    .optional(),
   /** Another school of drainage than the house's. */
   school: SchoolSchema.optional(),
 });
@@ -59,12 +73,14 @@ export const holdsOf = ({
   isFree,
   stones,
   times,
+  layers,
 }: TreatmentHolds): TreatmentHolds => ({
   ...{ choices, isShort, fill, bothSides },
   ...(school ? { school } : {}),
   ...(isFree ? { isFree } : {}),
   ...(stones ? { stones } : {}),
   ...(times ? { times } : {}),
+  ...(layers ? { layers } : {}),
 });
 
 /** What a visit is to hold; the planner finds the order and the repetitions. */

@@ -2,6 +2,8 @@ import { z } from 'zod';
 import type { Freshness, ReorderLine } from '../../core/oils/stock';
 import type { OilClient } from '../../core/oils/client';
 import type { PatchState } from '../../core/oils/patch-test';
+import type { DropsOnSkin, Layers } from '../../core/oils/layers';
+import { useIds } from '../../core/oils/book';
 
 export const FreshnessShape: z.ZodType<Freshness> = z.enum(['closed', 'fresh', 'turning', 'old']);
 export const OilClientShape: z.ZodType<OilClient> = z.object({
@@ -26,4 +28,38 @@ export const ReorderLineShape: z.ZodType<ReorderLine> = z.object({
   kind: z.enum(['essential', 'carrier']),
   oil: z.string(),
   why: z.string(),
+});
+export const LayersShape = z.object({
+  areaCm2: z.number(),
+  layers: z
+    .array(
+      z.object({
+        step: z.string(),
+        purposes: z.array(z.enum([...useIds, 'cooling'])).readonly(),
+        oil: z.string().nullable(),
+        drops: z.number(),
+        dropsPerMl: z.number().optional(),
+        mostDrops: z.number().nullable(),
+        mayBe: z.array(z.string()).readonly(),
+        why: z.string(),
+      }),
+    )
+    .readonly(),
+  balance: z.object({
+    filmMl: z.number(),
+    lines: z
+      .array(
+        z.object({
+          of: z.string(),
+          limitPercent: z.number(),
+          usedPercent: z.number(),
+          perDrop: z.record(z.string(), z.number()),
+        }),
+      )
+      .readonly(),
+  }),
+}) satisfies z.ZodType<Layers>;
+export const DropsOnSkinShape: z.ZodType<DropsOnSkin> = z.object({
+  filmMl: z.number(),
+  parts: z.array(z.object({ oil: z.string(), drops: z.number(), dropsPerMl: z.number().optional() })).readonly(),
 });

@@ -7,6 +7,7 @@ export const RoomItemIdShape: z.ZodType<RoomItemId> = z.enum([
   'cool-stones',
   'body-oil',
   'face-oil',
+  'layer-oils',
   'bed',
   'bed-heating',
   'air',
@@ -32,6 +33,7 @@ export const OilNeedShape: z.ZodType<OilNeed> = z.object({
   ml: z.number(),
   cm2: z.number(),
   minutes: z.number(),
+  cup: z.enum(['scalp', 'neck']).optional(),
 });
 export const OilNeedsShape: z.ZodType<OilNeeds> = z.object({
   body: OilNeedShape.nullable(),

@@ -23,6 +23,7 @@ export const ToldStepShape: z.ZodType<ToldStep> = z.object({
   isOpening: z.boolean().optional(),
   tool: z.string().optional(),
   layer: StepLayerShape.optional(),
+  dropped: z.object({ oil: z.string(), name: z.string(), drops: z.number() }).optional(),
   stones: StoneUseKindShape.optional(),
   lines: z.array(z.string()).readonly().optional(),
 });
@@ -55,12 +56,14 @@ export const TableChangeShape: z.ZodType<TableChange> = z.object({
 export const MarkSideShape: z.ZodType<MarkSide> = z.enum(['left', 'right', 'both']);
 export const TableEventShape: z.ZodType<TableEvent> = z.object({
   id: z.string(),
-  kind: z.enum(['start', 'end', 'skip', 'back', 'pause', 'resume', 'refit', 'mark', 'finish']),
+  kind: z.enum(['start', 'end', 'skip', 'back', 'pause', 'resume', 'refit', 'mark', 'drops', 'finish']),
   stepId: z.string().nullable(),
   at: z.string(),
   planVersion: z.number(),
   number: z.number().optional(),
   change: TableChangeShape.optional(),
   mark: z.enum(markKinds).optional(),
+  oil: z.string().optional(),
+  drops: z.number().optional(),
   side: MarkSideShape.optional(),
 });

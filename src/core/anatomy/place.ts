@@ -59,6 +59,7 @@ export const regionGroups = [
   'eyes',
   'before-eyes',
   'neck',
+  'neck-and-shoulders',
   'neck-outlets',
   'head-nodes',
   'limb-stations',

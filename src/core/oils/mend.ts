@@ -1,4 +1,6 @@
 import type { OilId } from '../ids';
+import type { Millilitres } from '../quantities';
+import { formatNumber } from '../units';
 import { exceeds } from '../statistics';
 import { list } from '../drainage/wording';
 import { dropsPerMlOf } from './amounts';
@@ -20,16 +22,53 @@ export interface Change {
 export interface Mended {
   readonly parts: readonly BlendPart[];
   readonly changes: readonly Change[];
+  /** Where it takes more medium to keep every oil; absent where the bottle stays as it is. */
+  readonly volumeMl?: Millilitres;
   /** The exact change, in words. */
   readonly words: string;
 }
 
 /**
  * The same blend made safe: oils that the client avoids are taken out, and drops go where they pass a limit or what is
- * usual, no drop more than has to. @returns null when nothing is wrong with it
+ * usual, no drop more than has to. Where that would cost an oil that may stay, more medium comes first.
+ * @returns null when nothing is wrong with it
  */
 export function makeSafe(book: OilBook, input: BlendCase): Mended | null {
   if (isSafe(book, input, input.parts)) return null;
+  const parts = safeParts(book, input);
+  return (losesAny(book, input, parts) ? withMoreMedium(book, input) : undefined) ?? mendedBy(book, input.parts, parts);
+}
+
+/** An oil that the client may have has no drop left. */
+const losesAny = (book: OilBook, input: BlendCase, parts: readonly BlendPart[]): boolean =>
+  parts.some(
+    ({ oil, drops }, i) =>
+      drops === 0 &&
+      (input.parts[i]?.drops ?? 0) > 0 &&
+      reasonsToAvoid(oilOf(book, oil), input.client, input.area, book).length === 0,
+  );
+
+/** How many times the bottle may be larger, in what steps (mL). */
+const mostLarger = 3;
+const volumeStepMl = 0.5;
+const stepsTried = 40;
+
+/** The smallest larger bottle in which every oil keeps a drop. */
+function withMoreMedium(book: OilBook, input: BlendCase): Mended | undefined {
+  const most = input.volumeMl * mostLarger;
+  const stepMl = volumeStepMl * Math.ceil((most - input.volumeMl) / stepsTried / volumeStepMl);
+  for (let volumeMl = input.volumeMl + stepMl; volumeMl <= most; volumeMl += stepMl) {
+    const larger = { ...input, volumeMl };
+    const parts = safeParts(book, larger);
+    if (losesAny(book, larger, parts)) continue;
+    const mended = mendedBy(book, input.parts, parts);
+    const inWords = `${formatNumber(volumeMl)} mL instead of ${formatNumber(input.volumeMl)}`;
+    return { ...mended, volumeMl, words: mended.changes.length > 0 ? `${inWords}; ${mended.words}` : `${inWords}.` };
+  }
+  return undefined;
+}
+
+function safeParts(book: OilBook, input: BlendCase): readonly BlendPart[] {
   let parts = input.parts.map((part): BlendPart => {
     const oil = oilOf(book, part.oil);
     if (reasonsToAvoid(oil, input.client, input.area, book).length > 0) return { ...part, drops: 0 };
@@ -40,7 +79,7 @@ export function makeSafe(book: OilBook, input: BlendCase): Mended | null {
   });
   for (let at = worstPart(book, input, parts); at >= 0; at = worstPart(book, input, parts))
     parts = moved(parts, at, -1);
-  return mendedBy(book, input.parts, giveBack(book, input, parts));
+  return giveBack(book, input, parts);
 }
 
 /** Drops that went and need not have gone come back, those first that lost most. */

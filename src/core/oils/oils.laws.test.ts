@@ -41,18 +41,41 @@ describe('laws of blends', () => {
     fc.assert(
       fc.property(anyBlend, (input) => {
         const mended = makeSafe(book, input);
-        expect(isSafe(input, mended?.parts ?? input.parts)).toBe(true);
+        const bottle = { ...input, volumeMl: mended?.volumeMl ?? input.volumeMl };
+        expect(bottle.volumeMl).toBeLessThanOrEqual(3 * input.volumeMl);
+        expect(isSafe(bottle, mended?.parts ?? input.parts)).toBe(true);
         if (!mended) return;
         const drops = (oil: OilId) => mended.parts.find((part) => part.oil === oil)?.drops ?? 0;
         for (const part of input.parts) {
           expect(drops(part.oil)).toBeLessThanOrEqual(part.drops);
           if (drops(part.oil) === part.drops) continue;
           const oneMore = input.parts.map(({ oil }) => ({ oil, drops: drops(oil) + Number(oil === part.oil) }));
-          expect(isSafe(input, oneMore)).toBe(false);
+          expect(isSafe(bottle, oneMore)).toBe(false);
         }
       }),
       { numRuns: 300 },
     );
+  });
+
+  it('making safe takes no oil out that may stay, where three times the medium would keep it', () => {
+    const strong = {
+      volumeMl: 5,
+      area: 'body',
+      client: { age: 40, conditions: [], skin: 'normal' },
+      basis: 'max',
+    } as const;
+    const parts = [
+      { oil: 'lavender', drops: 1 },
+      { oil: 'marjoram-sweet', drops: 1 },
+      { oil: 'peppermint', drops: 1 },
+      { oil: 'lemongrass', drops: 1 },
+    ];
+    const mended = makeSafe(book, { ...strong, parts });
+    expect(mended?.parts).toHaveLength(4);
+    expect(mended?.volumeMl).toBeGreaterThan(5);
+    expect(mended?.words).toMatch(/^\d+(\.\d)? mL instead of 5\.$/);
+    const impossible = makeSafe(book, { ...strong, parts: [{ oil: 'lemongrass', drops: 1 }], volumeMl: 0.5 });
+    expect(impossible?.parts).toEqual([]);
   });
 
   it('making better never passes a limit', () => {

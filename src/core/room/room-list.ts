@@ -14,6 +14,7 @@ export type RoomItemId =
   | 'cool-stones'
   | 'body-oil'
   | 'face-oil'
+  | 'layer-oils'
   | 'bed'
   | 'bed-heating'
   | 'air'
@@ -50,6 +51,8 @@ export interface RoomHabits {
   /** What goes into the hot bath and how warm it is set, as worked out for the house's own stones; the cold one the same. */
   readonly hotStones?: string | undefined;
   readonly coolStones?: string | undefined;
+  /** Bottles for drops straight onto the skin, in the order of the layers, with their drops. */
+  readonly layerOils?: string | undefined;
 }
 
 const cm2PerM2 = 10_000;
@@ -74,6 +77,7 @@ export function roomList(
   const items: RoomItem[] = [
     ...stones(blocks, habits),
     ...media(groups, blocks, habits),
+    ...layerOils(habits),
     ...bed(blocks, start, limits),
     ...comforts(blocks, limits),
     ...smallThings(groups, blocks, limits),
@@ -94,6 +98,19 @@ export function roomList(
   ];
   return items.sort((a, b) => b.minutesBefore - a.minutesBefore);
 }
+
+const layerOils = ({ layerOils: bottles }: RoomHabits): readonly RoomItem[] =>
+  bottles === undefined
+    ? []
+    : [
+        {
+          id: 'layer-oils',
+          kind: 'lay-out',
+          what: `Lay out the bottles for the layers, in this order: ${bottles}`,
+          minutesBefore: layOutMinutes,
+          why: 'They drop one after the other, without looking for a bottle.',
+        },
+      ];
 
 const takesStones =
   (isCold: boolean) =>
@@ -132,6 +149,12 @@ const comesWhen = (begins: number) =>
     ? 'the visit begins with them'
     : `the first comes ${begins} ${begins === 1 ? 'minute' : 'minutes'} into the visit`;
 
+const cupWords = {
+  body: 'Body oil in the cup',
+  scalp: 'Oil for scalp and shoulders in the cup',
+  neck: 'A little oil for neck and shoulders in the cup',
+} as const;
+
 function media(
   groups: RegionGroups,
   blocks: readonly PlannedBlock[],
@@ -151,7 +174,7 @@ function media(
           },
         ]
       : [];
-  return [...item(body, 'body', 'Body oil in the cup'), ...item(face, 'face', 'Face oil')];
+  return [...item(body, 'body', cupWords[body?.cup ?? 'body']), ...item(face, 'face', 'Face oil')];
 }
 
 const skips = ({ skipTechniques = [] }: Limits, practice: string) => skipTechniques.includes(practice);

@@ -5,7 +5,7 @@ import { markKinds } from './mark-kinds';
 import { afterEvent, beforeTheFirstStep, clocksAt, replay } from './progress';
 import { noChange, type TableEvent } from './table-event';
 
-const kinds = ['start', 'end', 'skip', 'back', 'pause', 'resume', 'refit', 'mark', 'finish'] as const;
+const kinds = ['start', 'end', 'skip', 'back', 'pause', 'resume', 'refit', 'mark', 'drops', 'finish'] as const;
 const begin = Date.UTC(2026, 0, 1, 9);
 
 /** Any list of presses of one device, numbered, by a clock that may also be set back. */

@@ -71,6 +71,7 @@ export function afterEvent(state: TableState, event: TableEvent): TableState {
     case 'refit':
       return event.change ? { ...state, change: event.change } : state;
     case 'mark':
+    case 'drops':
       return state;
     case 'finish':
       return { ...state, ...banked, status: 'finished', stepId: null, since: null };

@@ -1,5 +1,5 @@
-import type { Seconds } from '../quantities';
-import type { TechniqueId } from '../ids';
+import type { Drops, Seconds } from '../quantities';
+import type { OilId, TechniqueId } from '../ids';
 import type { Anatomy, PlaceId } from '../anatomy/place';
 import type { Step } from '../drainage/step';
 import type { StepLayer } from '../library/protocol';
@@ -32,6 +32,8 @@ export interface ToldStep {
   readonly tool?: string | undefined;
   /** Counted drops of an oil straight onto the skin. */
   readonly layer?: StepLayer | undefined;
+  /** What of it is given: an oil of the shelf, as often as the skin may have it. */
+  readonly dropped?: { readonly oil: OilId; readonly name: string; readonly drops: Drops } | undefined;
   /** Which stones it takes. */
   readonly stones?: StoneUseKind | undefined;
   /** Ids of the client's lines that it runs across. */

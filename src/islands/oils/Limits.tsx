@@ -1,5 +1,7 @@
 import { oilsWords } from './oils.words';
 import { oilBook } from '../../catalogue/oils/oils';
+import { oilOf } from '../../core/oils/book';
+import type { DropsOnSkin } from '../../core/oils/layers';
 import type { BlendCheck } from '../../core/oils/check';
 import { percentText } from '../../core/oils/finding-words';
 import styles from './Oils.module.css';
@@ -12,8 +14,14 @@ const certain = {
   uncertain: oilsWords.notFirmlyKnown,
 } as const;
 
+interface Props {
+  readonly check: BlendCheck | null;
+  /** What drops straight onto the same skin. */
+  readonly onSkin: DropsOnSkin | null;
+}
+
 /** What comes in through the oils, beside its limits; the fullest first, the worst bottle assumed. */
-export function Limits({ check }: { readonly check: BlendCheck | null }) {
+export function Limits({ check, onSkin }: Props) {
   const limited = (check?.constituents ?? [])
     .flatMap((one) =>
       one.shareOfLimit === null || one.limitPercent === null
@@ -58,6 +66,13 @@ export function Limits({ check }: { readonly check: BlendCheck | null }) {
         <h2>{oilsWords.limits}</h2>
         <span>{oilsWords.worstBottleAssumed}</span>
       </div>
+      {onSkin && (
+        <p className={styles['soft']}>
+          {oilsWords.withWhatDrops(
+            onSkin.parts.map(({ oil, drops }) => `${oilOf(oilBook, oil).name.toLowerCase()} ${drops}`).join(', '),
+          )}
+        </p>
+      )}
       <ul className={styles['limits']}>
         {rows.map(({ id, name, value, of, share, note }) => (
           <li key={id} title={note}>

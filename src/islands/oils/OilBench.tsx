@@ -181,7 +181,7 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
           {bench.pinned && <Compare before={bench.pinned} now={blend} client={bench.client} />}
         </main>
         <aside className={styles['right']} aria-label={oilsWords.whatItComesTo} tabIndex={0}>
-          <Limits check={check} />
+          <Limits check={check} onSkin={blend.area === 'body' ? (visit?.onSkin ?? null) : null} />
           <Unfold parts={blend.parts} />
           <Sizes />
         </aside>

@@ -56,7 +56,7 @@ export function Verdict() {
         </div>
       )}
       {over.length === 0 && check.withinGuide && better && (
-        <div className={shared['say']} data-tone="near">
+        <div className={shared['say']} data-tone="ok">
           <p>{better.words}</p>
           <Button look="mend" onClick={makeItBetter}>
             <Kbd>M</Kbd> {oilsWords.doIt}

@@ -27,7 +27,13 @@ const bench = (change: Partial<OilBenchView> = {}): OilBenchView => ({
   scope: { mayBlend: true, mayLayer: true, why: '' },
   ...change,
 });
-const visit = { id: 1, time: '9:00', work: 'Aromatherapy', chosen: { body: null, face: null } };
+const visit = {
+  id: 1,
+  time: '9:00',
+  work: 'Aromatherapy',
+  chosen: { body: null, face: null },
+  onSkin: null,
+};
 
 describe('the blend on the bench', () => {
   it('gains and loses drops, and an oil goes with its last one', () => {

@@ -1,7 +1,11 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { oilBook } from '../../catalogue/oils/oils';
+import { bestBlend } from '../../core/oils/best/best-blend';
+import { useIds } from '../../core/oils/book';
 import type { OilBenchView } from '../../contracts/oil-views';
 import { firstDraft } from './blend-draft';
-import { followingFrom, usableOf, wishFrom } from './blend-selectors';
+import { betterThan, followingFrom, usableOf, wishFrom } from './blend-selectors';
 
 const bottle = (oil: string, change: object = {}) => ({
   ...{ oil, freshness: 'fresh', leftMl: 8, centsPerMl: 100, dropsPerMl: 20, openedOn: null, useBy: null },
@@ -37,6 +41,27 @@ describe('what the bench may use', () => {
     expect(wish.wanted).toEqual([{ use: 'calming', weight: 1 }]);
     expect(wish.candidates.map(({ oil }) => oil)).toEqual(['lavender']);
     expect(wish.maxOils).toBe(4);
+  });
+});
+
+describe('the best blend', () => {
+  it('is not said to be better with a drop more or less: both measure by the same', () => {
+    const oils = ['lavender', 'orange-sweet', 'vetiver', 'marjoram-sweet', 'frankincense', 'ginger', 'geranium'];
+    const bench = benchWith({ shelf: oils.map((oil) => bottle(oil)) });
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(fc.constantFrom(...useIds), { minLength: 1, maxLength: 3 }),
+        fc.constantFrom(5, 10, 15, 30),
+        (uses, volumeMl) => {
+          const wished = { ...blend, uses, volumeMl };
+          const answer = bestBlend(oilBook, wishFrom(bench, wished));
+          if (answer.kind === 'none') return;
+          const parts = answer.blend.parts.map((part) => ({ ...part, dropsPerMl: 20 }));
+          expect(betterThan(bench, { ...wished, parts })).toBeNull();
+        },
+      ),
+      { numRuns: 25 },
+    );
   });
 });
 

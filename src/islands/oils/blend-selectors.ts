@@ -4,7 +4,9 @@ import type { OilBenchView } from '../../contracts/oil-views';
 import type { OilId } from '../../core/ids';
 import { makeBetter } from '../../core/oils/better';
 import type { BestBlendCase } from '../../core/oils/best/blend-problem';
+import type { BlendCase } from '../../core/oils/blend-case';
 import { checkBlend } from '../../core/oils/check';
+import { besideBlend } from '../../core/oils/layers';
 import { makeSafe } from '../../core/oils/mend';
 import { candidateOf, shortlist, targetPercentFor, usualNotes } from '../../core/oils/shortlist';
 import type { Millilitres } from '../../core/quantities';
@@ -27,6 +29,15 @@ export function wishFrom(view: OilBenchView, { volumeMl, area, uses }: BlendInpu
   };
 }
 
+/** The blend as it is checked: with all that lies on the same skin. */
+export function caseOf(view: OilBenchView, blend: BlendInput): BlendCase {
+  const onSkin = blend.area === 'body' ? view.visit?.onSkin : undefined;
+  return {
+    ...{ ...blend, client: clientOf(view), basis: 'max' },
+    ...(onSkin ? { already: besideBlend(onSkin, blend.volumeMl) } : {}),
+  };
+}
+
 /** The one drop that makes a blend better; null when none does. */
 export function betterThan(view: OilBenchView, blend: BlendInput): ReturnType<typeof makeBetter> {
   const usable = usableOf(view);
@@ -37,13 +48,16 @@ export function betterThan(view: OilBenchView, blend: BlendInput): ReturnType<ty
   });
   const wish = wishFrom(view, blend);
   const others = wish.candidates.filter(({ oil }) => !blend.parts.some((part) => part.oil === oil));
-  return makeBetter(oilBook, blend.parts, { ...wish, candidates: [...own, ...others] });
+  const better = makeBetter(oilBook, blend.parts, { ...wish, candidates: [...own, ...others] });
+  const isOver =
+    better && checkBlend(oilBook, caseOf(view, { ...blend, parts: [...better.parts] }))?.verdict === 'over';
+  return isOver ? null : better;
 }
 
 /** All that follows from a blend on the bench for the one it is for; nothing of it is kept, all of it is calculated. */
 export function followingFrom(view: OilBenchView, blend: BlendInput) {
   const client = clientOf(view);
-  const input = { ...blend, client, basis: 'max' as const };
+  const input = caseOf(view, blend);
   const check = checkBlend(oilBook, input);
   const isScented = view.client?.unscentedWhy ? false : client.mostPercent !== 0;
   const mayCompose = isScented && view.scope.mayBlend;

@@ -203,6 +203,7 @@ export const oilsWords = {
   whatTheHouseHas: 'What the house has',
   whatItIsFor: 'What it is for',
   for2: 'for',
+  withWhatDrops: (oils: string) => `Together with what drops along the spine: ${oils}.`,
   planMlForM: (ml: number, amount: string) => `plan: ${ml} mL for ${amount} m²`,
   ofEssentialOil: 'of essential oil',
   drop: 'drop',

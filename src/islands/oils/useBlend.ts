@@ -5,7 +5,9 @@ import type { OilBenchView } from '../../contracts/oil-views';
 import type { BlendPart } from '../../core/oils/book';
 import { send, sentenceOf } from '../api';
 import { changeDraft, type DraftChange, firstDraft } from './blend-draft';
-import { betterThan, followingFrom, wishFrom } from './blend-selectors';
+import { oilBook } from '../../catalogue/oils/oils';
+import { makeSafe, type Mended } from '../../core/oils/mend';
+import { betterThan, caseOf, followingFrom, wishFrom } from './blend-selectors';
 import { useOilWorker } from './useOilWorker';
 
 /** Changes that make a blend another one. */
@@ -25,9 +27,18 @@ export function useBlend(first: OilBenchView) {
   const change = (next: DraftChange) => {
     if (composing.includes(next.kind) && !mayCompose)
       setSaid(isScented ? view.scope.why : (view.client?.unscentedWhy ?? oilsWords.unscentedOnly2));
-    else dispatch(next);
+    else {
+      // What was said is of the blend before.
+      if (next.kind !== 'select') setSaid('');
+      dispatch(next);
+    }
   };
   const takeParts = (parts: readonly BlendPart[]) => change({ kind: 'parts', parts: plainParts(parts) });
+  /** Parts, and more medium where they ask for it. */
+  const takeMended = ({ parts, volumeMl }: Pick<Mended, 'parts' | 'volumeMl'>) => {
+    if (volumeMl !== undefined) change({ kind: 'volume', volumeMl, isScaled: false });
+    takeParts(parts);
+  };
   const attempt = async (act: () => Promise<string>) => {
     try {
       setSaid(await act());
@@ -51,7 +62,8 @@ export function useBlend(first: OilBenchView) {
     worker,
     wish: () => wishFrom(view, blend),
     ...{ change, setSaid, setPinned, takeParts, reload, attempt },
-    makeItSafe: () => (safe || !mayCompose ? takeParts(safe?.parts ?? []) : setSaid(oilsWords.nothingToMendItIsInside)),
+    makeItSafe: () =>
+      safe || !mayCompose ? takeMended(safe ?? { parts: [] }) : setSaid(oilsWords.nothingToMendItIsInside),
     makeItBetter: () => {
       if (!mayCompose) return change({ kind: 'parts', parts: [] });
       const next = blend.parts.length > 0 ? betterThan(view, blend) : null;
@@ -66,7 +78,9 @@ export function useBlend(first: OilBenchView) {
         const answer = await worker().best(wishFrom(view, blend));
         if (answer.kind === 'none') return answer.why.message;
         const perMl = new Map(usable.map(({ oil, dropsPerMl }) => [oil, dropsPerMl]));
-        takeParts(answer.blend.parts.map((part) => ({ ...part, dropsPerMl: perMl.get(part.oil) ?? undefined })));
+        const found = answer.blend.parts.map((part) => ({ ...part, dropsPerMl: perMl.get(part.oil) ?? undefined }));
+        // The search does not know what drops onto the same skin.
+        takeMended(makeSafe(oilBook, { ...caseOf(view, blend), parts: found }) ?? { parts: found });
         const [binding] = answer.blend.binding;
         return `The best that the shelf has for it${binding ? oilsWords.heldBackBy(binding) : ''}.`;
       });

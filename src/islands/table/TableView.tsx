@@ -8,7 +8,7 @@ import type { PlanView, VisitView } from '../../contracts/visit-views';
 import { phasesOf } from '../../core/drainage/step-words';
 import { isTimeToAsk } from '../../core/table/marks';
 import type { MarkKind } from '../../core/table/mark-kinds';
-import { beatAt } from '../../core/table/progress';
+import { type Beat, beatAt } from '../../core/table/progress';
 import { noChange } from '../../core/table/table-event';
 import { reachFor } from '../../core/table/reach';
 import { shortHowOf, spanOf, type TableStep, titleOf } from '../../core/table/table-step';
@@ -18,6 +18,7 @@ import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import { AskAgain } from './AskAgain';
 import { Bands } from './Bands';
 import { CatchUpBar } from './CatchUpBar';
+import { DropCount } from './DropCount';
 import { Finished } from './Finished';
 import { keepingWords, offlineWords } from './keeping';
 import { MarkBar } from './MarkBar';
@@ -107,6 +108,7 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
       undo: () => refit(noChange),
       toggleSound: () => setIsSoundOn((on) => !on),
       toggleClock: () => setIsByClock((on) => !on),
+      drop: table.drop,
       toggleWhy: () => setIsWhyShown((on) => !on),
       takeOver: role === 'leads' ? undefined : takeOver,
     },
@@ -133,6 +135,10 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
     return oil && visit.blends[oil]?.blend.name;
   };
   const reach = reachFor(step, next, oilOf);
+  const wanted = step.told?.dropped;
+  const fell = table.dropped.find(({ stepId }) => stepId === step.id)?.drops ?? 0;
+  const drops = wanted && { fell, of: wanted.drops };
+  const { drop } = table;
   return (
     <div className={styles['view']}>
       <header className={styles['head']}>
@@ -188,17 +194,13 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
         onUndo={() => refit(noChange)}
       />
       <section className={styles['pace']} aria-label={tableWords.pace}>
-        <Ring step={step} beat={beat} isPaused={state.status === 'paused'} />
+        <Ring step={step} beat={beat} isPaused={state.status === 'paused'} drops={drops} />
         <div className={styles['count']}>
-          <span>{step.told?.count === 'hold' ? tableWords.secondsLeft : `of ${step.repetitions}`}</span>
-          {step.told?.rounds && step.told.rounds.length > 1 && (
-            <span>
-              {tableWords.place} {beat.placement} {tableWords.of} {step.told.rounds.length} ·{' '}
-              {step.told.rounds[beat.placement - 1]}
-            </span>
+          {wanted && plan.treatment?.layers ? (
+            <DropCount wanted={wanted} layers={plan.treatment.layers} dropped={table.dropped} />
+          ) : (
+            <Count step={step} beat={beat} status={state.status} />
           )}
-          {step.placements > 1 && <span>{tableWords.placeOf(beat.placement, step.placements)}</span>}
-          <em>{paceWords(step, beat, state.status)}</em>
         </div>
         <div className={styles['step-clock']}>
           <span>{tableWords.step}</span>
@@ -228,16 +230,23 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
           <TouchKey onPress={goBack} name="back" keyName="PgUp" />
           <TouchKey onPress={pause} name={state.status === 'paused' ? 'go on' : 'pause'} keyName="P" />
           <TouchKey onPress={() => goOn('skip')} name="skip" keyName="S" />
-          <TouchKey
-            onPress={() => setIsSoundOn((on) => !on)}
-            name={isSoundOn ? 'beat: sound on' : 'beat: silent'}
-            keyName="B"
-          />
-          <TouchKey
-            onPress={() => setIsByClock((on) => !on)}
-            name={isByClock ? 'by the clock' : 'by hand'}
-            keyName="C"
-          />
+          {/* Where drops are counted there is no pace to beat; B and C stay on the keyboard. */}
+          {drop && <TouchKey onPress={() => drop(1)} name={tableWords.aDrop} keyName="D" wide />}
+          {drop && <TouchKey onPress={() => drop(-1)} name={tableWords.oneTooMany} keyName="Z" />}
+          {!drop && (
+            <>
+              <TouchKey
+                onPress={() => setIsSoundOn((on) => !on)}
+                name={isSoundOn ? 'beat: sound on' : 'beat: silent'}
+                keyName="B"
+              />
+              <TouchKey
+                onPress={() => setIsByClock((on) => !on)}
+                name={isByClock ? 'by the clock' : 'by hand'}
+                keyName="C"
+              />
+            </>
+          )}
           <span className={styles['kept']} role="status">
             {keepingWords(table.keeping)}
             <small>{offlineWords(offline)}</small>
@@ -252,6 +261,23 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
         </div>
       )}
     </div>
+  );
+}
+
+/** Beside the number of the pace: of how many, at which place, and what the pace asks for. */
+function Count({ step, beat, status }: { readonly step: TableStep; readonly beat: Beat; readonly status: string }) {
+  return (
+    <>
+      <span>{step.told?.count === 'hold' ? tableWords.secondsLeft : `of ${step.repetitions}`}</span>
+      {step.told?.rounds && step.told.rounds.length > 1 && (
+        <span>
+          {tableWords.place} {beat.placement} {tableWords.of} {step.told.rounds.length} ·{' '}
+          {step.told.rounds[beat.placement - 1]}
+        </span>
+      )}
+      {step.placements > 1 && <span>{tableWords.placeOf(beat.placement, step.placements)}</span>}
+      <em>{paceWords(step, beat, status)}</em>
+    </>
   );
 }
 

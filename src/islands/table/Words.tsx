@@ -81,7 +81,7 @@ export function Words({ step, place, isReady, stopped, isSaidFirst, isAsking, st
         {step.told ? `${step.told.cue} ${step.told.note}` : pressureInWords(step.pressure)} {step.cautions.join(' ')}
       </p>
       {step.told?.tool && <p className={styles['tool']}>{tableWords.withThe(step.told.tool)}</p>}
-      {oilName && <p className={styles['tool']}>{tableWords.with(oilName)}</p>}
+      {oilName && !step.told?.layer && <p className={styles['tool']}>{tableWords.with(oilName)}</p>}
     </main>
   );
 }

@@ -64,6 +64,8 @@ interface RingProps {
   readonly step: TableStep;
   readonly beat: Beat;
   readonly isPaused: boolean;
+  /** Drops that fell, in a step in which they are what is counted. */
+  readonly drops?: { readonly fell: number; readonly of: number } | undefined;
 }
 
 /** How the pace of a step is drawn: a count that fills, a hold that runs down, or a breath that swells and sinks. */
@@ -76,19 +78,25 @@ const holdLeft = (step: TableStep, beat: Beat) =>
   Math.max(0, Math.ceil(((1 - beat.phase) * repetitionMsOf(step)) / 1000));
 
 /** The pace in its pebble. */
-export function Ring({ step, beat, isPaused }: RingProps) {
+export function Ring({ step, beat, isPaused, drops }: RingProps) {
   const kind = paceKindOf(step);
   const d = pebbleOutlines[step.kind];
   const isHeld = kind === 'hold' && beat.repetition > 0 && !beat.isOver;
-  const shown = isHeld ? holdLeft(step, beat) : beat.repetition === 0 ? step.repetitions : beat.repetition;
-  const filled = beat.isOver ? 1 : isHeld ? 1 - beat.phase : beat.phase;
+  const counted = isHeld ? holdLeft(step, beat) : beat.repetition === 0 ? step.repetitions : beat.repetition;
+  const shown = drops ? drops.fell : counted;
+  const passed = beat.isOver ? 1 : isHeld ? 1 - beat.phase : beat.phase;
+  const filled = drops ? Math.min(1, drops.fell / drops.of) : passed;
   return (
     <svg
       className={styles['ring']}
       viewBox="-17 -14 34 28"
       role="img"
       aria-label={
-        isHeld ? tableWords.secondsOfTheHoldAreLeft(shown) : tableWords.repetitionOf(beat.repetition, step.repetitions)
+        drops
+          ? tableWords.dropsOf(drops.fell, drops.of)
+          : isHeld
+            ? tableWords.secondsOfTheHoldAreLeft(shown)
+            : tableWords.repetitionOf(beat.repetition, step.repetitions)
       }
       data-kind={step.kind}
       data-pace={kind}

@@ -149,4 +149,16 @@ export const tableWords = {
   goOnByTheClockOr: 'go on by the clock, or only by hand',
   takeOverWhereThisDeviceOnly: 'take over, where this device only follows',
   saving: 'saving …',
+
+  // DropCount
+  aDropHasFallen: 'a drop has fallen, where drops are counted',
+  oneDropTooMany: 'one drop was counted too many',
+  dropsOf: (fell: number, wanted: number) => `${fell} of ${wanted} ${wanted === 1 ? 'drop' : 'drops'}`,
+  ofDrops: (wanted: number, name: string) =>
+    `of ${wanted === 1 ? '1 drop' : `${wanted} drops`} of ${name.toLowerCase()}`,
+  noLimitIsKnownOfIt: 'no limit is known',
+  mayHaveToday: (left: number) => `${left === 1 ? 'one more' : `${left} more`} may fall today`,
+  noMoreToday: (of: string) => `no more today (${of.toLowerCase()})`,
+  aDrop: 'a drop',
+  oneTooMany: 'one too many',
 };

@@ -1,4 +1,6 @@
-import type { Seconds } from '../../core/quantities';
+import type { OilId } from '../../core/ids';
+import type { Drops, Seconds } from '../../core/quantities';
+import { droppedOf } from '../../core/table/dropped';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { VisitView } from '../../contracts/visit-views';
 import { askedBefore, asksForSide, longerStay, marksOf, withoutWork, withoutTechnique } from '../../core/table/marks';
@@ -14,12 +16,16 @@ const tickMs = 100;
 const lookMs = 10_000;
 /** How long the side of a mark is asked for (ms). */
 const sideMs = 4000;
+/** More than any layer has. */
+const mostDrops = 99;
 
 /** What an event brings along. */
 interface Extra {
   readonly change?: TableChange;
   readonly mark?: MarkKind;
   readonly side?: MarkSide;
+  readonly oil?: OilId;
+  readonly drops?: Drops;
 }
 
 /** The running treatment: every press becomes an event that is kept here first and then sent; the state is replayed from them. */
@@ -112,6 +118,18 @@ export function useTable(
     const timer = setTimeout(() => setAsked(null), sideMs);
     return () => clearTimeout(timer);
   }, [asked]);
+  const dropped = useMemo(() => droppedOf(events), [events]);
+  /** One more drop fell in this step, or one was pressed too many; each press says all of the step. */
+  const drop = useCallback(
+    (by: 1 | -1) => {
+      const wanted = here?.told?.dropped;
+      if (!here || !wanted) return;
+      const fell = dropped.find(({ stepId }) => stepId === here.id)?.drops ?? 0;
+      const drops = Math.min(mostDrops, Math.max(0, fell + by));
+      if (drops !== fell) emit(['drops', here.id, { oil: wanted.oil, drops }]);
+    },
+    [dropped, emit, here],
+  );
   /** Half as long again at a tight place. */
   const stay = useCallback(() => {
     const here = steps[index];
@@ -149,6 +167,7 @@ export function useTable(
     : undefined;
   return {
     ...{ state, steps, overSeconds, index, keeping, goOn, goBack, pause, ways, refit, isChanged },
+    ...{ dropped, drop: here?.told?.dropped ? drop : undefined },
     ...{ marks, mark, asked, again, answerSide, stay, role, takeOver, storeKind },
     ...clocks,
   };

@@ -33,6 +33,8 @@ export interface TableActs {
   readonly undo: () => void;
   readonly toggleSound: () => void;
   readonly toggleClock: () => void;
+  /** Only where drops fall straight onto the skin. */
+  readonly drop?: ((by: 1 | -1) => void) | undefined;
   /** Why the step is done. */
   readonly toggleWhy: () => void;
   /** Only where another device leads. */
@@ -94,6 +96,8 @@ function workShortcuts(acts: TableActs, ways: readonly CatchUp[]): readonly Shor
     { keys: ['+'], words: tableWords.stayHereHalfAsLongAgain, act: acts.stay },
     { keys: ['='], act: acts.stay },
     { keys: ['C'], words: tableWords.goOnByTheClockOr, act: acts.toggleClock },
+    { keys: ['D'], words: tableWords.aDropHasFallen, act: acts.drop && (() => acts.drop?.(1)) },
+    { keys: ['Z'], words: tableWords.oneDropTooMany, act: acts.drop && (() => acts.drop?.(-1)) },
     { keys: ['W'], words: tableWords.whyThisStep, act: acts.toggleWhy },
     { keys: ['T'], words: tableWords.takeOverWhereThisDeviceOnly, act: acts.takeOver },
   ];

@@ -9,6 +9,7 @@ import { formatClock } from '../../core/units';
 import { Button } from '../../ui/button/Button';
 import { SortableList } from '../../ui/sortable/SortableList';
 import { Taught } from '../taught/Taught';
+import { LayerChoice } from './LayerChoice';
 import { StoneChoice } from './StoneChoice';
 import type { TreatmentHandle } from './useTreatment';
 import styles from './BlockList.module.css';
@@ -154,6 +155,7 @@ function Block({ block, number, steps, faults, blend, isOpen, onToggle, handle, 
                   {step.cautions.length > 0 && ` · ${step.cautions.join(' ')}`}
                 </em>
                 <StoneChoice step={step} handle={handle} />
+                <LayerChoice step={step} handle={handle} />
                 {isTaught && <Taught taught={step.taught} />}
               </li>
             ))}

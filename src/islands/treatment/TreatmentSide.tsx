@@ -13,6 +13,7 @@ import { Dialog } from '../../ui/dialog/Dialog';
 import { Field } from '../../ui/field/Field';
 import { schoolInWords } from '../plan/school-words';
 import { SchoolFields } from '../plan/SchoolFields';
+import { SkinLedger } from './SkinLedger';
 import { type Choices, withoutBlocks, withProtocol } from './chosen';
 import shared from './Treatment.module.css';
 import styles from './TreatmentSide.module.css';
@@ -134,6 +135,7 @@ export function TreatmentSide({ handle, visit, regionLabel }: Props) {
           </ul>
         </section>
       )}
+      {treatment.layers && <SkinLedger layers={treatment.layers} />}
       <section>
         <h2>{treatmentWords.whatItAsksOfYou}</h2>
         <p>

@@ -149,4 +149,17 @@ export const treatmentWords = {
   everythingAtItsUsualRepetitions: 'Everything at its usual repetitions.',
   shortenedAtTheUsualRepetitionsIt: (usual: string) => `Shortened: at the usual repetitions it would take ${usual}.`,
   longerThanUsualBy: (n: string) => `Longer than usual by ${n}.`,
+
+  // LayerChoice, SkinBalance
+  dropsIn: (title: string, block: string) => `${title}, ${block}`,
+  oilThatDrops: 'Oil that drops',
+  howManyDrops: 'How many drops',
+  noLimitKnownOfIt: 'No limit is known of it.',
+  skinMayHave: (most: number) => `The skin may have ${most}.`,
+  asTheShelfHasIt: 'as the shelf has it',
+  onThisSkin: 'On this skin',
+  stripOf: (cm2: number) => `Drops on a strip of ${cm2} cm² along the spine, with what else lies there:`,
+  ofItsLimit: (percent: number) => `${percent} % of its limit`,
+  lately: (date: string, words: string) => `${date}: ${words}`,
+  sevenDaysBefore: 'In the seven days before',
 };

@@ -94,6 +94,13 @@ export function useTreatment(visitId: VisitId, first: PlanView, firstTreatment: 
       const { [step]: _, ...stones } = latest.current.stones ?? {};
       change({ ...latest.current, stones });
     },
+    /** Other oils or drops for layers on the skin. */
+    takeLayers: (layers: NonNullable<Wish['layers']>) =>
+      change({ ...latest.current, layers: { ...latest.current.layers, ...layers } }),
+    usualLayer: (step: string) => {
+      const { [step]: _, ...layers } = latest.current.layers ?? {};
+      change({ ...latest.current, layers });
+    },
     /** Puts the block at `from` to position `to`. */
     move: (from: number, to: number) => {
       const id = ids[from];

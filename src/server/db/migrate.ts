@@ -17,6 +17,7 @@ import { signTheClose } from './migrations/0012_sign_the_close';
 import { sayTheSide } from './migrations/0013_say_the_side';
 import { guardTheDoor } from './migrations/0015_guard_the_door';
 import { keepSecrets } from './migrations/0016_keep_secrets';
+import { countDrops } from './migrations/0017_count_drops';
 import { speakToClients } from './migrations/0014_speak_to_clients';
 
 /** Listed by hand: a bundle carries no folder. */
@@ -37,6 +38,7 @@ export const migrations: readonly Migration[] = [
   speakToClients,
   guardTheDoor,
   keepSecrets,
+  countDrops,
 ];
 
 /** Every form that this version knows. */

@@ -6,7 +6,9 @@ import type { BlendFile, BlendInput, SmellInput, VisitBlendInput } from '../../c
 import type { OilClientView, OilScope } from '../../contracts/oil-views';
 import { blendViolations } from '../../core/judgement/product-violations';
 import { oilOf } from '../../core/oils/book';
+import type { BlendCase } from '../../core/oils/blend-case';
 import { checkBlend } from '../../core/oils/check';
+import { besideBlend, type DropsOnSkin } from '../../core/oils/layers';
 import { adult, reasonsAgainstCarrier } from '../../core/oils/client';
 import { unknownNames } from '../../core/oils/known';
 import type { FieldError } from '../../core/result';
@@ -24,6 +26,7 @@ import { changeClient, findClient, toClientData } from '../clients/clients.repos
 import { insertAudit } from '../house/audit.repository';
 import { violationErrors } from '../treatments/against-judgement';
 import { judgeVisit } from '../screening/judge-visit';
+import { readDropsOnSkin } from './layer-facts';
 import { mayNotSmell, type OilWork, oilScopeOf, oilWorkOf, readOilClient } from './oil-client';
 import { readVisitFrame } from '../visits/read-visit';
 import type { VisitRecord } from '../visits/visit-record';
@@ -40,12 +43,13 @@ export function blendErrors(
   of: OilClientView | undefined,
   scope: OilScope,
   ready: readonly BlendInput[],
+  onSkin: DropsOnSkin | null = null,
 ): readonly FieldError[] {
   const unknown = unknownNames(oilBook, { carrier: blend.carrier, oils: blend.parts });
   if (unknown.length > 0) return unknown;
   const isScented = blend.parts.length > 0;
   const client = of?.client ?? adult;
-  const check = checkBlend(oilBook, { ...blend, client, basis: 'max' });
+  const check = checkBlend(oilBook, { ...blend, client, basis: 'max', ...alreadyOf(blend, onSkin) });
   if (!check) return [{ path: 'parts', message: `These drops are more than the ${blend.volumeMl} mL of the bottle.` }];
   const carrier = oilBook.carriers.get(blend.carrier);
   const [kept] = reasonsAgainstCarrier(blend.carrier, client);
@@ -75,6 +79,10 @@ export function blendErrors(
       : []),
   ];
 }
+
+/** Drops that fall on the skin that a blend of the body comes to. */
+export const alreadyOf = ({ area, volumeMl }: BlendInput, onSkin: DropsOnSkin | null): Pick<BlendCase, 'already'> =>
+  onSkin && area === 'body' ? { already: besideBlend(onSkin, volumeMl) } : {};
 
 /** The same oils in the same proportions in the same carrier; the volume may differ by the rounding of drops. */
 function isSameBlend(a: BlendInput, b: BlendInput): boolean {
@@ -136,7 +144,8 @@ export async function chooseBlend(
   if (!record) return { kind: 'not-found' };
   if (blend) {
     const ready = (await listBlends(db)).map((one) => one.blend);
-    const errors = blendErrors(blend, await clientOf(db, record, actor.now), oilScopeOf(qualifications), ready);
+    const [of, onSkin] = await Promise.all([clientOf(db, record, actor.now), readDropsOnSkin(db, visitId)]);
+    const errors = blendErrors(blend, of, oilScopeOf(qualifications), ready, onSkin);
     if (errors.length > 0) return { kind: 'refused', errors };
     const against = blendAgainst(blend, record, await oilWorkOf(db, record), 'parts');
     if (against.length > 0) return { kind: 'refused', errors: against };
@@ -226,10 +235,10 @@ export async function recordSmell(
       kind: 'refused',
       errors: [{ path: 'visitId', message: 'No scents are tried with this client, who does not tolerate them.' }],
     };
-  const of = await clientOf(db, record, actor.now);
+  const [of, onSkin] = await Promise.all([clientOf(db, record, actor.now), readDropsOnSkin(db, visitId)]);
   const ready = (await listBlends(db)).map((one) => one.blend);
   const errors = strips.flatMap(({ blend }, i) =>
-    blendErrors(blend, of, oilScopeOf(qualifications), ready).map(({ path, message }) => ({
+    blendErrors(blend, of, oilScopeOf(qualifications), ready, onSkin).map(({ path, message }) => ({
       path: `strips.${i}.blend.${path}`,
       message,
     })),

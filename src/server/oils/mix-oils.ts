@@ -24,7 +24,8 @@ import {
   type StoredMix,
 } from './blends.repository';
 import { drawBottle, listBottles, type StoredBottle } from './oils.repository';
-import { blendAgainst, blendErrors } from './choose-blend';
+import { alreadyOf, blendAgainst, blendErrors } from './choose-blend';
+import { readDropsOnSkin } from './layer-facts';
 import { readLanguage } from '../clients/read-language';
 import { isoDay, shortDateIn } from '../shared/house-clock';
 import { oilScopeOf, oilWorkOf, readOilClient } from './oil-client';
@@ -46,7 +47,8 @@ export async function startMix(
   const of = await clientFor(db, { client_id: clientId, visit_id: input.visitId }, actor.now);
   if (clientId !== null && !of) return { kind: 'not-found' };
   const ready = (await listBlends(db)).map(({ blend }) => blend);
-  const errors = blendErrors(input.blend, of, oilScopeOf(qualifications), ready);
+  const onSkin = visit ? await readDropsOnSkin(db, visit.id) : null;
+  const errors = blendErrors(input.blend, of, oilScopeOf(qualifications), ready, onSkin);
   if (errors.length > 0) return { kind: 'refused', errors };
   const against = visit ? blendAgainst(input.blend, visit, await oilWorkOf(db, visit), 'blend.parts') : [];
   if (against.length > 0) return { kind: 'refused', errors: against };
@@ -107,7 +109,9 @@ export async function finishMix(db: Db, id: number, actor: Actor): Promise<Saved
     };
   const blend = mixedBlend(mix);
   const of = await clientFor(db, mix, actor.now);
-  const check = checkBlend(oilBook, { ...blend, client: of?.client ?? adult, basis: 'max' });
+  const onSkin = mix.visit_id === null ? null : await readDropsOnSkin(db, mix.visit_id);
+  const already = alreadyOf(blend, onSkin);
+  const check = checkBlend(oilBook, { ...blend, client: of?.client ?? adult, basis: 'max', ...already });
   const over = check?.findings.find(({ severity }) => severity === 'over');
   const record = mix.visit_id === null ? undefined : await readVisitFrame(db, mix.visit_id);
   const against = record ? blendAgainst(blend, record, await oilWorkOf(db, record), 'counted') : [];

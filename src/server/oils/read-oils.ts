@@ -24,6 +24,7 @@ import { clockTime, dayBounds, isoDay, shortDay } from '../shared/house-clock';
 import { oilScopeOf, oilWorkOf, readOilClient } from './oil-client';
 import { completeVisit, readVisitFrame } from '../visits/read-visit';
 import type { VisitRecord } from '../visits/visit-record';
+import { readDropsOnSkin } from './layer-facts';
 import { readVisitBlends } from './visit-blends';
 import { storedWork } from '../visits/visit-holds';
 
@@ -73,10 +74,11 @@ const takesOil = (row: Parameters<typeof storedWork>[0]) =>
   storedWork(row)?.room.some(({ kind }) => kind === 'blend') ?? false;
 
 async function oilVisit(db: Db, record: VisitRecord): Promise<OilVisitView> {
-  const [visit, row, blends] = await Promise.all([
+  const [visit, row, blends, onSkin] = await Promise.all([
     completeVisit(db, record),
     findVisit(db, record.id),
     readVisitBlends(db, record.id),
+    readDropsOnSkin(db, record.id),
   ]);
   const none: OilNeeds = { body: null, face: null };
   return {
@@ -85,6 +87,7 @@ async function oilVisit(db: Db, record: VisitRecord): Promise<OilVisitView> {
     work: record.work,
     needs: visit.plan?.treatment?.oil ?? (row ? storedWork(row)?.oil : undefined) ?? none,
     chosen: { body: blends.body ?? null, face: blends.face ?? null },
+    onSkin,
   };
 }
 

@@ -1,4 +1,4 @@
-import type { VisitId } from '../../core/ids';
+import type { ClientId, VisitId } from '../../core/ids';
 import type { TableLead } from '../../contracts/visit-views';
 import type { MarkKind } from '../../core/table/mark-kinds';
 import type { TableEvent } from '../../core/table/table-event';
@@ -34,6 +34,8 @@ export async function insertEvents(
         change_json: event.change ? changeColumn.write(event.change) : null,
         mark: event.mark ?? null,
         side: event.side ?? null,
+        oil: event.oil ?? null,
+        drops: event.drops ?? null,
         device_id: deviceId,
         number: event.number ?? null,
         is_aside: isAside ? (1 as const) : (0 as const),
@@ -84,6 +86,40 @@ export async function countAside(db: Db, visitId: VisitId): Promise<number> {
   return row.count;
 }
 
+/** Visits of a client in a span of time in which drops fell straight onto the skin, with those counts. */
+export async function listDropsOfClient(
+  db: Db,
+  clientId: ClientId,
+  from: string,
+  until: string,
+): Promise<
+  readonly { readonly visitId: VisitId; readonly startsAt: string; readonly events: readonly TableEvent[] }[]
+> {
+  const rows = await db
+    .selectFrom('table_event')
+    .innerJoin('visit', 'visit.id', 'table_event.visit_id')
+    .select(['visit.id as visit', 'visit.starts_at', 'table_event.id', 'step_id', 'happened_at', 'plan_version'])
+    .select(['oil', 'drops'])
+    .where('visit.client_id', '=', clientId)
+    .where('visit.starts_at', '>=', from)
+    .where('visit.starts_at', '<=', until)
+    .where('table_event.kind', '=', 'drops')
+    .where('is_aside', '=', 0)
+    .orderBy('table_event.sequence')
+    .execute();
+  const visits = new Map(rows.map(({ visit, starts_at }) => [visit, starts_at]));
+  return [...visits].map(([visitId, startsAt]) => ({
+    visitId,
+    startsAt,
+    events: rows
+      .filter(({ visit }) => visit === visitId)
+      .map((row) => ({
+        ...{ id: row.id, kind: 'drops', stepId: row.step_id, at: row.happened_at, planVersion: row.plan_version },
+        ...(row.oil === null || row.drops === null ? {} : { oil: row.oil, drops: row.drops }),
+      })),
+  }));
+}
+
 export async function listEvents(db: Db, visitId: VisitId): Promise<readonly TableEvent[]> {
   const rows = await db
     .selectFrom('table_event')
@@ -102,5 +138,6 @@ export async function listEvents(db: Db, visitId: VisitId): Promise<readonly Tab
     ...(row.change_json === null ? {} : { change: changeColumn.read(row.change_json) }),
     ...(row.mark === null ? {} : { mark: row.mark as MarkKind }),
     ...(row.side === null ? {} : { side: row.side }),
+    ...(row.oil === null || row.drops === null ? {} : { oil: row.oil, drops: row.drops }),
   }));
 }

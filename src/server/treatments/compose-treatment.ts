@@ -33,11 +33,13 @@ import { changeWords, type StepWords, tellStep } from '../../core/treatment/tell
 import { cautionInWords, placesInWords, reasonInWords } from '../../core/judgement/words';
 import { givenOf } from './given-treatment';
 import { judgementNames, judgeVisit } from '../screening/judge-visit';
+import type { LayerFacts } from '../oils/layer-facts';
 import { type HouseLibrary, labelOfRegion } from '../library/read-library';
 import { fingerprintOfVisit } from '../visits/fingerprint';
 import { caseOf } from '../visits/visit-case';
 import type { VisitRecord } from '../visits/visit-record';
 import { roomHabits } from './room-habits';
+import { bottlesInWords, layersLeftOut, layersOf, namesIn, withDrops } from './layers-of-steps';
 import { rotationsOf, type StoneTray, warmUpOf } from '../stones/rotate-stones';
 import { stoneNote } from '../stones/stone-note';
 
@@ -51,6 +53,8 @@ export interface TreatmentFacts {
   readonly last: { readonly date: string; readonly given: GivenTreatment } | null;
   /** The house's stones, how warm it works, and what of the client bears on that. */
   readonly tray: StoneTray;
+  /** The house's bottles, and what of the client bears on drops straight onto the skin. */
+  readonly oils: LayerFacts;
   /** Skin of the client (m²), where height and weight are known. */
   readonly surfaceM2: number | undefined;
 }
@@ -77,7 +81,8 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
   };
   const told = tellBlocks(library, plan, course, lines, nameOfChoice);
   const hand = (wish.school ?? visit.school).hand;
-  const steps = withTeaching(library, hand, told.steps);
+  const layers = layersOf(told.steps, facts.oils, wish.layers);
+  const steps = withTeaching(library, hand, layers ? withDrops(told.steps, layers) : told.steps);
   const { blocks } = told;
   const rotations = rotationsOf(steps, facts.tray);
   const treatment: TreatmentView = {
@@ -108,6 +113,7 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
         ? refusedDrainage(drainage.choice, drainage.full)
         : []),
       ...leftOutInWords(library, plan.leftOut),
+      ...(layers ? layersLeftOut(told.steps, told.blocks, layers) : []),
     ],
     faults: plan.faults,
     stepFaults: plan.stepFaults,
@@ -120,10 +126,15 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
       anatomy.groups,
       plan.blocks,
       plan.start.position,
-      { ...habitsFor(facts.tray, rotations), surfaceM2: facts.surfaceM2 },
+      {
+        ...habitsFor(facts.tray, rotations),
+        surfaceM2: facts.surfaceM2,
+        layerOils: layers && bottlesInWords(layers),
+      },
       limitsOver(judgement, givenWork(plan.blocks)),
     ),
     oil: oilNeeds(anatomy.groups, plan.blocks, spreadTable, facts.surfaceM2),
+    ...(layers ? { layers: { ...layers, names: namesIn(layers), lately: facts.oils.lately } } : {}),
     lines,
     openLines: hasFacial(plan) ? openLines(plan.blocks, lines).map(({ id }) => id) : [],
     sinceLast: facts.last
@@ -245,7 +256,9 @@ function tellBlocks(
       startsAt: block.startsAt,
       seconds: block.seconds,
       why: block.why,
-      ...(block.hands === 'oiled' ? { oil: facialModalities.has(block.modality) ? 'face' : 'body' } : {}),
+      ...(block.hands === 'oiled' && !block.steps.some(({ layer }) => layer)
+        ? { oil: facialModalities.has(block.modality) ? 'face' : 'body' }
+        : {}),
       steps: own.map(({ id }) => id),
       ...otherSideOf(library, plan, block),
     };

@@ -18,6 +18,7 @@ import { caseOf } from '../visits/visit-case';
 import type { VisitRecord } from '../visits/visit-record';
 import { type Actor, advance, type SaveRefusal } from '../shared/saving';
 import { stonesAgainst } from '../stones/rotate-stones';
+import { layerChoiceErrors } from './layers-of-steps';
 import { readTreatmentFacts } from './treatment-facts';
 import { nameOfHolds } from '../visits/visit-holds';
 import type { VisitHolds } from '../visits/visit.documents';
@@ -68,6 +69,8 @@ export async function storeTreatment(
   const facts = await readTreatmentFacts(trx, visit);
   const { treatment, steps, drainage, modalities, violations } = composeTreatment(library, facts, input);
   const titles = new Map(steps.map((step) => [step.id, titleOf(anatomy, step)]));
+  const refused = layerChoiceErrors(treatment.layers, input.layers);
+  if (refused.length > 0) throw new AgainstJudgement(refused);
   const against = violationErrors(
     [...violations, ...stonesAgainst(steps, facts.tray)],
     'choices',

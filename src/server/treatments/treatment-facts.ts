@@ -10,6 +10,7 @@ import type { TreatmentFacts } from './compose-treatment';
 import { lastTreatment } from './given-treatment';
 import { isoDay } from '../shared/house-clock';
 import { findBodyFacts } from '../oils/oil-client';
+import { readLayerFacts } from '../oils/layer-facts';
 import type { VisitRecord } from '../visits/visit-record';
 import { readTray } from '../stones/rotate-stones';
 import { modalitiesOf } from '../visits/visit-holds';
@@ -25,13 +26,15 @@ export async function readTreatmentFacts(db: Db, visit: VisitRecord): Promise<Tr
     readTray(db, visit),
     findBodyFacts(db, visit.client.id),
   ]);
+  const surfaceM2 = body.surfaceM2 ?? undefined;
   return {
     visit,
     lines: linesFrom(observations, visit),
     ledger,
     last: last && { date: last.date, given: last.given },
     tray,
-    surfaceM2: body.surfaceM2 ?? undefined,
+    surfaceM2,
+    oils: await readLayerFacts(db, visit, surfaceM2),
   };
 }
 

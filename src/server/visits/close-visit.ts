@@ -7,6 +7,7 @@ import { insertAudit } from '../house/audit.repository';
 import { insertClosing, insertSignature, latestClosing, listSignatures } from './closings.repository';
 import { setStage } from './visits.repository';
 import { readVisitFrame } from './read-visit';
+import { drawDropped } from '../oils/draw-drops';
 import { pourForVisit } from '../oils/visit-blends';
 import type { Actor, SaveRefusal } from '../shared/saving';
 
@@ -81,7 +82,10 @@ export async function finishVisit(
     const signed = (await listSignatures(trx, visitId)).at(-1);
     // A second press, or another window: the version that is signed is not signed again.
     if (signed?.version === version && visit.stage === 'done') return;
-    if (visit.stage !== 'done') await pourForVisit(trx, visitId, closing?.oilMl);
+    if (visit.stage !== 'done') {
+      await pourForVisit(trx, visitId, closing?.oilMl);
+      await drawDropped(trx, visitId, actor);
+    }
     await setStage(trx, visitId, 'done', visit.stage === 'done' ? null : now);
     await insertSignature(trx, visitId, { version, therapistId: actor.therapistId, signedAt: now });
     const action = visit.stage === 'done' ? 'correction signed' : 'visit closed';

@@ -106,7 +106,7 @@ function bindingInWords(book: OilBook, { maxOils, targetPercent }: BestBlendCase
   const [kind = '', rest = ''] = id.split(':');
   switch (kind) {
     case 'total':
-      return `the total, which is to stay at ${percentText(targetPercent)}`;
+      return `the total, which was aimed at ${percentText(targetPercent)} give or take a twentieth of it`;
     case 'oils':
       return `the wish for at most ${maxOils} oils`;
     case 'stock':

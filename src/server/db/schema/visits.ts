@@ -80,6 +80,8 @@ export interface TableEventTable {
   change_json: string | null;
   mark: string | null;
   side: 'left' | 'right' | 'both' | null;
+  oil: string | null;
+  drops: number | null;
   device_id: string | null;
   number: number | null;
   is_aside: Generated<0 | 1>;

@@ -1,0 +1,83 @@
+import { oilBook } from '../../catalogue/oils/oils';
+import type { TreatmentHolds } from '../../contracts/treatment';
+import type { BlockView, LeftOutView } from '../../contracts/treatment-views';
+import { oilOf } from '../../core/oils/book';
+import { dropsText } from '../../core/oils/finding-words';
+import { layerErrors, type Layers, planLayers, purposesInWords } from '../../core/oils/layers';
+import type { FieldError } from '../../core/result';
+import type { TableStep } from '../../core/table/table-step';
+import { capitalise } from '../../core/wording/capitalise';
+import type { LayerFacts } from '../oils/layer-facts';
+
+/** Which oil drops in each step that asks for drops; undefined where none does. */
+export function layersOf(
+  steps: readonly TableStep[],
+  facts: LayerFacts,
+  chosen: TreatmentHolds['layers'],
+): Layers | undefined {
+  const wishes = steps.flatMap(({ id, told }) => (told?.layer ? [{ step: id, ...told.layer }] : []));
+  const { shelf, client, areaCm2, before } = facts;
+  return wishes.length === 0 ? undefined : planLayers(oilBook, { shelf, client, areaCm2, before, wishes, chosen });
+}
+
+const nameOf = (oil: string) => oilOf(oilBook, oil).name;
+
+/** Steps that say what drops: everything that shows a step shows it. */
+export function withDrops(steps: readonly TableStep[], { layers }: Layers): readonly TableStep[] {
+  const known = new Map(layers.map((layer) => [layer.step, layer]));
+  return steps.map((step) => {
+    const layer = known.get(step.id);
+    if (!layer || !step.told) return step;
+    const { oil, drops } = layer;
+    const told =
+      oil === null
+        ? { ...step.told, note: `No drops: ${layer.why} ${step.told.note}`.trim() }
+        : {
+            ...step.told,
+            note: `${capitalise(dropsText(drops))} of ${nameOf(oil).toLowerCase()}. ${step.told.note}`.trim(),
+            dropped: { oil, name: nameOf(oil), drops },
+          };
+    return { ...step, told };
+  });
+}
+
+/** Layers in which nothing may drop, with the reason. */
+export function layersLeftOut(
+  steps: readonly TableStep[],
+  blocks: readonly BlockView[],
+  { layers }: Layers,
+): readonly LeftOutView[] {
+  return layers.flatMap(({ step, oil, why, purposes }) => {
+    const block = blocks.find((one) => one.steps.includes(step));
+    const told = steps.find(({ id }) => id === step)?.told;
+    return oil !== null || !block
+      ? []
+      : [
+          {
+            ...{ choice: block.choice, block: block.id, rule: 'oil-limits', why, instead: null },
+            what: `${told?.title ?? 'Drops'} for ${purposesInWords(purposes)}`,
+            technique: told?.technique ?? null,
+            places: told?.places ?? [],
+          },
+        ];
+  });
+}
+
+/** Oils that may drop → their names. */
+export const namesIn = ({ layers }: Layers): Readonly<Record<string, string>> =>
+  Object.fromEntries(layers.flatMap(({ mayBe }) => mayBe.map((oil) => [oil, nameOf(oil)])));
+
+/** Bottles to lay out, in the order of the layers. */
+export const bottlesInWords = ({ layers }: Layers): string | undefined => {
+  const names = layers.flatMap(({ oil, drops }) => (oil === null ? [] : [`${nameOf(oil).toLowerCase()} ${drops}`]));
+  return names.length > 0 ? names.join(', ') : undefined;
+};
+
+/** What of the therapist's choices this skin may not have. */
+export const layerChoiceErrors = (
+  layers: Layers | undefined,
+  chosen: TreatmentHolds['layers'],
+): readonly FieldError[] =>
+  layers && chosen
+    ? layerErrors(oilBook, layers, chosen).map(({ step, message }) => ({ path: `layers.${step}`, message }))
+    : [];
