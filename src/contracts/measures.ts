@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { faceDrawings, lineKinds } from '../core/facial/line';
+import { deepest, faceDrawings, lineKinds } from '../core/facial/line';
 import { definitionIds } from '../core/swelling/definitions';
 import { measuredQuantities } from '../core/swelling/detectable';
 import { confidences } from '../core/swelling/trend';
@@ -113,6 +113,7 @@ export const observationValues = {
             .array(z.tuple([z.number().min(0).max(600), z.number().min(0).max(720)]))
             .min(2, 'Draw the line a little longer.')
             .max(60, 'At most 60 points a line.'),
+          depth: z.number().int('A whole grade.').min(0, 'From 0.').max(deepest, `To ${deepest}.`).optional(),
         }),
       )
       .max(40, 'At most 40 lines.'),

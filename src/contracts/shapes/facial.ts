@@ -10,4 +10,5 @@ export const FaceLineShape: z.ZodType<FaceLine> = z.object({
   drawing: z.enum(faceDrawings),
   profile: z.enum(['left', 'right']),
   points: z.array(PointShape).readonly(),
+  depth: z.number().optional(),
 });

@@ -1,3 +1,4 @@
+import { list } from '../drainage/wording';
 import { type Anatomy, type PlaceId } from '../anatomy/place';
 import type { Library } from '../library/protocol';
 import type { TreatmentBlock, TreatmentStep } from '../treatment/block';
@@ -11,7 +12,7 @@ export const lineWorkId = 'client-lines';
 const work: Readonly<
   Record<LineKind, { readonly across: string; readonly smooth: string; readonly regions: readonly string[] }>
 > = {
-  forehead: { across: 'forehead-wring', smooth: 'flush-three-levels', regions: ['forehead'] },
+  forehead: { across: 'forehead-line-cross', smooth: 'flush-three-levels', regions: ['forehead'] },
   frown: { across: 'frown-cross', smooth: 'flush-three-levels', regions: ['forehead'] },
   crow: { across: 'crow-line-cross', smooth: 'eye-flush', regions: ['temple'] },
   smile: { across: 'smile-line-cross', smooth: 'sweep-to-ear', regions: ['lip-upper', 'cheek'] },
@@ -27,7 +28,7 @@ const levels: readonly { readonly id: string; readonly name: string; readonly ki
   { id: 'lines-brow', name: 'lines of brow and forehead', kinds: ['frown', 'forehead'] },
 ];
 
-/** Blocks that work across each of the client's lines and smooth it towards its drain. */
+/** Blocks that work across each of the client's lines, on its own side only, and smooth it towards its drain. */
 export function lineBlocks(
   anatomy: Anatomy,
   library: Library,
@@ -36,12 +37,14 @@ export function lineBlocks(
 ): readonly TreatmentBlock[] {
   return levels.flatMap((level): TreatmentBlock[] => {
     const steps = level.kinds.flatMap((kind) =>
-      stepsFor(
-        anatomy,
-        library,
-        `${choice}/${level.id}/${kind}`,
-        kind,
-        lines.filter((line) => line.kind === kind),
+      (['left', 'right', 'mid'] as const).flatMap((side) =>
+        stepsFor(
+          anatomy,
+          library,
+          `${choice}/${level.id}/${kind}-${side}`,
+          kind,
+          lines.filter((line) => line.kind === kind && line.side === side),
+        ),
       ),
     );
     if (steps.length === 0) return [];
@@ -75,9 +78,8 @@ function stepsFor(
   lines: readonly FaceLine[],
 ): readonly TreatmentStep[] {
   if (lines.length === 0) return [];
-  const sides = new Set(lines.map(({ side }) => side));
-  const only = sides.size === 1 && !sides.has('mid') ? [...sides][0] : undefined;
-  const side = only === 'left' || only === 'right' ? only : sides.has('mid') ? 'both' : 'each';
+  const [first] = lines;
+  const side = first?.side === 'left' || first?.side === 'right' ? first.side : 'both';
   const { across, smooth, regions } = work[kind];
   return [across, smooth].flatMap((name, i): TreatmentStep[] => {
     const technique = library.techniques.get(name);
@@ -100,8 +102,24 @@ function stepsFor(
   });
 }
 
-const noteFor = (kind: LineKind, lines: readonly FaceLine[]) =>
-  `${lines.length === 1 ? 'one line' : `${lines.length} lines`}, ${kind === 'frown' ? 'crossed sideways' : 'cut across'}`;
+/** `two lines, depth 2 and 3, cut up and down`: which way square to a line is depends on how it runs. */
+function noteFor(kind: LineKind, lines: readonly FaceLine[]): string {
+  const depths = [...new Set(lines.flatMap(({ depth }) => depth ?? []))].sort((a, b) => a - b);
+  return [
+    lines.length === 1 ? 'one line' : `${lines.length} lines`,
+    ...(depths.length > 0 ? [`depth ${list(depths.map(String))}`] : []),
+    acrossWords[kind],
+  ].join(', ');
+}
+
+const acrossWords: Readonly<Record<LineKind, string>> = {
+  forehead: 'cut up and down',
+  frown: 'crossed sideways',
+  crow: 'cut across',
+  smile: 'cut across',
+  'mouth-corner': 'cut across',
+  neck: 'smoothed upward',
+};
 
 /** The client's lines that a step of any protocol runs across: on its regions and its side. */
 export function linesOfStep(step: TreatmentStep, lines: readonly FaceLine[]): readonly string[] {

@@ -19,7 +19,11 @@ export interface FaceLine {
   /** Its side of the head, where the drawing shows one. */
   readonly profile: 'left' | 'right';
   readonly points: readonly Point[];
+  /** How deep it is, 0 seen only when the face moves – 4 a fold at rest; absent where nobody has said. */
+  readonly depth?: number | undefined;
 }
+
+export const deepest = 4;
 
 /** The middle line of the drawing from the front; the client's left lies at the greater x. */
 export const middleX = 300;

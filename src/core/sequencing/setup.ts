@@ -1,7 +1,7 @@
 import type { Seconds } from '../quantities';
 import { type Setting, type SetupCosts, tablePlaces } from './block';
 
-export const changeKinds = ['turn', 'hands', 'walk', 'drape', 'wash'] as const;
+export const changeKinds = ['turn', 'hands', 'walk', 'drape', 'wash', 'head'] as const;
 export type ChangeKind = (typeof changeKinds)[number];
 
 export interface SetupChange {
@@ -16,7 +16,7 @@ const apart = (from: Setting['therapist'], to: Setting['therapist']) => {
   return Math.min(steps, tablePlaces.length - steps);
 };
 
-/** Seconds of each kind of change from one setting to the next, in the order of `changeKinds`; washing is asked by what is worked. */
+/** Seconds of each kind of change from one setting to the next, in the order of `changeKinds`; washing and the head are asked by what is worked. */
 function changeSeconds(from: Setting, to: Setting, costs: SetupCosts): readonly number[] {
   const isTurned = from.position !== to.position;
   const places = apart(from.therapist, to.therapist);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { byReason } from './left-out-groups';
+import { byReason, insteadInWords } from './left-out-groups';
 
 const armpit = { why: 'Nodes removed: no stroke goes to the left armpit nodes.', instead: 'Skin stretch' };
 
@@ -11,17 +11,29 @@ describe('what is left out', () => {
       { what: 'Neck roll', why: 'Osteoporosis: no traction.', instead: null },
     ]);
     expect(groups).toEqual([
-      { ...armpit, what: ['Left upper chest', 'Left inner upper arm'] },
-      { why: 'Osteoporosis: no traction.', instead: null, what: ['Neck roll'] },
+      {
+        why: armpit.why,
+        what: ['Left upper chest', 'Left inner upper arm'],
+        instead: [{ name: 'Skin stretch', of: ['Left upper chest', 'Left inner upper arm'] }],
+      },
+      { why: 'Osteoporosis: no traction.', what: ['Neck roll'], instead: [] },
     ]);
   });
 
-  it('keeps apart what is done differently instead', () => {
-    const groups = byReason([
-      { what: 'Left upper chest', ...armpit },
-      { what: 'Left armpit nodes', why: armpit.why, instead: null },
+  it('tells once what is done instead, each with its place where it is not the same for all', () => {
+    const [group] = byReason([
+      { what: 'Jaw', why: 'Rosacea.', instead: 'Soothing wave' },
+      { what: 'Cheek', why: 'Rosacea.', instead: 'Soothing wave' },
+      { what: 'Nose', why: 'Rosacea.', instead: 'Contour strokes' },
+      { what: 'Chin', why: 'Rosacea.', instead: null },
     ]);
-    expect(groups.map(({ instead }) => instead)).toEqual(['Skin stretch', null]);
+    expect(group?.what).toEqual(['Jaw', 'Cheek', 'Nose', 'Chin']);
+    expect(insteadInWords(group?.instead ?? [], 4)).toBe('Soothing wave (Jaw; Cheek), Contour strokes (Nose)');
+    const [same] = byReason([
+      { what: 'Jaw', why: 'Rosacea.', instead: 'Soothing wave' },
+      { what: 'Cheek', why: 'Rosacea.', instead: 'Soothing wave' },
+    ]);
+    expect(insteadInWords(same?.instead ?? [], 2)).toBe('Soothing wave');
   });
 
   it('names a step twice left out once', () => {

@@ -92,9 +92,11 @@ export const changesIn = (
   start: Setting,
 ): readonly SetupChange[] => {
   const bare = new Set(order.filter((block) => uncovers(groups, block)).map(({ id }) => id));
-  const changes = changesOf(start, order, usualCosts).filter(
-    ({ kind, before }) => kind !== 'drape' || bare.has(before),
-  );
+  const turned = new Set(order.filter((block) => turnsHead(groups, block)).map(({ id }) => id));
+  const changes = changesOf(start, order, usualCosts).flatMap((change): SetupChange[] => {
+    if (change.kind !== 'drape' || bare.has(change.before)) return [change];
+    return turned.has(change.before) ? [{ ...change, kind: 'head', seconds: headSeconds }] : [];
+  });
   return order.flatMap((block, i) => {
     const own = changes.filter(({ before }) => before === block.id);
     const isUnwashed = isFromFeetUp(groups, order[i - 1], block) && !own.some(({ kind }) => kind === 'hands');
@@ -103,6 +105,12 @@ export const changesIn = (
 };
 
 const washSeconds = 20;
+const headSeconds = 5;
+
+/** Whether a block works one side of face or neck: the head rolls away from it, nothing is uncovered. */
+const turnsHead = (groups: RegionGroups, { side, steps }: TreatmentBlock): boolean =>
+  side !== 'both' &&
+  steps.some(({ regions }) => regions.some((region) => groups.face.has(region) || groups.neck.has(region)));
 
 /** Hands that come from the feet are washed before they touch hands, neck or face. */
 function isFromFeetUp(groups: RegionGroups, before: TreatmentBlock | undefined, block: TreatmentBlock): boolean {

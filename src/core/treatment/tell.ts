@@ -170,7 +170,7 @@ const handWords = {
 } as const;
 
 /** What to do before a block, with the cue for draping. */
-export function changeWords(changes: readonly SetupChange[], to: Setting): readonly string[] {
+export function changeWords(changes: readonly SetupChange[], to: Setting, isNeckStill = false): readonly string[] {
   return changes.map(({ kind }) => {
     switch (kind) {
       case 'turn':
@@ -187,6 +187,12 @@ export function changeWords(changes: readonly SetupChange[], to: Setting): reado
         return to.hands === 'oiled'
           ? 'Wash the hands: they come from the feet. Fresh oil on them.'
           : 'Wash the hands: they come from the feet.';
+      case 'head': {
+        const away = to.side === 'left' ? 'right' : 'left';
+        return isNeckStill
+          ? `The head stays in the middle: work from the ${to.side} side of it.`
+          : `Let the head roll to the ${away}: the ${to.side} side lies up.`;
+      }
       case 'drape':
         return to.side === 'both' ? 'Drape anew.' : `Cover the other side, open the ${to.side} one.`;
     }

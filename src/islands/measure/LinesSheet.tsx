@@ -127,6 +127,31 @@ export default function LinesSheet({ head, onward, observations }: SheetProps) {
                       ))}
                     </select>
                   </label>
+                  <label>
+                    <span className="visually-hidden">
+                      {measureWords.depthOf(lineNames[line.kind].toLowerCase(), sideWords[line.side])}
+                    </span>
+                    <select
+                      value={line.depth ?? ''}
+                      onChange={({ target }) =>
+                        keep(
+                          lines.map((one) => {
+                            if (one.id !== line.id) return one;
+                            const { depth: _, ...rest } = one;
+                            return target.value === '' ? rest : { ...rest, depth: Number(target.value) };
+                          }),
+                        )
+                      }
+                    >
+                      <option value="">{measureWords.depth}</option>
+                      {measureWords.depths.map((words, depth) => (
+                        <option key={words} value={depth}>
+                          {depth} · {words}
+                        </option>
+                      ))}
+                    </select>
+                    <small>{depthBefore(line, lastTime('lines')?.value.lines ?? [])}</small>
+                  </label>
                   <Button
                     look="link"
                     aria-label={measureWords.takeAway2(lineNames[line.kind].toLowerCase(), sideWords[line.side])}
@@ -198,6 +223,12 @@ export default function LinesSheet({ head, onward, observations }: SheetProps) {
       }
     />
   );
+}
+
+/** What the same line was at an earlier visit, where that is known: lines keep their name over visits. */
+function depthBefore({ id }: FaceLine, earlier: readonly FaceLine[]): string {
+  const before = earlier.find((one) => one.id === id)?.depth;
+  return before === undefined ? '' : measureWords.depthLastTime(before);
 }
 
 function freeId(lines: readonly FaceLine[]): string {

@@ -391,4 +391,9 @@ export const measureWords = {
   linesOfTheFaceKey: 'lines of the face',
   girthsOfTheBelly: 'girths of the belly',
   pictures2: 'pictures',
+
+  depth: 'depth',
+  depthOf: (kind: string, side: string) => `Depth of ${kind}, ${side}`,
+  depths: ['seen only when the face moves', 'faint at rest', 'clear at rest', 'deep', 'a fold'],
+  depthLastTime: (depth: number) => `was ${depth}`,
 };

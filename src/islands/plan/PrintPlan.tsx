@@ -4,7 +4,7 @@ import type { PlanView, VisitView } from '../../contracts/visit-views';
 import { phasesOf, pressureInWords } from '../../core/drainage/step-words';
 import { list } from '../../core/drainage/wording';
 import { shortLabel } from '../../core/anatomy/place-labels';
-import { byReason } from '../../core/treatment/left-out-groups';
+import { byReason, insteadInWords } from '../../core/treatment/left-out-groups';
 import { howOf, type TableStep, timesOf, titleOf } from '../../core/table/table-step';
 import { formatClock } from '../../core/units';
 import { BodyMap } from '../../ui/body-map/BodyMap';
@@ -71,8 +71,9 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
               <p>{treatment.choices.map(({ name }) => name).join(' · ')}</p>
               {treatment.leftOut.length > 0 && <h2>{planWords.leftOut}</h2>}
               {byReason(treatment.leftOut).map(({ what, why, instead }) => (
-                <p key={`${why} ${instead}`}>
-                  <strong>{why}</strong> {what.join('; ')}.{instead && planWords.instead(instead)}
+                <p key={why}>
+                  <strong>{why}</strong> {what.join('; ')}.
+                  {instead.length > 0 && planWords.instead(insteadInWords(instead, what.length))}
                 </p>
               ))}
             </>

@@ -4,7 +4,7 @@ import { lineNames } from '../../catalogue/facial/usual-lines';
 import type { VisitView } from '../../contracts/visit-views';
 import { lineWorkId } from '../../core/facial/line-work';
 import type { Proposal } from '../../core/treatment/shorten';
-import { byReason } from '../../core/treatment/left-out-groups';
+import { byReason, insteadInWords } from '../../core/treatment/left-out-groups';
 import { formatClock } from '../../core/units';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { Button } from '../../ui/button/Button';
@@ -128,8 +128,9 @@ export function TreatmentSide({ handle, visit, regionLabel }: Props) {
           <h2>{treatmentWords.leftOut}</h2>
           <ul className={styles['plain']}>
             {byReason(treatment.leftOut).map(({ what, why, instead }) => (
-              <li key={`${why} ${instead}`}>
-                <strong>{why}</strong> {what.join('; ')}.{instead && <em>{treatmentWords.instead(instead)}</em>}
+              <li key={why}>
+                <strong>{why}</strong> {what.join('; ')}.
+                {instead.length > 0 && <em>{treatmentWords.instead(insteadInWords(instead, what.length))}</em>}
               </li>
             ))}
           </ul>
@@ -212,6 +213,7 @@ const kindWords = {
   hands: [treatmentWords.changeOfHands, treatmentWords.changesOfHands],
   walk: ['walk', 'walks'],
   drape: ['draping', 'drapings'],
+  head: [treatmentWords.turnOfTheHead, treatmentWords.turnsOfTheHead],
   wash: [treatmentWords.washingOfTheHands, treatmentWords.washingsOfTheHands],
 } as const;
 
@@ -254,7 +256,7 @@ function Time({ handle }: { readonly handle: TreatmentHandle }) {
     else setMinutes(String(wish.minutes));
   };
   const changes = treatment.blocks.flatMap((block) => block.changes);
-  const costs = (['turn', 'hands', 'walk', 'drape', 'wash'] as const).flatMap((kind) => {
+  const costs = (['turn', 'hands', 'walk', 'drape', 'wash', 'head'] as const).flatMap((kind) => {
     const own = changes.filter((change) => change.kind === kind);
     const seconds = own.reduce((sum, change) => sum + change.seconds, 0);
     return own.length === 0

@@ -150,7 +150,10 @@ export const treatmentWords = {
   shortenedAtTheUsualRepetitionsIt: (usual: string) => `Shortened: at the usual repetitions it would take ${usual}.`,
   longerThanUsualBy: (n: string) => `Longer than usual by ${n}.`,
 
-  // LayerChoice, SkinBalance
+  turnOfTheHead: 'turn of the head',
+  turnsOfTheHead: 'turns of the head',
+
+  // LayerChoice, SkinLedger
   dropsIn: (title: string, block: string) => `${title}, ${block}`,
   oilThatDrops: 'Oil that drops',
   howManyDrops: 'How many drops',

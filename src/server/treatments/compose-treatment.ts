@@ -16,6 +16,7 @@ import type { Ledger } from '../../core/judgement/judgement';
 import { limitsOver } from '../../core/judgement/visit-limits';
 import { oilNeeds } from '../../core/room/oil-needs';
 import { type RoomHabits, roomList } from '../../core/room/room-list';
+import { rankOf } from '../../core/screening/tables';
 import type { TableStep } from '../../core/table/table-step';
 import { differencesFrom, type GivenTreatment } from '../../core/treatment/compare';
 import { courseViolations } from '../../core/judgement/course-violations';
@@ -79,7 +80,9 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
     const protocol = wish.choices.find((one) => one.id === id)?.protocol ?? '';
     return protocol === lineWorkId ? 'The client’s own lines' : (library.protocols.get(protocol)?.name ?? id);
   };
-  const told = tellBlocks(library, plan, course, lines, nameOfChoice);
+  const neck = judgement.kind('neck-mobilisation')?.answer.decision;
+  const isNeckStill = neck !== undefined && rankOf(neck) > rankOf('modify');
+  const told = tellBlocks(library, plan, course, lines, nameOfChoice, isNeckStill);
   const hand = (wish.school ?? visit.school).hand;
   const layers = layersOf(told.steps, facts.oils, wish.layers);
   const steps = withTeaching(library, hand, layers ? withDrops(told.steps, layers) : told.steps);
@@ -213,6 +216,7 @@ function tellBlocks(
   course: DrainagePlan | undefined,
   lines: readonly FaceLine[],
   nameOfChoice: (id: string) => string,
+  isNeckStill: boolean,
 ) {
   const steps: TableStep[] = [];
   const blocks = plan.blocks.map((block, at): BlockView => {
@@ -224,7 +228,7 @@ function tellBlocks(
           block.modality,
           block.steps.map(({ technique }) => technique.id),
         );
-    const words = changeWords(block.changes, block);
+    const words = changeWords(block.changes, block, isNeckStill);
     const setupSeconds = block.changes.reduce((sum, { seconds }) => sum + seconds, 0);
     const own =
       block.steps.some(isDrainageCourse) && course
