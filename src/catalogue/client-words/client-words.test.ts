@@ -70,9 +70,9 @@ describe('what clients read', () => {
     ['bottles', bottleWordsOf('en'), bottleWordsOf('de')],
     ['home sheets', homeWordsOf('en'), homeWordsOf('de')],
   ])('says all of %s in both languages, nothing of one in the other', (_, en, de) => {
-    // Lines of several places in one are English only: the other language tells each place by itself.
+    // Lines of several places in one have a test of their own, and those of the chest are English only.
     const ours = sentencesOf(en).filter(([key]) => !key.startsWith('groups.'));
-    const theirs = sentencesOf(de);
+    const theirs = sentencesOf(de).filter(([key]) => !key.startsWith('groups.'));
     expect(theirs.map(([key]) => key)).toEqual(ours.map(([key]) => key));
     const own = new Map(ours);
     for (const [key, text] of theirs) {

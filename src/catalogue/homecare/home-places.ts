@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { readRows } from '../read-table';
+import groupRowsDe from './data/home-groups.de.json';
 import groupRows from './data/home-groups.json';
 import placeRows from './data/home-places.json';
 
@@ -34,3 +35,18 @@ export const homePlaces: ReadonlyMap<string, HomePlace> = new Map(
   readRows('home places', HomePlace, placeRows).map((row) => [row.name, row]),
 );
 export const homeGroups: readonly HomeGroup[] = readRows('home groups', HomeGroup, groupRows);
+
+/** A group in another language: the same regions, other words. */
+const GroupWords = HomeGroup.omit({ regions: true }).extend({
+  /** Its title in English, by which it is found. */
+  of: z.string().min(1),
+});
+
+/** @throws Error for words of a group that there is not */
+export const homeGroupsDe: readonly HomeGroup[] = readRows('German home groups', GroupWords, groupRowsDe).map(
+  ({ of, ...own }) => {
+    const group = homeGroups.find(({ sheet, title }) => sheet === own.sheet && title === of);
+    if (!group) throw new Error(`German home groups: there is no group “${of}” for ${own.sheet}`);
+    return { ...own, regions: group.regions };
+  },
+);

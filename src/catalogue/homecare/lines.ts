@@ -25,7 +25,9 @@ export function linesOf(words: HomeWords, sheet: Told, part: HomePart): readonly
     const last = lines.at(-1);
     // A long stroke belongs to what was done just before it.
     const group = step.kind === 'carry' && last?.group ? last.group : groups.find((one) => holds(one, step, part));
-    if (last && group !== undefined && last.group === group) last.steps.push(step);
+    // What a part holds of one group is one line, at its first place.
+    const known = lines.find((line) => group !== undefined && line.group === group);
+    if (known) known.steps.push(step);
     else lines.push({ group, steps: [step] });
   }
   return lines.map(({ group, steps }) => {
@@ -38,7 +40,7 @@ export function linesOf(words: HomeWords, sheet: Told, part: HomePart): readonly
     return {
       steps,
       title: `${group.title}: ${whereOf(words, steps)}`,
-      how: asFitted(text, steps),
+      how: asFitted(words, text, steps),
       count: countsOf(words, steps),
     };
   });
@@ -73,17 +75,22 @@ function whereOf(words: HomeWords, steps: readonly HomeStep[]): string {
 }
 
 /** The words name usual counts; where the minutes asked for others, those are said. */
-function asFitted(text: string, steps: readonly HomeStep[]): string {
+function asFitted({ counts }: HomeWords, text: string, steps: readonly HomeStep[]): string {
   const breaths = steps.find(({ count }) => count === 'breaths')?.repetitions;
   const times = steps.find(
     ({ count, kind }) => count === 'times' && (kind === 'clear' || kind === 'close'),
   )?.repetitions;
   const minutes = Math.max(1, Math.round(steps.reduce((sum, { seconds }) => sum + seconds, 0) / 60));
   return text
+    .replace('{breaths}', String(breaths ?? usualTimes))
+    .replace('{times}', String(times ?? usualTimes))
+    .replace('{minutes}', counts.minutes(minutes))
     .replace(/\b(?:ten|five)(?= (?:slow )?breaths)/, (usual) => (breaths === undefined ? usual : String(breaths)))
     .replace(/\bfive(?= times)/, (usual) => (times === undefined ? usual : String(times)))
-    .replace(/, for two minutes/, `, for ${minutes === 1 ? 'a minute' : `${minutes} minutes`}`);
+    .replace(/, for two minutes/, `, for ${counts.minutes(minutes)}`);
 }
+
+const usualTimes = 5;
 
 /** `5 × at each place, 10 breaths`. */
 function countsOf(words: HomeWords, steps: readonly HomeStep[]): string {

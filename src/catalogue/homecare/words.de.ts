@@ -1,5 +1,6 @@
 import { dayInWords } from '../../core/language';
 import { barePlaceDe, placeDe } from '../client-words/places.de';
+import { homeGroupsDe } from './home-places';
 import type { HomeWords } from './words';
 
 const times = (n: number) => (n === 1 ? 'einmal' : n === 2 ? 'zweimal' : `${n}-mal`);
@@ -8,6 +9,7 @@ const times = (n: number) => (n === 1 ? 'einmal' : n === 2 ? 'zweimal' : `${n}-m
 export const german: HomeWords = {
   language: 'de',
   languageName: 'Deutsch',
+  groups: homeGroupsDe,
   routines: {
     'nodes-breathing': { title: 'Zehn Atemzüge, zehn Kreise', about: 'Eine kurze Übung, die die Wege offen hält.' },
     'after-armpit': {
@@ -179,6 +181,7 @@ export const german: HomeWords = {
     breaths: (n) => `${n} Atemzüge`,
     hold: (seconds, n) => (n > 1 ? `${n}\u00a0×\u00a0${seconds}\u00a0s` : `${seconds}\u00a0s`),
     placed: (n) => `, an ${n} Stellen`,
+    minutes: (n) => (n === 1 ? 'eine Minute' : `${n} Minuten`),
     each: 'an jeder Stelle',
   },
   aftercareTitle: 'Bis morgen',
@@ -263,5 +266,6 @@ export const german: HomeWords = {
     silent: 'stumm',
     all: 'Alle Schritte',
     page: (n, of) => `Seite ${n} von ${of}`,
+    asAt: (n) => `Wie bei ${n}.`,
   },
 };

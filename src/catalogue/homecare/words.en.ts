@@ -155,6 +155,7 @@ export const english: HomeWords = {
     breaths: (n) => `${n} breaths`,
     hold: (seconds, n) => (n > 1 ? `${n}\u00a0×\u00a0${seconds}\u00a0s` : `${seconds}\u00a0s`),
     placed: (n) => `, in ${n} places`,
+    minutes: (n) => (n === 1 ? 'a minute' : `${n} minutes`),
     each: 'at each place',
   },
   aftercareTitle: 'Until tomorrow',
@@ -237,5 +238,6 @@ export const english: HomeWords = {
     silent: 'silent',
     all: 'All steps',
     page: (n, of) => `page ${n} of ${of}`,
+    asAt: (n) => `As at ${n}.`,
   },
 };

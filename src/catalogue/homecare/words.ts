@@ -73,6 +73,7 @@ export interface HomeWords {
     readonly breaths: (n: number) => string;
     readonly hold: (seconds: Seconds, times: number) => string;
     readonly placed: (n: number) => string;
+    readonly minutes: (n: number) => string;
     /** Behind a count that holds for several places. */
     readonly each: string;
   };
@@ -125,5 +126,7 @@ export interface HomeWords {
     readonly silent: string;
     readonly all: string;
     readonly page: (n: number, of: number) => string;
+    /** As it is told at an earlier line. */
+    readonly asAt: (line: number) => string;
   };
 }

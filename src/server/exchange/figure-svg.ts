@@ -43,6 +43,8 @@ const card = '#fdfaf5';
 
 /** Wider than it is high, or as high as wide: what a row of a sheet has room for. */
 const shape = 0.82;
+/** What is worked, with so much about it that its numbers have room. */
+const roomRound = 1.4;
 /** Never nearer than this, so that one sees which part of the body it is. */
 const leastShare = 0.34;
 
@@ -66,7 +68,7 @@ export function figureSvg(figure: Figure, steps: readonly DrawnStep[], width: nu
     )
     .join('');
   const routes = steps.map(({ path }) => routeSvg(figure, path, unit)).join('');
-  const pebbles = spread(figure, steps, 26 * unit)
+  const pebbles = spread(figure, steps, 26 * unit, [x, y, w, h])
     .map(
       ({ step, at }) =>
         `<g transform="translate(${at[0]} ${at[1]}) scale(${0.95 * unit})"><path d="${pebbleOutlines[step.kind]}" fill="${card}" stroke="${ink}" stroke-width="1.4"/><text x="0" y="5" font-size="14" font-weight="bold" text-anchor="middle" fill="${ink}">${step.number}</text></g>`,
@@ -79,7 +81,7 @@ export function figureSvg(figure: Figure, steps: readonly DrawnStep[], width: nu
 function zoomed(figure: Figure, ids: readonly PlaceId[]): readonly [number, number, number, number] {
   const [fx, fy, fw, fh] = figure.viewBox;
   const box = boxOf(figure, ids) ?? figure.viewBox;
-  const least = Math.max(box[2] * 1.25, box[3] * 1.25 * shape, fw * leastShare);
+  const least = Math.max(box[2] * roomRound, box[3] * roomRound * shape, fw * leastShare);
   const w = Math.min(least, Math.max(fw, fh * shape));
   const h = w / shape;
   const clamp = (value: number, from: number, to: number) =>
@@ -99,15 +101,50 @@ function routeSvg(figure: Figure, path: readonly PlaceId[], unit: number): strin
   return `<path d="${d}" fill="none" stroke="${way}" stroke-width="${2.6 * unit}" stroke-linecap="round"/><path d="${leafOutline}" fill="${way}" transform="translate(${end.x} ${end.y}) rotate(${end.angle}) scale(${1.1 * unit})"/>`;
 }
 
-/** Numbers never lie on one another: one that would is moved down until it is free. */
-function spread(figure: Figure, steps: readonly DrawnStep[], gap: number) {
+const rings = 14;
+const directions = 12;
+
+/** A point, then those in rings about it, the nearest first. */
+const roundAbout = ([x, y]: readonly [number, number], apart: number): readonly (readonly [number, number])[] => [
+  [x, y],
+  ...Array.from({ length: rings * directions }, (_, i): readonly [number, number] => {
+    const radius = apart * (1 + Math.floor(i / directions));
+    // Down first: numbers of one place read from top to bottom.
+    const angle = Math.PI / 2 + (2 * Math.PI * (i % directions)) / directions;
+    return [x + radius * Math.cos(angle), y + radius * Math.sin(angle)];
+  }),
+];
+
+/**
+ * A number stands on each node group of its line, and once on its skin, wholly inside the drawing. Numbers never lie on
+ * one another: one that would goes to the nearest free point.
+ */
+function spread(
+  figure: Figure,
+  steps: readonly DrawnStep[],
+  gap: number,
+  box: readonly [number, number, number, number],
+) {
+  const nodes = new Set(figure.nodes.map(({ id }) => id));
+  const onSkin = new Set<number>();
+  const [left, top] = [box[0] + gap / 2, box[1] + gap / 2];
+  const [right, bottom] = [box[0] + box[2] - gap / 2, box[1] + box[3] - gap / 2];
+  const inside = ([px, py]: readonly [number, number]): readonly [number, number] => [
+    Math.min(right, Math.max(left, px)),
+    Math.min(bottom, Math.max(top, py)),
+  ];
   const taken: (readonly [number, number])[] = [];
   return steps.flatMap((step) =>
     step.places.flatMap((place) => {
       const point = pebblePoint(figure, place);
-      if (!point) return [];
-      let at: readonly [number, number] = point;
-      while (taken.some(([tx, ty]) => Math.hypot(tx - at[0], ty - at[1]) < gap)) at = [at[0], at[1] + gap / 2];
+      if (!point || (!nodes.has(place) && onSkin.has(step.number))) return [];
+      if (!nodes.has(place)) onSkin.add(step.number);
+      const isFree = ([px, py]: readonly [number, number]) =>
+        taken.every(([tx, ty]) => Math.hypot(tx - px, ty - py) >= gap);
+      const at =
+        roundAbout(point, gap / 3)
+          .map(inside)
+          .find(isFree) ?? inside(point);
       taken.push(at);
       return [{ step, at }];
     }),

@@ -21,13 +21,16 @@ export interface PrintedHome {
 
 export type Paper = 'A4' | 'LETTER';
 
-const drawingWidth = 92;
+const drawingWidth = 78;
+const smallDrawingWidth = 58;
 const logWeeks = 4;
 const soft = '#564c5c';
 
 interface NumberedLine {
   readonly line: HomeLine;
   readonly number: number;
+  /** Where the same was told already. */
+  readonly before: number | undefined;
 }
 
 interface NumberedStep {
@@ -35,47 +38,89 @@ interface NumberedStep {
   readonly number: number;
 }
 
+/** Sizes of type that are tried, the largest first, until the sheet fits on both sides of one leaf. */
+const scales = [1.1, 1, 0.94, 0.89];
+const mostPages = 2;
+
+/** A size of type in points, as large as the sheet allows. */
+type Size = (points: number) => number;
+
 /** The sheet to take home: large type, a drawing for each part with numbers and arrows, and a log to tick. */
-export function printHome(input: PrintedHome, paper: Paper): Promise<Buffer> {
+export async function printHome(input: PrintedHome, paper: Paper): Promise<Buffer> {
+  let printed: Buffer | undefined;
+  for (const scale of scales) {
+    const size: Size = (points) => Math.round(points * scale * 10) / 10;
+    const made = await printAt(input, paper, size);
+    printed = made.pdf;
+    if (made.pages <= mostPages) break;
+  }
+  if (!printed) throw new Error('no size of type is tried');
+  return printed;
+}
+
+async function printAt(
+  input: PrintedHome,
+  paper: Paper,
+  size: Size,
+): Promise<{ readonly pdf: Buffer; readonly pages: number }> {
   const words = homeWordsOf(input.language);
   const { sheet, wish } = input;
   const routine = words.routines[sheet.routine];
   const minutes = Math.max(1, Math.round(sheet.seconds / 60));
   let number = 0;
+  const firstAt = new Map<string, number>();
   const parts = sheet.parts.map((part) => ({
     part,
-    lines: linesOf(words, sheet, part).map((line): NumberedLine => ({ line, number: (number += 1) })),
-  }));
-  return makePdf({
-    pageSize: paper,
-    pageMargins: [48, 44, 48, 52],
-    info: { title: routine.title },
-    footer: (page, of) => ({
-      columns: [
-        { text: runs([input.house, input.phone].filter(Boolean).join(' · ')) },
-        { text: runs(words.page.page(page, of)), alignment: 'right' },
-      ],
-      margin: [48, 14, 48, 0],
-      fontSize: 11,
-      color: soft,
+    lines: linesOf(words, sheet, part).map((line): NumberedLine => {
+      number += 1;
+      const key = `${line.title} ${line.how}`;
+      const before = firstAt.get(key);
+      if (before === undefined) firstAt.set(key, number);
+      return { line, number, before };
     }),
+  }));
+  let pages = 0;
+  const pdf = await makePdf({
+    pageSize: paper,
+    pageMargins: [42, 34, 42, 42],
+    info: { title: routine.title },
+    footer: (page, of) => {
+      pages = of;
+      return {
+        columns: [
+          { text: runs([input.house, input.phone].filter(Boolean).join(' · ')) },
+          { text: runs(words.page.page(page, of)), alignment: 'right' },
+        ],
+        margin: [42, 8, 42, 0],
+        fontSize: size(10.5),
+        color: soft,
+      };
+    },
     content: [
-      { text: runs(routine.title), fontSize: 26, bold: true, lineHeight: 1.1 },
+      { text: runs(routine.title), fontSize: size(22), bold: true, lineHeight: 1.05 },
       {
         text: runs(
           `${input.firstName} · ${words.page.minutes(minutes)} · ${words.page.rhythm(wish.times.length, wish.daysPerWeek)}, ${words.page.at(wish.times)}`,
         ),
-        fontSize: 14,
-        margin: [0, 4, 0, 0],
+        fontSize: size(12.5),
+        margin: [0, 2, 0, 0],
       },
-      { text: runs(routine.about), fontSize: 14, margin: [0, 2, 0, 8] },
-      ...(wish.note ? [{ text: runs(wish.note), fontSize: 14, italics: true, margin: [0, 0, 0, 8] as Margin }] : []),
-      ...boxed(words.page.beforeTitle, [...words.before, ...extra(words, sheet)]),
-      ...parts.flatMap(({ part, lines }) => partContent(words, part, lines)),
-      ...boxed(words.page.stopTitle, [...words.stop, words.page.caution]),
-      ...logContent(words, wish),
+      { text: runs(routine.about), fontSize: size(12.5), margin: [0, 1, 0, 4] },
+      ...(wish.note
+        ? [{ text: runs(wish.note), fontSize: size(12.5), italics: true, margin: [0, 0, 0, 4] as Margin }]
+        : []),
+      {
+        columns: [
+          { width: '*', stack: boxed(words.page.beforeTitle, [...words.before, ...extra(words, sheet)], size) },
+          { width: '*', stack: boxed(words.page.stopTitle, [...words.stop, words.page.caution], size) },
+        ],
+        columnGap: 18,
+      },
+      ...parts.flatMap(({ part, lines }) => partContent(words, part, lines, size)),
+      ...logContent(words, wish, size),
     ],
   });
+  return { pdf, pages };
 }
 
 type Margin = [number, number, number, number];
@@ -83,36 +128,45 @@ type Margin = [number, number, number, number];
 const extra = (words: HomeWords, { routine }: HomeSheet): readonly string[] =>
   routine === 'mouth' ? words.whenMouth : routine === 'neck-jaw-tool' ? words.whenTool : [];
 
-const boxed = (title: string, lines: readonly string[]): readonly Content[] => [
+const boxed = (title: string, lines: readonly string[], size: Size): Content[] => [
   {
     unbreakable: true,
     margin: [0, 2, 0, 4],
     stack: [
-      { text: runs(title), fontSize: 14, bold: true, margin: [0, 0, 0, 1] },
-      { ul: lines.map((line) => ({ text: runs(line), margin: [0, 0, 0, 1] })), fontSize: 12 },
+      { text: runs(title), fontSize: size(12.5), bold: true },
+      { ul: lines.map((line) => ({ text: runs(line) })), fontSize: size(11), lineHeight: 1.12 },
     ],
   },
 ];
 
 /** A part: its drawing at the left, its steps in large type at the right. */
-function partContent(words: HomeWords, part: HomePart, lines: readonly NumberedLine[]): readonly Content[] {
-  const drawings = drawingsOf(lines.flatMap(({ line, number }) => line.steps.map((step) => ({ step, number }))));
+function partContent(words: HomeWords, part: HomePart, lines: readonly NumberedLine[], size: Size): readonly Content[] {
+  // What was drawn before is not drawn again.
+  const fresh = lines.some(({ before }) => before === undefined) ? lines : [];
+  const numbered = fresh.flatMap(({ line, number }) => line.steps.map((step) => ({ step, number })));
+  const first = drawingsOf(numbered);
+  // Two beside each other are smaller, so that the words keep their room.
+  const width = first.length > 1 ? smallDrawingWidth : drawingWidth;
+  const drawings = first.length > 1 ? drawingsOf(numbered, width) : first;
   const said = new Set<string>();
-  const list = lines.flatMap(({ line, number }): Content[] => {
+  const list = lines.flatMap(({ line, number, before }): Content[] => {
     // It stands where it is used; neighbours that are done alike say it once.
-    const how: Content[] = said.has(line.how) ? [] : [{ text: runs(line.how), fontSize: 11.5, margin: [20, 0, 0, 4] }];
+    const text = before === undefined ? line.how : words.page.asAt(before);
+    const how: Content[] = said.has(line.how)
+      ? []
+      : [{ text: runs(text), fontSize: size(11), lineHeight: 1.12, margin: [20, 0, 0, 2] }];
     said.add(line.how);
     return [
       {
         unbreakable: true,
-        margin: [0, 0, 0, 2],
+        margin: [0, 0, 0, 1],
         columns: [
-          { width: 20, text: String(number), fontSize: 13, bold: true, color: soft },
+          { width: 20, text: String(number), fontSize: size(12.5), bold: true, color: soft },
           {
             width: '*',
             text: [...asArray(runs(line.title, true)), ...asArray(runs(`  ${line.count}`))],
-            fontSize: 13,
-            lineHeight: 1.1,
+            fontSize: size(12.5),
+            lineHeight: 1.05,
           },
         ],
       },
@@ -122,17 +176,21 @@ function partContent(words: HomeWords, part: HomePart, lines: readonly NumberedL
   return [
     {
       unbreakable: lines.length <= 4,
-      margin: [0, 2, 0, 4],
+      margin: [0, 1, 0, 2],
       stack: [
-        { text: runs(words.parts[part.id]), fontSize: 15, bold: true, margin: [0, 0, 0, 2] },
+        { text: runs(words.parts[part.id]), fontSize: size(13), bold: true, margin: [0, 0, 0, 1] },
         {
           columns: [
-            {
-              width: drawingWidth * drawings.length + 6 * (drawings.length - 1),
-              columns: drawings.map((svg): Content => ({ svg, width: drawingWidth })),
-              columnGap: 6,
-            },
-            { width: '*', stack: list, margin: [14, 0, 0, 0] },
+            ...(drawings.length === 0
+              ? []
+              : [
+                  {
+                    width: width * drawings.length + 6 * (drawings.length - 1),
+                    columns: drawings.map((svg): Content => ({ svg, width })),
+                    columnGap: 6,
+                  },
+                ]),
+            { width: '*', stack: list, margin: [drawings.length === 0 ? 0 : 14, 0, 0, 0] as Margin },
           ],
         },
       ],
@@ -174,15 +232,15 @@ function drawingsOf(steps: readonly NumberedStep[], width = drawingWidth): reado
 }
 
 /** Four weeks of days to tick, a box for each time. */
-function logContent(words: HomeWords, { times }: HomeWish): readonly Content[] {
+function logContent(words: HomeWords, { times }: HomeWish, size: Size): readonly Content[] {
   const box = times.map(() => '☐').join(' ');
   return [
     {
       unbreakable: true,
-      margin: [0, 8, 0, 0],
+      margin: [0, 4, 0, 0],
       stack: [
-        { text: runs(words.page.log), fontSize: 16, bold: true },
-        { text: runs(words.page.logHow), fontSize: 12, color: soft, margin: [0, 0, 0, 4] },
+        { text: runs(words.page.log), fontSize: size(13), bold: true },
+        { text: runs(words.page.logHow), fontSize: size(11), color: soft, margin: [0, 0, 0, 3] },
         {
           table: {
             headerRows: 1,
@@ -196,7 +254,8 @@ function logContent(words: HomeWords, { times }: HomeWish): readonly Content[] {
             ],
           },
           layout: { hLineColor: () => '#c9bfce', vLineColor: () => '#c9bfce' },
-          fontSize: 12,
+          fontSize: size(10.5),
+          lineHeight: 1,
         },
       ],
     },
@@ -214,6 +273,6 @@ function boxes(row: string): Content {
   return {
     svg: `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="13">${squares.join('')}</svg>`,
     alignment: 'center',
-    margin: [0, 4, 0, 4],
+    margin: [0, 1, 0, 0],
   };
 }

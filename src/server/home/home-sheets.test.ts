@@ -79,6 +79,8 @@ describe('a home sheet', () => {
       const pdf = (await printHome(printed, paper)).toString('latin1');
       expect(pdf.startsWith('%PDF')).toBe(true);
       expect(pdf).toContain('FontFile');
+      // Both sides of one leaf.
+      expect(pdf.match(/\/Type \/Page\b(?!s)/g)?.length).toBeLessThanOrEqual(2);
       expect(pdf).toContain(paper === 'A4' ? '595.28' : '612');
     }
     expect(await readPrintedHome(house.db, 9999)).toBeUndefined();
