@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ProtocolShape, TechniqueShape } from './shapes/library';
+import { ProtocolShape, RepetitionsShape, TechniqueShape } from './shapes/library';
 
 /** Where an entry comes from: as it ships, shipped but changed by the house, or the house's own. */
 export const Origin = z.enum(['shipped', 'changed', 'own']);
@@ -43,8 +43,20 @@ export const LibraryView = z.object({
       }),
     )
     .readonly(),
-  /** Techniques that the reader's training does not cover, which are not shown. */
-  hidden: z.number(),
+  /** Techniques that the reader's training does not cover: what a protocol says of them, and what they ask for. */
+  withheld: z
+    .array(
+      z.object({
+        id: z.string(),
+        name: z.string(),
+        needs: z.enum(['licence', 'training']),
+        secondsPerRepetition: z.number(),
+        repetitions: RepetitionsShape,
+        placements: z.number(),
+        isPerRegion: z.boolean(),
+      }),
+    )
+    .readonly(),
 });
 export type LibraryView = z.infer<typeof LibraryView>;
 

@@ -94,6 +94,12 @@ export const observationValues = {
     turnRight: angle,
     bendLeft: angle,
     bendRight: angle,
+    /** Which way the chin lies off the middle, at rest. */
+    chin: z.enum(['left', 'mid', 'right']).nullable().default(null),
+    /** On which side the bones of the neck stand out more under the fingers. */
+    bones: z.enum(['left', 'even', 'right']).nullable().default(null),
+    /** How the head follows the hands. */
+    following: z.enum(['freely', 'held', 'not']).nullable().default(null),
   }),
   impedance: z.object({
     unaffectedOhm: z.number().gt(0, 'More than 0.').max(5000, 'At most 5000 ohm.'),

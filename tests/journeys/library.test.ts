@@ -56,10 +56,10 @@ describe('the library', () => {
   it('keeps an own version of a technique, shows what differs, and gives back what ships', async () => {
     await go(page, `${house.url}/library?technique=jaw-knead`);
     await control(page, 'button', 'Change').click();
-    await control(page, 'spinbutton', 'usual').fill('9');
+    await control(page, 'spinbutton', 'Repetitions, usually').fill('9');
     await control(page, 'button', 'Save as ours').click();
     await words(page, 'The usual number, 9, lies outside');
-    await control(page, 'spinbutton', 'most').fill('12');
+    await control(page, 'spinbutton', 'Repetitions, at most').fill('12');
     await control(page, 'button', 'Save as ours').click();
     await words(page, 'Changed here');
     expect(await textOf(page)).toContain('repetitions usual');

@@ -1,7 +1,7 @@
 import type { Minutes } from '../quantities';
 import type { ProtocolId, TechniqueId } from '../ids';
 import type { HandState, Position, TablePlace } from '../sequencing/block';
-import { repetitionSeconds, stepOverheadSeconds, type StoneWish, type Technique } from './technique';
+import { repetitionSeconds, stepOverheadSeconds, type StoneWish, type Technique, type Paced } from './technique';
 
 /** Kinds of work on the face, with a blend of their own for it. */
 export const facialModalities: ReadonlySet<string> = new Set([
@@ -79,7 +79,7 @@ export interface Library {
 
 /** Seconds of a step at so many repetitions. */
 export function protocolStepSeconds(
-  technique: Technique,
+  technique: Paced,
   step: Pick<ProtocolStep, 'regions' | 'side'>,
   repetitions: number,
 ): number {

@@ -158,6 +158,9 @@ export interface StoneWish {
 
 export const hasTrait = ({ traits: own }: Pick<Technique, 'traits'>, trait: Trait) => own.includes(trait);
 
+/** What of a technique says how long it takes. */
+export type Paced = Pick<Technique, 'secondsPerRepetition' | 'placements' | 'isPerRegion'>;
+
 const findPlaceSeconds = 6;
 const moveOnSeconds = 2;
 
@@ -176,6 +179,6 @@ export function stepOverheadSeconds(
 }
 
 /** Seconds of one repetition over all that a step covers, at the technique's own pace: each hand placement, side and region. */
-export function repetitionSeconds(technique: Technique, regions: number, isEachSide: boolean): number {
+export function repetitionSeconds(technique: Paced, regions: number, isEachSide: boolean): number {
   return technique.secondsPerRepetition * technique.placements * roundsOf(technique, regions, isEachSide);
 }

@@ -119,8 +119,8 @@ export function LibraryView({ first, opened }: Props) {
             chosen={(of === 'protocol' ? protocol : technique)?.value.id}
             onChoose={choose}
           />
-          {view.hidden > 0 && of === 'technique' && (
-            <p className={styles['soft']}>{libraryWords.moreNeedTrainingThatYouDo(view.hidden)}</p>
+          {view.withheld.length > 0 && of === 'technique' && (
+            <p className={styles['soft']}>{libraryWords.moreNeedTrainingThatYouDo(view.withheld.length)}</p>
           )}
         </main>
         <aside className={styles['aside']} aria-label={libraryWords.whatItIs}>

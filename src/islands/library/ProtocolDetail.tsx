@@ -34,6 +34,7 @@ export function ProtocolDetail({ entry, view, step, onStep, onChanged, say }: Pr
   const { value, origin, version, differences, seconds } = entry;
   const [edited, setEdited] = useState<{ readonly value: Protocol; readonly basedOn: number }>();
   const techniques = new Map(view.techniques.map(({ value: one }) => [one.id, one]));
+  const withheld = new Map(view.withheld.map((one) => [one.id, one]));
   const labels = new Map(view.regions.map(({ name, label }) => [name, label]));
   const modality = view.modalities.find(({ id }) => id === value.modality)?.label ?? value.modality;
   const restore = async () => {
@@ -78,7 +79,8 @@ export function ProtocolDetail({ entry, view, step, onStep, onChanged, say }: Pr
             </h3>
             <ol>
               {block.steps.map((one, i) => {
-                const technique = techniques.get(one.technique);
+                const kept = withheld.get(one.technique);
+                const technique = techniques.get(one.technique) ?? kept;
                 const times = one.repetitions ?? technique?.repetitions.usual ?? 1;
                 return (
                   <li key={`${one.technique} ${i}`}>
@@ -90,7 +92,11 @@ export function ProtocolDetail({ entry, view, step, onStep, onChanged, say }: Pr
                       onMouseLeave={() => onStep(undefined)}
                       onFocus={() => onStep(one)}
                     >
-                      <strong>{technique?.name ?? plainWords(one.technique)}</strong>
+                      <strong>
+                        {technique?.name ?? plainWords(one.technique)}
+                        {kept &&
+                          ` · ${kept.needs === 'licence' ? libraryWords.asksForALicence : libraryWords.asksForTraining}`}
+                      </strong>
                       <span>
                         {one.regions.map((region) => labels.get(region) ?? region).join(', ')} · {sideWords[one.side]} ·{' '}
                         {times}×{technique ? `, ${formatClock(protocolStepSeconds(technique, one, times))}` : ''}

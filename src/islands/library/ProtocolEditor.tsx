@@ -6,12 +6,13 @@ import { CSS } from '@dnd-kit/utilities';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { LibraryView } from '../../contracts/library-views';
 import { problemsOfProtocol } from '../../core/library/check-library';
-import { type Protocol, type StepSide, stepSides } from '../../core/library/protocol';
+import { type Protocol, type ProtocolStep, type StepSide, stepSides } from '../../core/library/protocol';
 import { handStates, positions, tablePlaces } from '../../core/sequencing/block';
 import { Button } from '../../ui/button/Button';
 import { Field, Select, TextArea } from '../../ui/field/Field';
 import { RequestError, send, sentenceOf } from '../api';
 import { AddStep } from './AddStep';
+import { StepFields } from './StepFields';
 import shared from './LibraryView.module.css';
 import styles from './ProtocolEditor.module.css';
 import {
@@ -19,14 +20,18 @@ import {
   addStep,
   changeBlock,
   changeStep,
+  copyForOtherSide,
   type Draft,
   type DraftStep,
   fromDraft,
+  hasOtherSide,
   inOrder,
   moveBy,
   moveTo,
   removeBlock,
   removeStep,
+  setEachTimes,
+  sideOfPart,
   toDraft,
 } from './protocol-edits';
 import { freeId } from './TechniqueForm';
@@ -148,6 +153,36 @@ export function ProtocolEditor({ first, basedOn, view, onClose, onSaved }: Props
                     onValue={(therapist) => setDraft((now) => changeBlock(now, block.id, { therapist }))}
                   />
                 </div>
+                <div className={styles['whole']}>
+                  <label>
+                    {libraryWords.eachStep}{' '}
+                    <select
+                      aria-label={libraryWords.eachStepOf(plainWords(block.id))}
+                      value=""
+                      onChange={({ target }) => {
+                        const times = target.value === 'usual' ? undefined : Number(target.value);
+                        setDraft((now) => setEachTimes(now, block.id, times));
+                      }}
+                    >
+                      <option value="">{libraryWords.chooseTimes}</option>
+                      <option value="usual">{libraryWords.asTheTechniqueHasIt}</option>
+                      {[1, 2, 3, 4, 5, 6, 8, 10].map((times) => (
+                        <option key={times} value={times}>
+                          {times} ×
+                        </option>
+                      ))}
+                    </select>
+                  </label>
+                  {sideOfPart(draft, block.id) && !hasOtherSide(draft, block.id) && (
+                    <Button
+                      look="link"
+                      aria-label={libraryWords.copyPartForTheOtherSide(plainWords(block.id))}
+                      onClick={() => setDraft((now) => copyForOtherSide(now, block.id))}
+                    >
+                      {libraryWords.copyForTheOtherSide}
+                    </Button>
+                  )}
+                </div>
                 <ol aria-label={libraryWords.stepsOf(plainWords(block.id))}>
                   {steps.map((step, i) => (
                     <EditedStep
@@ -225,7 +260,7 @@ interface EditedStepProps {
   readonly labels: LibraryView['regions'];
   readonly problem: string | undefined;
   readonly onKeyDown: (event: KeyboardEvent) => void;
-  readonly onChange: (change: { readonly repetitions?: number | undefined; readonly side?: StepSide }) => void;
+  readonly onChange: (change: Partial<ProtocolStep>) => void;
   readonly onRemove: () => void;
 }
 
@@ -277,6 +312,7 @@ function EditedStep({ step, name, usual, labels, problem, onKeyDown, onChange, o
       <button type="button" aria-label={libraryWords.takeOut2(name)} onClick={onRemove}>
         ×
       </button>
+      <StepFields step={step} name={name} onChange={onChange} />
     </li>
   );
 }

@@ -41,6 +41,7 @@ export function TechniqueDetail({ entry, view, onOpenProtocol, onChanged, say }:
         basedOn={edited.basedOn}
         taken={new Set(view.techniques.map((one) => one.value.id))}
         modalities={view.modalities}
+        others={view.techniques.map((one) => one.value)}
         onClose={() => setEdited(undefined)}
         onSaved={onChanged}
       />

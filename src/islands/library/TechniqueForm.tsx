@@ -10,7 +10,10 @@ import {
   type Trait,
   traits,
 } from '../../core/library/technique';
+import { proposedTraits } from '../../core/library/proposed-traits';
 import { proposedKinds } from '../../core/library/upgrade';
+import { stoneBook } from '../../catalogue/stones/stones';
+import { sizeIds } from '../../core/stones/book';
 import { Button } from '../../ui/button/Button';
 import { Field, Select, TextArea } from '../../ui/field/Field';
 import { RequestError, send, sentenceOf } from '../api';
@@ -25,9 +28,17 @@ interface Props {
   readonly taken: ReadonlySet<string>;
   /** Kinds of work that it may be judged as. */
   readonly modalities: readonly { readonly id: string; readonly label: string }[];
+  /** All of the library, which says what is usual in a family. */
+  readonly others: readonly Technique[];
   readonly onClose: () => void;
   readonly onSaved: (words: string) => Promise<void>;
 }
+
+const texts = [
+  { key: 'why', label: libraryWords.whyItIsDone },
+  { key: 'never', label: libraryWords.neverDo },
+  { key: 'feel', label: libraryWords.itHasWorkedWhen },
+] as const;
 
 /** An id that nothing has yet: the wish, or the wish with a number. */
 export function freeId(wish: string, taken: ReadonlySet<string>): string {
@@ -38,7 +49,7 @@ export function freeId(wish: string, taken: ReadonlySet<string>): string {
 }
 
 /** Changes a technique, or a copy of one; what ships stays as it is underneath. */
-export function TechniqueForm({ first, basedOn, taken, modalities, onClose, onSaved }: Props) {
+export function TechniqueForm({ first, basedOn, taken, modalities, others, onClose, onSaved }: Props) {
   const [draft, setDraft] = useState(first);
   const [error, setError] = useState<unknown>();
   const isNew = !taken.has(first.id) || first.id.endsWith('-own');
@@ -89,6 +100,7 @@ export function TechniqueForm({ first, basedOn, taken, modalities, onClose, onSa
       ))}
     </Select>
   );
+  const proposed = proposedTraits(draft.family, others);
   const toggle = (trait: Trait, isOn: boolean) =>
     set({ traits: isOn ? [...draft.traits, trait] : draft.traits.filter((one) => one !== trait) });
   return (
@@ -120,8 +132,8 @@ export function TechniqueForm({ first, basedOn, taken, modalities, onClose, onSa
           0.5,
         )}
         {repetitions('min', libraryWords.repetitionsLeast)}
-        {repetitions('usual', 'usual')}
-        {repetitions('max', 'most')}
+        {repetitions('usual', libraryWords.usuallyTimes)}
+        {repetitions('max', libraryWords.mostTimes)}
         {number(libraryWords.placesInARegion, draft.placements, 'placements', (value) => set({ placements: value }))}
       </div>
       <label className={styles['tick']}>
@@ -138,6 +150,44 @@ export function TechniqueForm({ first, basedOn, taken, modalities, onClose, onSa
         onChange={(event) => set({ cues: event.target.value.split('\n') })}
         error={at('cues')}
       />
+      {texts.map(({ key, label }) => (
+        <TextArea
+          key={key}
+          label={label}
+          value={draft[key]}
+          onChange={(event) => set({ [key]: event.target.value })}
+          error={at(key)}
+        />
+      ))}
+      <Field
+        label={libraryWords.wordsToFindItBy}
+        value={draft.words.join(', ')}
+        onChange={(event) => set({ words: event.target.value.split(',').map((word) => word.trimStart()) })}
+        error={at('words')}
+      />
+      <div className={styles['pairs']}>
+        <Select
+          label={libraryWords.stonesThatItTakes}
+          value={draft.stones?.size ?? ''}
+          onChange={({ target }) => {
+            const { stones, ...others } = draft;
+            const size = sizeIds.find((id) => id === target.value);
+            setDraft(size ? { ...draft, stones: { count: 1, keep: false, ...stones, size } } : others);
+          }}
+          error={at('stones')}
+        >
+          <option value="">{libraryWords.noStones}</option>
+          {sizeIds.map((id) => (
+            <option key={id} value={id}>
+              {stoneBook.sizes[id].label.toLowerCase()}
+            </option>
+          ))}
+        </Select>
+        {draft.stones &&
+          number(libraryWords.howManyStones, draft.stones.count, 'stones.count', (count) =>
+            set({ stones: { size: 'palm', keep: false, ...draft.stones, count } }),
+          )}
+      </div>
       <fieldset className={styles['ticks']}>
         <legend>{libraryWords.judgedAs}</legend>
         {modalities.map(({ id, label }) => (
@@ -168,6 +218,7 @@ export function TechniqueForm({ first, basedOn, taken, modalities, onClose, onSa
               onChange={(event) => toggle(trait, event.target.checked)}
             />
             {traitWords[trait]}
+            {proposed.has(trait) && !draft.traits.includes(trait) && libraryWords.usualForItsFamily}
           </label>
         ))}
       </fieldset>

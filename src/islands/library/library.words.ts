@@ -218,4 +218,35 @@ export const libraryWords = {
   changedHere2: 'changed here',
   ourOwn2: 'our own',
   searchKey: 'search',
+
+  // StepFields, parts
+  more: 'note, why, drops, stones',
+  moreOf: (name: string) => `Note, why, drops and stones of ${name}`,
+  noteAtThisStep: 'Note, always shown with the step',
+  whyAtThisPoint: 'Why at this point',
+  dropsFor: 'Counted drops, for what',
+  dropsAtLeast: 'Drops from',
+  dropsAtMost: 'to',
+  stonesOfThisStep: 'Stones of this step',
+  howManyStones: 'How many',
+  thoseInTheHand: 'those in the hand',
+  eachStep: 'Each step',
+  eachStepOf: (part: string) => `Each step of ${part}`,
+  chooseTimes: 'as it stands',
+  asTheTechniqueHasIt: 'as its technique has it',
+  copyForTheOtherSide: 'Copy for the other side',
+  copyPartForTheOtherSide: (part: string) => `Copy ${part} for the other side`,
+
+  // TechniqueForm
+  whyItIsDone: 'Why it is done',
+  neverDo: 'Never',
+  itHasWorkedWhen: 'It has worked when',
+  wordsToFindItBy: 'Words to find it by, with commas between them',
+  stonesThatItTakes: 'Stones that it takes',
+  noStones: 'none',
+  usuallyTimes: 'Repetitions, usually',
+  mostTimes: 'Repetitions, at most',
+
+  asksForALicence: 'asks for a licence',
+  asksForTraining: 'asks for training',
 };

@@ -4,6 +4,10 @@ import type { Protocol } from '../../core/library/protocol';
 import {
   addBlock,
   addStep,
+  copyForOtherSide,
+  hasOtherSide,
+  setEachTimes,
+  sideOfPart,
   changeBlock,
   changeStep,
   fromDraft,
@@ -59,5 +63,53 @@ describe('changing a protocol', () => {
     expect(fromDraft(changeBlock(draft, 'two', { hands: 'stone' })).blocks[1]?.hands).toBe('stone');
     expect(shown(removeStep(draft, 'one 0'))).toEqual(['one:b', 'two:c', 'two:d']);
     expect(shown(removeBlock(draft, 'one'))).toEqual(['two:c', 'two:d']);
+  });
+});
+
+describe('a part for one side', () => {
+  const leftSide: Protocol = {
+    ...protocol,
+    blocks: [
+      {
+        ...{ id: 'leg-left', position: 'prone', hands: 'oiled', therapist: 'left' },
+        steps: [
+          { ...step('a'), side: 'left', repetitions: 4, note: 'slowly' },
+          { ...step('b'), side: 'left' },
+        ],
+      },
+      { id: 'rest', position: 'supine', hands: 'dry', therapist: 'head', steps: [step('c')] },
+    ],
+  };
+
+  it('is copied for the other one, directly behind it, as its twin', () => {
+    const copied = fromDraft(copyForOtherSide(toDraft(leftSide), 'leg-left'));
+    expect(copied.blocks.map(({ id, twin, therapist }) => [id, twin, therapist])).toEqual([
+      ['leg-left', 'leg', 'left'],
+      ['leg-right', 'leg', 'right'],
+      ['rest', undefined, 'head'],
+    ]);
+    expect(copied.blocks[1]?.steps).toEqual(leftSide.blocks[0]?.steps.map((one) => ({ ...one, side: 'right' })));
+  });
+
+  it('is copied once only, and not where it works on both sides', () => {
+    const once = copyForOtherSide(toDraft(leftSide), 'leg-left');
+    expect(hasOtherSide(once, 'leg-left')).toBe(true);
+    expect(copyForOtherSide(once, 'leg-left')).toBe(once);
+    const both = toDraft(leftSide);
+    expect([sideOfPart(both, 'leg-left'), sideOfPart(both, 'rest')]).toEqual(['left', undefined]);
+    expect(copyForOtherSide(both, 'rest')).toBe(both);
+  });
+
+  it('gives each of its steps so often, or as the technique has it again', () => {
+    const three = setEachTimes(toDraft(leftSide), 'leg-left', 3);
+    expect(fromDraft(three).blocks.map(({ steps }) => steps.map(({ repetitions }) => repetitions))).toEqual([
+      [3, 3],
+      [undefined],
+    ]);
+    expect(fromDraft(setEachTimes(three, 'leg-left', undefined)).blocks[0]?.steps[0]).toEqual({
+      ...step('a'),
+      side: 'left',
+      note: 'slowly',
+    });
   });
 });

@@ -97,3 +97,56 @@ export const removeBlock = (draft: Draft, id: string): Draft => ({
   blocks: draft.blocks.filter((block) => block.id !== id),
   steps: draft.steps.filter(({ block }) => block !== id),
 });
+
+/** Every step of a part so often; as its technique has it without a number. */
+export const setEachTimes = (draft: Draft, block: string, repetitions: number | undefined): Draft => ({
+  ...draft,
+  steps: draft.steps.map((step) => {
+    if (step.block !== block) return step;
+    const { repetitions: _, ...others } = step;
+    return repetitions === undefined ? others : { ...others, repetitions };
+  }),
+});
+
+type LeftOrRight = 'left' | 'right';
+const otherOf: Readonly<Record<LeftOrRight, LeftOrRight>> = { left: 'right', right: 'left' };
+const isOneSided = (side: string): side is LeftOrRight => side === 'left' || side === 'right';
+
+/** The one side that a part works on; undefined where it works on both, or on each in turn. */
+export function sideOfPart({ steps }: Draft, block: string): LeftOrRight | undefined {
+  const sides = new Set(steps.filter((step) => step.block === block).map(({ side }) => side));
+  const [only] = sides;
+  return sides.size === 1 && only !== undefined && isOneSided(only) ? only : undefined;
+}
+
+/** Whether the same work on the other side stands in the protocol already. */
+export const hasOtherSide = ({ blocks }: Draft, id: string): boolean => {
+  const twin = blocks.find((block) => block.id === id)?.twin;
+  return twin !== undefined && blocks.some((block) => block.twin === twin && block.id !== id);
+};
+
+/** The same part for the other side, directly behind it; both are named as twins, and stay or go together. */
+export function copyForOtherSide(draft: Draft, id: string): Draft {
+  const side = sideOfPart(draft, id);
+  const at = draft.blocks.findIndex((block) => block.id === id);
+  const block = draft.blocks[at];
+  if (!side || !block || hasOtherSide(draft, id)) return draft;
+  const other = otherOf[side];
+  const base = id.endsWith(`-${side}`) ? id.slice(0, -side.length - 1) : id;
+  const twin = block.twin ?? base;
+  const taken = new Set(draft.blocks.map((one) => one.id));
+  const copyId = freeName(`${base}-${other}`, taken);
+  const { therapist } = block;
+  const copy = { ...block, id: copyId, twin, therapist: isOneSided(therapist) ? otherOf[therapist] : therapist };
+  const blocks = draft.blocks.flatMap((one) => (one === block ? [{ ...one, twin }, copy] : [one]));
+  const steps = draft.steps
+    .filter((step) => step.block === id)
+    .map((step, i): DraftStep => ({ ...step, side: other, block: copyId, key: `${copyId} copied ${i}` }));
+  return { ...draft, blocks, steps: [...draft.steps, ...steps] };
+}
+
+function freeName(wish: string, taken: ReadonlySet<string>): string {
+  let number = 2;
+  while (taken.has(number === 2 ? wish : `${wish}-${number - 1}`)) number += 1;
+  return number === 2 ? wish : `${wish}-${number - 1}`;
+}

@@ -3,6 +3,7 @@ import { eyelidGrades, eyelids, faceDistances, neckGirths } from '../../catalogu
 import type { ObservationValue } from '../../contracts/measures';
 import { asymmetryBand, faceChange, faceComposite } from '../../core/swelling/face';
 import { formatNumber, formatSigned, fromCm, type LengthUnit } from '../../core/units';
+import { Select } from '../../ui/field/Field';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { Choice } from '../../ui/choice/Choice';
 import { Frame } from './Frame';
@@ -34,7 +35,24 @@ const stillNeck: ObservationValue<'neck-range'> = {
   turnRight: null,
   bendLeft: null,
   bendRight: null,
+  chin: null,
+  bones: null,
+  following: null,
 };
+const feltWords = {
+  left: measureWords.feltLeft,
+  mid: measureWords.feltMid,
+  right: measureWords.feltRight,
+  even: measureWords.feltEven,
+  freely: measureWords.followsFreely,
+  held: measureWords.followsHeld,
+  not: measureWords.followsNot,
+} as const;
+const felt = [
+  ['chin', measureWords.chinAtRest, ['left', 'mid', 'right']],
+  ['bones', measureWords.bonesStandOut, ['left', 'even', 'right']],
+  ['following', measureWords.headFollows, ['freely', 'held', 'not']],
+] as const;
 
 /** Seven distances on each side of the face, three girths of the neck, lids, and how far the neck moves. */
 export default function FaceSheet({ view, phase, head, onward, observations }: SheetProps) {
@@ -134,6 +152,28 @@ export default function FaceSheet({ view, phase, head, onward, observations }: S
                 note={lastRange?.[key] == null ? undefined : measureWords.last2(lastRange[key])}
                 onValue={(value) => save('neck-range', null, { ...range, [key]: value })}
               />
+            ))}
+          </div>
+          <div className={styles['turns']}>
+            {felt.map(([key, label, values]) => (
+              <Select
+                key={key}
+                label={label}
+                value={range[key] ?? ''}
+                onChange={({ target }) =>
+                  save('neck-range', null, {
+                    ...range,
+                    [key]: values.find((value) => value === target.value) ?? null,
+                  })
+                }
+              >
+                <option value="">{measureWords.notLookedAt}</option>
+                {values.map((value) => (
+                  <option key={value} value={value}>
+                    {feltWords[value]}
+                  </option>
+                ))}
+              </Select>
             ))}
           </div>
         </>

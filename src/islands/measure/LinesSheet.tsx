@@ -26,6 +26,13 @@ const drainWords: Readonly<Record<string, string>> = {
   submandibular: measureWords.underTheJaw,
   terminus: measureWords.aboveTheCollarbone,
 };
+const depthWords = [
+  measureWords.depthMoving,
+  measureWords.depthFaint,
+  measureWords.depthClear,
+  measureWords.depthDeep,
+  measureWords.depthFold,
+];
 const sideWords = { left: 'left', right: 'right', mid: measureWords.bothSides } as const;
 
 /** The client's own lines, drawn on the face: each is worked across, then smoothed towards its drain. */
@@ -144,7 +151,7 @@ export default function LinesSheet({ head, onward, observations }: SheetProps) {
                       }
                     >
                       <option value="">{measureWords.depth}</option>
-                      {measureWords.depths.map((words, depth) => (
+                      {depthWords.map((words, depth) => (
                         <option key={words} value={depth}>
                           {depth} · {words}
                         </option>

@@ -394,6 +394,22 @@ export const measureWords = {
 
   depth: 'depth',
   depthOf: (kind: string, side: string) => `Depth of ${kind}, ${side}`,
-  depths: ['seen only when the face moves', 'faint at rest', 'clear at rest', 'deep', 'a fold'],
+  depthMoving: 'seen only when the face moves',
+  depthFaint: 'faint at rest',
+  depthClear: 'clear at rest',
+  depthDeep: 'deep',
+  depthFold: 'a fold',
   depthLastTime: (depth: number) => `was ${depth}`,
+
+  chinAtRest: 'The chin at rest lies',
+  bonesStandOut: 'The neck bones stand out more',
+  headFollows: 'The head follows the hands',
+  notLookedAt: 'not looked at',
+  feltLeft: 'to the left',
+  feltMid: 'in the middle',
+  feltRight: 'to the right',
+  feltEven: 'alike on both sides',
+  followsFreely: 'freely',
+  followsHeld: 'only here and there',
+  followsNot: 'not at all',
 };

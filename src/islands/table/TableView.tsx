@@ -135,7 +135,7 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
     return oil && visit.blends[oil]?.blend.name;
   };
   const reach = reachFor(step, next, oilOf);
-  const wanted = step.told?.dropped;
+  const wanted = isReady ? undefined : step.told?.dropped;
   const fell = table.dropped.find(({ stepId }) => stepId === step.id)?.drops ?? 0;
   const drops = wanted && { fell, of: wanted.drops };
   const { drop } = table;

@@ -9,6 +9,7 @@ import { makePdf, runs } from './pdf';
 export function printAftercare({ blend, aftercare, useBy, language }: MixView, house: string): Promise<Buffer> {
   const words = bottleWordsOf(language);
   return makePdf({
+    language,
     pageSize: 'A5',
     pageMargins: [40, 40, 40, 40],
     info: { title: words.forHome(blend.name) },
@@ -36,6 +37,7 @@ export function printVisitCare(
   house: { readonly name: string; readonly phone?: string | undefined },
 ): Promise<Buffer> {
   return makePdf({
+    language: words.language,
     pageSize: 'A5',
     pageMargins: [40, 40, 40, 40],
     info: { title: words.aftercareTitle },

@@ -81,6 +81,7 @@ async function printAt(
   }));
   let pages = 0;
   const pdf = await makePdf({
+    language: input.language,
     pageSize: paper,
     pageMargins: [42, 34, 42, 42],
     info: { title: routine.title },

@@ -57,7 +57,12 @@ export async function readLibrary(db: Db, qualifications: readonly string[]): Pr
     })),
     modalities: [...screeningBook.modalities.values()].map(({ id, label }) => ({ id, label })),
     regions: [...regionNames].map((name) => ({ name, label: labelOfRegion(name) })),
-    hidden: techniques.length - shown.length,
+    withheld: techniques
+      .filter((technique) => !shown.includes(technique))
+      .map(({ id, name, traits, secondsPerRepetition, repetitions, placements, isPerRegion }) => ({
+        ...{ id, name, secondsPerRepetition, repetitions, placements, isPerRegion },
+        needs: traits.includes('licensed') ? ('licence' as const) : ('training' as const),
+      })),
   };
 }
 

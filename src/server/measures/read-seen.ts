@@ -61,6 +61,9 @@ const columns = [
   column('neck bends forward / back', 'neck-range', (neck) => pair(neck.flexion, neck.extension)),
   column('neck turns left / right', 'neck-range', (neck) => pair(neck.turnLeft, neck.turnRight)),
   column('neck tilts left / right', 'neck-range', (neck) => pair(neck.bendLeft, neck.bendRight)),
+  column('chin at rest', 'neck-range', (neck) => neck.chin),
+  column('neck bones stand out', 'neck-range', (neck) => neck.bones),
+  column('head follows', 'neck-range', (neck) => neck.following),
   column('navel, cm', 'abdomen', ({ girths }) => inCm(girths.find(({ heightCm }) => heightCm === 0)?.girthCm)),
   column('impedance ratio', 'impedance', (reading) =>
     formatNumber(impedanceRatio({ ...reading, affectedIsDominant: null }).ratio, 3),
