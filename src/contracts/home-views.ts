@@ -8,6 +8,8 @@ export const HomeOffer = z.object({
   routine: HomeRoutineShape,
   title: z.string(),
   about: z.string(),
+  /** Why not more often, where screening says so; empty where the routine does. */
+  whyNotMore: z.string(),
   takesSide: z.boolean(),
 });
 export type HomeOffer = z.infer<typeof HomeOffer>;

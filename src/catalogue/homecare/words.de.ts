@@ -215,10 +215,24 @@ export const german: HomeWords = {
     'Ein Arm oder Bein, das rot, heiß oder plötzlich dicker wird, Fieber oder Schmerzen in der Wade: nicht weitermachen und noch am selben Tag in einer Arztpraxis anrufen.',
     'Bei allen anderen Fragen rufen Sie uns an.',
   ],
-  whenMouth: [
-    'Hände waschen; jedes Mal ein frischer Handschuh; nicht, wenn der Mund wund ist, blutet oder gerade behandelt wurde.',
-  ],
-  whenTool: ['Nur auf heiler Haut, über etwas, das gleitet; nie über einen Pickel, ein Muttermal oder eine Narbe.'],
+  touches: {
+    oil: [
+      'Bequem sitzen, ein wenig Öl in den warmen Handflächen, keines in die Nähe der Augen.',
+      'Gleichmäßig und ohne Eile: Die Hände gleiten, nichts wird gezogen.',
+    ],
+    tool: [
+      'Nur auf heiler Haut, über etwas, das gleitet; nie über einen Pickel, ein Muttermal oder eine Narbe.',
+      'Fast flach halten, kaum drücken: Er gleitet, er schabt nicht.',
+    ],
+    roller: [
+      'Ein sauberer, kühler Roller auf sauberer Haut; nicht über Pickel oder wunde Haut.',
+      'Nur mit seinem eigenen Gewicht, langsam.',
+    ],
+    mouth: [
+      'Hände waschen; jedes Mal ein frischer Handschuh; nicht, wenn der Mund wund ist, blutet oder gerade behandelt wurde.',
+      'Ein Finger innen, der Daumen außen: weich und langsam, nie am Zahnfleisch.',
+    ],
+  },
   page: {
     hello: (firstName) => `Guten Tag, ${firstName}`,
     minutes: (n) => `Etwa ${n} ${n === 1 ? 'Minute' : 'Minuten'}`,

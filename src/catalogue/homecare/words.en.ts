@@ -189,8 +189,21 @@ export const english: HomeWords = {
     'A limb that turns red, hot or suddenly thicker, a fever, or pain in the calf: do not go on, and ring a doctor the same day.',
     'For all other questions ring us.',
   ],
-  whenMouth: ['Wash the hands; a new glove each time; nothing with a sore, bleeding or freshly treated mouth.'],
-  whenTool: ['Only on whole skin, over something that glides; never over a spot, a mole or a scar.'],
+  touches: {
+    oil: [
+      'Sit well, a little oil in warm palms, none near the eyes.',
+      'Even and unhurried: the hands glide, nothing is pulled.',
+    ],
+    tool: [
+      'Only on whole skin, over something that glides; never over a spot, a mole or a scar.',
+      'Hold it nearly flat, hardly any pressure: it glides, it does not scrape.',
+    ],
+    roller: ['A clean, cool roller over clean skin; not over spots or broken skin.', 'Only its own weight, slowly.'],
+    mouth: [
+      'Wash the hands; a new glove each time; nothing with a sore, bleeding or freshly treated mouth.',
+      'One finger inside, the thumb outside: soft and slow, never to the gums.',
+    ],
+  },
   page: {
     hello: (firstName) => `Hello ${firstName}`,
     minutes: (n) => `About ${n} ${n === 1 ? 'minute' : 'minutes'}`,

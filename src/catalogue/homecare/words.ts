@@ -52,6 +52,26 @@ export type HomeTechnique = (typeof homeTechniques)[number];
  * Everything that a client reads, on paper and on the page behind the link: one table a language. Another language is
  * another file of this shape; the compiler says what it still lacks.
  */
+/** How a routine touches, which its sheet says before the first step. */
+export type HomeTouch = 'light' | 'oil' | 'tool' | 'roller' | 'mouth';
+
+const touchOf: Readonly<Record<HomeRoutineId, HomeTouch>> = {
+  'nodes-breathing': 'light',
+  'after-armpit': 'light',
+  'one-leg': 'light',
+  'face-three': 'oil',
+  'face-counted': 'oil',
+  'neck-jaw-tool': 'tool',
+  roller: 'roller',
+  mouth: 'mouth',
+};
+
+/** What to mind before a routine: when not at all first, then how it touches. */
+export function beforeLines({ before, touches }: HomeWords, routine: HomeRoutineId): readonly string[] {
+  const touch = touchOf[routine];
+  return touch === 'light' ? before : [...before.slice(0, 1), ...touches[touch]];
+}
+
 export interface HomeWords {
   readonly language: LanguageId;
   readonly languageName: string;
@@ -82,8 +102,8 @@ export interface HomeWords {
   readonly aftercare: Readonly<Record<AftercareId, string>>;
   readonly before: readonly string[];
   readonly stop: readonly string[];
-  readonly whenMouth: readonly string[];
-  readonly whenTool: readonly string[];
+  /** In place of all but the first of `before`, where it is not bare light hands on dry skin. */
+  readonly touches: Readonly<Record<Exclude<HomeTouch, 'light'>, readonly string[]>>;
   readonly page: {
     readonly hello: (firstName: string) => string;
     readonly minutes: (n: number) => string;

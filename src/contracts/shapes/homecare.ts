@@ -62,5 +62,6 @@ export const FollowedSheet = z.object({
   seconds: z.number(),
 });
 export const HomeSheetShape: z.ZodType<HomeSheet> = FollowedSheet.extend({
+  mostPerWeek: z.number().optional(),
   leftOut: z.array(HomeLeftOutShape).readonly(),
 });

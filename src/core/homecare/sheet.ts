@@ -98,6 +98,8 @@ export interface HomeSheet {
   readonly parts: readonly HomePart[];
   readonly seconds: Seconds;
   readonly leftOut: readonly HomeLeftOut[];
+  /** Times in any seven days that it may be done by this client; absent in sheets of before it was kept with them. */
+  readonly mostPerWeek?: number | undefined;
 }
 
 export const stepsOf = ({ parts }: Pick<HomeSheet, 'parts'>): readonly HomeStep[] =>

@@ -1,4 +1,4 @@
-import type { HomeWords } from '../../catalogue/homecare/words';
+import { beforeLines, type HomeWords } from '../../catalogue/homecare/words';
 import { linesOf } from '../../catalogue/homecare/lines';
 import type { HomePage } from '../../contracts/home-views';
 import { Button } from '../../ui/button/Button';
@@ -14,7 +14,6 @@ interface Props {
 export function HomeStart({ page, words, onBegin }: Props) {
   const { sheet, wish } = page;
   const routine = words.routines[sheet.routine];
-  const extra = sheet.routine === 'mouth' ? words.whenMouth : sheet.routine === 'neck-jaw-tool' ? words.whenTool : [];
   return (
     <main id="main" className={styles['view']}>
       <p>{words.page.hello(page.firstName)}</p>
@@ -34,7 +33,7 @@ export function HomeStart({ page, words, onBegin }: Props) {
       )}
       <h2>{words.page.beforeTitle}</h2>
       <ul>
-        {[...words.before, ...extra].map((line) => (
+        {beforeLines(words, sheet.routine).map((line) => (
           <li key={line}>{line}</li>
         ))}
       </ul>

@@ -107,6 +107,7 @@ export function WishForm({ view, wish, onWish, errors }: Props) {
           value={wish.daysPerWeek}
           onChange={(event) => change({ daysPerWeek: Number(event.target.value) })}
           error={errorAt('daysPerWeek')}
+          hint={offer && homeWords.atMostAWeek(offer.routine.mostPerWeek, offer.whyNotMore)}
         />
       </div>
       <Choice

@@ -38,8 +38,8 @@ describe('the page behind a link', () => {
   });
 
   it('adds what the mouth and the tool ask for, only there', () => {
-    const [mouth = ''] = words.whenMouth;
-    const [tool = ''] = words.whenTool;
+    const [mouth = ''] = words.touches.mouth;
+    const [tool = ''] = words.touches.tool;
     const as = (routine: HomePage['sheet']['routine']) => start({ sheet: { ...page().sheet, routine } });
     expect(as('mouth')).toContain(mouth);
     expect(as('neck-jaw-tool')).toContain(tool);

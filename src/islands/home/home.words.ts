@@ -60,4 +60,6 @@ export const homeWords = {
   language: 'Language',
   aWordOfYours: 'Your own note',
   printedOnTheSheetNoNames: 'Printed on the sheet. No names of illnesses: others may see it.',
+  atMostAWeek: (most: number, why: string) =>
+    `At most ${most === 1 ? 'once' : `${most} times`} in seven days${why === '' ? '' : `: ${why}`}`,
 };

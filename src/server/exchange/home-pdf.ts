@@ -2,7 +2,7 @@ import type { Content } from 'pdfmake/interfaces';
 import { anatomy } from '../../catalogue/anatomy';
 import { homeWordsOf } from '../../catalogue/homecare/homecare';
 import { type HomeLine, linesOf } from '../../catalogue/homecare/lines';
-import type { HomeWords } from '../../catalogue/homecare/words';
+import { beforeLines, type HomeWords } from '../../catalogue/homecare/words';
 import type { HomeWish } from '../../contracts/home';
 import { bestDrawing, viewsOf } from '../../core/figure/views';
 import type { HomePart, HomeSheet, HomeStep } from '../../core/homecare/sheet';
@@ -112,7 +112,7 @@ async function printAt(
         : []),
       {
         columns: [
-          { width: '*', stack: boxed(words.page.beforeTitle, [...words.before, ...extra(words, sheet)], size) },
+          { width: '*', stack: boxed(words.page.beforeTitle, beforeLines(words, sheet.routine), size) },
           { width: '*', stack: boxed(words.page.stopTitle, [...words.stop, words.page.caution], size) },
         ],
         columnGap: 18,
@@ -125,9 +125,6 @@ async function printAt(
 }
 
 type Margin = [number, number, number, number];
-
-const extra = (words: HomeWords, { routine }: HomeSheet): readonly string[] =>
-  routine === 'mouth' ? words.whenMouth : routine === 'neck-jaw-tool' ? words.whenTool : [];
 
 const boxed = (title: string, lines: readonly string[], size: Size): Content[] => [
   {

@@ -34,10 +34,18 @@ export function composeHome(library: HouseLibrary, visit: VisitRecord, wish: Hom
   ].filter(({ limit }) => limit !== 'maxPerWeek');
   const names = new Map(stepsOf(sheet.value).map(({ id, places }) => [id, placesInWords(anatomy, places)]));
   return against.length === 0
-    ? sheet
+    ? { ok: true, value: { ...sheet.value, mostPerWeek: most } }
     : { ok: false, errors: violationErrors(against, 'routine', (id) => names.get(id) ?? id) };
 }
 
-/** Times in seven days that a sheet may be done, for this client. */
-export const mostPerWeekOf = (visit: VisitRecord, routineId: HomeWish['routine']): number =>
-  mostPerWeek(judgeVisit(visit), homeRoutine(routineId));
+/** Times in seven days that a sheet may be done, for this client; and why not more, where screening says so. */
+export function mostPerWeekOf(
+  visit: VisitRecord,
+  routineId: HomeWish['routine'],
+): { readonly mostPerWeek: number; readonly whyNotMore: string } {
+  const routine = homeRoutine(routineId);
+  const judgement = judgeVisit(visit);
+  const most = mostPerWeek(judgement, routine);
+  const [reason] = most < routine.mostPerWeek ? (judgement.kind(routine.modality)?.answer.reasons ?? []) : [];
+  return { mostPerWeek: most, whyNotMore: reason?.text ?? '' };
+}

@@ -1,3 +1,4 @@
+import { listGiven, mostOf } from './how-often';
 import { addDays } from 'date-fns';
 import { homeRoutine, homeWordsOf } from '../../catalogue/homecare/homecare';
 import type { HomePage } from '../../contracts/home-views';
@@ -56,17 +57,19 @@ export async function readHomePage(db: Db, token: string, now: Date): Promise<Ho
   const found = await sheetOfLink(db, token, now);
   if (!found) return undefined;
   const { sheet, link } = found;
-  const [client, house, therapists, ticks] = await Promise.all([
+  const [client, house, therapists, ticks, given] = await Promise.all([
     findClient(db, sheet.clientId),
     findHouse(db),
     listTherapists(db),
     listTicks(db, sheet.clientId, isoDay(addDays(now, -2 * weekDays).toISOString())),
+    listGiven(db, sheet.clientId, now, 2 * weekDays),
   ]);
   if (!client || client.archived_at !== null) return undefined;
   const today = isoDay(now.toISOString());
-  const { modality, mostPerWeek } = homeRoutine(sheet.sheet.routine);
-  const may = mayDo(ticks, modality, today, mostPerWeek);
-  const { leftOut: _, ...shown } = sheet.sheet;
+  const { modality } = homeRoutine(sheet.sheet.routine);
+  const mostPerWeek = mostOf(sheet.sheet);
+  const may = mayDo([...ticks, ...given], modality, today, mostPerWeek);
+  const { leftOut: _, mostPerWeek: __, ...shown } = sheet.sheet;
   return {
     firstName: client.name.split(' ')[0] ?? client.name,
     house: house?.name ?? '',
@@ -101,9 +104,11 @@ export async function tickHome(
   if (input.day > isoDay(addDays(now, 1).toISOString()) || input.day < earliest)
     return refuse('Only days of the last week can be ticked.');
   const ticks = await listTicks(db, sheet.clientId, isoDay(addDays(now, -3 * weekDays).toISOString()));
-  const { modality, mostPerWeek } = homeRoutine(sheet.sheet.routine);
+  const { modality } = homeRoutine(sheet.sheet.routine);
+  const mostPerWeek = mostOf(sheet.sheet);
+  const given = await listGiven(db, sheet.clientId, now, 3 * weekDays);
   const isKnown = ticks.some(({ id }) => id === input.id);
-  if (!isKnown && !mayDo(ticks, modality, input.day, mostPerWeek).may)
+  if (!isKnown && !mayDo([...ticks, ...given], modality, input.day, mostPerWeek).may)
     return refuse(`${mostPerWeek} times in seven days is enough.`);
   await insertTicks(db, sheet.clientId, [tickOf(sheet, input.id, input.day, 'link')], now.toISOString());
   const page = await readHomePage(db, token, now);

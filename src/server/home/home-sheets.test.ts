@@ -1,9 +1,11 @@
-import { addDays } from 'date-fns';
+import { addDays, addHours } from 'date-fns';
+import { homeRoutine } from '../../catalogue/homecare/homecare';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { HomeWish } from '../../contracts/home';
 import { stepsOf } from '../../core/homecare/sheet';
 import { printHome } from '../exchange/home-pdf';
-import { mayAll } from '../treatments/treatment-fixtures';
+import { bookFor, follow, mayAll, planFor } from '../treatments/treatment-fixtures';
+import { listGiven } from './how-often';
 import { actor, now, openHouse, type TestHouse } from '../shared/test-house';
 import { makeHomeLink, readHomePage, takeBackLink, tickHome } from './home-link';
 import { logHome } from './home-log';
@@ -158,5 +160,54 @@ describe('the paper log', () => {
     expect(kept?.log).toMatchObject({ asked: 4, done: 3, percent: 75 });
     expect(refusal(await logHome(house.db, sheet, ['2026-12-24'], at))).toBe('days.0');
     expect((await logHome(house.db, 9999, ['2026-11-25'], at)).kind).toBe('not-found');
+  });
+});
+
+describe('how often a sheet may be done', () => {
+  it('is what screening allows, where that is less than the routine, on the page and at each tick', async () => {
+    await mayAll(house);
+    const id = await give({ routine: 'nodes-breathing', side: null, minutes: 4, daysPerWeek: 2 });
+    const row = await house.db
+      .selectFrom('home_sheet')
+      .select('sheet_json')
+      .where('id', '=', id)
+      .executeTakeFirstOrThrow();
+    const stored = row.sheet_json.replace(/"mostPerWeek":\d+/, '"mostPerWeek":2');
+    expect(stored).toContain('"mostPerWeek":2');
+    await house.db.updateTable('home_sheet').set({ sheet_json: stored }).where('id', '=', id).execute();
+    const token = await linkTo(id);
+    expect(await readHomePage(house.db, token, now)).toMatchObject({ mostPerWeek: 2 });
+    await tickHome(house.db, token, { id: 'tick-0001', day: '2026-11-24' }, now);
+    await tickHome(house.db, token, { id: 'tick-0002', day: '2026-11-25' }, now);
+    expect(refusal(await tickHome(house.db, token, { id: 'tick-0003', day: '2026-11-25' }, now))).toBe('day');
+  });
+
+  it('counts what a therapist gave of the same kind together with what was done at home', async () => {
+    await mayAll(house);
+    const visit = await bookFor(house, 0, ['mouth-gloved']);
+    await give({ routine: 'mouth', side: null, minutes: 7, daysPerWeek: 1 });
+    const { steps } = await planFor(house, visit, ['mouth-gloved']);
+    await follow(house, visit, steps);
+    const evening = addHours(now, 6);
+    expect(await listGiven(house.db, house.client, evening, 7)).toContainEqual({
+      ...{ modality: 'facial-intraoral', day: '2026-11-25' },
+    });
+  });
+
+  it('is said at the offer, with why where screening says so', async () => {
+    const offers = (await readHome(house.db, house.visit, now))?.offers ?? [];
+    expect(offers.length).toBeGreaterThan(4);
+    for (const { routine, whyNotMore } of offers)
+      expect(whyNotMore === '' || routine.mostPerWeek < homeRoutine(routine.id).mostPerWeek).toBe(true);
+  });
+
+  it('opens on what was just done, and otherwise on what was given last', async () => {
+    await mayAll(house);
+    const visit = await bookFor(house, 0, ['face-roller']);
+    await planFor(house, visit, ['face-roller']);
+    expect((await readHome(house.db, visit, now))?.first.routine).toBe('roller');
+    await give();
+    expect((await readHome(house.db, visit, now))?.first.routine).toBe('roller');
+    expect((await readHome(house.db, house.visit, now))?.first.routine).toBe('one-leg');
   });
 });

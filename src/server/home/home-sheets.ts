@@ -24,6 +24,7 @@ import {
 import { findHouse, listTherapists } from '../people/people.repository';
 import { insertAudit } from '../house/audit.repository';
 import { composeHome, mostPerWeekOf } from './compose-home';
+import { mostOf } from './how-often';
 import { isoDay, shortDay } from '../shared/house-clock';
 import { readHouseLibrary } from '../library/read-library';
 import { completeVisit, readVisitFrame } from '../visits/read-visit';
@@ -39,33 +40,52 @@ export async function readHome(db: Db, visitId: VisitId, now: Date): Promise<Hom
   const [visit, sheets] = await Promise.all([completeVisit(db, record), readSheets(db, record.client.id, now)]);
   const [words] = homeLanguages;
   const latest = sheets.find(({ isEnded }) => !isEnded);
+  const suited = firstWish(record, await readLanguage(db, record.client.id));
+  // What was given last goes on, unless this visit did something that a sheet of its own carries on at home.
+  const isOther = carriedOn(record) !== undefined && latest?.wish.routine !== suited.routine;
   return {
     visit,
     offers: homeRoutines.map((routine) => ({
-      routine: { ...routine, mostPerWeek: mostPerWeekOf(record, routine.id) },
+      routine: { ...routine, mostPerWeek: mostPerWeekOf(record, routine.id).mostPerWeek },
+      whyNotMore: mostPerWeekOf(record, routine.id).whyNotMore,
       title: words?.routines[routine.id].title ?? routine.id,
       about: words?.routines[routine.id].about ?? '',
       takesSide: takesSide(routine.id),
     })),
-    first: latest?.wish ?? firstWish(record, await readLanguage(db, record.client.id)),
+    first: latest && !isOther ? latest.wish : suited,
     languages: homeLanguages.map(({ language, languageName }) => ({ id: language, name: languageName })),
     sheets,
     today: isoDay(now.toISOString()),
   };
 }
 
-/** What suits this client most likely: by what was found, then by what the visit is about. */
+/** Kinds of work that a sheet carries on at home, the most particular first. */
+const carriedOnBy: readonly (readonly [modality: string, routine: HomeRoutineId])[] = [
+  ['facial-intraoral', 'mouth'],
+  ['facial-scraping-tool', 'neck-jaw-tool'],
+  ['facial-roller', 'roller'],
+];
+
+/** What was just done and has a sheet of its own. */
+const carriedOn = ({ modalities, purpose }: VisitRecord): HomeRoutineId | undefined =>
+  carriedOnBy.find(([modality]) => modalities.includes(modality))?.[1] ??
+  (modalities.includes('facial-massage') && purpose !== 'swelling' ? 'face-three' : undefined);
+
+/** What suits this client most likely: by what was just done, then by what was found, then by what the visit is about. */
 function firstWish(visit: VisitRecord, language: LanguageId): HomeWish {
   const armpits = visit.stored.filter(({ id }) => nodeFindingOf(id)?.of === 'axillary');
   const legs = visit.focus.filter((id) => limbOfArea(id) === 'leg');
+  const carried = carriedOn(visit);
   const routine: HomeRoutineId =
-    armpits.length > 0
-      ? 'after-armpit'
-      : visit.purpose === 'swelling' && legs.length > 0
-        ? 'one-leg'
-        : visit.purpose === 'puffy-face' || visit.purpose === 'sinus'
-          ? 'face-three'
-          : 'nodes-breathing';
+    carried !== undefined
+      ? carried
+      : armpits.length > 0
+        ? 'after-armpit'
+        : visit.purpose === 'swelling' && legs.length > 0
+          ? 'one-leg'
+          : visit.purpose === 'puffy-face' || visit.purpose === 'sinus'
+            ? 'face-three'
+            : 'nodes-breathing';
   const named = routine === 'after-armpit' ? armpits.map(({ side }) => side) : legs.map((id) => id.split('.')[1]);
   const sides = new Set(named.flatMap((side) => (side === 'both' ? ['left', 'right'] : [side])));
   const side = sides.size > 1 ? 'both' : sides.has('right') ? 'right' : 'left';
@@ -117,7 +137,7 @@ export async function readSheets(db: Db, clientId: ClientId, now: Date): Promise
       }),
       days,
       linkUntil: linkUntil === undefined ? null : shortDay(linkUntil),
-      mostPerWeek: homeRoutine(one.sheet.routine).mostPerWeek,
+      mostPerWeek: mostOf(one.sheet),
     };
   });
 }
