@@ -21,7 +21,7 @@ describe('layers along the spine', () => {
     const made = await post(`/api/visits/${visit}/treatment`, { choices, minutes: 45, basedOn: 0 }, house.url);
     expect(made.status).toBe(200);
   });
-  const layers = async (): Promise<readonly { step: string; oil: string | null; drops: number }[]> =>
+  const layers = async (): Promise<readonly { step: string; oil: string | null; drops: number; mostDrops: number }[]> =>
     (await call('GET', `/api/visits/${visit}`, undefined, house.url)).body.plan.treatment.layers.layers;
   const dropEvents = async () =>
     (await call('GET', `/api/visits/${visit}`, undefined, house.url)).body.events.filter(
@@ -54,7 +54,7 @@ describe('layers along the spine', () => {
 
   it('stand on the room list in their order', async () => {
     await go(page, `${house.url}/visits/${visit}/prepare`);
-    await words(page, 'Lay out the bottles for the layers, in this order');
+    await words(page, 'Mix for the layers, and lay out in this order');
   });
 
   it('are counted at the table as each drop falls, and one too many is taken back', async () => {
@@ -75,7 +75,8 @@ describe('layers along the spine', () => {
 
   it('say when this skin may have no more of an oil today', async () => {
     const last = (await layers()).at(-1);
-    expect(last?.drops).toBe(1);
+    const most = last?.mostDrops ?? 0;
+    expect(most).toBeGreaterThan(last?.drops ?? 0);
     const steps: readonly { id: string }[] = (await call('GET', `/api/visits/${visit}`, undefined, house.url)).body.plan
       .steps;
     const at = steps.findIndex(({ id }) => id === last?.step);
@@ -84,14 +85,21 @@ describe('layers along the spine', () => {
       await words(page, `step ${i + 2} of ${steps.length}`);
       await pace();
     }
-    await words(page, 'one more may fall today');
-    await control(page, 'button', 'D a drop').click();
-    await words(page, 'no more today');
+    // Fewer have fallen so far than were planned: what the other layers left is counted by the limit that fills first.
+    await words(page, 'may fall today');
+    let fallen = 0;
+    while (!(await textOf(page)).includes('no more today')) {
+      await control(page, 'button', 'D a drop').click();
+      fallen += 1;
+      await page.waitForSelector(`[role="img"][aria-label="${fallen} of ${last?.drops} drops"]`);
+      expect(fallen).toBeLessThan(100);
+    }
+    expect(fallen).toBeGreaterThanOrEqual(most);
   });
 
   it('are counted in at the oil bench, as they fell', async () => {
     await go(page, `${house.url}/bench/oils?visit=${visit}`);
     await words(page, 'Together with what drops along the spine');
-    expect(await textOf(page)).toMatch(/along the spine: [a-z ]+ 2, [a-z ]+ 1\./);
+    expect(await textOf(page)).toMatch(/along the spine: [a-z ]+, [a-z ]+\./);
   });
 });

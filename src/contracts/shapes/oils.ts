@@ -39,6 +39,8 @@ export const LayersShape = z.object({
         oil: z.string().nullable(),
         drops: z.number(),
         dropsPerMl: z.number().optional(),
+        strengthPercent: z.number(),
+        inBottle: z.number(),
         mostDrops: z.number().nullable(),
         mayBe: z.array(z.string()).readonly(),
         why: z.string(),

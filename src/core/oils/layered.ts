@@ -10,7 +10,7 @@ import { constituentLimit, oilLimit } from './limits';
 import { dropsPerMlOf, mlOf } from './amounts';
 
 /** What a massage leaves on the skin (mL on a cm²). */
-const filmMlPerCm2 = 0.001;
+export const filmMlPerCm2 = 0.001;
 const bottleMl = 30;
 
 export interface LayeredCase {

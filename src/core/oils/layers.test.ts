@@ -4,7 +4,7 @@ import { shippedLibrary as library } from '../../catalogue/library/library';
 import { oilBook as book } from '../../catalogue/oils/oils';
 import { adult } from './client';
 import { type LayerCase, layerErrors, planLayers, purposesOf, spineStripCm2 } from './layers';
-import { leftOn } from './skin-balance';
+import { leftOn, shareUsed } from './skin-balance';
 
 const shelf = [...book.oils.keys()].map((oil) => ({ oil }));
 const wishes = [...(library.protocols.get('spine-oil-layers')?.blocks ?? [])].flatMap(({ id, steps }) =>
@@ -37,11 +37,25 @@ describe('layers along the spine', () => {
       expect(purposes.some((one) => one === 'cooling' || uses.includes(one))).toBe(true);
       expect(drops).toBe(Math.min(6, mostDrops ?? 6));
     }
-    expect(all[4]).toMatchObject({ oil: 'peppermint', drops: 1, why: expect.stringContaining('no more than 1') });
+    expect(all.map(({ drops }) => drops)).toEqual([6, 6, 6, 6, 6]);
+  });
+
+  it('drop from diluted bottles: no oil, no constituent and not all of them together pass what this skin may have', () => {
+    const { layers: all, balance } = layers();
+    const counted: Record<string, number> = {};
+    for (const { oil, drops, strengthPercent, inBottle } of all) {
+      expect(strengthPercent).toBeLessThanOrEqual(3);
+      expect(inBottle).toBeGreaterThan(0);
+      if (oil !== null) counted[oil] = drops;
+    }
+    for (const line of balance.lines) expect(shareUsed(line, counted), line.of).toBeLessThanOrEqual(1 + 1e-9);
+    const gentle = layers({ client: { ...adult, mostPercent: 1 } });
+    for (const { strengthPercent } of gentle.layers) expect(strengthPercent).toBeLessThanOrEqual(1);
   });
 
   it('leave a layer out, with the limit that forbids it, where not one drop may fall', () => {
-    const [only] = layers({ wishes: wishes.slice(2, 3), shelf: [{ oil: 'wintergreen' }] }).layers;
+    const before = [{ oil: 'birch-sweet', percent: 2.35 }];
+    const [only] = layers({ wishes: wishes.slice(2, 3), shelf: [{ oil: 'wintergreen' }], before }).layers;
     expect(only).toMatchObject({ oil: null, drops: 0 });
     expect(only?.why).toMatch(/^One drop of wintergreen would be over what this skin may have of /);
     expect(layers({ wishes: wishes.slice(2, 3), shelf: [] }).layers[0]?.why).toContain('The shelf has nothing for');
@@ -55,17 +69,19 @@ describe('layers along the spine', () => {
     expect(found.layers.slice(1).map(({ oil }) => oil)).not.toContain('marjoram-sweet');
     expect(layerErrors(book, found, own)).toEqual([]);
     const cool = wishes[4]?.step ?? '';
-    const tooMuch = { [cool]: { oil: 'peppermint', drops: 6 } };
-    expect(layerErrors(book, layers({ chosen: tooMuch }), tooMuch)).toEqual([
-      { step: cool, message: 'This skin may have 1 more drops of peppermint, not 6.' },
+    const tooMuch = { [cool]: { oil: 'peppermint', drops: 30 } };
+    expect(layerErrors(book, layers({ chosen: tooMuch }), tooMuch)).toMatchObject([
+      { step: cool, message: expect.stringMatching(/^This skin may have \d+ more drops of peppermint, not 30\.$/) },
     ]);
     const other = { [cool]: { oil: 'vanilla', drops: 2 } };
     expect(layerErrors(book, layers({ chosen: other }), other)[0]?.message).toMatch(/^Vanilla.* cannot drop here/);
   });
 
   it('are less on skin that has a blend on it, and none for those who may have nothing scented', () => {
-    const before = [{ oil: 'peppermint', percent: 4 }];
-    expect([layers().layers[4]?.drops, layers({ before }).layers[4]?.oil]).toEqual([1, null]);
+    const strength = (change: Partial<LayerCase>) =>
+      layers({ wishes: wishes.slice(0, 1), shelf: [{ oil: 'lavender' }], ...change }).layers[0]?.strengthPercent ?? 0;
+    expect(strength({ before: [{ oil: 'cypress', percent: 2.9 }] })).toBeLessThan(strength({}));
+    expect(given({ before: [{ oil: 'lavender', percent: 3 }] })).toEqual([]);
     expect(given({ client: { ...adult, mostPercent: 0 } })).toEqual([]);
     expect(given({ client: { age: 1, conditions: [], skin: 'normal' } })).toEqual([]);
   });

@@ -1,16 +1,19 @@
-import type { Drops, Millilitres } from '../quantities';
+import type { Drops, Millilitres, Percent } from '../quantities';
 import type { OilId } from '../ids';
 import { list } from '../drainage/wording';
 import { type BlendPart, type OilBook, oilOf, type UseId, useIds } from './book';
-import { type OilClient, reasonsToAvoid } from './client';
+import { dropsPerMlOf } from './amounts';
+import { guideOf, type OilClient, reasonsToAvoid } from './client';
+import { dilute, filmMlPerCm2 } from './layered';
 import type { Dose } from './limits';
+import { useWords } from './words';
 import type { OnSkin } from './on-skin';
-import { type CountedDrops, leftOn, type SkinBalance, skinBalance, tightestOf } from './skin-balance';
+import { type CountedDrops, type DroppingOil, leftOn, type SkinBalance, skinBalance, tightestOf } from './skin-balance';
 
 /** What drops of a layer are for: a use of the book, or to cool, which menthol does. */
 export type LayerPurpose = UseId | 'cooling';
 
-/** A step that lets drops fall straight onto the skin. */
+/** A step that lets drops fall onto the skin. */
 export interface LayerWish {
   readonly step: string;
   /** `calming and muscle-ease: mild, spread over the whole back`. */
@@ -40,6 +43,9 @@ export interface Layer {
   readonly drops: Drops;
   /** As its own bottle counts, where that was counted. */
   readonly dropsPerMl?: number | undefined;
+  /** How strong it is in what it drops from, and its drops in that bottle of `layerBottleMl`. */
+  readonly strengthPercent: Percent;
+  readonly inBottle: Drops;
   /** As many as the skin may have here, after the layers before; null where no limit is known. */
   readonly mostDrops: Drops | null;
   /** Oils of the shelf that serve it and of which at least one drop may fall. */
@@ -60,8 +66,6 @@ const usualSurfaceM2 = 1.75;
 export const spineStripCm2 = (surfaceM2 = usualSurfaceM2): number =>
   Math.round((spineCm2 * surfaceM2) / usualSurfaceM2);
 
-/** What a massage leaves on the skin (mL on a cm²). */
-const filmMlPerCm2 = 0.001;
 /** From so much menthol on an oil cools (%). */
 const coolingPercent = 10;
 
@@ -84,19 +88,50 @@ function serves(book: OilBook, oil: OilId, purpose: LayerPurpose): boolean {
  * fall, the mildest of those; not the same twice. A choice of the therapist stands wherever the skin may have it.
  */
 export function planLayers(book: OilBook, input: LayerCase): Layers {
-  const { wishes, shelf, client, areaCm2, chosen = {} } = input;
-  const usable = shelf.filter(({ oil }) => reasonsToAvoid(oilOf(book, oil), client, 'body', book).length === 0);
-  const balance = skinBalance(book, {
-    ...{ filmMl: areaCm2 * filmMlPerCm2, client, before: input.before },
-    oils: usable,
-  });
+  const { wishes, shelf, client, areaCm2, before, chosen = {} } = input;
+  const filmMl = areaCm2 * filmMlPerCm2;
+  const together = guideOf(book, client, 'body').maxPercent;
+  const left = together - before.reduce((sum, { percent }) => sum + percent, 0);
+  const usable = shelf
+    .filter(({ oil }) => reasonsToAvoid(oilOf(book, oil), client, 'body', book).length === 0)
+    .flatMap((part) => dilutedFor(book, part, client, Math.max(0, left) / dropsShare(book, wishes, part, filmMl)));
+  const balance = skinBalance(book, { filmMl, client, before, oils: usable, mostTogether: together });
   const layers = fillLayers({
     ...{ book, balance, chosen },
     oils: usable,
-    reserved: new Set(Object.values(chosen).map(({ oil }) => oil)),
+    reserved: new Set(wishes.flatMap(({ step }) => chosen[step]?.oil ?? [])),
     triedEach: wishes.length > fewLayers ? 2 : 4,
   })(wishes, {});
   return { areaCm2, layers, balance };
+}
+
+/** What all layers drop at least, in parts of the film. */
+const dropsShare = (book: OilBook, wishes: readonly LayerWish[], part: DroppingOil, filmMl: Millilitres): number =>
+  wishes.reduce((sum, { drops }) => sum + Math.min(...drops), 0) / (dropsPerMlOf(book, part) * filmMl) || 1;
+
+/** What each layer drops from: so much medium, with whole drops of its oil (mL). */
+export const layerBottleMl = 10;
+
+/**
+ * An oil as it drops: never undiluted, as strong as its own limits and the guide allow in whole drops, and no stronger
+ * than leaves room for the least drops of all layers. None where not one drop goes into its bottle.
+ */
+function dilutedFor(
+  book: OilBook,
+  part: LayerCase['shelf'][number],
+  client: OilClient,
+  mostPercent: Percent,
+): readonly BottledOil[] {
+  const own = dilute(book, [{ ...part, drops: 1 }], client).maxTotalPercent;
+  const perMl = dropsPerMlOf(book, part);
+  const inBottle = Math.floor((Math.min(own, mostPercent) / 100) * layerBottleMl * perMl + 1e-9);
+  return inBottle > 0 ? [{ ...part, inBottle, strengthPercent: (100 * inBottle) / perMl / layerBottleMl }] : [];
+}
+
+interface BottledOil extends DroppingOil {
+  /** Drops of it in the bottle that it drops from. */
+  readonly inBottle: Drops;
+  readonly strengthPercent: Percent;
 }
 
 /** Up to so many layers, more oils are tried for each. */
@@ -105,7 +140,7 @@ const fewLayers = 6;
 interface Filling {
   readonly book: OilBook;
   readonly balance: SkinBalance;
-  readonly oils: LayerCase['shelf'];
+  readonly oils: readonly BottledOil[];
   readonly chosen: NonNullable<LayerCase['chosen']>;
   /** Oils that the therapist has chosen for one of the layers. */
   readonly reserved: ReadonlySet<OilId>;
@@ -143,58 +178,48 @@ function candidatesFor(
   const serving = oils.flatMap(({ oil }) => (purposes.some((one) => serves(book, oil, one)) ? [oil] : []));
   const mayBe = serving.filter((oil) => leftOn(balance, counted, oil) !== 0);
   const own = chosen[step];
-  const free = mayBe
-    .filter((oil) => !(oil in counted) && !reserved.has(oil))
+  const free = oils
+    .filter(({ oil }) => mayBe.includes(oil) && !(oil in counted) && !reserved.has(oil))
     .toSorted((a, b) => worthOf(book, balance, counted, purposes, least, a, b))
-    .slice(0, triedEach);
+    .slice(0, triedEach)
+    .map(({ oil }) => oil);
   const tried = own && mayBe.includes(own.oil) ? [own.oil] : free;
   const none: Layer = {
-    ...{ step, purposes, mayBe, oil: null, drops: 0, mostDrops: 0 },
+    ...{ step, purposes, mayBe, oil: null, drops: 0, mostDrops: 0, strengthPercent: 0, inBottle: 0 },
     why: whyNone(book, balance, counted, serving, purposes),
   };
   return [
     ...tried.map((oil): Layer => {
       const mostDrops = leftOn(balance, counted, oil);
       const drops = Math.min(own?.oil === oil ? own.drops : least, mostDrops ?? Infinity);
-      const dropsPerMl = oils.find((one) => one.oil === oil)?.dropsPerMl;
+      const { dropsPerMl, strengthPercent = 0, inBottle = 0 } = oils.find((one) => one.oil === oil) ?? {};
       const why = whyThis(book, oil, purposes, drops, least);
-      return { ...{ step, purposes, mayBe, oil, drops, mostDrops, why }, ...(dropsPerMl ? { dropsPerMl } : {}) };
+      return {
+        ...{ step, purposes, mayBe, oil, drops, mostDrops, why, strengthPercent, inBottle },
+        ...(dropsPerMl ? { dropsPerMl } : {}),
+      };
     }),
     ...(tried.length === 0 ? [none] : []),
   ];
 }
 
-/** What serves more comes first, then what may fall often enough, then what takes less of the limits. */
+/** What may fall often enough comes first, then what serves more, then the milder oil: the one that may be stronger. */
 function worthOf(
   book: OilBook,
   balance: SkinBalance,
   counted: CountedDrops,
   purposes: readonly LayerPurpose[],
   least: Drops,
-  a: OilId,
-  b: OilId,
+  a: BottledOil,
+  b: BottledOil,
 ): number {
-  const served = (oil: OilId) => purposes.filter((purpose) => serves(book, oil, purpose)).length;
-  const isEnough = (oil: OilId) => Number((leftOn(balance, counted, oil) ?? least) >= least);
-  const taken = (oil: OilId) =>
-    Math.max(
-      0,
-      ...balance.lines.map((line) =>
-        line.perDrop[oil] === undefined ? 0 : (line.perDrop[oil] ?? 0) / line.limitPercent,
-      ),
-    );
-  return isEnough(b) - isEnough(a) || served(b) - served(a) || taken(a) - taken(b);
+  const served = ({ oil }: BottledOil) => purposes.filter((purpose) => serves(book, oil, purpose)).length;
+  const isEnough = ({ oil }: BottledOil) => Number((leftOn(balance, counted, oil) ?? least) >= least);
+  return isEnough(b) - isEnough(a) || served(b) - served(a) || b.strengthPercent - a.strengthPercent;
 }
 
-const purposeWords: Readonly<Partial<Record<LayerPurpose, string>>> = {
-  'muscle-ease': 'easing muscles',
-  'joint-warmth': 'warmth for joints',
-  'skin-balance': 'balance of the skin',
-  'headache-tension': 'tension of the head',
-  cooling: 'cooling',
-};
 export const purposesInWords = (purposes: readonly LayerPurpose[]): string =>
-  list(purposes.map((purpose) => purposeWords[purpose] ?? purpose.replace('-', ' ')));
+  list(purposes.map((purpose) => (purpose === 'cooling' ? 'cooling' : useWords[purpose])));
 
 const nameOf = (book: OilBook, oil: OilId) => oilOf(book, oil).name;
 

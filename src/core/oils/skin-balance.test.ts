@@ -31,12 +31,17 @@ describe('the balance of a piece of skin', () => {
     );
   });
 
-  it('knows no limit where there is none, but for those who may have less than others', () => {
+  it('knows no limit where there is none, but for all oils together where that is bounded', () => {
     expect(leftOn(skin(['marjoram-sweet']), {}, 'not-there')).toBeNull();
-    const child = skin(['lavender'], { filmMl: 90, client: { age: 8, conditions: [], skin: 'normal' } });
-    expect(tightestOf(child, {}, 'lavender')?.of).toBe('all oils together');
-    expect(leftOn(child, {}, 'lavender')).toBeGreaterThan(0);
-    expect(leftOn(skin(['lavender'], { client: { ...adult, mostPercent: 1 } }), {}, 'lavender')).toBe(0);
+    const bounded = skin(['marjoram-sweet'], { filmMl: 90, mostTogether: 1 });
+    expect(tightestOf(bounded, {}, 'marjoram-sweet')?.of).toBe('all oils together');
+    expect(leftOn(skin(['lavender'], { mostTogether: 1 }), {}, 'lavender')).toBe(0);
+  });
+
+  it('has room for more drops the more they are diluted', () => {
+    const diluted = skin([], { oils: [{ oil: 'wintergreen', strengthPercent: 2 }] });
+    expect(leftOn(diluted, {}, 'wintergreen')).toBe(25);
+    expect(leftOn(diluted, { wintergreen: 23 }, 'wintergreen')).toBe(2);
   });
 
   it('says the same as the check of a whole blend in that film', () => {

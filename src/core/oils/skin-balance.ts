@@ -2,7 +2,7 @@ import type { Drops, Percent } from '../quantities';
 import type { OilId } from '../ids';
 import { dropsPerMlOf } from './amounts';
 import { type BlendPart, type OilBook, oilOf } from './book';
-import { guideOf, judgedArea, adult, type OilClient } from './client';
+import { judgedArea, type OilClient } from './client';
 import { constituentLimit, constituentsOf, type Dose, oilLimit, phototoxicSum } from './limits';
 
 /** One limit of a piece of skin: what it takes at most, what it has, and what each drop adds (% of the film). */
@@ -23,13 +23,19 @@ export interface SkinBalance {
 /** Drops that have fallen, by oil. */
 export type CountedDrops = Readonly<Record<OilId, Drops>>;
 
+/** An oil that drops, as its own bottle counts; how strong it is in what it drops from, 100 where it is not diluted. */
+export interface DroppingOil extends Pick<BlendPart, 'oil' | 'dropsPerMl'> {
+  readonly strengthPercent?: Percent | undefined;
+}
+
 interface Skin {
   readonly filmMl: number;
   readonly client: OilClient;
-  /** Oils that may drop onto it, as their own bottles count. */
-  readonly oils: readonly Pick<BlendPart, 'oil' | 'dropsPerMl'>[];
+  readonly oils: readonly DroppingOil[];
   /** What another blend of the visit brings to this skin. */
   readonly before: readonly Dose[];
+  /** What this skin may have of all oils together; no bound without it. */
+  readonly mostTogether?: Percent | undefined;
 }
 
 /**
@@ -37,11 +43,11 @@ interface Skin {
  * film does not grow with the drops: that would thin them only.
  * @throws RangeError for an oil that the book does not know
  */
-export function skinBalance(book: OilBook, { filmMl, client, oils, before }: Skin): SkinBalance {
+export function skinBalance(book: OilBook, { filmMl, client, oils, before, mostTogether }: Skin): SkinBalance {
   const area = judgedArea(client, 'body');
   const drop = (part: Skin['oils'][number]): Dose => ({
     oil: part.oil,
-    percent: 100 / (dropsPerMlOf(book, part) * filmMl),
+    percent: (part.strengthPercent ?? undiluted) / (dropsPerMlOf(book, part) * filmMl),
   });
   const drops = oils.map(drop);
   const lineOf = (
@@ -77,16 +83,12 @@ export function skinBalance(book: OilBook, { filmMl, client, oils, before }: Ski
           : [];
       }),
       ...lineOf('oils that make skin burn in the sun', 100, (doses) => 100 * phototoxicSum(book, doses, area)),
-      ...lineOf('all oils together', mostTogether(book, client), all),
+      ...lineOf('all oils together', mostTogether ?? null, all),
     ],
   };
 }
 
-/** What the client may have of all oils together where that is less than any adult; no bound for a healthy one. */
-function mostTogether(book: OilBook, client: OilClient): Percent | null {
-  const own = guideOf(book, client, 'body').maxPercent;
-  return own < guideOf(book, adult, 'body').maxPercent ? own : null;
-}
+const undiluted = 100;
 
 const usedOf = ({ usedPercent, perDrop }: BalanceLine, counted: CountedDrops): Percent =>
   Object.entries(counted).reduce((sum, [oil, drops]) => sum + drops * (perDrop[oil] ?? 0), usedPercent);

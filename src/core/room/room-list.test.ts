@@ -48,6 +48,15 @@ describe('the room before a treatment', () => {
     expect(what(['dry-brush-body']).join('; ')).not.toMatch(/stone|oil|glove/);
   });
 
+  it('names the cup by what is poured, and fills none for drops straight onto the skin', () => {
+    expect(what(['scalp-shoulders']).join('; ')).toMatch(/Oil for scalp and shoulders in the cup: [\d.]+ mL/);
+    expect(what(['stones-neck']).join('; ')).toMatch(/A little oil for neck and shoulders in the cup/);
+    expect(what(['lifting-facial']).join('; ')).toMatch(/Face oil: [\d.]+ mL/);
+    expect(what(['lifting-facial']).join('; ')).not.toContain('Body oil');
+    expect(what(['aroma-whole-body']).join('; ')).toContain('Body oil in the cup');
+    expect(what(['spine-oil-layers']).join('; ')).not.toMatch(/oil in the cup/i);
+  });
+
   it('asks for something to glide on wherever a tool scrapes', () => {
     expect(what(['tool-neck-jaw'])).toContain('Something to glide on for the scraping tool');
     expect(what(['face-roller'])).not.toContain('Something to glide on for the scraping tool');

@@ -106,8 +106,8 @@ const layerOils = ({ layerOils: bottles }: RoomHabits): readonly RoomItem[] =>
         {
           id: 'layer-oils',
           kind: 'lay-out',
-          what: `Lay out the bottles for the layers, in this order: ${bottles}`,
-          minutesBefore: layOutMinutes,
+          what: `Mix for the layers, and lay out in this order: ${bottles}`,
+          minutesBefore: blendMinutes,
           why: 'They drop one after the other, without looking for a bottle.',
         },
       ];

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dropsByOil, droppedOf } from './dropped';
+import { dropsByOil, droppedInWords, droppedOf } from './dropped';
 import type { TableEvent } from './table-event';
 
 const fell = (stepId: string, oil: string, drops: number, second: number): TableEvent => ({
@@ -22,5 +22,13 @@ describe('drops that fell at the table', () => {
   it('are none where the count went back to none, and other events do not count', () => {
     const mark: TableEvent = { ...fell('a', 'lavender', 3, 1), id: 'mark', kind: 'mark', mark: 'redness' };
     expect(droppedOf([fell('a', 'lavender', 1, 1), fell('a', 'lavender', 0, 2), mark])).toEqual([]);
+  });
+
+  it('are a sentence for the note, and none where nothing fell', () => {
+    const dropped = droppedOf([fell('a', 'lavender', 3, 1), fell('b', 'cypress', 2, 2)]);
+    expect(droppedInWords(dropped, { lavender: 'Lavender' })).toEqual([
+      'Dropped straight onto the skin: lavender 3, cypress 2.',
+    ]);
+    expect(droppedInWords([], {})).toEqual([]);
   });
 });

@@ -24,3 +24,11 @@ export function dropsByOil(dropped: readonly Dropped[], except?: string): Readon
   for (const { stepId, oil, drops } of dropped) if (stepId !== except) sums[oil] = (sums[oil] ?? 0) + drops;
   return sums;
 }
+
+/** `Dropped straight onto the skin: cypress 4, lavender 6.`, for the note; nothing where nothing fell. */
+export function droppedInWords(dropped: readonly Dropped[], names: Readonly<Record<OilId, string>>): readonly string[] {
+  const parts = Object.entries(dropsByOil(dropped)).map(
+    ([oil, drops]) => `${(names[oil] ?? oil).toLowerCase()} ${drops}`,
+  );
+  return parts.length > 0 ? [`Dropped straight onto the skin: ${parts.join(', ')}.`] : [];
+}

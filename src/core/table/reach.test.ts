@@ -24,4 +24,11 @@ describe('what to reach for', () => {
     expect(reachFor(step('a', 'roller'), step('b', 'roller'), oilOf)).toEqual([]);
     expect(reachFor(step('a'), undefined, oilOf)[0]).toContain('Water');
   });
+
+  it('names the bottle of the next layer, with its drops', () => {
+    const next = step('b');
+    const dropped = { oil: 'cypress', name: 'Cypress', drops: 6 };
+    const layer = { ...next, told: { ...(next.told ?? step('c').told), dropped } } as TableStep;
+    expect(reachFor(step('a'), layer, () => undefined)).toEqual(['Take up the cypress: 6 drops.']);
+  });
 });

@@ -13,9 +13,13 @@ export function reachFor(
   if (!next) return ['Water for the client; a hand on the shoulder before you step away.'];
   const tool = next.told?.tool;
   const oil = oilOf(next);
+  const dropped = next.told?.dropped;
   return [
     ...(next.changes ?? []),
     ...(tool !== undefined && tool !== now.told?.tool ? [`Take up the ${tool}.`] : []),
+    ...(dropped !== undefined
+      ? [`Take up the ${dropped.name.toLowerCase()}: ${dropped.drops === 1 ? 'one drop' : `${dropped.drops} drops`}.`]
+      : []),
     ...(oil !== undefined && oil !== oilOf(now) ? [`“${oil}” within reach.`] : []),
   ];
 }

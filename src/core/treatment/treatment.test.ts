@@ -10,6 +10,7 @@ import type { LeftOut } from './left-out';
 import { leastSecondsOf, usualSecondsOf } from './fit-blocks';
 import { loadOf } from './load';
 import { orderFaults, mendOrder } from './order';
+import { changeWords } from './tell';
 import { planTreatment, type TreatmentPlan } from './plan-treatment';
 import { waysToShorten } from './shorten';
 
@@ -194,6 +195,27 @@ describe('rearranging', () => {
 });
 
 describe('short of time', () => {
+  it.each(['lifting-facial', 'firming-facial'])('%s works both sides of the face alike, however short it is', (id) => {
+    for (let minutes = 6; minutes <= 60; minutes += 3) {
+      const found = ids(plan(allow([id]), minutes));
+      const of = (side: string) =>
+        found.filter((block) => block.endsWith(side)).map((block) => block.replace(side, ''));
+      expect(of('-left').toSorted(), `${minutes} minutes`).toEqual(of('-right').toSorted());
+    }
+  });
+
+  it('has the head roll where one side of the face follows the other, and covers nothing', () => {
+    const { blocks } = plan(allow(['firming-facial']), 60);
+    const kinds = blocks.flatMap(({ changes }) => changes.map(({ kind }) => kind));
+    expect(kinds).toContain('head');
+    expect(kinds).not.toContain('drape');
+    const turned = blocks.find(({ changes }) => changes.some(({ kind }) => kind === 'head'));
+    const away = turned?.side === 'left' ? 'right' : 'left';
+    const setting = turned ?? { position: 'supine', hands: 'oiled', therapist: 'head', side: 'left' };
+    expect(changeWords(turned?.changes ?? [], setting).join(' ')).toContain(`Let the head roll to the ${away}`);
+    expect(changeWords(turned?.changes ?? [], setting, true).join(' ')).toContain('The head stays in the middle');
+  });
+
   it('keeps whole blocks, twins together, and names what does not fit', () => {
     const result = plan(allow(['aroma-whole-body']), 30);
     const kept = new Set(ids(result).map((id) => id.replace(/-(left|right)$/, '')));

@@ -5,6 +5,7 @@ import type { VisitView } from '../../contracts/visit-views';
 import { shortLabel } from '../../core/anatomy/place-labels';
 import { regionLabel } from '../../core/anatomy/place';
 import { asksForSide, type Mark, markedPlace, marksInWords, marksOf, markWords } from '../../core/table/marks';
+import { droppedInWords, droppedOf } from '../../core/table/dropped';
 import type { MarkSide } from '../../core/table/mark-kinds';
 import { titleOf } from '../../core/table/table-step';
 import { Button } from '../../ui/button/Button';
@@ -31,7 +32,8 @@ export function Marked({ visit, note, onTake }: Props) {
   const marks = marksOf(visit.events);
   const [said, setSaid] = useState<ReadonlyMap<string, MarkSide>>(new Map());
   const [trouble, setTrouble] = useState('');
-  if (marks.length === 0) return null;
+  const fell = droppedInWords(droppedOf(visit.events), visit.plan?.treatment?.layers?.names ?? {});
+  if (marks.length === 0 && fell.length === 0) return null;
   const stepOf = (id: string) => (visit.plan?.steps ?? []).find((step) => step.id === id);
   const keyOf = ({ kind, stepId }: Mark) => `${kind} ${stepId}`;
   const answered = marks.map((mark): Mark => ({ ...mark, side: mark.side ?? said.get(keyOf(mark)) ?? null }));
@@ -59,7 +61,7 @@ export function Marked({ visit, note, onTake }: Props) {
     const step = stepOf(mark.stepId);
     return step && { place: markedPlace(mark, step, labels), title: titleOf(anatomy, step) };
   };
-  const sentences = marksInWords(answered, placeOf, timeOf);
+  const sentences = [...marksInWords(answered, placeOf, timeOf), ...fell];
   const fresh = sentences.filter((sentence) => !note.includes(sentence));
   return (
     <>

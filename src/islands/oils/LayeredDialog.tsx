@@ -4,6 +4,7 @@ import { oilBook } from '../../catalogue/oils/oils';
 import { oilOf } from '../../core/oils/book';
 import { dropsText, percentText } from '../../core/oils/finding-words';
 import { layeredDrops } from '../../core/oils/layered';
+import { spineStripCm2 } from '../../core/oils/layers';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field } from '../../ui/field/Field';
@@ -11,15 +12,12 @@ import styles from './Oils.module.css';
 import { ShareBar } from './ShareBar';
 import { useBench } from './bench-context';
 
-/** A strip along the spine, two hands wide (cm²). */
-const spineCm2 = 900;
-
 /** What the drops of the blend would come to straight on the skin, against the limits, and what they are diluted. */
 export function LayeredDialog({ onClose }: { readonly onClose: () => void }) {
   const bench = useBench();
   const { blend, client, takeParts, change } = bench;
   const { scope } = bench.view;
-  const [area, setArea] = useState(String(spineCm2));
+  const [area, setArea] = useState(String(spineStripCm2(bench.view.client?.surfaceM2 ?? undefined)));
   const areaCm2 = Number(area.replace(',', '.'));
   const isBad = !(areaCm2 > 0 && areaCm2 <= 25_000);
   const neat =

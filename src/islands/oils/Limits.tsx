@@ -68,9 +68,7 @@ export function Limits({ check, onSkin }: Props) {
       </div>
       {onSkin && (
         <p className={styles['soft']}>
-          {oilsWords.withWhatDrops(
-            onSkin.parts.map(({ oil, drops }) => `${oilOf(oilBook, oil).name.toLowerCase()} ${drops}`).join(', '),
-          )}
+          {oilsWords.withWhatDrops(onSkin.parts.map(({ oil }) => oilOf(oilBook, oil).name.toLowerCase()).join(', '))}
         </p>
       )}
       <ul className={styles['limits']}>

@@ -9,10 +9,14 @@ import { compute } from './pool';
 
 const share = new FairShare();
 
-/** Has a question answered in a thread; who has used up the share of their address waits. */
+/** Who has a share of their own: everybody who is signed in, and each address of those who are not. */
+const sharerOf = (context: Asked<Route>['context']): string =>
+  context.locals.session ? `staff ${context.locals.session.staff.id}` : addressOf(context);
+
+/** Has a question answered in a thread; who has used up their share waits. */
 async function ask(question: Question, { body, context }: Pick<Asked<Route>, 'body' | 'context'>): Promise<unknown> {
-  const address = addressOf(context);
-  const wait = share.waitSeconds(address, performance.now());
+  const sharer = sharerOf(context);
+  const wait = share.waitSeconds(sharer, performance.now());
   if (wait > 0) {
     const response = problem({
       type: '/problems/too-fast',
@@ -23,7 +27,7 @@ async function ask(question: Question, { body, context }: Pick<Asked<Route>, 'bo
     return response;
   }
   const answered = await compute({ question, body }, context.request.signal);
-  share.spend(address, answered.tookMs, performance.now());
+  share.spend(sharer, answered.tookMs, performance.now());
   if (answered.kind === 'answer') return answered.answer;
   return new Response(answered.text, {
     status: answered.status,

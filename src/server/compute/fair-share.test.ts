@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { FairShare } from './fair-share';
 
-describe('the share of an address', () => {
+describe('the share of a person or an address', () => {
   it('lasts for a minute of computing, and comes back as time goes by', () => {
     const share = new FairShare();
     expect(share.waitSeconds('a', 0)).toBe(0);

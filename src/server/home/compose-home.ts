@@ -3,7 +3,8 @@ import { homeRoutine } from '../../catalogue/homecare/homecare';
 import type { HomeWish } from '../../contracts/home';
 import { toCheckedSheet } from '../../core/homecare/checked';
 import { composeSheet, judgeRoutine, mostMinutes, mostPerWeek } from '../../core/homecare/compose';
-import { type HomeSheet, stepsOf } from '../../core/homecare/sheet';
+import type { Judgement } from '../../core/judgement/judgement';
+import { type HomeRoutine, type HomeSheet, stepsOf } from '../../core/homecare/sheet';
 import { courseViolations } from '../../core/judgement/course-violations';
 import { violationsOf } from '../../core/judgement/violations';
 import type { Result } from '../../core/result';
@@ -40,11 +41,9 @@ export function composeHome(library: HouseLibrary, visit: VisitRecord, wish: Hom
 
 /** Times in seven days that a sheet may be done, for this client; and why not more, where screening says so. */
 export function mostPerWeekOf(
-  visit: VisitRecord,
-  routineId: HomeWish['routine'],
+  judgement: Judgement,
+  routine: HomeRoutine,
 ): { readonly mostPerWeek: number; readonly whyNotMore: string } {
-  const routine = homeRoutine(routineId);
-  const judgement = judgeVisit(visit);
   const most = mostPerWeek(judgement, routine);
   const [reason] = most < routine.mostPerWeek ? (judgement.kind(routine.modality)?.answer.reasons ?? []) : [];
   return { mostPerWeek: most, whyNotMore: reason?.text ?? '' };

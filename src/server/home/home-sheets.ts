@@ -25,6 +25,7 @@ import { findHouse, listTherapists } from '../people/people.repository';
 import { insertAudit } from '../house/audit.repository';
 import { composeHome, mostPerWeekOf } from './compose-home';
 import { mostOf } from './how-often';
+import { judgeVisit } from '../screening/judge-visit';
 import { isoDay, shortDay } from '../shared/house-clock';
 import { readHouseLibrary } from '../library/read-library';
 import { completeVisit, readVisitFrame } from '../visits/read-visit';
@@ -40,18 +41,22 @@ export async function readHome(db: Db, visitId: VisitId, now: Date): Promise<Hom
   const [visit, sheets] = await Promise.all([completeVisit(db, record), readSheets(db, record.client.id, now)]);
   const [words] = homeLanguages;
   const latest = sheets.find(({ isEnded }) => !isEnded);
+  const judgement = judgeVisit(record);
   const suited = firstWish(record, await readLanguage(db, record.client.id));
   // What was given last goes on, unless this visit did something that a sheet of its own carries on at home.
   const isOther = carriedOn(record) !== undefined && latest?.wish.routine !== suited.routine;
   return {
     visit,
-    offers: homeRoutines.map((routine) => ({
-      routine: { ...routine, mostPerWeek: mostPerWeekOf(record, routine.id).mostPerWeek },
-      whyNotMore: mostPerWeekOf(record, routine.id).whyNotMore,
-      title: words?.routines[routine.id].title ?? routine.id,
-      about: words?.routines[routine.id].about ?? '',
-      takesSide: takesSide(routine.id),
-    })),
+    offers: homeRoutines.map((routine) => {
+      const { mostPerWeek, whyNotMore } = mostPerWeekOf(judgement, routine);
+      return {
+        routine: { ...routine, mostPerWeek },
+        whyNotMore,
+        title: words?.routines[routine.id].title ?? routine.id,
+        about: words?.routines[routine.id].about ?? '',
+        takesSide: takesSide(routine.id),
+      };
+    }),
     first: latest && !isOther ? latest.wish : suited,
     languages: homeLanguages.map(({ language, languageName }) => ({ id: language, name: languageName })),
     sheets,

@@ -74,13 +74,14 @@ export async function readDropsOnSkin(db: Db, visitId: VisitId): Promise<DropsOn
   const layers = row && planColumn.read(row.plan_json).treatment?.layers;
   if (!layers) return null;
   const events = await listEvents(db, visitId);
-  const perMlOf = (oil: string) => {
-    const dropsPerMl = layers.layers.find((layer) => layer.oil === oil)?.dropsPerMl;
-    return dropsPerMl ? { dropsPerMl } : {};
+  /** What of the oil itself is in drops of the diluted bottle. */
+  const inDrops = (oil: string, drops: number) => {
+    const { dropsPerMl, strengthPercent = 100 } = layers.layers.find((layer) => layer.oil === oil) ?? {};
+    return { oil, drops: (drops * strengthPercent) / 100, ...(dropsPerMl ? { dropsPerMl } : {}) };
   };
   const parts =
     events.length > 0
-      ? droppedOf(events).map(({ oil, drops }) => ({ oil, drops, ...perMlOf(oil) }))
-      : layers.layers.flatMap(({ oil, drops }) => (oil === null ? [] : [{ oil, drops, ...perMlOf(oil) }]));
+      ? droppedOf(events).map(({ oil, drops }) => inDrops(oil, drops))
+      : layers.layers.flatMap(({ oil, drops }) => (oil === null ? [] : [inDrops(oil, drops)]));
   return parts.length > 0 ? { filmMl: layers.balance.filmMl, parts } : null;
 }

@@ -1,6 +1,8 @@
 import { oilBook } from '../../catalogue/oils/oils';
+import type { TreatmentView } from '../../contracts/treatment-views';
 import type { LayerCase } from '../../core/oils/layers';
 import { ageingOf } from '../../core/oils/stock';
+import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
 import { listBottles } from './oils.repository';
 
@@ -14,4 +16,25 @@ export async function usableShelf(db: Db, today: string): Promise<LayerCase['she
     shelf.set(oil.id, { oil: oil.id, dropsPerMl: known ?? bottle.dropsPerMl ?? undefined });
   }
   return [...shelf.values()];
+}
+
+/** Layers of a plan whose bottle is empty, too old or gone by now: they are not begun. */
+export async function layersWithoutBottle(
+  db: Db,
+  treatment: Pick<TreatmentView, 'layers'> | null | undefined,
+  today: string,
+): Promise<readonly FieldError[]> {
+  if (!treatment?.layers) return [];
+  const { layers, names } = treatment.layers;
+  const usable = new Set((await usableShelf(db, today)).map(({ oil }) => oil));
+  return layers.flatMap(({ oil }) =>
+    oil === null || usable.has(oil)
+      ? []
+      : [
+          {
+            path: 'plan',
+            message: `${names[oil] ?? oil} is used up or too old by now: plan again, or choose another oil.`,
+          },
+        ],
+  );
 }

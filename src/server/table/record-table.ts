@@ -1,5 +1,6 @@
 import type { VisitId } from '../../core/ids';
 import { anatomy } from '../../catalogue/anatomy';
+import { oilBook } from '../../catalogue/oils/oils';
 import { referralWords } from '../../catalogue/swelling/scales.data';
 import { readCase } from '../../core/drainage/case';
 import { checkCourse } from '../../core/drainage/check';
@@ -16,6 +17,8 @@ import { insertAudit } from '../house/audit.repository';
 import { findLead, insertEvents, listEvents, setLead } from './table-events.repository';
 import { findVisit, latestPlan } from '../visits/visits.repository';
 import { chosenAgainst } from '../oils/choose-blend';
+import { layersWithoutBottle } from '../oils/usable-shelf';
+import { isoDay } from '../shared/house-clock';
 import { readFlags } from '../screening/raise-flags';
 import { readGates } from '../visits/visit-gates';
 import { readVisitFrame, toPlanView } from '../visits/read-visit';
@@ -44,6 +47,8 @@ export async function readyForTable(db: Db, visitId: VisitId): Promise<readonly 
     return [{ path: 'plan', message: 'Findings or therapist have changed since this plan was made: plan again.' }];
   const bottles = await chosenAgainst(db, visit);
   if (bottles.length > 0) return bottles;
+  const layers = await layersWithoutBottle(db, view.treatment, isoDay(visit.startsAt));
+  if (layers.length > 0) return layers;
   if (view.treatment) return readyTreatment(view.treatment, view.reason);
   if (rankOf(view.plan.decision) >= rankOf('clear-first'))
     return [{ path: 'plan', message: view.plan.reasons[0]?.text ?? 'This plan is not to be carried out.' }];
@@ -98,6 +103,12 @@ export async function recordEvents(
     const errors = await readyForTable(db, visitId);
     if (errors && errors.length > 0) return { kind: 'refused', errors };
   }
+  const strange = events.findIndex(({ oil }) => oil !== undefined && !oilBook.oils.has(oil));
+  if (strange >= 0)
+    return {
+      kind: 'refused',
+      errors: [{ path: `events.${strange}.oil`, message: 'There is no such oil in the catalogue: name it by its id.' }],
+    };
   const now = actor.now.toISOString();
   return db.transaction().execute(async (trx) => {
     const lead = (await findLead(trx, visitId)) ?? { deviceId, takenAt: now };

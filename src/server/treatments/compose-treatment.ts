@@ -54,8 +54,8 @@ export interface TreatmentFacts {
   readonly last: { readonly date: string; readonly given: GivenTreatment } | null;
   /** The house's stones, how warm it works, and what of the client bears on that. */
   readonly tray: StoneTray;
-  /** The house's bottles, and what of the client bears on drops straight onto the skin. */
-  readonly oils: LayerFacts;
+  /** The house's bottles, and what of the client bears on drops straight onto the skin; only where any are asked for. */
+  readonly oils?: LayerFacts | undefined;
   /** Skin of the client (m²), where height and weight are known. */
   readonly surfaceM2: number | undefined;
 }
@@ -84,7 +84,7 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
   const isNeckStill = neck !== undefined && rankOf(neck) > rankOf('modify');
   const told = tellBlocks(library, plan, course, lines, nameOfChoice, isNeckStill);
   const hand = (wish.school ?? visit.school).hand;
-  const layers = layersOf(told.steps, facts.oils, wish.layers);
+  const layers = facts.oils && layersOf(told.steps, facts.oils, wish.layers);
   const steps = withTeaching(library, hand, layers ? withDrops(told.steps, layers) : told.steps);
   const { blocks } = told;
   const rotations = rotationsOf(steps, facts.tray);
@@ -137,7 +137,7 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
       limitsOver(judgement, givenWork(plan.blocks)),
     ),
     oil: oilNeeds(anatomy.groups, plan.blocks, spreadTable, facts.surfaceM2),
-    ...(layers ? { layers: { ...layers, names: namesIn(layers), lately: facts.oils.lately } } : {}),
+    ...(layers ? { layers: { ...layers, names: namesIn(layers), lately: facts.oils?.lately ?? [] } } : {}),
     lines,
     openLines: hasFacial(plan) ? openLines(plan.blocks, lines).map(({ id }) => id) : [],
     sinceLast: facts.last

@@ -1,13 +1,18 @@
 import { oilBook } from '../../catalogue/oils/oils';
+import { vocabulary } from '../../catalogue/screening/screening';
+import { blendViolations, type ProductViolation } from '../../core/judgement/product-violations';
+import { totalMlOf } from '../../core/oils/amounts';
 import type { TreatmentHolds } from '../../contracts/treatment';
 import type { BlockView, LeftOutView } from '../../contracts/treatment-views';
 import { oilOf } from '../../core/oils/book';
-import { dropsText } from '../../core/oils/finding-words';
-import { layerErrors, type Layers, planLayers, purposesInWords } from '../../core/oils/layers';
+import { dropsText, percentText } from '../../core/oils/finding-words';
+import { layerBottleMl, layerErrors, type Layers, planLayers, purposesInWords } from '../../core/oils/layers';
 import type { FieldError } from '../../core/result';
 import type { TableStep } from '../../core/table/table-step';
 import { capitalise } from '../../core/wording/capitalise';
 import type { LayerFacts } from '../oils/layer-facts';
+import { judgeVisit } from '../screening/judge-visit';
+import type { VisitRecord } from '../visits/visit-record';
 
 /** Which oil drops in each step that asks for drops; undefined where none does. */
 export function layersOf(
@@ -34,7 +39,7 @@ export function withDrops(steps: readonly TableStep[], { layers }: Layers): read
         ? { ...step.told, note: `No drops: ${layer.why} ${step.told.note}`.trim() }
         : {
             ...step.told,
-            note: `${capitalise(dropsText(drops))} of ${nameOf(oil).toLowerCase()}. ${step.told.note}`.trim(),
+            note: `${capitalise(dropsText(drops))} of ${nameOf(oil).toLowerCase()}, diluted to ${percentText(layer.strengthPercent)}. ${step.told.note}`.trim(),
             dropped: { oil, name: nameOf(oil), drops },
           };
     return { ...step, told };
@@ -69,8 +74,10 @@ export const namesIn = ({ layers }: Layers): Readonly<Record<string, string>> =>
 
 /** Bottles to lay out, in the order of the layers. */
 export const bottlesInWords = ({ layers }: Layers): string | undefined => {
-  const names = layers.flatMap(({ oil, drops }) => (oil === null ? [] : [`${nameOf(oil).toLowerCase()} ${drops}`]));
-  return names.length > 0 ? names.join(', ') : undefined;
+  const names = layers.flatMap(({ oil, inBottle }) =>
+    oil === null ? [] : [`${nameOf(oil).toLowerCase()} ${inBottle}`],
+  );
+  return names.length > 0 ? `${layerBottleMl} mL of plain medium each, with drops of ${names.join(', ')}` : undefined;
 };
 
 /** What of the therapist's choices this skin may not have. */
@@ -81,3 +88,28 @@ export const layerChoiceErrors = (
   layers && chosen
     ? layerErrors(oilBook, layers, chosen).map(({ step, message }) => ({ path: `layers.${step}`, message }))
     : [];
+
+/** What the check apart finds in drops straight onto the skin: they are judged as what they come to in their film. */
+export function layersAgainst(
+  layers: Layers | undefined,
+  steps: readonly TableStep[],
+  visit: VisitRecord,
+): readonly ProductViolation[] {
+  const given =
+    layers?.layers.flatMap(({ oil, drops, strengthPercent, dropsPerMl }) =>
+      oil === null ? [] : [{ oil, drops: (drops * strengthPercent) / 100, dropsPerMl }],
+    ) ?? [];
+  if (!layers || given.length === 0) return [];
+  const told = new Map(steps.map((step) => [step.id, step.told]));
+  return blendViolations(
+    {
+      totalPercent: (100 * totalMlOf(oilBook, given)) / layers.balance.filmMl,
+      isScented: true,
+      contents: given.map(({ oil }) => oil),
+      modalities: ['spine-oil-layering', 'aromatherapy'],
+      places: new Set(layers.layers.flatMap(({ step, oil }) => (oil === null ? [] : (told.get(step)?.places ?? [])))),
+    },
+    judgeVisit(visit),
+    (group) => new Set(vocabulary.oilGroups[group]?.oils ?? []),
+  );
+}

@@ -7,8 +7,10 @@ import { chooseBlend } from '../oils/choose-blend';
 import { listBottles } from '../oils/oils.repository';
 import { readOilBench } from '../oils/read-oils';
 import { addBottle } from '../oils/save-oils';
-import { actor, now, openHouse, type TestHouse } from '../shared/test-house';
-import { recordEvents } from '../table/record-table';
+import { addFinding } from '../screening/save-finding';
+import { actor, admit, finding, now, openHouse, type TestHouse } from '../shared/test-house';
+import { readyForTable, recordEvents } from '../table/record-table';
+import { layersAgainst } from './layers-of-steps';
 import { finishVisit } from '../visits/close-visit';
 import { makeTreatment } from './make-treatment';
 import { readRoom } from './read-room';
@@ -54,27 +56,34 @@ const fell = (step: string, oil: string, drops: number): TableEvent => ({
 const leftOf = async (oil: string) => (await listBottles(house.db)).find((one) => one.oil === oil)?.leftMl;
 
 describe('layers along the spine', () => {
-  it('name their oils and drops in plan, steps, room list, and what is left out', async () => {
+  it('name their oils, drops and dilution in plan, steps and room list, and leave out what nothing may drop for', async () => {
     const plan = await planned();
     expect(plan.oils).toEqual([
-      ['marjoram-sweet', 6],
-      ['cypress', 6],
-      [null, 0],
       ['lavender', 6],
-      ['peppermint', 1],
+      ['cypress', 6],
+      ['wintergreen', 6],
+      ['marjoram-sweet', 6],
+      ['peppermint', 6],
     ]);
     const told = plan.steps.flatMap(({ told: one }) => (one?.layer ? [one] : []));
     expect(told.map(({ dropped }) => dropped?.name)).toEqual([
-      'Sweet marjoram',
-      'Cypress',
-      undefined,
       'Lavender',
+      'Cypress',
+      'Wintergreen',
+      'Sweet marjoram',
       'Peppermint',
     ]);
-    expect(told[3]?.note).toMatch(/^6 drops of lavender\. From the base up/);
-    expect(plan.treatment.leftOut.find(({ rule }) => rule === 'oil-limits')?.why).toContain('wintergreen');
+    expect(told[3]?.note).toMatch(/^6 drops of sweet marjoram, diluted to [\d.]+ %\. From the base up/);
+    await house.db.updateTable('oil_bottle').set({ left_ml: 0 }).where('oil', '=', 'wintergreen').execute();
+    const without = await planned({ basedOn: plan.version });
+    expect(without.oils[2]).toEqual([null, 0]);
+    expect(without.treatment.leftOut.find(({ rule }) => rule === 'oil-limits')?.why).toContain('The shelf has nothing');
+    await house.db.updateTable('oil_bottle').set({ left_ml: 10 }).where('oil', '=', 'wintergreen').execute();
+    await planned({ basedOn: without.version });
     const list = (await readRoom(house.db, visit))?.items.map(({ what }) => what).join(' ');
-    expect(list).toContain('in this order: sweet marjoram 6, cypress 6, lavender 6, peppermint 1');
+    expect(list).toMatch(
+      /in this order: 10 mL of plain medium each, with drops of lavender \d+, cypress \d+, wintergreen/,
+    );
   });
 
   it('are as the therapist wants them, and refused where the skin may not have it, with the field', async () => {
@@ -82,7 +91,7 @@ describe('layers along the spine', () => {
     const step = stepFor(first, 'cypress');
     const layers = { [step]: { oil: 'cypress', drops: 9 } };
     expect((await planned({ basedOn: 1, layers })).oils[1]).toEqual(['cypress', 9]);
-    const cool = { [stepFor(first, 'peppermint')]: { oil: 'peppermint', drops: 8 } };
+    const cool = { [stepFor(first, 'peppermint')]: { oil: 'peppermint', drops: 30 } };
     const refused = await makeTreatment(
       house.db,
       visit,
@@ -100,8 +109,9 @@ describe('layers along the spine', () => {
     await finishVisit(house.db, visit, actor);
     await finishVisit(house.db, visit, actor);
     const left = await leftOf('cypress');
+    // Four drops of a bottle that has some two percent of it.
     expect(left).toBeLessThan(10);
-    expect(10 - (left ?? 0)).toBeCloseTo(4 / 24, 1);
+    expect(10 - (left ?? 0)).toBeLessThan((4 / 20) * 0.03);
     expect(await leftOf('lavender')).toBe(10);
   });
 
@@ -121,17 +131,53 @@ describe('layers along the spine', () => {
   it('count against the blend that comes to the same skin', async () => {
     const plan = await planned();
     const view = await readOilBench(house.db, { visitId: visit, clientId: null }, ['aromatherapy-clinical'], now);
-    expect(view.visit?.onSkin?.parts).toContainEqual({ oil: 'peppermint', drops: 1, dropsPerMl: 22 });
+
+    expect(view.visit?.onSkin?.parts).toContainEqual({ oil: 'peppermint', drops: expect.any(Number), dropsPerMl: 22 });
     const body = BlendInput.parse({
       ...{ name: 'Cool', area: 'body', volumeMl: 30, carrier: 'grapeseed', uses: [] },
-      parts: [{ oil: 'peppermint', drops: 8 }],
+      parts: [{ oil: 'wintergreen', drops: 14 }],
     });
     const choice = { area: 'body' as const, blend: body, pouredFrom: null };
     const refused = await chooseBlend(house.db, visit, choice, ['aromatherapy-clinical'], actor);
     expect(refused).toMatchObject({ kind: 'refused' });
     expect(JSON.stringify(refused)).toContain('with what lies there already');
     // Without layers the same blend may be given.
-    await planFor(house, visit, ['aroma-whole-body'], { basedOn: plan.version, minutes: 120 });
-    expect((await chooseBlend(house.db, visit, choice, ['aromatherapy-clinical'], actor)).kind).toBe('saved');
+    await planFor(house, visit, ['oil-leg-foot-belly-arm'], { basedOn: plan.version });
+    expect(await chooseBlend(house.db, visit, choice, ['aromatherapy-clinical'], actor)).toMatchObject({
+      kind: 'saved',
+    });
+  });
+
+  it('are not begun with a bottle that has been emptied since, and are on paper as in the plan', async () => {
+    const plan = await planned();
+    await admit(house.db, visit);
+    expect(await readyForTable(house.db, visit)).toEqual([]);
+    await house.db.updateTable('oil_bottle').set({ left_ml: 0 }).where('oil', '=', 'cypress').execute();
+    expect((await readyForTable(house.db, visit))?.[0]?.message).toContain('Cypress is used up or too old');
+    const again = await planned({ basedOn: plan.version });
+    expect(again.oils.map(([oil]) => oil)).not.toContain('cypress');
+  });
+
+  it('refuse an oil at the table that there is not, and name the field', async () => {
+    const plan = await planned();
+    await follow(house, visit, plan.steps);
+    const events = [fell(stepFor(plan, 'cypress'), 'moonflower', 2)];
+    expect(await recordEvents(house.db, visit, { deviceId: 'the-table', events }, actor)).toMatchObject({
+      ...{ kind: 'refused', errors: [{ path: 'events.0.oil' }] },
+    });
+  });
+
+  it('are found by the check apart where an oil is kept away from this client', async () => {
+    const plan = await planned();
+    const record = await readVisitFrame(house.db, visit);
+    if (!record || !plan.treatment.layers) throw new Error('no plan');
+    expect(layersAgainst(plan.treatment.layers, plan.steps, record)).toEqual([]);
+    await addFinding(house.db, house.client, finding({ id: 'asthma' }), actor);
+    const now2 = await readVisitFrame(house.db, visit);
+    if (!now2) throw new Error('no visit');
+    expect(layersAgainst(plan.treatment.layers, plan.steps, now2)).not.toEqual([]);
+    const again = await planned({ basedOn: plan.version });
+    expect(again.oils.map(([oil]) => oil)).not.toContain('peppermint');
+    for (const { strengthPercent } of again.layers) expect(strengthPercent).toBeLessThanOrEqual(1);
   });
 });

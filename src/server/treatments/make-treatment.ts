@@ -18,7 +18,7 @@ import { caseOf } from '../visits/visit-case';
 import type { VisitRecord } from '../visits/visit-record';
 import { type Actor, advance, type SaveRefusal } from '../shared/saving';
 import { stonesAgainst } from '../stones/rotate-stones';
-import { layerChoiceErrors } from './layers-of-steps';
+import { layerChoiceErrors, layersAgainst } from './layers-of-steps';
 import { readTreatmentFacts } from './treatment-facts';
 import { nameOfHolds } from '../visits/visit-holds';
 import type { VisitHolds } from '../visits/visit.documents';
@@ -66,13 +66,13 @@ export async function storeTreatment(
   input: TreatmentInput,
   actor: Actor,
 ): Promise<PlanView> {
-  const facts = await readTreatmentFacts(trx, visit);
+  const facts = await readTreatmentFacts(trx, visit, library, input.choices);
   const { treatment, steps, drainage, modalities, violations } = composeTreatment(library, facts, input);
   const titles = new Map(steps.map((step) => [step.id, titleOf(anatomy, step)]));
   const refused = layerChoiceErrors(treatment.layers, input.layers);
   if (refused.length > 0) throw new AgainstJudgement(refused);
   const against = violationErrors(
-    [...violations, ...stonesAgainst(steps, facts.tray)],
+    [...violations, ...stonesAgainst(steps, facts.tray), ...layersAgainst(treatment.layers, steps, visit)],
     'choices',
     (id) => titles.get(id) ?? id,
   );
@@ -103,7 +103,11 @@ export async function foreseeTreatment(db: Db, visitId: VisitId, wish: Wish): Pr
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return;
   const library = await readHouseLibrary(db);
-  const { treatment, modalities } = composeTreatment(library, await readTreatmentFacts(db, visit), wish);
+  const { treatment, modalities } = composeTreatment(
+    library,
+    await readTreatmentFacts(db, visit, library, wish.choices),
+    wish,
+  );
   await setHolds(db, visitId, heldBy(library, visit, wish, modalities, treatment));
 }
 

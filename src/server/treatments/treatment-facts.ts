@@ -1,6 +1,8 @@
 import { endOfDay, parseISO, subDays } from 'date-fns';
 import type { ObservationView } from '../../contracts/measure-views';
 import type { FaceLine } from '../../core/facial/line';
+import type { Library } from '../../core/library/protocol';
+import type { Choice } from '../../core/treatment/expand';
 import type { Ledger } from '../../core/judgement/judgement';
 import type { Db } from '../db/connection';
 import { listTicks } from '../home/home.repository';
@@ -13,12 +15,17 @@ import { findBodyFacts } from '../oils/oil-client';
 import { readLayerFacts } from '../oils/layer-facts';
 import type { VisitRecord } from '../visits/visit-record';
 import { readTray } from '../stones/rotate-stones';
-import { modalitiesOf } from '../visits/visit-holds';
+import { givenStages, modalitiesOf } from '../visits/visit-holds';
 
 const daysOfLedger = 7;
 
 /** All that a treatment of this visit is composed from. */
-export async function readTreatmentFacts(db: Db, visit: VisitRecord): Promise<TreatmentFacts> {
+export async function readTreatmentFacts(
+  db: Db,
+  visit: VisitRecord,
+  library: Library,
+  choices: readonly Pick<Choice, 'protocol'>[],
+): Promise<TreatmentFacts> {
   const [observations, ledger, last, tray, body] = await Promise.all([
     listObservationsOfClient(db, visit.client.id),
     readLedger(db, visit),
@@ -34,9 +41,15 @@ export async function readTreatmentFacts(db: Db, visit: VisitRecord): Promise<Tr
     last: last && { date: last.date, given: last.given },
     tray,
     surfaceM2,
-    oils: await readLayerFacts(db, visit, surfaceM2),
+    ...(asksForLayers(library, choices) ? { oils: await readLayerFacts(db, visit, surfaceM2) } : {}),
   };
 }
+
+/** Whether anything of it drops straight onto the skin: only then the shelf and the skin are looked at. */
+const asksForLayers = ({ protocols }: Library, choices: readonly Pick<Choice, 'protocol'>[]): boolean =>
+  choices.some(({ protocol }) =>
+    protocols.get(protocol)?.blocks.some(({ steps }) => steps.some(({ layer }) => layer !== undefined)),
+  );
 
 /** The client's lines as they were drawn last, at this visit or before. */
 function linesFrom(observations: readonly ObservationView[], visit: VisitRecord): readonly FaceLine[] {
@@ -58,7 +71,7 @@ export async function readLedger(db: Db, visit: Pick<VisitRecord, 'id' | 'client
   const rows = await listLedgerVisits(db, asked, subDays(start, daysOfLedger).toISOString());
   const today = isoDay(visit.startsAt);
   const input = rows
-    .filter(({ stage, starts_at }) => wasGiven.has(stage) || isoDay(starts_at) === today)
+    .filter(({ stage, starts_at }) => givenStages.has(stage) || isoDay(starts_at) === today)
     .flatMap((row) => modalitiesOf(row).map((modality) => ({ modality, at: Date.parse(row.starts_at) })));
   const since = isoDay(subDays(start, daysOfLedger - 1).toISOString());
   const atHome = (await listTicks(db, visit.client.id, since))
@@ -74,5 +87,3 @@ export async function readLedger(db: Db, visit: Pick<VisitRecord, 'id' | 'client
   }
   return { timesThisWeek, hoursSince };
 }
-
-const wasGiven: ReadonlySet<string> = new Set(['table', 'close', 'done']);

@@ -9,6 +9,9 @@ import { focusColumn, holdsColumn, type VisitHolds } from './visit.documents';
 
 export const drainageWork: readonly string[] = ['lymph-drainage', 'reroute-drainage'];
 
+/** Stages in which the hands have been on the client. */
+export const givenStages: ReadonlySet<string> = new Set(['table', 'close', 'done']);
+
 type HeldRow = Pick<VisitRow, 'holds_json' | 'focus_json' | 'purpose'>;
 
 /** @returns null for drainage of the visit's focus alone */
