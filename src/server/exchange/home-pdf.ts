@@ -7,7 +7,7 @@ import type { HomeWish } from '../../contracts/home';
 import { bestDrawing, viewsOf } from '../../core/figure/views';
 import type { HomePart, HomeSheet, HomeStep } from '../../core/homecare/sheet';
 import { figureOf, figureSvg } from './figure-svg';
-import { makePdf, runs } from './pdf';
+import { makePdf, picture, runs } from './pdf';
 
 export interface PrintedHome {
   readonly sheet: HomeSheet;
@@ -36,6 +36,7 @@ interface NumberedLine {
 interface NumberedStep {
   readonly step: HomeStep;
   readonly number: number;
+  readonly title: string;
 }
 
 /** Sizes of type that are tried, the largest first, until the sheet fits on both sides of one leaf. */
@@ -141,7 +142,7 @@ const boxed = (title: string, lines: readonly string[], size: Size): Content[] =
 function partContent(words: HomeWords, part: HomePart, lines: readonly NumberedLine[], size: Size): readonly Content[] {
   // What was drawn before is not drawn again.
   const fresh = lines.some(({ before }) => before === undefined) ? lines : [];
-  const numbered = fresh.flatMap(({ line, number }) => line.steps.map((step) => ({ step, number })));
+  const numbered = fresh.flatMap(({ line, number }) => line.steps.map((step) => ({ step, number, title: line.title })));
   const first = drawingsOf(numbered);
   // Two beside each other are smaller, so that the words keep their room.
   const width = first.length > 1 ? smallDrawingWidth : drawingWidth;
@@ -184,7 +185,7 @@ function partContent(words: HomeWords, part: HomePart, lines: readonly NumberedL
               : [
                   {
                     width: width * drawings.length + 6 * (drawings.length - 1),
-                    columns: drawings.map((svg): Content => ({ svg, width })),
+                    columns: drawings.map(({ svg, alt }) => picture(svg, width, alt)),
                     columnGap: 6,
                   },
                 ]),
@@ -198,9 +199,15 @@ function partContent(words: HomeWords, part: HomePart, lines: readonly NumberedL
 
 const asArray = (content: Content): Content[] => (Array.isArray(content) ? content : [content]);
 
+/** A drawing with its numbers, and the same in words. */
+interface Drawing {
+  readonly svg: string;
+  readonly alt: string;
+}
+
 /** As many drawings as it takes to show every step: most parts need one, some the back as well. */
-function drawingsOf(steps: readonly NumberedStep[], width = drawingWidth): readonly string[] {
-  const drawn: string[] = [];
+function drawingsOf(steps: readonly NumberedStep[], width = drawingWidth): readonly Drawing[] {
+  const drawn: Drawing[] = [];
   // A long stroke leads far away: it is drawn only where it is all that is done, or the part would look small.
   const near = steps.filter(({ step }) => step.kind !== 'carry');
   let rest = near.length > 0 ? near : steps;
@@ -212,8 +219,9 @@ function drawingsOf(steps: readonly NumberedStep[], width = drawingWidth): reado
     const shown = rest.filter(({ step }) => step.places.some((place) => viewsOf(anatomy, place).includes(view)));
     if (shown.length === 0) break;
     const figure = figureOf(view, side);
-    drawn.push(
-      figureSvg(
+    drawn.push({
+      alt: shown.map(({ number, title }) => `${number} ${title}`).join(', '),
+      svg: figureSvg(
         figure,
         shown.map(({ step, number }) => ({
           number,
@@ -223,7 +231,7 @@ function drawingsOf(steps: readonly NumberedStep[], width = drawingWidth): reado
         })),
         width,
       ),
-    );
+    });
     rest = rest.filter((one) => !shown.includes(one));
   }
   return drawn;

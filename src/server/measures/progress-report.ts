@@ -9,7 +9,7 @@ import { formatNumber } from '../../core/units';
 import { volumesIn } from '../../core/volume-units';
 import { dayInWords } from '../../core/visit/words';
 import { chartSvg } from '../exchange/chart-svg';
-import { makePdf, runs } from '../exchange/pdf';
+import { makePdf, picture, runs } from '../exchange/pdf';
 
 const soft = '#564c5c';
 const chartWidth = 720;
@@ -98,12 +98,14 @@ function facts(course: LimbCourse, newest: CoursePoint): Content {
 }
 
 function charts(view: ProgressView, course: LimbCourse): Content[] {
-  const svg = (option: Parameters<typeof chartSvg>[0], height: number): Content => ({
-    svg: chartSvg(option, chartWidth, height),
-    width: pageWidth,
-  });
+  const svg = (option: Parameters<typeof chartSvg>[0], height: number, alt: string) =>
+    picture(chartSvg(option, chartWidth, height), pageWidth, alt);
   return [
-    svg(courseOption(course, view.visits, 'excess', paperPalette), 300),
+    svg(
+      courseOption(course, view.visits, 'excess', paperPalette),
+      300,
+      `Course of the ${course.side} ${course.limb} over ${course.points.length} days that were measured; the figures stand in the table below.`,
+    ),
     {
       text: `Tint along the line: what the tape can err (95 %). Wide band: measuring error round the start (${volumesIn(course.volumeUnit).text(course.limitMl)}). Pebbles: visits.`,
       fontSize: 8.5,
@@ -113,7 +115,11 @@ function charts(view: ProgressView, course: LimbCourse): Content[] {
     ...(course.responses.length > 0
       ? [
           { text: 'What each visit took, and how much of it held to the next', bold: true } as Content,
-          svg(responseOption(course, paperPalette), 180),
+          svg(
+            responseOption(course, paperPalette),
+            180,
+            'What each visit took, and how much of it held to the next, as bars.',
+          ),
         ]
       : []),
   ];
