@@ -239,10 +239,11 @@ class CourseWriter {
   }
 
   #returnOverTheWays(): void {
-    const travelled = [
-      ...this.survey.routes.values(),
-      ...this.survey.limbs.flatMap(({ exits }) => exits.slice(1)),
-    ].sort((a, b) => b.cost - a.cost || ((a.path[0] ?? '') < (b.path[0] ?? '') ? -1 : 1));
+    const travelled = [...this.survey.routes.values(), ...this.survey.limbs.flatMap(({ exits }) => exits.slice(1))];
+    const placeOf = this.#placesOfLimbs();
+    const rank = ({ path: [start = ''] }: Route) =>
+      placeOf.get(limbWithSeat(this.anatomy, start) ?? '') ?? placeOf.size;
+    travelled.sort((a, b) => rank(a) - rank(b) || b.cost - a.cost || ((a.path[0] ?? '') < (b.path[0] ?? '') ? -1 : 1));
     const done = new Set<PlaceId>();
     for (const { path, to } of travelled) {
       const [start = ''] = path;
@@ -257,6 +258,26 @@ class CourseWriter {
         { rules: ['always-towards'], why: { kind: 'return', to } },
       );
     }
+  }
+
+  /**
+   * Where two limbs were drained, each is gone over to its end, as in draining: the last one first, then the one across,
+   * so that the therapist goes round the table once. Everywhere else the farthest comes first.
+   */
+  #placesOfLimbs(): ReadonlyMap<string, number> {
+    const limbs = [
+      ...new Set(drainOrder(this.anatomy, this.survey).flatMap((id) => limbWithSeat(this.anatomy, id) ?? [])),
+    ].toReversed();
+    if (new Set(limbs.map(sideOf)).size < 2) return new Map();
+    const placed: string[] = [];
+    while (placed.length < limbs.length) {
+      const left = limbs.filter((limb) => !placed.includes(limb));
+      const part = left[0] && nameOf(left[0]);
+      const next =
+        left.find((limb) => nameOf(limb) === part && sideOf(limb) === sideOf(placed.at(-1) ?? '')) ?? left[0];
+      if (next) placed.push(next);
+    }
+    return new Map(placed.map((limb, i) => [limb, i]));
   }
 
   #close(): void {

@@ -4,6 +4,7 @@ import { lazy, Suspense, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TherapistView } from '../../contracts/people-views';
 import type { VisitView } from '../../contracts/visit-views';
+import { crossingsIn } from '../../core/drainage/crossings';
 import { list } from '../../core/drainage/wording';
 import { shortLabel } from '../../core/anatomy/place-labels';
 import { formatClock } from '../../core/units';
@@ -31,6 +32,7 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
   const refresh = useRefresh();
   const [isChanging, setIsChanging] = useState(false);
   const total = steps.reduce((sum, step) => sum + step.seconds, 0);
+  const crossings = crossingsIn(anatomy, steps);
   const budget = view.drainageCase.minutes * 60;
   const { school } = view.drainageCase;
   const isForbidden = view.plan.decision === 'refer' || view.plan.decision === 'stop';
@@ -72,7 +74,8 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
         <h2>{planWords.time}</h2>
         <p>
           <strong>{formatClock(total)}</strong> {planWords.of} {formatClock(budget)} {planWords.min}{' '}
-          {timeWords(view.plan.fits, total, budget, view.drainageCase.fill)}
+          {timeWords(view.plan.fits, total, budget, view.drainageCase.fill)}{' '}
+          {crossings > 0 && planWords.crossesTheTable(crossings)}
         </p>
         {view.plan.reasons
           .filter((reason) => reason.rule === 'time')
