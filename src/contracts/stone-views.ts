@@ -36,6 +36,8 @@ export const RotationView = z.object({
   changes: z.number(),
   /** Step → the size of stone that it takes from this tray. */
   sizes: z.record(z.string(), z.enum(sizeIds)),
+  /** Stones of a kind of which more would let hands change less often. */
+  spared: z.array(z.string()).readonly(),
   waysOut: z
     .array(
       z.object({

@@ -59,6 +59,8 @@ export const StoneNote = z.object({
   inPlay: z.record(z.string(), z.number()),
   /** Stones of a near size that stand in for others. */
   standIns: z.array(z.string()).readonly(),
+  /** Of which stones more would save changes; absent in plans of before it was told. */
+  spared: z.array(z.string()).readonly().optional(),
   trouble: z.array(z.string()).readonly(),
   ways: z
     .array(

@@ -95,6 +95,13 @@ export function Lanes({ rotations, minutes }: Props) {
           )}
         </p>
       )}
+      {rotations
+        .flatMap(({ spared }) => spared)
+        .map((words) => (
+          <p key={words} className={styles['ways']}>
+            {words}
+          </p>
+        ))}
     </div>
   );
 }

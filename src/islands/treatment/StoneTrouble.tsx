@@ -11,7 +11,9 @@ interface Props {
 
 /** Which stones stand in for others, what is still wrong, and what mends it: one press where other stones are enough. */
 export function StoneTrouble({ stones, onTake }: Props) {
-  const told = stones.filter(({ trouble, standIns }) => trouble.length + standIns.length > 0);
+  const told = stones.filter(
+    ({ trouble, standIns, spared = [] }) => trouble.length + standIns.length + spared.length > 0,
+  );
   if (told.length === 0) return null;
   const isShort = told.some(({ trouble }) => trouble.length > 0);
   return (
@@ -20,9 +22,9 @@ export function StoneTrouble({ stones, onTake }: Props) {
       data-short={isShort || undefined}
       aria-label={isShort ? treatmentWords.stonesAreShort : treatmentWords.stonesStandIn}
     >
-      {told.map(({ isCold, trouble, standIns, ways }) => (
+      {told.map(({ isCold, trouble, standIns, spared = [], ways }) => (
         <div key={String(isCold)}>
-          {[...trouble, ...standIns].map((words) => (
+          {[...trouble, ...standIns, ...spared].map((words) => (
             <p key={words}>{words}</p>
           ))}
           <ul>

@@ -10,6 +10,7 @@ import { bathForVisit, firstTouchOf, type StoneClient } from '../../core/stones/
 import { stoneStepsOf } from '../../core/table/stone-steps';
 import type { StoneHabits } from '../../core/stones/habits';
 import { fitTray, nearSizes } from '../../core/stones/fit-tray';
+import { changesOfHands, oneMore, oneMoreInWords } from '../../core/stones/one-more';
 import type { Rotation } from '../../core/stones/rotation';
 import type { Stock, StoneStep } from '../../core/stones/step-times';
 import type { StoneUseKind } from '../../core/stones/use';
@@ -185,14 +186,11 @@ function rotationView(
           return size ? [[step.id, size]] : [];
         }),
       ),
+      spared: oneMore(stoneBook, input, rotation).map(oneMoreInWords),
       waysOut: ways.map((way) => ({ kind: way.kind, words: way.words, changes: changed(way) })),
     },
   ];
 }
-
-/** How often hands take other stones: for each chain but the first, and for each swap inside one. */
-const changesOfHands = ({ timing }: Rotation): number =>
-  Math.max(0, timing.length - 1) + timing.reduce((sum, { runs }) => sum + runs - 1, 0);
 
 /** Stones bear the numbers that they have in the tray; those that are missing get numbers behind all of them. */
 function numberedAsInTray(rotation: Rotation, stones: readonly StoredStone[], isCold: boolean): Rotation {

@@ -18,13 +18,13 @@ const stonesOf = (name: string, count: number) =>
 
 /** What the plan and the room list say of stones. Times are minutes of the visit. */
 export function stoneNote(
-  { isCold, bathC, changes, sizes, rotation, waysOut }: RotationView,
+  { isCold, bathC, changes, sizes, rotation, spared, waysOut }: RotationView,
   steps: readonly TableStep[],
 ): StoneNote {
   const told = new Map(steps.map(({ id, told: one }) => [id, one]));
   const keepOf = (id: string) => told.get(id)?.stones?.keep ?? false;
   return {
-    ...{ isCold, bathC, changes, inPlay: rotation.stonesInPlay },
+    ...{ isCold, bathC, changes, spared, inPlay: rotation.stonesInPlay },
     standIns: standInsOf(sizes, told),
     trouble: [
       ...rotation.blocked.map(({ step, reason }) => `${told.get(step)?.title ?? step}: ${blockedWords[reason]}.`),
