@@ -28,6 +28,8 @@ const HomeGroup = z.strictObject({
   wordsOpen: z.string().min(1).optional(),
   /** The same where both armpits are closed; null: the line is left out then. */
   wordsBoth: z.string().min(1).nullable().optional(),
+  /** Which way its words lead; it holds only steps that lead so. Without it, its regions are enough. */
+  leads: z.enum(['down', 'out', 'across']).optional(),
 });
 export type HomeGroup = z.infer<typeof HomeGroup>;
 
@@ -37,7 +39,7 @@ export const homePlaces: ReadonlyMap<string, HomePlace> = new Map(
 export const homeGroups: readonly HomeGroup[] = readRows('home groups', HomeGroup, groupRows);
 
 /** A group in another language: the same regions, other words. */
-const GroupWords = HomeGroup.omit({ regions: true }).extend({
+const GroupWords = HomeGroup.omit({ regions: true, leads: true }).extend({
   /** Its title in English, by which it is found. */
   of: z.string().min(1),
 });
@@ -47,6 +49,6 @@ export const homeGroupsDe: readonly HomeGroup[] = readRows('German home groups',
   ({ of, ...own }) => {
     const group = homeGroups.find(({ sheet, title }) => sheet === own.sheet && title === of);
     if (!group) throw new Error(`German home groups: there is no group “${of}” for ${own.sheet}`);
-    return { ...own, regions: group.regions };
+    return { ...own, regions: group.regions, ...(group.leads && { leads: group.leads }) };
   },
 );

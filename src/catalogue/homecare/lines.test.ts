@@ -31,6 +31,10 @@ const told = (one: HomeSheet) => one.parts.flatMap((part) => linesOf(english, on
 
 const natural = sheet('one-leg', 'left');
 const round = sheet('one-leg', 'left', [removed('nodes-removed-inguinal', 'left')]);
+const arms = sheet('after-armpit', 'both', [
+  removed('nodes-removed-axillary', 'left'),
+  removed('nodes-removed-axillary', 'right'),
+]);
 const arm = sheet('after-armpit', 'right', [removed('nodes-removed-axillary', 'right')]);
 
 describe('which way a sheet leads', () => {
@@ -50,7 +54,8 @@ describe('lines on paper', () => {
     expect(lines.length).toBeGreaterThanOrEqual(6);
     const ids = (steps: readonly HomeStep[]) => steps.map((step) => JSON.stringify(step)).sort();
     expect(ids(lines.flatMap(({ steps }) => steps))).toEqual(ids(stepsOf(one)));
-    expect(lines.length).toBeLessThanOrEqual(14);
+    // An arm has its chest with it.
+    expect(lines.length).toBeLessThanOrEqual(one === arm ? 15 : 14);
   });
 
   it('have each a side, a count, and how it is done with a hand and a reason', () => {
@@ -94,13 +99,43 @@ describe('lines on paper', () => {
 
   it('are single steps where a language has no words for groups', () => {
     const bare = { ...german, groups: undefined };
-    expect(round.parts.flatMap((part) => linesOf(bare, round, part))).toHaveLength(stepsOf(round).length);
+    const lines = round.parts.flatMap((part) => linesOf(bare, round, part));
+    expect(lines.flatMap(({ steps }) => steps)).toHaveLength(stepsOf(round).length);
+    for (const { steps } of lines) expect(new Set(steps.map(({ act }) => act)).size).toBe(1);
   });
 
-  it('have German words for every group of leg and arm', () => {
-    const ofLimbs = homeGroups.filter(({ sheet: of }) => of !== 'chest');
-    expect(homeGroupsDe.map(({ regions }) => regions)).toEqual(ofLimbs.map(({ regions }) => regions));
-    for (const [i, group] of ofLimbs.entries()) {
+  it('of the chest say which way its fluid goes, never another', () => {
+    const trunk = (one: HomeSheet) =>
+      one.parts.filter(({ id }) => id === 'trunk').flatMap((part) => linesOf(english, one, part));
+    expect(trunk(arm).map(({ title }) => title)).toEqual([
+      'Right upper chest',
+      'Down your side: right',
+      'Below the operated breast: right',
+    ]);
+    expect(trunk(arm)[0]?.count).toContain('towards the right front of neck');
+    for (const { title, steps } of [arms, arm].flatMap(trunk))
+      if (/across/.test(title)) for (const { places, toward } of steps) expect(toward).not.toBe(places[0]);
+    expect(trunk(arms).map(({ title }) => title)).toEqual([
+      'Upper chest, both sides',
+      'Down your side: both sides',
+      'Below the operated breast: both sides',
+    ]);
+    expect(trunk(arms)[0]?.count).toContain('on its own side');
+  });
+
+  it('of both arms are told once for both sides where it is the same', () => {
+    const lines = told(arms);
+    expect(lines.filter(({ title }) => title.includes('ront of neck')).map(({ title }) => title)).toEqual([
+      'Front of neck, both sides',
+    ]);
+    const ids = (steps: readonly HomeStep[]) => steps.map((step) => JSON.stringify(step)).sort();
+    expect(ids(lines.flatMap(({ steps }) => steps))).toEqual(ids(stepsOf(arms)));
+  });
+
+  it('have German words for every group that sheets use', () => {
+    const used = homeGroups.filter(({ sheet: of, leads }) => of !== 'chest' || leads);
+    expect(homeGroupsDe.map(({ regions }) => regions)).toEqual(used.map(({ regions }) => regions));
+    for (const [i, group] of used.entries()) {
       expect(Object.keys(homeGroupsDe[i] ?? {}).sort(), group.title).toEqual(Object.keys(group).sort());
     }
   });

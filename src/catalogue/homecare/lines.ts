@@ -28,10 +28,13 @@ export function linesOf(words: HomeWords, sheet: Told, part: HomePart): readonly
     // What a part holds of one group is one line, at its first place.
     const known = lines.find((line) => group !== undefined && line.group === group);
     if (known) known.steps.push(step);
+    else if (last && !group && !last.group && last.steps.length === 1 && areMirrored(last.steps[0], step))
+      lines.splice(-1, 1, { group, steps: [...last.steps, step] });
     else lines.push({ group, steps: [step] });
   }
   return lines.map(({ group, steps }) => {
-    const [step] = steps as [HomeStep];
+    const [first] = steps as [HomeStep];
+    const step = { ...first, places: [...new Set(steps.flatMap(({ places }) => places))] };
     const text = group && route && wordsFor(group, route);
     if (!group || text === undefined || text === null) {
       const told = tellHomeStep(words, step, route);
@@ -48,15 +51,39 @@ export function linesOf(words: HomeWords, sheet: Told, part: HomePart): readonly
 
 /** Those of the sheet's limb whose words fit the way that it leads; the last one closes. */
 function groupsFor(words: HomeWords, { routine }: Told, part: HomePart, route: HomeRoute): readonly HomeGroup[] {
-  const own = (words.groups ?? []).filter(
-    (group) => group.sheet === (routine === 'one-leg' ? 'leg' : 'arm') && wordsFor(group, route) !== null,
-  );
+  const all = (words.groups ?? []).filter((group) => wordsFor(group, route) !== null);
+  // Words for an arm that is led round ready the roads; what lies in the chest itself goes its own ways.
+  if (part.id === 'trunk' && (route === 'arm' || route === 'arms')) return all.filter(({ leads }) => leads);
+  const own = all.filter(({ sheet }) => sheet === (routine === 'one-leg' ? 'leg' : 'arm'));
   return part.id === 'close' ? own.slice(-1) : own.slice(0, -1);
 }
 
+/** The same on the other side: told once. */
+function areMirrored(a: HomeStep | undefined, b: HomeStep): boolean {
+  const names = ({ places, toward, via }: HomeStep) => [...places, ...via, toward ?? ''].map(nameOf).join(' ');
+  return (
+    a !== undefined &&
+    a.places.length === 1 &&
+    b.places.length === 1 &&
+    a.act === b.act &&
+    a.repetitions === b.repetitions &&
+    a.count === b.count &&
+    names(a) === names(b) &&
+    sideOf(a.places[0] ?? '') !== sideOf(b.places[0] ?? '')
+  );
+}
+
 /** What closes is one line, whatever of it comes. */
-const holds = ({ regions }: HomeGroup, { places }: HomeStep, { id }: HomePart) =>
-  id === 'close' || regions.includes(nameOf(places[0] ?? ''));
+const holds = ({ regions, leads }: HomeGroup, step: HomeStep, { id }: HomePart) =>
+  id === 'close' || (regions.includes(nameOf(step.places[0] ?? '')) && (!leads || isLedSo[leads](step)));
+
+const below = ['flank-upper', 'flank-lower', 'abdomen-upper', 'abdomen-lower', 'inguinal'];
+const isLedSo: Readonly<Record<NonNullable<HomeGroup['leads']>, (step: HomeStep) => boolean>> = {
+  down: ({ toward }) => toward !== null && below.includes(nameOf(toward)),
+  out: ({ places: [place = ''], toward }) =>
+    nameOf(place) === 'breast' && toward !== null && below.includes(nameOf(toward)),
+  across: ({ places: [place = ''], toward }) => toward !== null && sideOf(toward) !== sideOf(place),
+};
 
 /** @returns null where the line is left out on that way */
 function wordsFor({ words, wordsOpen, wordsBoth }: HomeGroup, route: HomeRoute): string | null {

@@ -1,4 +1,4 @@
-import { nameOf } from '../../core/anatomy/place';
+import { nameOf, sideOf } from '../../core/anatomy/place';
 import type { HomeStep } from '../../core/homecare/sheet';
 import type { HomeRoute } from './home-places';
 import type { ActWords, HomeWords } from './words';
@@ -17,7 +17,7 @@ export interface ToldHomeStep {
 export function tellHomeStep(words: HomeWords, step: HomeStep, route?: HomeRoute): ToldHomeStep {
   const said = actWords(words, step);
   const place = placesInWords(words, step);
-  const toward = step.toward === null ? '' : words.placeName(step.toward);
+  const toward = towardInWords(words, step);
   const fill = (text: string) => text.replace('{place}', place).replace('{toward}', toward);
   return {
     title: capitalise(fill(said.title)),
@@ -55,6 +55,15 @@ function placesInWords(words: HomeWords, { places }: HomeStep): string {
       return own.length > 1 ? `${words.bareName(first)}, ${words.sides.both}` : words.placeName(first);
     })
     .join('; ');
+}
+
+/** Where it leads; of both sides each leads to its own. */
+function towardInWords(words: HomeWords, { toward, places }: HomeStep): string {
+  if (toward === null) return '';
+  const sides = new Set(places.map(sideOf));
+  return sides.has('left') && sides.has('right') && sideOf(toward) !== 'mid'
+    ? `${words.bareName(toward)} ${words.sides.own}`
+    : words.placeName(toward);
 }
 
 function countInWords({ counts }: HomeWords, step: HomeStep): string {

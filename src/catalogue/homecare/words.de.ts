@@ -175,7 +175,7 @@ export const german: HomeWords = {
   },
   placeName: placeDe,
   bareName: barePlaceDe,
-  sides: { left: 'links', right: 'rechts', both: 'beide Seiten' },
+  sides: { left: 'links', right: 'rechts', both: 'beide Seiten', own: 'auf der eigenen Seite' },
   counts: {
     times: (n) => `${n}\u00a0×`,
     breaths: (n) => `${n} Atemzüge`,

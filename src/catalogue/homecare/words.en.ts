@@ -149,7 +149,7 @@ export const english: HomeWords = {
       ? shortLabel(anatomy, id)
       : nameOf(id),
   bareName: (id) => (anatomy.territories.has(id) || anatomy.basins.has(id) ? bareLabel(anatomy, id) : nameOf(id)),
-  sides: { left: 'left', right: 'right', both: 'both sides' },
+  sides: { left: 'left', right: 'right', both: 'both sides', own: 'on its own side' },
   counts: {
     times: (n) => `${n}\u00a0×`,
     breaths: (n) => `${n} breaths`,

@@ -87,7 +87,7 @@ export interface HomeWords {
   readonly placeName: (id: string) => string;
   /** The same without its side. */
   readonly bareName: (id: string) => string;
-  readonly sides: Readonly<Record<'left' | 'right' | 'both', string>>;
+  readonly sides: Readonly<Record<'left' | 'right' | 'both' | 'own', string>>;
   readonly counts: {
     readonly times: (n: number) => string;
     readonly breaths: (n: number) => string;

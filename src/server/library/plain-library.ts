@@ -21,6 +21,6 @@ export async function plainLibrary(db: Db): Promise<{
     techniques: [...library.techniques.values()].map(plainTechnique),
     protocols: [...library.protocols.values()].map(plainProtocol),
     homePlaces: Object.fromEntries([...homePlaces].map(([name, { name: _, ...told }]) => [name, told])),
-    homeGroups,
+    homeGroups: homeGroups.map(({ leads: _, ...told }) => told),
   };
 }
