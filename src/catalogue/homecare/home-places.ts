@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { readRows } from '../read-table';
+import placeRowsDe from './data/home-places.de.json';
 import groupRowsDe from './data/home-groups.de.json';
 import groupRows from './data/home-groups.json';
 import placeRows from './data/home-places.json';
@@ -35,6 +36,9 @@ export type HomeGroup = z.infer<typeof HomeGroup>;
 
 export const homePlaces: ReadonlyMap<string, HomePlace> = new Map(
   readRows('home places', HomePlace, placeRows).map((row) => [row.name, row]),
+);
+export const homePlacesDe: ReadonlyMap<string, HomePlace> = new Map(
+  readRows('German home places', HomePlace, placeRowsDe).map((row) => [row.name, row]),
 );
 export const homeGroups: readonly HomeGroup[] = readRows('home groups', HomeGroup, groupRows);
 

@@ -1,6 +1,6 @@
 import { dayInWords } from '../../core/language';
 import { barePlaceDe, placeDe } from '../client-words/places.de';
-import { homeGroupsDe } from './home-places';
+import { homeGroupsDe, homePlacesDe } from './home-places';
 import type { HomeWords } from './words';
 
 const times = (n: number) => (n === 1 ? 'einmal' : n === 2 ? 'zweimal' : `${n}-mal`);
@@ -9,6 +9,7 @@ const times = (n: number) => (n === 1 ? 'einmal' : n === 2 ? 'zweimal' : `${n}-m
 export const german: HomeWords = {
   language: 'de',
   languageName: 'Deutsch',
+  places: homePlacesDe,
   groups: homeGroupsDe,
   routines: {
     'nodes-breathing': { title: 'Zehn Atemzüge, zehn Kreise', about: 'Eine kurze Übung, die die Wege offen hält.' },
