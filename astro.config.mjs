@@ -3,11 +3,12 @@ import react from '@astrojs/react';
 import { defineConfig } from 'astro/config';
 import { build } from 'vite';
 
-/** Programs of their own beside the server: threads that compute and encrypt, and what the shell does with backups. */
+/** Programs of their own beside the server: threads that compute, print and encrypt, and what the shell does with backups. */
 const besides = {
   compute: 'src/server/compute/compute.worker.ts',
   keeping: 'src/server/keeping/command-line.ts',
   cipher: 'src/server/keeping/cipher.worker.ts',
+  paper: 'src/server/paper/paper.worker.ts',
 };
 const programsBeside = {
   name: 'programs-beside',

@@ -23,10 +23,13 @@ const server = await startServer({ data });
 const cookies = [`velvet-stone=${await signInDemo(server.url, 1)}`, `velvet-stone=${await signInDemo(server.url, 3)}`];
 const broken = [];
 const waits = [];
+/** The longest answers, to see who keeps the others waiting. */
+let slowest = [];
 let asked = 0;
 const statuses = new Map();
 
 async function askOnce({ method, path: at, body, type }, cookie) {
+  const begun = performance.now();
   const response = await fetch(`${server.url}${at}`, {
     method,
     redirect: 'manual',
@@ -34,6 +37,9 @@ async function askOnce({ method, path: at, body, type }, cookie) {
     ...(body === undefined ? {} : { body }),
   });
   await response.arrayBuffer();
+  const tookMs = Math.round(performance.now() - begun);
+  if (tookMs > (slowest.at(-1)?.tookMs ?? 0) || slowest.length < 10)
+    slowest = [...slowest, { tookMs, what: `${method} ${at}` }].sort((a, b) => b.tookMs - a.tookMs).slice(0, 10);
   asked += 1;
   statuses.set(response.status, (statuses.get(response.status) ?? 0) + 1);
   if (response.status >= 500 && response.status !== 503 && response.status !== 507)
@@ -89,6 +95,7 @@ console.log(
 console.log(
   `${asked} asked, ${broken.length} broken; others waited ${waits[Math.floor(0.99 * waits.length)]?.toFixed(0)} ms at p99, ${longest.toFixed(0)} ms at most; ${memoryMb() ?? '?'} MB at the end`,
 );
+for (const { tookMs, what } of slowest) console.log(`${tookMs} ms ${what.slice(0, 120)}`);
 for (const one of broken.slice(0, 20)) console.log(one);
 await server.stop();
 rmSync(data, { recursive: true, force: true });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { CourseVisit, LimbCourse } from '../contracts/progress-views';
 import { trendOf } from '../core/swelling/trend';
-import { chartSvg } from '../server/exchange/chart-svg';
+import { chartSvg } from '../server/paper/chart-svg';
 import { axisOf, courseOption, quantities } from './course-options';
 import { paperPalette } from './palette';
 import { fadeOption, feelings, responseOption, scoresOption } from './visit-options';

@@ -123,6 +123,21 @@ describe('lines on paper', () => {
     expect(trunk(arms)[0]?.count).toContain('on its own side');
   });
 
+  it('speak of breathing only where one breathes', () => {
+    for (const { title, steps } of [natural, round, arm, arms].flatMap(told))
+      if (title.startsWith('Breathe')) expect(steps.map(({ kind }) => kind)).toContain('breathe');
+    expect(told(arms).filter(({ title }) => title.startsWith('Breathe'))).toHaveLength(1);
+  });
+
+  it('of the second arm are those of the first', () => {
+    const keys = told(arms)
+      .filter(({ title }) => /: (left|right)$/.test(title))
+      .map(({ title, key }) => [title.split(': ')[1], key] as const);
+    const of = (side: string) => keys.flatMap(([one, key]) => (one === side ? [key] : []));
+    expect(of('right').length).toBeGreaterThan(3);
+    for (const key of of('right')) expect(of('left')).toContain(key);
+  });
+
   it('of both arms are told once for both sides where it is the same', () => {
     const lines = told(arms);
     expect(lines.filter(({ title }) => title.includes('ront of neck')).map(({ title }) => title)).toEqual([

@@ -12,6 +12,8 @@ export interface HomeLine {
   /** How often, and which way where the words do not say it. */
   readonly count: string;
   readonly how: string;
+  /** The same for the same work on another limb: it is explained once. */
+  readonly key: string;
 }
 
 /** A part of a sheet in lines, in the order of its steps. */
@@ -28,26 +30,36 @@ export function linesOf(words: HomeWords, sheet: Told, part: HomePart): readonly
     // What a part holds of one group is one line, at its first place.
     const known = lines.find((line) => group !== undefined && line.group === group);
     if (known) known.steps.push(step);
-    else if (last && !group && !last.group && last.steps.length === 1 && areMirrored(last.steps[0], step))
-      lines.splice(-1, 1, { group, steps: [...last.steps, step] });
+    else if (last && !group && !last.group && areOneLine(last.steps, step)) last.steps.push(step);
     else lines.push({ group, steps: [step] });
   }
   return lines.map(({ group, steps }) => {
     const [first] = steps as [HomeStep];
     const step = { ...first, places: [...new Set(steps.flatMap(({ places }) => places))] };
-    const text = group && route && wordsFor(group, route);
+    const text = group && route && isWhole(group, steps) ? wordsFor(group, route) : undefined;
     if (!group || text === undefined || text === null) {
       const told = tellHomeStep(words, step, route);
-      return { steps, title: told.title, how: told.how, count: [told.count, told.brief].filter(Boolean).join(', ') };
+      const names = step.places.map(nameOf).join(' ');
+      return {
+        steps,
+        key: `${step.act} ${names} ${told.how}`,
+        title: told.title,
+        how: told.how,
+        count: [told.count, told.brief].filter(Boolean).join(', '),
+      };
     }
+    const how = asFitted(words, text, steps);
     return {
-      steps,
+      ...{ steps, how, key: `${group.title} ${how}` },
       title: `${group.title}: ${whereOf(words, steps)}`,
-      how: asFitted(words, text, steps),
       count: countsOf(words, steps),
     };
   });
 }
+
+/** Words that begin with breathing are for steps that do. */
+const isWhole = ({ regions }: HomeGroup, steps: readonly HomeStep[]) =>
+  !regions.includes('abdominal-deep') || steps.some(({ kind }) => kind === 'breathe');
 
 /** Those of the sheet's limb whose words fit the way that it leads; the last one closes. */
 function groupsFor(words: HomeWords, { routine }: Told, part: HomePart, route: HomeRoute): readonly HomeGroup[] {
@@ -57,6 +69,10 @@ function groupsFor(words: HomeWords, { routine }: Told, part: HomePart, route: H
   const own = all.filter(({ sheet }) => sheet === (routine === 'one-leg' ? 'leg' : 'arm'));
   return part.id === 'close' ? own.slice(-1) : own.slice(0, -1);
 }
+
+/** The last strokes over the ways are one line; so is the same on both sides. */
+const areOneLine = (told: readonly HomeStep[], step: HomeStep): boolean =>
+  step.kind === 'return' ? told[0]?.kind === 'return' : told.length === 1 && areMirrored(told[0], step);
 
 /** The same on the other side: told once. */
 function areMirrored(a: HomeStep | undefined, b: HomeStep): boolean {

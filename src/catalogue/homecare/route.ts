@@ -26,6 +26,8 @@ export function routeOf(sheet: Pick<HomeSheet, 'routine' | 'side' | 'parts'>): H
     if (are(`${own}.${other[side]}`, `${far}.${side}`)) return routine === 'one-leg' ? 'leg' : 'arm';
     return undefined;
   }
+  const own = routine === 'one-leg' ? 'inguinal' : 'axillary';
+  if (are(`${own}.left`, `${own}.right`)) return 'open';
   return routine === 'after-armpit' && are('inguinal.left', 'inguinal.right') ? 'arms' : undefined;
 }
 

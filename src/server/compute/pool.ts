@@ -1,9 +1,8 @@
-import { existsSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import process from 'node:process';
-import { fileURLToPath } from 'node:url';
 import { Piscina } from 'piscina';
 import type { Problem } from '../../contracts/problem';
+import { programBeside } from '../shared/program-beside';
 import { answerQuestion, type Answered, type Asked } from './answer-question';
 
 /** A question may take so long, waiting included (ms); what takes longer is ended and its thread replaced. */
@@ -15,12 +14,7 @@ const mostMemoryMb = 256;
 /** The house goes on while something is computed: one processor stays with it. */
 const threads = Math.max(1, availableParallelism() - 1);
 
-/** Where the build has put the worker, seen from wherever this module has come to lie. */
-const built = ['./workers/compute.mjs', '../workers/compute.mjs', '../../workers/compute.mjs']
-  .map((place) => new URL(place, import.meta.url))
-  .filter(({ protocol }) => protocol === 'file:')
-  .map((url) => fileURLToPath(url))
-  .find((file) => existsSync(file));
+const built = programBeside('compute');
 
 let pool: Piscina<Asked, Answered> | undefined;
 

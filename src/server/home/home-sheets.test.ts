@@ -3,7 +3,7 @@ import { homeRoutine } from '../../catalogue/homecare/homecare';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { HomeWish } from '../../contracts/home';
 import { stepsOf } from '../../core/homecare/sheet';
-import { printHome } from '../exchange/home-pdf';
+import { printHome } from '../paper/home-pdf';
 import { bookFor, follow, mayAll, planFor } from '../treatments/treatment-fixtures';
 import { listGiven } from './how-often';
 import { actor, now, openHouse, type TestHouse } from '../shared/test-house';

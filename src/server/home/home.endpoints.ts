@@ -1,5 +1,5 @@
 import { homeRoutes as routes } from '../../contracts/routes/home';
-import { printHome } from '../exchange/home-pdf';
+import { print } from '../paper/print';
 import { endpoints, fileAnswer } from '../http/endpoint';
 import { makeHomeLink, takeBackLink, tickHome } from './home-link';
 import { logHome } from './home-log';
@@ -17,7 +17,7 @@ export const homeEndpoints = endpoints(routes, {
   printSheet: async ({ db, params, query }) => {
     const printed = await readPrintedHome(db, params.id);
     if (!printed) return undefined;
-    const sheet = await printHome(printed, papers[query.paper]);
+    const sheet = await print('home', printed, papers[query.paper]);
     return fileAnswer(routes.printSheet.answer, sheet, 'for-home.pdf', 'inline');
   },
   tick: ({ db, params, body, actor }) => tickHome(db, params.token, body, actor.now),

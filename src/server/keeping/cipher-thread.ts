@@ -1,15 +1,9 @@
-import { existsSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
 import { Worker } from 'node:worker_threads';
+import { programBeside } from '../shared/program-beside';
 import { changeCipher, type CipherProgress, copySealed } from './cipher';
 import type { CipherTask } from './cipher.worker';
 
-/** Where the build has put the worker, seen from wherever this module has come to lie. */
-const built = ['./workers/cipher.mjs', '../workers/cipher.mjs', '../../workers/cipher.mjs', './cipher.mjs']
-  .map((place) => new URL(place, import.meta.url))
-  .filter(({ protocol }) => protocol === 'file:')
-  .map((url) => fileURLToPath(url))
-  .find((file) => existsSync(file));
+const built = programBeside('cipher');
 
 /** Has pages encrypted beside the house; without a build, in tests, it is done here. */
 export function inCipherThread(

@@ -5,7 +5,7 @@ import { invalidFields } from '../http/problem';
 import { exportMeasures } from './export-measures';
 import { cancelImport, readImport } from './import-jobs';
 import { startImport, storeImport } from './import-measures';
-import { printProgress } from './progress-report';
+import { print } from '../paper/print';
 import { readMeasure } from './read-measure';
 import { readProgress } from './read-progress';
 import { removeProtocol, saveClientMeasuring, saveMeasuring, saveProtocol } from './save-measuring';
@@ -22,7 +22,7 @@ export const measureEndpoints = endpoints(routes, {
     if (!view || !client) return undefined;
     const course = view.courses.find(({ side, limb }) => query.limb === undefined || `${side} ${limb}` === query.limb);
     if (!course) return invalidFields([{ path: 'limb', message: 'There is no taping to report on yet: tape first.' }]);
-    const report = await printProgress(view, course, client.bornOn);
+    const report = await print('progress', view, course, client.bornOn);
     return fileAnswer(routes.progressReport.answer, report, `progress-${id}.pdf`, 'inline');
   },
   exportMeasures: async ({ db, params, query }) => {

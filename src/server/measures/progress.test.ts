@@ -9,7 +9,7 @@ import { readClient } from '../clients/read-client';
 import { readMeasure } from './read-measure';
 import { readProgress } from './read-progress';
 import { readVisit } from '../visits/read-visit';
-import { printProgress } from './progress-report';
+import { printProgress } from '../paper/progress-pdf';
 import { saveObservation } from './save-observation';
 import { saveMeasuring } from './save-measuring';
 

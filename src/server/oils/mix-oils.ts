@@ -12,7 +12,7 @@ import { adult, isSensitive } from '../../core/oils/client';
 import { fitsLabel, labelLines, labelSizes, usableUntil } from '../../core/oils/label';
 import { ageingOf, centsPerMl, drawFrom } from '../../core/oils/stock';
 import type { Db } from '../db/connection';
-import { labelMeasure } from '../exchange/label-pdf';
+import { labelMeasure } from '../paper/label-pdf';
 import {
   findMix,
   giveUpMix,

@@ -3,8 +3,7 @@ import type { DropScaleView } from '../../contracts/oil-views';
 import { readGrams } from '../../core/oils/drop-scale';
 import { labelSizes } from '../../core/oils/label';
 import { houseScale } from '../devices/drop-scale';
-import { printAftercare } from '../exchange/aftercare-pdf';
-import { printLabel } from '../exchange/label-pdf';
+import { print } from '../paper/print';
 import { endpoints, fileAnswer } from '../http/endpoint';
 import { unfeasible } from '../http/problem';
 import { readHouseFacts } from '../people/read-facts';
@@ -48,14 +47,14 @@ export const oilEndpoints = endpoints(routes, {
     const size = labelSizes.find(({ id }) => id === query.size);
     if (!mix || !size) return undefined;
     if (mix.fits.includes(size.id))
-      return fileAnswer(routes.mixLabel.answer, await printLabel(mix.label, size), 'label.pdf', 'inline');
+      return fileAnswer(routes.mixLabel.answer, await print('label', mix.label, size), 'label.pdf', 'inline');
     const message = 'The text does not fit on this label: take a larger one, or give the blend a shorter name.';
     return unfeasible([{ path: 'size', message }]);
   },
   mixAftercare: async ({ db, params, actor }) => {
     const [mix, house] = await Promise.all([readMix(db, params.id, actor.now), readHouseFacts(db)]);
     if (!mix) return undefined;
-    const care = await printAftercare(mix, house?.name ?? '');
+    const care = await print('bottleCare', mix, house?.name ?? '');
     return fileAnswer(routes.mixAftercare.answer, care, 'for-the-way-home.pdf', 'inline');
   },
   recordSmell: ({ db, body, staff, actor }) => recordSmell(db, body, staff.qualifications, actor),

@@ -1,13 +1,13 @@
 import type { VisitId } from '../../core/ids';
 import { insertAudit } from '../house/audit.repository';
 import type { Actor } from '../shared/saving';
-import type { Content } from 'pdfmake/interfaces';
 import { screeningBook } from '../../catalogue/screening/screening';
 import { formatNumber } from '../../core/units';
 import { rankOf } from '../../core/screening/tables';
 import { dayInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
-import { makePdf, runs } from '../exchange/pdf';
+import { print } from '../paper/print';
+import type { Referral } from '../paper/referral-pdf';
 import { findClient } from '../clients/clients.repository';
 import { findHouse } from '../people/people.repository';
 import { describeFinding } from './describe-finding';
@@ -15,21 +15,6 @@ import { isoDay, longDay } from '../shared/house-clock';
 import { readVisit, readVisitFrame } from '../visits/read-visit';
 import { screeningCaseOf } from '../visits/visit-case';
 import { screenCase } from './screen-visit';
-
-export interface Referral {
-  readonly house: string;
-  readonly from: string;
-  readonly client: string;
-  readonly bornOn: string | null;
-  readonly day: string;
-  /** What was told or seen on the day that speaks against the work; in the words of the questions. */
-  readonly observed: readonly string[];
-  /** Findings on record that the question is about; when none asks for a note, those that steer the drainage. */
-  readonly findings: readonly string[];
-  readonly measured: readonly string[];
-  /** Work about which the physician is asked. */
-  readonly work: readonly string[];
-}
 
 /** What a treating professional needs to answer, and nothing else. @returns undefined when there is no such visit */
 export async function readReferral(db: Db, visitId: VisitId): Promise<Referral | undefined> {
@@ -81,56 +66,8 @@ const isoDayInWords = (at: string) => dayInWords(isoDay(at));
 export async function makeReferral(db: Db, visitId: VisitId, actor: Actor): Promise<Buffer | undefined> {
   const referral = await readReferral(db, visitId);
   if (!referral) return undefined;
-  const pdf = await printReferral(referral);
+  const pdf = await print('referral', referral);
   const at = actor.now.toISOString();
   await insertAudit(db, { at, by: actor.therapistId, action: 'referral note made', subject: `visit ${visitId}` });
   return pdf;
-}
-
-/** The referral note as one printable page, in neutral words, with room for the answer. */
-function printReferral(referral: Referral): Promise<Buffer> {
-  const list = (title: string, lines: readonly string[]): Content[] =>
-    lines.length === 0
-      ? []
-      : [{ text: title, bold: true, margin: [0, 14, 0, 4] }, { ul: lines.map((line) => ({ text: runs(line) })) }];
-  const work = referral.work.length > 0 ? referral.work.join(', ') : 'light-touch drainage and massage';
-  return makePdf({
-    info: { title: `Note to the treating professional, ${referral.day}`, author: referral.house },
-    content: [
-      { text: runs(referral.house), fontSize: 18, bold: true },
-      { text: runs(`${referral.from}`), color: '#564c5c' },
-      { text: 'To the treating physician', margin: [0, 24, 0, 0] },
-      {
-        text: runs(`${referral.client}${referral.bornOn ? `, born ${dayInWords(referral.bornOn)}` : ''}`),
-        bold: true,
-        fontSize: 13,
-        margin: [0, 4, 0, 0],
-      },
-      { text: runs(referral.day), margin: [0, 0, 0, 8] },
-      {
-        text: 'This client came to us for hands-on work. We are not physicians and make no diagnosis; what follows is what we were told, saw or measured.',
-      },
-      ...list('Told or seen today', referral.observed),
-      ...list('Known to us', referral.findings),
-      ...list('Measured', referral.measured),
-      { text: 'Our question', bold: true, margin: [0, 14, 0, 4] },
-      {
-        text: runs(
-          `Would you please look at this, and tell us in writing whether the following may be done, and within which limits: ${work}?`,
-        ),
-      },
-      { text: 'Answer', bold: true, margin: [0, 22, 0, 6] },
-      ...['☐ may be done', '☐ may be done with these limits:', '☐ not at present; ask again on:'].map(
-        (line): Content => ({ text: line.replace('☐', '[   ]'), margin: [0, 4, 0, 4] }),
-      ),
-      { canvas: [1, 2].map((i) => ({ type: 'line', x1: 0, y1: i * 26, x2: 480, y2: i * 26, lineColor: '#b9aa9b' })) },
-      { text: 'Date, name, role and signature', color: '#564c5c', margin: [0, 8, 0, 0], fontSize: 9.5 },
-    ],
-    footer: {
-      text: 'Handed to the client. Local law, professional codes and the limits of licences come first.',
-      alignment: 'center',
-      fontSize: 8.5,
-      color: '#564c5c',
-    },
-  });
 }

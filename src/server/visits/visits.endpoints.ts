@@ -1,6 +1,5 @@
-import { homeWordsOf } from '../../catalogue/homecare/homecare';
 import { visitRoutes as routes } from '../../contracts/routes/visits';
-import { printVisitCare } from '../exchange/aftercare-pdf';
+import { print } from '../paper/print';
 import { endpoints, fileAnswer } from '../http/endpoint';
 import { readVisitLanguage } from '../clients/read-language';
 import { readHouseFacts } from '../people/read-facts';
@@ -19,11 +18,7 @@ export const visitEndpoints = endpoints(routes, {
     if (!close) return undefined;
     const chosen = close.visit.closing?.aftercare ?? close.aftercare;
     const from = { name: house?.name ?? '', phone: house?.phone };
-    const care = await printVisitCare(
-      homeWordsOf(query.language || (await readVisitLanguage(db, params.id))),
-      chosen,
-      from,
-    );
+    const care = await print('visitCare', query.language || (await readVisitLanguage(db, params.id)), chosen, from);
     return fileAnswer(routes.aftercare.answer, care, 'to-mind.pdf', 'inline');
   },
 });

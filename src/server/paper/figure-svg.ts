@@ -43,6 +43,10 @@ const card = '#fdfaf5';
 
 /** Wider than it is high, or as high as wide: what a row of a sheet has room for. */
 const shape = 0.82;
+/** The frame of a drawing, with nothing in it: as large, so that a page is laid out as it will be. */
+export const emptyFigure = (width: number): string =>
+  `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${width / shape}"></svg>`;
+
 /** What is worked, with so much about it that its numbers have room. */
 const roomRound = 1.4;
 /** Never nearer than this, so that one sees which part of the body it is. */

@@ -1,6 +1,6 @@
 import { bottleWordsOf } from '../../catalogue/client-words/bottle';
 import { dateInWords } from '../../core/language';
-import type { HomeWords } from '../../catalogue/homecare/words';
+import { homeWordsOf } from '../../catalogue/homecare/homecare';
 import type { AftercareId } from '../../core/visit/aftercare';
 import type { MixView } from '../../contracts/oil-views';
 import { makePdf, runs } from './pdf';
@@ -32,10 +32,11 @@ export function printAftercare({ blend, aftercare, useBy, language }: MixView, h
 
 /** What to mind after a visit, on a small sheet in large type. */
 export function printVisitCare(
-  words: HomeWords,
+  language: string,
   chosen: readonly AftercareId[],
   house: { readonly name: string; readonly phone?: string | undefined },
 ): Promise<Buffer> {
+  const words = homeWordsOf(language);
   return makePdf({
     language: words.language,
     pageSize: 'A5',

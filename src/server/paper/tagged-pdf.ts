@@ -21,6 +21,8 @@ export type Tag = { readonly kind: 'H1' | 'H2' | 'P' } | { readonly kind: 'Figur
 export interface Tagged {
   readonly tag: Tag;
   readonly items: number;
+  /** The rest of the paragraph before: something was drawn between, such as the dot of a list. */
+  readonly goesOn?: boolean;
 }
 
 /** From this size on, bold words are a heading (points); the largest of them is the title. */
@@ -34,21 +36,25 @@ const clips = new Set(['beginClip', 'endClip']);
 export function tagsOf(items: readonly PageItem[], footerY: number): readonly Tagged[] {
   const tagged: Tagged[] = [];
   let lines: PageItem[] = [];
-  const endParagraph = () => {
-    if (lines.length > 0) tagged.push({ tag: { kind: kindOf(lines) }, items: lines.length });
+  let isWhole = true;
+  const endLines = () => {
+    if (lines.length === 0) return;
+    tagged.push({ tag: { kind: kindOf(lines) }, items: lines.length, ...(isWhole ? {} : { goesOn: true }) });
+    isWhole = lines.at(-1)?.item.lastLineInParagraph !== false;
     lines = [];
   };
   for (const one of items) {
-    const isRead = one.type === 'line' && (one.item.y ?? 0) < footerY;
-    if (!isRead) endParagraph();
-    if (isRead) {
+    if (one.type === 'line' && (one.item.y ?? 0) < footerY) {
       lines.push(one);
-      if (one.item.lastLineInParagraph !== false) endParagraph();
-    } else if (one.type === 'svg' && one.item.alt)
-      tagged.push({ tag: { kind: 'Figure', alt: one.item.alt }, items: 1 });
-    else tagged.push({ tag: null, items: 1 });
+      if (one.item.lastLineInParagraph !== false) endLines();
+      continue;
+    }
+    endLines();
+    const alt = one.type === 'svg' ? one.item.alt : undefined;
+    if (alt) isWhole = true;
+    tagged.push({ tag: alt ? { kind: 'Figure', alt } : null, items: 1 });
   }
-  endParagraph();
+  endLines();
   return tagged;
 }
 
@@ -75,7 +81,6 @@ interface Marked {
 }
 interface Element {
   add(child: unknown): Element;
-  end(): void;
 }
 
 /**
@@ -92,6 +97,8 @@ export class PdfTags {
   /** Items of the thing that is open which have yet to be drawn. */
   #left = 0;
   #isOpen = false;
+  /** What was read last: a paragraph may go on. */
+  #read: Element | undefined;
 
   constructor(private readonly footerPoints: number) {}
 
@@ -126,9 +133,11 @@ export class PdfTags {
       document.markContent('Artifact');
     } else {
       const { kind } = thing.tag;
-      const element = document.struct(kind, 'alt' in thing.tag ? { alt: thing.tag.alt } : {});
-      this.#root?.add(element);
-      element.add(document.markStructureContent(kind)).end();
+      if (!thing.goesOn || !this.#read) {
+        this.#read = document.struct(kind, 'alt' in thing.tag ? { alt: thing.tag.alt } : {});
+        this.#root?.add(this.#read);
+      }
+      this.#read.add(document.markStructureContent(kind));
     }
     this.#isOpen = true;
   }

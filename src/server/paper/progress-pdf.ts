@@ -8,8 +8,8 @@ import { volumeTrendInWords } from '../../core/swelling/trend-words';
 import { formatNumber } from '../../core/units';
 import { volumesIn } from '../../core/volume-units';
 import { dayInWords } from '../../core/visit/words';
-import { chartSvg } from '../exchange/chart-svg';
-import { makePdf, picture, runs } from '../exchange/pdf';
+import { chartSvg } from './chart-svg';
+import { makePdf, picture, runs } from './pdf';
 
 const soft = '#564c5c';
 const chartWidth = 720;

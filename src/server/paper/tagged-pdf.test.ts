@@ -10,13 +10,11 @@ const line = (
   item: {
     y: change.y ?? 100,
     lastLineInParagraph: change.isLast ?? true,
-    inlines: text
-      .split(' ')
-      .map((word) => ({
-        text: word,
-        fontSize: change.points ?? 11,
-        font: { name: change.bold ? 'Sans-Bold' : 'Sans' },
-      })),
+    inlines: text.split(' ').map((word) => ({
+      text: word,
+      fontSize: change.points ?? 11,
+      font: { name: change.bold ? 'Sans-Bold' : 'Sans' },
+    })),
   },
 });
 const vector: PageItem = { type: 'vector', item: {} };
@@ -61,6 +59,11 @@ describe('what a page is read as', () => {
       ['P', 1],
       ['decoration', 1],
     ]);
+  });
+
+  it('lets a paragraph go on behind what is drawn into it, and only there', () => {
+    const dot = [line('a', { isLast: false }), vector, line('b'), vector, line('c')];
+    expect(tagsOf(dot, 800).map(({ goesOn = false }) => goesOn)).toEqual([false, false, true, false, false]);
   });
 
   it('leaves out no item of a page and takes none twice', () => {
