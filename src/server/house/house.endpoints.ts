@@ -7,9 +7,12 @@ import { changeHouseFacts, readHouseFacts } from '../people/read-facts';
 import { makeHouseCode } from '../auth/second-factor';
 import { setUpHouse } from '../people/set-up-house';
 
+/** It says the same as long as the program runs, and takes a quarter of a second to put together. */
+let openApi: object | undefined;
+
 export const houseEndpoints = endpoints(routes, {
   health: async ({ db }) => ({ ok: true, isSetUp: (await readHouseFacts(db)) !== undefined }),
-  openApi: () => ({ ...openApiDocument() }),
+  openApi: () => (openApi ??= { ...openApiDocument() }),
   setUp: async ({ db, body, actor, context }) => {
     const result = await setUpHouse(db, body, actor);
     if (result.kind !== 'saved') return result;
