@@ -8,7 +8,7 @@ import { makeHouseCode } from '../auth/second-factor';
 import { setUpHouse } from '../people/set-up-house';
 
 /** It says the same as long as the program runs, and takes a quarter of a second to put together. */
-let openApi: object | undefined;
+let openApi: Readonly<Record<string, unknown>> | undefined;
 
 export const houseEndpoints = endpoints(routes, {
   health: async ({ db }) => ({ ok: true, isSetUp: (await readHouseFacts(db)) !== undefined }),
