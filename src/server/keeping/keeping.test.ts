@@ -1,3 +1,4 @@
+import { execFileSync, spawnSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -52,6 +53,28 @@ const restored = async (name: string, into: string, erased: readonly number[] = 
   return ready;
 };
 
+/** Debian's tool asks for the passphrase at a terminal, which a test has to play. */
+const isAgeHere = ['age', 'python3', 'tar'].every((tool) => spawnSync('which', [tool]).status === 0);
+const typingAtPrompt = `
+import os, pty, sys
+pid, terminal = pty.fork()
+if pid == 0:
+    os.execvp(sys.argv[2], sys.argv[2:])
+seen = b''
+while True:
+    try:
+        part = os.read(terminal, 1024)
+    except OSError:
+        break
+    if not part:
+        break
+    seen += part
+    if b'assphrase' in seen:
+        os.write(terminal, sys.argv[1].encode() + b'\\n')
+        seen = b''
+sys.exit(os.waitstatus_to_exitcode(os.waitpid(pid, 0)[1]))
+`;
+
 /** Every row of every table. */
 function everything(file: string): Record<string, unknown> {
   const sqlite = new SQLite(file, { readonly: true });
@@ -73,6 +96,15 @@ describe('a backup', () => {
     decrypter.addPassphrase(passphrase);
     const packed = await decrypter.decrypt(new Uint8Array(content));
     expect([...packed.slice(0, 2)]).toEqual([0x1f, 0x8b]);
+  });
+
+  it.skipIf(!isAgeHere)('is opened by the age tool of the system, with the passphrase at its prompt', async () => {
+    const { name } = await backUp();
+    const opened = path.join(root, 'opened.tar.gz');
+    execFileSync('python3', ['-c', typingAtPrompt, passphrase, 'age', '-d', '-o', opened, path.join(folder, name)]);
+    const names = execFileSync('tar', ['-tzf', opened]).toString().split('\n');
+    expect(names).toContain(databaseName);
+    expect(names).toContain('manifest.json');
   });
 
   it('tells how far it is, and never goes back', async () => {
