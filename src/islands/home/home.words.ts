@@ -1,4 +1,4 @@
-import { countOf } from '../../core/wording/count';
+import { countOf, timesText } from '../../core/wording/count';
 
 /** What the home view says, in the order of its files. */
 export const homeWords = {
@@ -61,5 +61,5 @@ export const homeWords = {
   aWordOfYours: 'Your own note',
   printedOnTheSheetNoNames: 'Printed on the sheet. No names of illnesses: others may see it.',
   atMostAWeek: (most: number, why: string) =>
-    `At most ${most === 1 ? 'once' : `${most} times`} in seven days${why === '' ? '' : `: ${why}`}`,
+    `At most ${timesText(most)} in seven days${why === '' ? '' : `: ${why}`}`,
 };

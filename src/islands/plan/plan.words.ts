@@ -1,4 +1,4 @@
-import { countOf } from '../../core/wording/count';
+import { timesText } from '../../core/wording/count';
 
 /** What the plan view says, in the order of its files. */
 export const planWords = {
@@ -62,7 +62,7 @@ export const planWords = {
   changeTimeOrSchool: 'Change time or school',
   whatShapedIt: 'What shaped it',
   hasToWait: 'Has to wait',
-  crossesTheTable: (times: number) => `You cross the table ${countOf(times, 'time')}.`,
+  crossesTheTable: (times: number) => `You cross the table ${timesText(times)}.`,
   itDoesNotAllFit: 'It does not all fit.',
   itFits: 'It fits.',
   drainingHasAllTheRepetitionsThat: 'Draining has all the repetitions that help; the rest is free for rest.',

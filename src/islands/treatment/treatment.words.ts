@@ -1,4 +1,4 @@
-import { countOf } from '../../core/wording/count';
+import { countOf, timesText } from '../../core/wording/count';
 
 /** What the treatment view says, in the order of its files. */
 export const treatmentWords = {
@@ -114,7 +114,7 @@ export const treatmentWords = {
   standing: 'standing,',
   withTheThumbs: 'with the thumbs',
   firm: (firmSeconds: string) => `, ${firmSeconds} firm`,
-  handsChangeStones: (times: number) => `The hands change stones ${countOf(times, 'time')}.`,
+  handsChangeStones: (times: number) => `The hands change stones ${timesText(times)}.`,
   minutesByRegion: 'Minutes by region',
   schoolOfDrainageInThisPlan: 'School of drainage in this plan',
   linesNotWorked: 'Lines not worked',
@@ -127,7 +127,7 @@ export const treatmentWords = {
   evenTheLeastIsTooLong: (shortBySeconds: string) => `Even the least is ${shortBySeconds} too long.`,
   washingOfTheHands: 'washing of the hands',
   washingsOfTheHands: 'washings of the hands',
-  crossesTheTable: (times: number) => `You cross the table ${countOf(times, 'time')}.`,
+  crossesTheTable: (times: number) => `You cross the table ${timesText(times)}.`,
   orderIsFree: 'The fastest order that the rules allow; the protocol teaches another.',
   asTheProtocolHasIt: 'As the protocol has it',
   aFasterOrderSaves: (saves: string, departs: string) =>
