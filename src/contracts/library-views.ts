@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { gapKinds } from '../core/library/gaps';
 import { ProtocolShape, RepetitionsShape, TechniqueShape } from './shapes/library';
 
 /** Where an entry comes from: as it ships, shipped but changed by the house, or the house's own. */
@@ -74,6 +75,8 @@ export const ImportedLibrary = z.object({
         id: z.string(),
         name: z.string(),
         what: ImportKind,
+        /** What the file does not say of it, and somebody should write. */
+        gaps: z.array(z.enum(gapKinds)).readonly(),
       }),
     )
     .readonly(),

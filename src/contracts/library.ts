@@ -33,7 +33,11 @@ export const TechniqueSchema = z.strictObject({
   isPerRegion: z.boolean(),
   direction: z.enum(directions),
   therapist: z.enum(standings),
-  traits: z.array(z.enum(traits)).max(traits.length),
+  traits: z
+    .array(
+      z.enum(traits, { error: ({ input }) => `There is no trait “${String(input)}”: take it out, or choose another.` }),
+    )
+    .max(traits.length),
   judgedAs: z.array(z.string().max(60)).min(1, 'Say which kinds of work it is judged as.').max(6),
   cues: z.array(words(200).min(1)).min(1, 'Write one short sentence for the table.').max(6),
   turnedCue: words(200).min(1).optional(),

@@ -96,9 +96,10 @@ export function LibraryFiles({ onClose, onChanged, say }: Props) {
                 : libraryWords.ofEntriesWouldBeBroughtIn(coming.length, preview.entries.length)}
             </p>
             <ul className={styles['coming']}>
-              {coming.map(({ of, id, name, what }) => (
+              {coming.map(({ of, id, name, what, gaps }) => (
                 <li key={`${of} ${id}`}>
                   {name} <span>{`${of}, ${whatWords[what]}`}</span>
+                  {gaps.length > 0 && <em>{libraryWords.stillToWrite(gaps)}</em>}
                 </li>
               ))}
             </ul>

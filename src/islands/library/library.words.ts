@@ -1,4 +1,14 @@
+import { list } from '../../core/drainage/wording';
+import type { Gap } from '../../core/library/gaps';
 import { countOf } from '../../core/wording/count';
+
+const gapWords: Readonly<Record<Gap, string>> = {
+  why: 'why',
+  never: 'what is never done',
+  feel: 'how the hands feel it',
+  words: 'other names',
+  order: 'whether its order is kept',
+};
 
 /** What the library view says, in the order of its files. */
 export const libraryWords = {
@@ -47,6 +57,7 @@ export const libraryWords = {
   everythingInItIsHereAlready: 'Everything in it is here already.',
   ofEntriesWouldBeBroughtIn: (count: number, count2: number) =>
     `${count} of ${countOf(count2, 'entry', 'entries')} would be imported:`,
+  stillToWrite: (gaps: readonly Gap[]) => `still to write: ${list(gaps.map((gap) => gapWords[gap]))}`,
   bringIn: 'Import',
 
   // LibraryList

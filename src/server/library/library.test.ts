@@ -137,6 +137,20 @@ describe('library files', () => {
     expect((await readHouseLibrary(house.db)).own.size).toBe(0);
   });
 
+  it('of an earlier version come in with their gaps named, and an unknown trait is refused at its row', async () => {
+    const { judgedAs: _, why: __, never: ___, feel: ____, words: _____, ...old } = technique('effleurage');
+    const brought = LibraryFile.parse({
+      ...file([], []),
+      techniques: [{ ...old, id: 'our-glide', name: 'Our glide' }],
+    });
+    const preview = await importLibrary(house.db, brought, false, actor);
+    expect(preview).toMatchObject({ entries: [{ id: 'our-glide', gaps: ['why', 'never', 'feel', 'words'] }] });
+    const odd = { ...technique('effleurage'), id: 'odd', traits: ['draining', 'glowing'] };
+    const refused = LibraryFile.safeParse({ ...file([], []), techniques: [technique('belly-breath'), odd] });
+    const at = refused.error?.issues.find(({ path }) => path.join('.') === 'techniques.1.traits.1');
+    expect(at?.message).toBe('There is no trait “glowing”: take it out, or choose another.');
+  });
+
   it('of a newer version say so', () => {
     const newer = LibraryFile.safeParse({ format: 'velvet-stone-library', version: 2, techniques: [], protocols: [] });
     expect(newer.error?.issues[0]?.message).toContain('written by a newer program');

@@ -3,6 +3,7 @@ import { knownWith, shippedLibrary } from '../../catalogue/library/library';
 import type { LibraryFile } from '../../contracts/library';
 import type { ImportedLibrary, ImportKind } from '../../contracts/library-views';
 import { problemsOfProtocol, problemsOfTechnique } from '../../core/library/check-library';
+import { gapsOfProtocol, gapsOfTechnique } from '../../core/library/gaps';
 import type { Protocol } from '../../core/library/protocol';
 import type { Technique } from '../../core/library/technique';
 import type { FieldError } from '../../core/result';
@@ -104,10 +105,12 @@ export async function importLibrary(
     ...file.techniques.map((one) => ({
       entry: { kind: 'technique', document: one } as const,
       what: whatOf(library.techniques.get(one.id), one),
+      gaps: gapsOfTechnique(one),
     })),
     ...file.protocols.map((one) => ({
       entry: { kind: 'protocol', document: one } as const,
       what: whatOf(library.protocols.get(one.id), one),
+      gaps: gapsOfProtocol(one),
     })),
   ];
   if (isStored) {
@@ -127,8 +130,8 @@ export async function importLibrary(
   return {
     kind: 'saved',
     isStored,
-    entries: entries.map(({ entry: { kind, document }, what }) => ({
-      ...{ of: kind, id: document.id, name: document.name, what },
+    entries: entries.map(({ entry: { kind, document }, what, gaps }) => ({
+      ...{ of: kind, id: document.id, name: document.name, what, gaps },
     })),
   };
 }

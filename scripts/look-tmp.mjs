@@ -1,0 +1,15 @@
+import puppeteer from 'puppeteer-core';
+import { mkdtempSync } from 'node:fs';
+import { signInDemo, startServer } from './served.mjs';
+const data = mkdtempSync('/tmp/look-');
+const server = await startServer({ data });
+const cookie = await signInDemo(server.url, 1);
+const call = async (method, path, body) => { const r = await fetch(server.url + path, { method, headers: { cookie: 'velvet-stone=' + cookie, origin: server.url, 'content-type': 'application/json' }, body: body && JSON.stringify(body) }); const t = await r.text(); try { return { status: r.status, body: JSON.parse(t) }; } catch { return { status: r.status, body: t.slice(0, 200) }; } };
+const browser = await puppeteer.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+const page = await browser.newPage();
+await page.setViewport({ width: Number(process.env.W ?? 1280), height: Number(process.env.H ?? 800) });
+await page.setCookie({ name: 'velvet-stone', value: cookie, url: server.url });
+let n = 0;
+const shot = async (path, wait = 1500) => { await page.goto(server.url + path, { waitUntil: 'networkidle0' }); await new Promise((r) => setTimeout(r, wait)); await page.screenshot({ path: `/tmp/shot-${process.env.P ?? ''}${++n}.png` }); console.log(n, path); };
+await (await import(process.argv[2])).default({ call, page, shot, server });
+await browser.close(); await server.stop(); process.exit(0);
