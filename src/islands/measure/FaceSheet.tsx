@@ -127,7 +127,7 @@ export default function FaceSheet({ view, phase, head, onward, observations }: S
               ))}
             </tbody>
           </table>
-          <h3>{measureWords.eyelids}</h3>
+          <h3 className={styles['heading']}>{measureWords.eyelids}</h3>
           {eyelids.map(({ id, label }) => (
             <Choice
               key={id}
@@ -137,7 +137,7 @@ export default function FaceSheet({ view, phase, head, onward, observations }: S
               onChange={(value) => save('face', null, { ...face, eyelids: { ...face.eyelids, [id]: Number(value) } })}
             />
           ))}
-          <h3>
+          <h3 className={styles['heading']}>
             {measureWords.howFarTheNeckMovesDegrees}
             {phase === 'after' ? measureWords.after : ''}
           </h3>
@@ -154,7 +154,7 @@ export default function FaceSheet({ view, phase, head, onward, observations }: S
               />
             ))}
           </div>
-          <div className={styles['turns']}>
+          <div className={styles['felt']}>
             {felt.map(([key, label, values]) => (
               <Select
                 key={key}
