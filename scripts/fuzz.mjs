@@ -70,7 +70,7 @@ await withSource(async (load) => {
   const [{ Fuzz, isFuzzed }, { allRoutes }, { seededRandom }] = [
     await load('/tests/fuzz/requests.ts'),
     await load('/src/contracts/routes/index.ts'),
-    await load('/src/demo/random.ts'),
+    await load('/src/core/random.ts'),
   ];
   const routes = allRoutes.filter(isFuzzed);
   for (let round = 0; asked < wanted; round += 1) {

@@ -27,7 +27,7 @@ import { measure, rememberMeasuring } from './measures';
 import { demoClients } from './clients.data';
 import type { DemoClient, DemoFinding } from './demo-client';
 import { demoHouse, demoPin, demoStaff } from './house.data';
-import { seededRandom } from './random';
+import { seededRandom } from '../core/random';
 import { drawLines, planDrainageOf, planTreatmentOf, wishOf } from './plans';
 import { carryBlend, fillShelf, placeDemoPatch } from './shelf';
 import { layTray } from './tray';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { limbVolume } from '../core/swelling/limb-volume';
 import { usualProtocol } from '../catalogue/swelling/protocols';
 import { makeGirths } from './girths';
-import { seededRandom } from './random';
+import { seededRandom } from '../core/random';
 
 describe('made-up girths', () => {
   it.each(['arm', 'leg'] as const)('have about the wished excess and no doubtful entry: %s', (limb) => {

@@ -8,7 +8,7 @@ import { insertBottle, insertDraw } from '../server/oils/oils.repository';
 import { insertPatchTest } from '../server/oils/patch-tests.repository';
 import { isoDay } from '../server/shared/house-clock';
 import { eveningBlend, faceBlend, warmBlend } from './blends.data';
-import { seededRandom } from './random';
+import { seededRandom } from '../core/random';
 
 /** Oil, size in mL, part that is left, days since it was opened (null: closed), price of the bottle in cents. */
 const essentials: readonly (readonly [string, number, number, number | null, number])[] = [

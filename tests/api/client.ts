@@ -1,7 +1,7 @@
 import process from 'node:process';
 import { appUrl } from '../app-url';
 import { signInDemo } from '../../scripts/served.mjs';
-import { seededRandom } from '../../src/demo/random';
+import { seededRandom } from '../../src/core/random';
 import { screeningBook } from '../../src/catalogue/screening/screening';
 import { houseDay } from '../clock/test-day';
 import { allNo } from './answers';

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { signInDemo } from '../../scripts/served.mjs';
 import { allRoutes } from '../../src/contracts/routes';
 import { appUrl } from '../app-url';
-import { seededRandom } from '../../src/demo/random';
+import { seededRandom } from '../../src/core/random';
 import { Fuzz, isFuzzed } from '../fuzz/requests';
 
 const seed = Number(process.env['VELVET_STONE_SEED'] ?? 20_260_101);

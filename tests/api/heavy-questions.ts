@@ -91,4 +91,26 @@ export const heavyQuestions: Readonly<Record<string, readonly [question: string,
   'twenty blocks in any order': ['sequence', { blocks: blocks(20) }],
   'sixty blocks in any order': ['sequence', { blocks: blocks(60) }],
   'the whole body in two hours': ['drainage-plan', drainage],
+  'four hours of a whole body, told every four seconds': [
+    'flow',
+    {
+      ...drainage,
+      ...{ seconds: 14_400, every: 4 },
+      start: Object.fromEntries(skin.map((id) => [id, 400])),
+      steps: many(1000, (i) => ({
+        ...{ kind: 'drain', place: pick(skin, i * 7), toward: pick(skin, i * 7 + 1), via: [] },
+        ...{ repetitions: 10_000, placements: 1000, seconds: 14 },
+      })),
+    },
+  ],
+  'four hundred visits, thirty intervals': [
+    'course',
+    {
+      visits: many(400, (i) => ({
+        day: new Date(Date.UTC(2020, 0, 1 + 2 * i)).toISOString().slice(0, 10),
+        ...{ beforeMl: 900 - (i % 90), afterMl: 700 - (i % 70) },
+      })),
+      ...{ errorMl: 0, intervals: many(30, (i) => i + 1), horizonDays: 730, phases: [[1, null]] },
+    },
+  ],
 };

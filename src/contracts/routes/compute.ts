@@ -1,5 +1,7 @@
 import type { z } from 'zod';
+import { CourseRequest, CourseResponse } from '../course';
 import { DrainageCheckRequest, DrainageCheckResponse, DrainagePlanRequest, DrainagePlanResponse } from '../drainage';
+import { FlowRequest, FlowResponse } from '../flow';
 import { HomeSheetRequest, HomeSheetResponse, TreatmentRequest, TreatmentResponse } from '../judged';
 import { LimbVolumeRequest, LimbVolumeResponse } from '../limb-volume';
 import {
@@ -64,6 +66,18 @@ export const computeRoutes = {
     DrainageCheckRequest,
     DrainageCheckResponse,
     'Checks a rearranged course against every rule.',
+  ),
+  flow: ask(
+    'flow',
+    FlowRequest,
+    FlowResponse,
+    'Follows fluid through a body while a course is worked. It explains order; it predicts nobody.',
+  ),
+  course: ask(
+    'course',
+    CourseRequest,
+    CourseResponse,
+    'What one visit takes, how long it is held, and where intervals between visits lead, with ranges.',
   ),
   limbVolume: ask(
     'limb-volume',

@@ -5,6 +5,10 @@ import { stoneBook } from '../../catalogue/stones/stones';
 import type { computeRoutes } from '../../contracts/routes/compute';
 import { readCase } from '../../core/drainage/case';
 import { checkCourse, stepErrors } from '../../core/drainage/check';
+import { courseOf } from '../../core/course/course';
+import { flowErrors } from '../../core/flow/errors';
+import { flowOf } from '../../core/flow/flow';
+import { flowGraph, usualStart } from '../../core/flow/model';
 import { planDrainage, readChosen } from '../../core/drainage/plan';
 import { bestAnswer, checkAnswer, layeredAnswer } from '../../core/oils/answers';
 import { bestBlend } from '../../core/oils/best/best-blend';
@@ -69,6 +73,15 @@ export const computeAnswers: ComputeAnswers = {
     const errors = stepErrors(anatomy, body.steps);
     return errors.length > 0 ? invalidFields(errors) : { violations: checkCourse(anatomy, read, body.steps) };
   },
+  flow: ({ body }) => {
+    const read = unwrap(readCase(anatomy, body));
+    const unknown = flowErrors(anatomy, body);
+    if (unknown.length > 0) return invalidFields(unknown);
+    const graph = flowGraph(anatomy, read.hindrances, read.findings);
+    const start = body.start ?? usualStart(anatomy, read.territories);
+    return flowOf({ graph, steps: body.steps, start, seconds: body.seconds, every: body.every });
+  },
+  course: ({ body }) => courseOf(body),
   limbVolume: ({ body }) => {
     const result = limbVolume(body);
     if (result.ok) return result.value;
