@@ -1,3 +1,4 @@
+import { speakPlainly } from '../../contracts/plain-errors';
 import type { APIContext } from 'astro';
 import type { z } from 'zod';
 import {
@@ -20,6 +21,8 @@ import { problemOf } from './answer';
 import { draftKeyOf, once } from './replies';
 import { diskFull, invalidFields, invalidInput, notFound, problem } from './problem';
 import { troublePage } from './trouble-page';
+
+speakPlainly();
 
 const largestBodyBytes = 2_000_000;
 
