@@ -50,7 +50,9 @@ describe('what is said of a field', () => {
 
 describe('no route', () => {
   const bodies = allRoutes.flatMap((route) =>
-    'body' in route && route.body && !isBytes(route.body) ? [[`${route.method} ${route.path}`, route.body as z.ZodType] as const] : [],
+    'body' in route && route.body && !isBytes(route.body)
+      ? [[`${route.method} ${route.path}`, route.body as z.ZodType] as const]
+      : [],
   );
   it.each(bodies)('%s speaks of types that only programmers know', (_, body) => {
     for (const value of [null, 'x', 5, [], {}]) {

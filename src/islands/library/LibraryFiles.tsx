@@ -1,5 +1,7 @@
 import { libraryWords } from './library.words';
 import { useState } from 'react';
+import { list } from '../../core/drainage/wording';
+import type { Gap } from '../../core/library/gaps';
 import type { ImportedLibrary } from '../../contracts/library-views';
 import { Button, ButtonLink } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
@@ -13,6 +15,13 @@ interface Props {
   readonly say: (words: string, tone?: 'error') => void;
 }
 
+const gapWords: Readonly<Record<Gap, string>> = {
+  why: libraryWords.gapWhy,
+  never: libraryWords.gapNever,
+  feel: libraryWords.gapFeel,
+  words: libraryWords.gapWords,
+  order: libraryWords.gapOrder,
+};
 const whatWords = { new: 'new', changed: libraryWords.changesOurs, same: libraryWords.asWeHaveIt } as const;
 const mostFaults = 8;
 
@@ -99,7 +108,7 @@ export function LibraryFiles({ onClose, onChanged, say }: Props) {
               {coming.map(({ of, id, name, what, gaps }) => (
                 <li key={`${of} ${id}`}>
                   {name} <span>{`${of}, ${whatWords[what]}`}</span>
-                  {gaps.length > 0 && <em>{libraryWords.stillToWrite(gaps)}</em>}
+                  {gaps.length > 0 && <em>{libraryWords.stillToWrite(list(gaps.map((gap) => gapWords[gap])))}</em>}
                 </li>
               ))}
             </ul>

@@ -1,14 +1,4 @@
-import { list } from '../../core/drainage/wording';
-import type { Gap } from '../../core/library/gaps';
 import { countOf } from '../../core/wording/count';
-
-const gapWords: Readonly<Record<Gap, string>> = {
-  why: 'why',
-  never: 'what is never done',
-  feel: 'how the hands feel it',
-  words: 'other names',
-  order: 'whether its order is kept',
-};
 
 /** What the library view says, in the order of its files. */
 export const libraryWords = {
@@ -57,7 +47,12 @@ export const libraryWords = {
   everythingInItIsHereAlready: 'Everything in it is here already.',
   ofEntriesWouldBeBroughtIn: (count: number, count2: number) =>
     `${count} of ${countOf(count2, 'entry', 'entries')} would be imported:`,
-  stillToWrite: (gaps: readonly Gap[]) => `still to write: ${list(gaps.map((gap) => gapWords[gap]))}`,
+  stillToWrite: (what: string) => `still to write: ${what}`,
+  gapWhy: 'why',
+  gapNever: 'what is never done',
+  gapFeel: 'how the hands feel it',
+  gapWords: 'other names',
+  gapOrder: 'whether its order is kept',
   bringIn: 'Import',
 
   // LibraryList
