@@ -5,7 +5,7 @@ const volume = (what: string) =>
   z.number(`Give ${what} in mL.`).min(0, 'Not below 0 mL.').max(mostMl, `At most ${mostMl} mL.`);
 const days = z.number('Give days as a number.').min(1, 'At least 1 day.').max(365, 'At most a year.');
 
-export const usualIntervals = [3, 4, 7, 10, 14, 21, 28];
+const usualIntervals = [3, 4, 7, 10, 14, 21, 28];
 
 export const CourseRequest = z.object({
   visits: z

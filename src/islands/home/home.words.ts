@@ -60,6 +60,5 @@ export const homeWords = {
   language: 'Language',
   aWordOfYours: 'Your own note',
   printedOnTheSheetNoNames: 'Printed on the sheet. No names of illnesses: others may see it.',
-  atMostAWeek: (most: number, why: string) =>
-    `At most ${timesText(most)} in seven days${why === '' ? '' : `: ${why}`}`,
+  atMostAWeek: (most: number, why: string) => `At most ${timesText(most)} in seven days${why === '' ? '' : `: ${why}`}`,
 };
