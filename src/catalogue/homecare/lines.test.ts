@@ -113,6 +113,9 @@ describe('lines on paper', () => {
       'Below the operated breast: right',
     ]);
     expect(trunk(arm)[0]?.count).toContain('towards the right front of neck');
+    // On paper and on the phone: nothing sends it across, or to an armpit, that goes up to the collarbone.
+    expect(trunk(arm)[0]?.how).not.toMatch(/across|armpit|groin/);
+    expect(trunk(arms)[0]?.how).not.toMatch(/across|armpit|groin/);
     for (const { title, steps } of [arms, arm].flatMap(trunk))
       if (/across/.test(title)) for (const { places, toward } of steps) expect(toward).not.toBe(places[0]);
     expect(trunk(arms).map(({ title }) => title)).toEqual([

@@ -21,18 +21,28 @@ export function tellHomeStep(words: HomeWords, step: HomeStep, route?: HomeRoute
   const fill = (text: string) => text.replace('{place}', place).replace('{toward}', toward);
   return {
     title: capitalise(fill(said.title)),
-    how: atPlace(words, step, route) ?? capitalise(fill(said.how)),
+    how: atPlace(words, step, route, capitalise(fill(said.how))) ?? capitalise(fill(said.how)),
     brief: fill(said.brief ?? ''),
     count: countInWords(words, step),
   };
 }
 
 /** Of what the planner leads: which hand, how, and why there; undefined where the language or the place has no such words. */
-function atPlace(words: HomeWords, { act, places }: HomeStep, route: HomeRoute | undefined): string | undefined {
+function atPlace(
+  words: HomeWords,
+  { act, places, toward }: HomeStep,
+  route: HomeRoute | undefined,
+  anyWay: string,
+): string | undefined {
   if (!placed.has(act)) return undefined;
-  const place = words.places?.get(nameOf(places[0] ?? ''));
-  return place && `${place.hand} ${(route && place.byRoute?.[route]) ?? place.how}`;
+  const name = nameOf(places[0] ?? '');
+  const place = words.places?.get(name);
+  // Words for the chest lead to an armpit or down the side: where it is led up to the collarbone, only the hand is told.
+  const isLedUp = name === 'chest-upper' && toward !== null && upward.has(nameOf(toward));
+  return place && `${place.hand} ${isLedUp ? anyWay : ((route && place.byRoute?.[route]) ?? place.how)}`;
 }
+
+const upward: ReadonlySet<string> = new Set(['neck-front', 'neck-side', 'shoulder-top', 'terminus']);
 
 const placed: ReadonlySet<string> = new Set(['clear', 'prepare', 'drain', 'close']);
 

@@ -134,6 +134,9 @@ interface BottledOil extends DroppingOil {
   readonly strengthPercent: Percent;
 }
 
+/** What of the oil itself is in drops of its diluted bottle, in drops; what is not diluted is all oil. */
+export const oilInDrops = (drops: Drops, strengthPercent: Percent = 100): Drops => (drops * strengthPercent) / 100;
+
 /** Up to so many layers, more oils are tried for each. */
 const fewLayers = 6;
 

@@ -3,7 +3,7 @@ import { oilBook } from '../../catalogue/oils/oils';
 import { mlOf } from '../../core/oils/amounts';
 import { oilOf } from '../../core/oils/book';
 import { adult } from '../../core/oils/client';
-import { type DropsOnSkin, type LayerCase, spineStripCm2 } from '../../core/oils/layers';
+import { type DropsOnSkin, type LayerCase, oilInDrops, spineStripCm2 } from '../../core/oils/layers';
 import { dropsText } from '../../core/oils/finding-words';
 import { droppedOf } from '../../core/table/dropped';
 import type { TreatmentView } from '../../contracts/treatment-views';
@@ -76,8 +76,8 @@ export async function readDropsOnSkin(db: Db, visitId: VisitId): Promise<DropsOn
   const events = await listEvents(db, visitId);
   /** What of the oil itself is in drops of the diluted bottle. */
   const inDrops = (oil: string, drops: number) => {
-    const { dropsPerMl, strengthPercent = 100 } = layers.layers.find((layer) => layer.oil === oil) ?? {};
-    return { oil, drops: (drops * strengthPercent) / 100, ...(dropsPerMl ? { dropsPerMl } : {}) };
+    const { dropsPerMl, strengthPercent } = layers.layers.find((layer) => layer.oil === oil) ?? {};
+    return { oil, drops: oilInDrops(drops, strengthPercent), ...(dropsPerMl ? { dropsPerMl } : {}) };
   };
   const parts =
     events.length > 0

@@ -6,7 +6,14 @@ import type { TreatmentHolds } from '../../contracts/treatment';
 import type { BlockView, LeftOutView } from '../../contracts/treatment-views';
 import { oilOf } from '../../core/oils/book';
 import { dropsText, percentText } from '../../core/oils/finding-words';
-import { layerBottleMl, layerErrors, type Layers, planLayers, purposesInWords } from '../../core/oils/layers';
+import {
+  layerBottleMl,
+  layerErrors,
+  type Layers,
+  oilInDrops,
+  planLayers,
+  purposesInWords,
+} from '../../core/oils/layers';
 import type { FieldError } from '../../core/result';
 import type { TableStep } from '../../core/table/table-step';
 import { capitalise } from '../../core/wording/capitalise';
@@ -97,7 +104,7 @@ export function layersAgainst(
 ): readonly ProductViolation[] {
   const given =
     layers?.layers.flatMap(({ oil, drops, strengthPercent, dropsPerMl }) =>
-      oil === null ? [] : [{ oil, drops: (drops * strengthPercent) / 100, dropsPerMl }],
+      oil === null ? [] : [{ oil, drops: oilInDrops(drops, strengthPercent), dropsPerMl }],
     ) ?? [];
   if (!layers || given.length === 0) return [];
   const told = new Map(steps.map((step) => [step.id, step.told]));
