@@ -1,6 +1,7 @@
 import puppeteer, { type Browser, type ElementHandle, type EvaluateFunc, type Page } from 'puppeteer-core';
 import { chromiumFlags, signInDemo } from '../../scripts/served.mjs';
 import { people, type Person } from '../api/client';
+import { savingWords } from '../../src/islands/saving/saving.words';
 import { shiftClock } from '../clock/shift.mjs';
 
 const executablePath = process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium';
@@ -215,6 +216,11 @@ export async function words(page: Page, text: string): Promise<void> {
 /** Waits for words to be gone from the page; one that is just loading has no words yet, and is waited for. */
 export async function gone(page: Page, text: string): Promise<void> {
   await until(page, (unwanted) => document.body !== null && !document.body.innerText.includes(unwanted), text);
+}
+
+/** Waits until everything that was answered on the page has reached the house. */
+export async function allKept(page: Page): Promise<void> {
+  await gone(page, savingWords.saving);
 }
 
 export async function textOf(page: Page): Promise<string> {

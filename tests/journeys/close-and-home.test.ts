@@ -3,6 +3,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { allNo } from '../api/answers';
 import { call, post, visitOf } from '../api/client';
 import {
+  allKept,
   choose,
   control,
   follow,
@@ -119,7 +120,7 @@ describe('closing a visit, and home', () => {
       () => document.querySelector<HTMLElement>('[role="textbox"]')?.innerText.includes('Tighter at') === true,
     );
     expect(await noteOf(page)).toContain('<script>');
-    await until(page, () => document.body.innerText.includes('saved'));
+    await allKept(page);
     await Promise.all([
       page.waitForNavigation({ waitUntil: 'load' }),
       (async () => {

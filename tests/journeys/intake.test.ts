@@ -5,6 +5,7 @@ import type { AskState } from '../../src/contracts/ask-views';
 import { bookAnyTime, call, post } from '../api/client';
 import {
   answerCheck,
+  allKept,
   choose,
   control,
   follow,
@@ -98,7 +99,7 @@ describe('an intake with seven conditions, by keyboard alone', () => {
           !document.querySelector('main li[data-current][data-open]'),
         question.text,
       );
-      await gone(page, 'saving…');
+      await allKept(page);
     }
     await words(page, 'Every question of the intake has its answer.');
     expect((await stateOf(visit)).findings.map(({ id }) => id).sort()).toEqual([...ids].sort());
@@ -118,7 +119,7 @@ describe('an intake with seven conditions, by keyboard alone', () => {
     );
     await control(page, 'textbox', 'When (year, or year-month-day)').fill('2022');
     await page.keyboard.press('Tab');
-    await gone(page, 'saving…');
+    await allKept(page);
     const stored = async () => (await stateOf(visit)).findings.find(({ id }) => id === 'nodes-removed-axillary');
     await expect.poll(stored).toMatchObject({
       side: 'left',
@@ -253,7 +254,7 @@ describe('a visit that does not take place', () => {
     }
     await page.keyboard.press('y');
     await words(page, 'Today your body needs rest.');
-    await gone(page, 'saving…');
+    await allKept(page);
     await page.waitForNetworkIdle();
     expect(await textOf(page)).not.toContain('Go on to');
     await expect
@@ -283,7 +284,7 @@ describe('a session that runs out in the middle of a long intake', () => {
     const page = await open(browser, `${app}/visits/${visit}/ask`);
     await words(page, 'Consultation');
     await page.keyboard.press('n');
-    await gone(page, 'saving…');
+    await allKept(page);
     const cookie = (await page.cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
     await fetch(`${app}/api/session`, { method: 'DELETE', headers: { cookie, origin: app } });
     await page.keyboard.press('y');
@@ -292,7 +293,7 @@ describe('a session that runs out in the middle of a long intake', () => {
     await words(page, 'What you entered is still here');
     await control(page, 'button', 'Sign in as Ines Hollen Lymphoedema therapist, owner').click();
     await gone(page, 'Sign in again');
-    await gone(page, 'saving…');
+    await allKept(page);
     await expect.poll(async () => (await stateOf(visit)).findings, { timeout: 20_000 }).toHaveLength(1);
     await follow(page, 'link', 'Day').catch(() => undefined);
     await browser.close();

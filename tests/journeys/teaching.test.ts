@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { admit, bookAnyTime, call, post } from '../api/client';
-import { control, follow, go, gone, settled, textOf, until, words } from './browser';
+import { control, follow, go, gone, settled, textOf, words } from './browser';
 import { ownHouse } from './own-house';
 
 /** What the library teaches, in the plan, at the table and on paper; and stones as the therapist wants them. */
@@ -130,7 +130,7 @@ describe('a tray that is short of stones', () => {
     await words(page, 'Short by');
     expect(await textOf(page)).toMatch(/from minute \d+ to minute \d+ of the visit/);
     await control(page, 'button', 'One stone in hand instead of two, where they are short').click();
-    await until(page, () => !document.body.textContent.includes('Short by'));
+    await gone(page, 'Short by');
     await settled(page);
     expect(await textOf(page)).not.toContain('Short by');
   });
