@@ -143,9 +143,15 @@ describe('an intake with seven conditions, by keyboard alone', () => {
   });
 
   it('says why in one glance, opened by a click', async () => {
-    const row = await page.waitForSelector('::-p-aria([role="button"][name^="Hot stones"])').catch(() => null);
-    await (row ?? (await page.$('aside [aria-expanded]')))?.click();
+    const rows = () => page.$$eval('aside li[data-decision]', (all) => all.map(({ textContent }) => textContent ?? ''));
+    const shut = await rows();
+    const at = shut.findIndex((text) => text.includes('Lymph drainage'));
+    expect(at).toBeGreaterThanOrEqual(0);
+    await (await page.$$('aside li[data-decision] > button'))[at]?.click();
     await until(page, () => document.querySelector('aside [aria-expanded="true"]') !== null);
+    const opened = (await rows())[at] ?? '';
+    expect(opened).toContain('Why');
+    expect(opened).toMatch(/nodes removed/i);
   });
 
   it('is obeyed by the plan: nothing is led to the cleared armpit', async () => {

@@ -1,10 +1,11 @@
 import { benchWords } from './bench.words';
-import { type FormEvent, useState } from 'react';
 import type { StoneHabits } from '../../core/stones/habits';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field } from '../../ui/field/Field';
-import { asFilledIn, RequestError, send } from '../api';
+import { asFilledIn, send } from '../api';
+import { typedNumber } from '../forms/numbers';
+import { useHouseForm } from '../forms/use-house-form';
 import styles from './Bench.module.css';
 
 interface Props {
@@ -27,44 +28,26 @@ const fields = [
 
 /** The house's bath, and how warm and cool it works. The limits of practice are not among it: they hold. */
 export function HabitsForm({ habits, onClose, onSaved }: Props) {
-  const [error, setError] = useState<RequestError>();
-  const save = async (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const form = new FormData(event.currentTarget);
-    const input = Object.fromEntries(
-      fields.map(([name]) => {
-        const text = String(form.get(name) ?? '')
-          .trim()
-          .replace(',', '.');
-        return [name, text === '' ? null : Number(text)];
-      }),
-    );
-    try {
+  const form = useHouseForm({
+    first: Object.fromEntries(fields.map(([name]) => [name, String(habits[name])])),
+    onSend: async (typed) => {
+      const body = Object.fromEntries(fields.map(([name]) => [name, typedNumber(typed[name] ?? '')]));
       await send('PUT /api/stones/habits', {
-        body: asFilledIn<'PUT /api/stones/habits'>(input as Record<keyof StoneHabits, number | null>),
+        body: asFilledIn<'PUT /api/stones/habits'>(body as Record<keyof StoneHabits, number | null>),
       });
       onSaved();
-    } catch (caught) {
-      if (caught instanceof RequestError) setError(caught);
-    }
-  };
+    },
+  });
   return (
     <Dialog title={benchWords.bathAndTemperatures} isOpen onClose={onClose}>
-      <form className={styles['form']} onSubmit={(event) => void save(event)} noValidate>
+      <form className={styles['form']} onSubmit={form.submit} noValidate>
         <div className={styles['three']}>
           {fields.map(([name, label]) => (
-            <Field
-              key={name}
-              label={label}
-              name={name}
-              inputMode="decimal"
-              defaultValue={String(habits[name])}
-              error={error?.fieldError(name)}
-            />
+            <Field key={name} label={label} inputMode="decimal" {...form.field(name)} />
           ))}
         </div>
         <p className={styles['soft']}>{benchWords.whatAClientMayBeTouched}</p>
-        {error && !error.problem.errors && <p role="alert">{error.message}</p>}
+        {form.trouble && <p role="alert">{form.trouble}</p>}
         <div className={styles['buttons']}>
           <Button onClick={onClose}>{benchWords.leaveIt}</Button>
           <Button look="filled" type="submit">

@@ -1,11 +1,13 @@
 import { clientWords } from './client.words';
 import type { ClientId } from '../../core/ids';
-import { type FormEvent, useState } from 'react';
+import { useRef, useState } from 'react';
 import { languageIds, languageNames } from '../../core/language';
 import type { ClientInput } from '../../contracts/record';
 import { Button } from '../../ui/button/Button';
 import { Field, Select, TextArea } from '../../ui/field/Field';
 import { RequestError, send } from '../api';
+import { typedNumber } from '../forms/numbers';
+import { useHouseForm } from '../forms/use-house-form';
 import styles from './EditClient.module.css';
 
 interface Props {
@@ -29,87 +31,74 @@ const names: Readonly<Partial<Record<keyof ClientInput, string>>> = {
   language: 'Reads',
 };
 
+/** What is typed: the data of a client, with what may be empty or no number yet as text. */
+type Typed = Omit<ClientInput, 'bornOn' | 'heightCm'> & { readonly bornOn: string; readonly heightCm: string };
+
+const typedOf = (data: ClientInput): Typed => ({
+  ...data,
+  bornOn: data.bornOn ?? '',
+  heightCm: String(data.heightCm ?? ''),
+});
+
+/** What is typed as the data of a client; a height that is no number stays what it was. */
+export function filledIn(before: ClientInput, typed: Typed): ClientInput {
+  const heightCm = typedNumber(typed.heightCm);
+  return {
+    ...typed,
+    bornOn: typed.bornOn || null,
+    heightCm: Number.isNaN(heightCm) ? before.heightCm : heightCm,
+  };
+}
+
 /** A client's own data. When somebody else saved in the meantime both are shown, and the person decides. */
 export function EditClient({ clientId, data, version, isContactOnly, onSaved }: Props) {
-  const [error, setError] = useState<RequestError>();
   const [conflict, setConflict] = useState<{
     readonly mine: ClientInput;
     readonly theirs: ClientInput;
     readonly version: number;
   }>();
-  const [isKept, setIsKept] = useState(false);
-  const [form, setForm] = useState(data);
-  const set = (change: Partial<ClientInput>) => {
-    setIsKept(false);
-    setForm((old) => ({ ...old, ...change }));
-  };
-  const like = (change: Partial<ClientInput['likes']>) => set({ likes: { ...form.likes, ...change } });
-
-  const save = async (mine: ClientInput, basedOn: number) => {
+  /** The version that both were compared by, where they were. */
+  const agreed = useRef(version);
+  const save = async (mine: ClientInput) => {
+    const basedOn = Math.max(version, agreed.current);
     try {
-      const saved = await send('PUT /api/clients/{id}', {
-        params: { id: clientId },
-        body: {
-          ...mine,
-          basedOn,
-        },
-      });
+      const saved = await send('PUT /api/clients/{id}', { params: { id: clientId }, body: { ...mine, basedOn } });
       setConflict(undefined);
-      setError(undefined);
-      setForm(saved.data);
-      setIsKept(true);
+      form.reset(typedOf(saved.data), { keepIsSubmitSuccessful: true });
       onSaved(saved.data, saved.version);
     } catch (caught) {
-      if (!(caught instanceof RequestError)) throw caught;
-      if (caught.status === 409) {
-        setConflict({ mine, theirs: caught.problem.theirs as ClientInput, version: caught.problem.version ?? basedOn });
-      } else setError(caught);
+      if (!(caught instanceof RequestError) || caught.status !== 409) throw caught;
+      setConflict({ mine, theirs: caught.problem.theirs as ClientInput, version: caught.problem.version ?? basedOn });
     }
   };
-  const submit = (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    void save(form, version);
-  };
-  const text = (key: 'name' | 'phone' | 'email' | 'address' | 'emergencyContact', label: string) => (
-    <Field
-      label={label}
-      value={form[key]}
-      autoComplete="off"
-      onChange={(event) => set({ [key]: event.target.value })}
-      error={error?.fieldError(key)}
-    />
-  );
+  const form = useHouseForm({ first: typedOf(data), onSend: (typed) => save(filledIn(data, typed)) });
+  const { field } = form;
+  const { isSubmitSuccessful, isDirty } = form.formState;
+  const isKept = isSubmitSuccessful && !isDirty && !conflict;
   return (
-    <form className={styles['form']} onSubmit={submit} noValidate aria-label={clientWords.dataOfTheClient}>
+    <form className={styles['form']} onSubmit={form.submit} noValidate aria-label={clientWords.dataOfTheClient}>
       {conflict && (
         <Conflict
           {...conflict}
-          onMine={() => void save(conflict.mine, conflict.version)}
+          onMine={() => {
+            agreed.current = conflict.version;
+            form.submit();
+          }}
           onTheirs={() => {
-            setForm(conflict.theirs);
+            form.reset(typedOf(conflict.theirs));
             onSaved(conflict.theirs, conflict.version);
             setConflict(undefined);
           }}
         />
       )}
       <div className={styles['grid']}>
-        {text('name', 'Name')}
-        <Field
-          label={clientWords.bornOn}
-          type="date"
-          value={form.bornOn ?? ''}
-          onChange={(event) => set({ bornOn: event.target.value || null })}
-          error={error?.fieldError('bornOn')}
-        />
-        {text('phone', 'Phone')}
-        {text('email', 'E-mail')}
-        {text('address', 'Address')}
-        {text('emergencyContact', clientWords.inAnEmergency)}
-        <Select
-          label={clientWords.reads}
-          value={form.language}
-          onChange={(event) => set({ language: event.target.value as ClientInput['language'] })}
-        >
+        <Field label="Name" autoComplete="off" {...field('name')} />
+        <Field label={clientWords.bornOn} type="date" {...field('bornOn')} />
+        <Field label="Phone" autoComplete="off" {...field('phone')} />
+        <Field label="E-mail" autoComplete="off" {...field('email')} />
+        <Field label="Address" autoComplete="off" {...field('address')} />
+        <Field label={clientWords.inAnEmergency} autoComplete="off" {...field('emergencyContact')} />
+        <Select label={clientWords.reads} {...field('language')}>
           <option value="">{clientWords.asTheHouseDoes}</option>
           {languageIds.map((id) => (
             <option key={id} value={id} lang={id}>
@@ -122,72 +111,37 @@ export function EditClient({ clientId, data, version, isContactOnly, onSaved }: 
         <>
           <h3>{clientWords.likesAndDislikes}</h3>
           <div className={styles['grid']}>
-            <Select
-              label={clientWords.pressure}
-              value={form.likes.pressure}
-              onChange={(event) => like({ pressure: event.target.value as ClientInput['likes']['pressure'] })}
-            >
+            <Select label={clientWords.pressure} {...field('likes.pressure')}>
               <option value="">{clientWords.notAsked}</option>
               <option value="lighter">{clientWords.lighter}</option>
               <option value="usual">{clientWords.asUsual}</option>
               <option value="firmer">{clientWords.firmer}</option>
             </Select>
-            <Select
-              label={clientWords.warmth}
-              value={form.likes.warmth}
-              onChange={(event) => like({ warmth: event.target.value as ClientInput['likes']['warmth'] })}
-            >
+            <Select label={clientWords.warmth} {...field('likes.warmth')}>
               <option value="">{clientWords.notAsked}</option>
               <option value="cooler">{clientWords.cooler}</option>
               <option value="usual">{clientWords.asUsual}</option>
               <option value="warmer">{clientWords.warmer}</option>
             </Select>
-            <Select
-              label={clientWords.music}
-              value={form.likes.music}
-              onChange={(event) => like({ music: event.target.value as ClientInput['likes']['music'] })}
-            >
+            <Select label={clientWords.music} {...field('likes.music')}>
               <option value="">{clientWords.notAsked}</option>
               <option value="on">{clientWords.on}</option>
               <option value="off">{clientWords.off}</option>
             </Select>
-            <Field
-              label={clientWords.sideDifferences}
-              value={form.likes.sides}
-              onChange={(event) => like({ sides: event.target.value })}
-              error={error?.fieldError('likes.sides')}
-            />
+            <Field label={clientWords.sideDifferences} {...field('likes.sides')} />
             <Field
               label={clientWords.heightCm}
               inputMode="decimal"
-              value={form.heightCm ?? ''}
-              onChange={(event) => {
-                const cm = Number(event.target.value.replace(',', '.'));
-                set({ heightCm: event.target.value.trim() === '' || Number.isNaN(cm) ? null : cm });
-              }}
               hint={clientWords.withTheWeightItTellsHow}
-              error={error?.fieldError('heightCm')}
+              {...field('heightCm')}
             />
-            <Field
-              label={clientWords.scentsLiked}
-              value={form.likes.scentsLiked}
-              onChange={(event) => like({ scentsLiked: event.target.value })}
-            />
-            <Field
-              label={clientWords.scentsDisliked}
-              value={form.likes.scentsDisliked}
-              onChange={(event) => like({ scentsDisliked: event.target.value })}
-            />
+            <Field label={clientWords.scentsLiked} {...field('likes.scentsLiked')} />
+            <Field label={clientWords.scentsDisliked} {...field('likes.scentsDisliked')} />
           </div>
-          <TextArea
-            label={clientWords.goodToKnow}
-            value={form.note}
-            onChange={(event) => set({ note: event.target.value })}
-            error={error?.fieldError('note')}
-          />
+          <TextArea label={clientWords.goodToKnow} {...field('note')} />
         </>
       )}
-      {error && !error.problem.errors && <p role="alert">{error.message}</p>}
+      {form.trouble && <p role="alert">{form.trouble}</p>}
       <div className={styles['buttons']}>
         <span role="status">{isKept ? clientWords.keptWhatWasThereBeforeIs : ''}</span>
         <Button look="filled" type="submit">

@@ -1,4 +1,6 @@
 import { doorWords } from './door.words';
+import { useEffect } from 'react';
+import { forgetKeptViews } from '../kept-views';
 import styles from './Door.module.css';
 import { SignInForm } from './SignInForm';
 
@@ -12,6 +14,8 @@ interface Props {
 
 /** The page in front of everything. */
 export function SignIn({ house, scenario, people, then }: Props) {
+  // Nobody is signed in: what a device was too busy to wipe goes now.
+  useEffect(() => void forgetKeptViews(), []);
   return (
     <main id="main" className={styles['cover']}>
       <div className={styles['door']}>

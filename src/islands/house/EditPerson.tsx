@@ -1,10 +1,11 @@
 import { houseWords } from './house.words';
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import type { HouseView, PersonView } from '../../contracts/house-views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field, Select } from '../../ui/field/Field';
-import { asFilledIn, RequestError, send } from '../api';
+import { asFilledIn, send, sentenceOf } from '../api';
+import { useHouseForm } from '../forms/use-house-form';
 import styles from './House.module.css';
 import { roleWords } from './role-words';
 
@@ -16,147 +17,128 @@ interface Props {
   readonly onClose: () => void;
 }
 
+/** What stands in the form at the start: the person as they are, or nobody yet. */
+function firstOf(person: PersonView | null) {
+  return {
+    name: person?.name ?? '',
+    login: person?.login ?? '',
+    title: person?.title ?? '',
+    room: person?.room ?? '',
+    role: person?.role ?? 'therapist',
+    qualifications: [...(person?.qualifications ?? [])] as string[],
+    isUsual: person === null || Object.keys(person.hours).length === 0,
+    days: weekdays.map((_, i) => ({ from: person?.hours[i + 1]?.[0] ?? '', to: person?.hours[i + 1]?.[1] ?? '' })),
+    hasLeft: person !== null && person.leftOn !== null,
+    password: '',
+    pin: '',
+  };
+}
+
+/** Working hours by the number of the day, Monday first; a day without times is free. */
+export function hoursOf(days: readonly { readonly from: string; readonly to: string }[]) {
+  return Object.fromEntries(
+    days.flatMap(({ from, to }, i) => {
+      const span = [from.trim(), to.trim()] as const;
+      return span.some((time) => time !== '') ? [[String(i + 1), span] as const] : [];
+    }),
+  );
+}
+
 /** Adds somebody to the house or changes what they may. */
 export function EditPerson({ person, qualifications, onClose }: Props) {
-  const [error, setError] = useState<RequestError>();
-  const hasHours = person !== null && Object.keys(person.hours).length > 0;
-  const [isUsual, setIsUsual] = useState(!hasHours);
   const [said, setSaid] = useState('');
+  const [refused, setRefused] = useState('');
   const removeFactor = async ({ id, name }: PersonView) => {
     try {
       await send('DELETE /api/staff/{id}/factor', { params: { id } });
       setSaid(houseWords.factorRemoved(name));
+      setRefused('');
     } catch (caught) {
-      if (caught instanceof RequestError) setError(caught);
+      setRefused(sentenceOf(caught));
     }
   };
-  const save = async (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const form = new FormData(event.currentTarget);
-    const text = (name: string) => String(form.get(name) ?? '').trim();
-    const days = weekdays.flatMap((_, i) => {
-      const span = [text(`from${i + 1}`), text(`to${i + 1}`)];
-      return span.some(Boolean) ? [[String(i + 1), span]] : [];
-    });
-    try {
+  const form = useHouseForm({
+    first: firstOf(person),
+    houseNames: { hours: 'days' },
+    onSend: async ({ isUsual, days, name, login, title, room, pin, ...as }) => {
       const body = asFilledIn<'POST /api/staff'>({
-        name: text('name'),
-        login: text('login'),
-        title: text('title'),
-        room: text('room'),
-        role: text('role'),
-        qualifications: form.getAll('qualification'),
-        hours: isUsual ? {} : (Object.fromEntries(days) as unknown),
-        hasLeft: form.get('hasLeft') === 'on',
-        password: String(form.get('password') ?? ''),
-        pin: text('pin'),
+        ...as,
+        name: name.trim(),
+        login: login.trim(),
+        title: title.trim(),
+        room: room.trim(),
+        pin: pin.trim(),
+        hours: isUsual ? {} : (hoursOf(days) as unknown),
       });
       await (person
         ? send('PUT /api/staff/{id}', { params: { id: person.id }, body })
         : send('POST /api/staff', { body }));
       window.location.assign('/house');
-    } catch (caught) {
-      if (caught instanceof RequestError) setError(caught);
-    }
-  };
+    },
+  });
+  const { field } = form;
+  const isUsual = form.watch('isUsual');
   return (
     <Dialog title={person ? person.name : houseWords.addSomebody} isOpen onClose={onClose}>
-      <form className={styles['form']} onSubmit={(event) => void save(event)} noValidate>
+      <form className={styles['form']} onSubmit={form.submit} noValidate>
         <div className={styles['row']}>
-          <Field label={houseWords.name} name="name" defaultValue={person?.name} error={error?.fieldError('name')} />
-          <Field
-            label={houseWords.title}
-            name="title"
-            defaultValue={person?.title}
-            error={error?.fieldError('title')}
-          />
+          <Field label={houseWords.name} {...field('name')} />
+          <Field label={houseWords.title} {...field('title')} />
         </div>
         <div className={styles['row']}>
-          <Select
-            label={houseWords.may}
-            name="role"
-            defaultValue={person?.role ?? 'therapist'}
-            error={error?.fieldError('role')}
-          >
+          <Select label={houseWords.may} {...field('role')}>
             {Object.entries(roleWords).map(([role, words]) => (
               <option key={role} value={role}>
                 {words}
               </option>
             ))}
           </Select>
-          <Field label={houseWords.room} name="room" defaultValue={person?.room} error={error?.fieldError('room')} />
+          <Field label={houseWords.room} {...field('room')} />
         </div>
         <div className={styles['three']}>
-          <Field
-            label={houseWords.signInName}
-            name="login"
-            autoCapitalize="none"
-            autoComplete="off"
-            defaultValue={person?.login}
-            error={error?.fieldError('login')}
-          />
+          <Field label={houseWords.signInName} autoCapitalize="none" autoComplete="off" {...field('login')} />
           <Field
             label={person ? houseWords.newPassword : houseWords.firstPassword}
-            name="password"
             type="password"
             autoComplete="new-password"
             hint={person ? houseWords.emptyStaysAsItIs : houseWords.atLeastCharacters}
-            error={error?.fieldError('password')}
+            {...field('password')}
           />
           <Field
             label={person ? houseWords.newPin : houseWords.pin}
-            name="pin"
             type="password"
             inputMode="numeric"
             autoComplete="off"
             hint={houseWords.toDigits}
-            error={error?.fieldError('pin')}
+            {...field('pin')}
           />
         </div>
         <fieldset className={styles['ticks']}>
           <legend>{houseWords.qualifiedFor}</legend>
           {qualifications.map(({ id, label }) => (
             <label key={id}>
-              <input
-                type="checkbox"
-                name="qualification"
-                value={id}
-                defaultChecked={person?.qualifications.some((q) => q === id)}
-              />{' '}
-              {label}
+              <input type="checkbox" value={id} {...form.register('qualifications')} /> {label}
             </label>
           ))}
         </fieldset>
         <fieldset className={styles['hours']}>
           <legend>{houseWords.workingHours}</legend>
           <label className={styles['usual']}>
-            <input type="checkbox" checked={isUsual} onChange={(event) => setIsUsual(event.target.checked)} />{' '}
-            {houseWords.theUsualOnesMondayToSaturday}
+            <input type="checkbox" {...form.register('isUsual')} /> {houseWords.theUsualOnesMondayToSaturday}
           </label>
           {!isUsual &&
             weekdays.map((day, i) => (
               <div key={day} className={styles['day']}>
                 <span>{day}</span>
-                <input
-                  name={`from${i + 1}`}
-                  aria-label={houseWords.from(day)}
-                  placeholder="9:00"
-                  defaultValue={person?.hours[i + 1]?.[0]}
-                />
-                <input
-                  name={`to${i + 1}`}
-                  aria-label={`${day} to`}
-                  placeholder="17:30"
-                  defaultValue={person?.hours[i + 1]?.[1]}
-                />
+                <input aria-label={houseWords.from(day)} placeholder="9:00" {...form.register(`days.${i}.from`)} />
+                <input aria-label={`${day} to`} placeholder="17:30" {...form.register(`days.${i}.to`)} />
               </div>
             ))}
-          {error?.fieldError('hours') && <p role="alert">{error.fieldError('hours')}</p>}
+          {form.errorOf('days') && <p role="alert">{form.errorOf('days')}</p>}
         </fieldset>
         {person && (
           <label className={styles['usual']}>
-            <input type="checkbox" name="hasLeft" defaultChecked={person.leftOn !== null} />{' '}
-            {houseWords.hasLeftTheHouseCanNo}
+            <input type="checkbox" {...form.register('hasLeft')} /> {houseWords.hasLeftTheHouseCanNo}
           </label>
         )}
         {person?.hasFactor && (
@@ -165,7 +147,7 @@ export function EditPerson({ person, qualifications, onClose }: Props) {
           </Button>
         )}
         {said && <p role="status">{said}</p>}
-        {error && !error.problem.errors && <p role="alert">{error.message}</p>}
+        {(form.trouble ?? refused) && <p role="alert">{form.trouble ?? refused}</p>}
         <div className={styles['buttons']}>
           <Button onClick={onClose}>{houseWords.cancel}</Button>
           <Button look="filled" type="submit">

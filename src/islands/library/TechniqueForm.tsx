@@ -1,24 +1,16 @@
 import { libraryWords } from './library.words';
-import { useState } from 'react';
-import {
-  directions,
-  families,
-  handNeeds,
-  standings,
-  type Technique,
-  touches,
-  type Trait,
-  traits,
-} from '../../core/library/technique';
+import { type Technique, traits } from '../../core/library/technique';
 import { proposedTraits } from '../../core/library/proposed-traits';
 import { proposedKinds } from '../../core/library/upgrade';
 import { stoneBook } from '../../catalogue/stones/stones';
 import { sizeIds } from '../../core/stones/book';
 import { Button } from '../../ui/button/Button';
 import { Field, Select, TextArea } from '../../ui/field/Field';
-import { RequestError, send, sentenceOf } from '../api';
+import { send } from '../api';
+import { useHouseForm } from '../forms/use-house-form';
 import shared from './LibraryView.module.css';
 import styles from './TechniqueForm.module.css';
+import { techniqueOf, typedOf } from './typed-technique';
 import { directionWords, familyWords, handWords, standingWords, touchWords, traitWords } from './words';
 
 interface Props {
@@ -40,6 +32,22 @@ const texts = [
   { key: 'feel', label: libraryWords.itHasWorkedWhen },
 ] as const;
 
+const lists = [
+  { key: 'family', label: 'Family', values: familyWords },
+  { key: 'hands', label: 'Hands', values: handWords },
+  { key: 'pressure', label: 'Pressure', values: touchWords },
+  { key: 'direction', label: 'Way', values: directionWords },
+  { key: 'therapist', label: 'Therapist', values: standingWords },
+] as const;
+
+const numbers = [
+  { key: 'secondsPerRepetition', label: libraryWords.secondsARepetition, step: 0.5 },
+  { key: 'repetitions.min', label: libraryWords.repetitionsLeast, step: 1 },
+  { key: 'repetitions.usual', label: libraryWords.usuallyTimes, step: 1 },
+  { key: 'repetitions.max', label: libraryWords.mostTimes, step: 1 },
+  { key: 'placements', label: libraryWords.placesInARegion, step: 1 },
+] as const;
+
 /** An id that nothing has yet: the wish, or the wish with a number. */
 export function freeId(wish: string, taken: ReadonlySet<string>): string {
   if (!taken.has(wish)) return wish;
@@ -50,132 +58,50 @@ export function freeId(wish: string, taken: ReadonlySet<string>): string {
 
 /** Changes a technique, or a copy of one; what ships stays as it is underneath. */
 export function TechniqueForm({ first, basedOn, taken, modalities, others, onClose, onSaved }: Props) {
-  const [draft, setDraft] = useState(first);
-  const [error, setError] = useState<unknown>();
   const isNew = !taken.has(first.id) || first.id.endsWith('-own');
-  const set = (change: Partial<Technique>) => setDraft((now) => ({ ...now, ...change }));
-  const at = (path: string) =>
-    error instanceof RequestError ? (error.fieldError(`value.${path}`) ?? error.fieldError(path)) : undefined;
-  const save = async () => {
-    const value = isNew && basedOn === 0 ? { ...draft, id: freeId(draft.id, taken) } : draft;
-    try {
+  const form = useHouseForm({
+    first: typedOf(first),
+    under: 'value',
+    onSend: async (typed) => {
+      const filled = techniqueOf(first, typed);
+      const value = isNew && basedOn === 0 ? { ...filled, id: freeId(filled.id, taken) } : filled;
       await send('PUT /api/library/techniques/{key}', { params: { key: value.id }, body: { value, basedOn } });
       onClose();
       await onSaved(libraryWords.isKeptAsOurOwn(value.name));
-    } catch (caught) {
-      setError(caught);
-    }
-  };
-  const number = (label: string, value: number, path: string, onValue: (value: number) => void, step = 1) => (
-    <Field
-      label={label}
-      type="number"
-      min={step}
-      step={step}
-      value={value}
-      onChange={(event) => onValue(Number(event.target.value))}
-      error={at(path)}
-    />
-  );
-  const repetitions = (key: keyof Technique['repetitions'], label: string) =>
-    number(label, draft.repetitions[key], `repetitions.${key}`, (value) =>
-      set({ repetitions: { ...draft.repetitions, [key]: value } }),
-    );
-  const choose = <K extends 'family' | 'hands' | 'pressure' | 'direction' | 'therapist'>(
-    label: string,
-    key: K,
-    values: readonly Technique[K][],
-    words: Readonly<Record<Technique[K], string>>,
-  ) => (
-    <Select
-      label={label}
-      value={draft[key]}
-      onChange={(event) => set({ [key]: event.target.value } as Partial<Technique>)}
-      error={at(key)}
-    >
-      {values.map((one) => (
-        <option key={one} value={one}>
-          {words[one]}
-        </option>
-      ))}
-    </Select>
-  );
-  const proposed = proposedTraits(draft.family, others);
-  const toggle = (trait: Trait, isOn: boolean) =>
-    set({ traits: isOn ? [...draft.traits, trait] : draft.traits.filter((one) => one !== trait) });
+    },
+  });
+  const { field } = form;
+  const [family, judgedAs, own, size] = form.watch(['family', 'judgedAs', 'traits', 'stones.size']);
+  const proposed = proposedTraits(family, others);
   return (
-    <form
-      className={shared['form']}
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
-    >
+    <form className={shared['form']} onSubmit={form.submit} noValidate>
       <h2>{basedOn === 0 && isNew ? libraryWords.aTechniqueOfOurOwn : libraryWords.change2(first.name)}</h2>
-      <Field
-        label={libraryWords.name}
-        value={draft.name}
-        onChange={(event) => set({ name: event.target.value })}
-        error={at('name')}
-      />
+      <Field label={libraryWords.name} {...field('name')} />
       <div className={styles['pairs']}>
-        {choose('Family', 'family', families, familyWords)}
-        {choose('Hands', 'hands', handNeeds, handWords)}
-        {choose('Pressure', 'pressure', touches, touchWords)}
-        {choose('Way', 'direction', directions, directionWords)}
-        {choose('Therapist', 'therapist', standings, standingWords)}
-        {number(
-          libraryWords.secondsARepetition,
-          draft.secondsPerRepetition,
-          'secondsPerRepetition',
-          (value) => set({ secondsPerRepetition: value }),
-          0.5,
-        )}
-        {repetitions('min', libraryWords.repetitionsLeast)}
-        {repetitions('usual', libraryWords.usuallyTimes)}
-        {repetitions('max', libraryWords.mostTimes)}
-        {number(libraryWords.placesInARegion, draft.placements, 'placements', (value) => set({ placements: value }))}
+        {lists.map(({ key, label, values }) => (
+          <Select key={key} label={label} {...field(key)}>
+            {Object.entries(values).map(([id, words]) => (
+              <option key={id} value={id}>
+                {words}
+              </option>
+            ))}
+          </Select>
+        ))}
+        {numbers.map(({ key, label, step }) => (
+          <Field key={key} label={label} type="number" min={step} step={step} {...field(key)} />
+        ))}
       </div>
       <label className={styles['tick']}>
-        <input
-          type="checkbox"
-          checked={draft.isPerRegion}
-          onChange={(event) => set({ isPerRegion: event.target.checked })}
-        />
+        <input type="checkbox" {...form.register('isPerRegion')} />
         {libraryWords.repeatedInEachRegionOfA}
       </label>
-      <TextArea
-        label={libraryWords.sentencesForTheTableOneA}
-        value={draft.cues.join('\n')}
-        onChange={(event) => set({ cues: event.target.value.split('\n') })}
-        error={at('cues')}
-      />
+      <TextArea label={libraryWords.sentencesForTheTableOneA} {...field('cues')} />
       {texts.map(({ key, label }) => (
-        <TextArea
-          key={key}
-          label={label}
-          value={draft[key]}
-          onChange={(event) => set({ [key]: event.target.value })}
-          error={at(key)}
-        />
+        <TextArea key={key} label={label} {...field(key)} />
       ))}
-      <Field
-        label={libraryWords.wordsToFindItBy}
-        value={draft.words.join(', ')}
-        onChange={(event) => set({ words: event.target.value.split(',').map((word) => word.trimStart()) })}
-        error={at('words')}
-      />
+      <Field label={libraryWords.wordsToFindItBy} {...field('words')} />
       <div className={styles['pairs']}>
-        <Select
-          label={libraryWords.stonesThatItTakes}
-          value={draft.stones?.size ?? ''}
-          onChange={({ target }) => {
-            const { stones, ...others } = draft;
-            const size = sizeIds.find((id) => id === target.value);
-            setDraft(size ? { ...draft, stones: { count: 1, keep: false, ...stones, size } } : others);
-          }}
-          error={at('stones')}
-        >
+        <Select label={libraryWords.stonesThatItTakes} {...field('stones.size')}>
           <option value="">{libraryWords.noStones}</option>
           {sizeIds.map((id) => (
             <option key={id} value={id}>
@@ -183,50 +109,33 @@ export function TechniqueForm({ first, basedOn, taken, modalities, others, onClo
             </option>
           ))}
         </Select>
-        {draft.stones &&
-          number(libraryWords.howManyStones, draft.stones.count, 'stones.count', (count) =>
-            set({ stones: { size: 'palm', keep: false, ...draft.stones, count } }),
-          )}
+        {size !== '' && (
+          <Field label={libraryWords.howManyStones} type="number" min={1} step={1} {...field('stones.count')} />
+        )}
       </div>
       <fieldset className={styles['ticks']}>
         <legend>{libraryWords.judgedAs}</legend>
         {modalities.map(({ id, label }) => (
           <label key={id} className={styles['tick']}>
-            <input
-              type="checkbox"
-              checked={draft.judgedAs.includes(id)}
-              onChange={(event) =>
-                set({
-                  judgedAs: event.target.checked
-                    ? [...draft.judgedAs, id]
-                    : draft.judgedAs.filter((kind) => kind !== id),
-                })
-              }
-            />
+            <input type="checkbox" value={id} {...form.register('judgedAs')} />
             {label}
-            {proposedKinds(draft.family).includes(id) && !draft.judgedAs.includes(id) && libraryWords.usualForItsFamily}
+            {proposedKinds(family).includes(id) && !judgedAs.includes(id) && libraryWords.usualForItsFamily}
           </label>
         ))}
+        <Wrong text={form.errorOf('judgedAs')} />
       </fieldset>
       <fieldset className={styles['ticks']}>
         <legend>{libraryWords.whatItIsLike}</legend>
         {traits.map((trait) => (
           <label key={trait} className={styles['tick']}>
-            <input
-              type="checkbox"
-              checked={draft.traits.includes(trait)}
-              onChange={(event) => toggle(trait, event.target.checked)}
-            />
+            <input type="checkbox" value={trait} {...form.register('traits')} />
             {traitWords[trait]}
-            {proposed.has(trait) && !draft.traits.includes(trait) && libraryWords.usualForItsFamily}
+            {proposed.has(trait) && !own.includes(trait) && libraryWords.usualForItsFamily}
           </label>
         ))}
+        <Wrong text={form.errorOf('traits')} />
       </fieldset>
-      {error !== undefined && (
-        <p role="alert" className={shared['alert']}>
-          {at('traits') ?? at('judgedAs') ?? sentenceOf(error)}
-        </p>
-      )}
+      <Wrong text={form.trouble} />
       <div className={shared['buttons']}>
         <Button onClick={onClose}>{libraryWords.leaveIt}</Button>
         <Button look="filled" type="submit">
@@ -234,5 +143,14 @@ export function TechniqueForm({ first, basedOn, taken, modalities, others, onClo
         </Button>
       </div>
     </form>
+  );
+}
+
+function Wrong({ text }: { readonly text: string | undefined }) {
+  if (text === undefined) return null;
+  return (
+    <p role="alert" className={shared['alert']}>
+      {text}
+    </p>
   );
 }

@@ -7,10 +7,9 @@ import { Kbd } from '../../ui/kbd/Kbd';
 import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import { send, shutEvent } from '../api';
 import { Door } from '../door/Door';
-import { forgetKeptViews } from '../kept-views';
 import { Devices } from '../door/Devices';
 import { LeftOver } from '../saving/LeftOver';
-import { countUnsent, wipeUnsent } from '../saving/sign-out';
+import { countUnsent, endSession, wipeDevice } from '../saving/sign-out';
 import { SignOutDialog } from '../saving/SignOutDialog';
 import { OwnPin } from '../door/OwnPin';
 import { SecondFactor } from '../door/SecondFactor';
@@ -48,8 +47,8 @@ export function Masthead({ place, me }: Props) {
     localStorage.setItem('theme', next);
   };
   const signOut = async () => {
-    await send('DELETE /api/session');
-    await Promise.all([forgetKeptViews(), wipeUnsent()]);
+    await endSession();
+    await wipeDevice();
     window.location.replace('/sign-in');
   };
   const act = (key: string | number) => {
