@@ -126,7 +126,11 @@ function Block({ block, number, steps, faults, blend, isOpen, onToggle, handle, 
               <select
                 value={handle.treatment.wish.times?.[block.id] ?? ''}
                 onChange={({ target }) =>
-                  handle.setTimes(block.id, target.value === '' ? undefined : Number(target.value))
+                  handle.change({
+                    kind: 'times',
+                    block: block.id,
+                    number: target.value === '' ? undefined : Number(target.value),
+                  })
                 }
               >
                 <option value="">{treatmentWords.asTaught}</option>
@@ -138,7 +142,10 @@ function Block({ block, number, steps, faults, blend, isOpen, onToggle, handle, 
               </select>
             </label>
             {block.otherSide !== undefined && (
-              <Button look="link" onClick={() => handle.addPart(block.choice, block.otherSide ?? '')}>
+              <Button
+                look="link"
+                onClick={() => handle.change({ kind: 'add-part', choice: block.choice, part: block.otherSide ?? '' })}
+              >
                 {treatmentWords.theOtherSideToo}
               </Button>
             )}

@@ -13,7 +13,7 @@ export function LayerChoice({ step, handle }: { readonly step: TableStep; readon
   if (!layer || layer.oil === null) return null;
   const { oil, drops, mostDrops, mayBe } = layer;
   const take = (part: { readonly oil?: string; readonly drops?: number }) =>
-    handle.takeLayers({ [step.id]: { oil, drops, ...part } });
+    handle.change({ kind: 'layers', layers: { [step.id]: { oil, drops, ...part } } });
   const isChosen = handle.treatment.wish.layers?.[step.id] !== undefined;
   const most = Math.max(drops, Math.min(mostDrops ?? mostOffered, mostOffered));
   return (
@@ -48,7 +48,7 @@ export function LayerChoice({ step, handle }: { readonly step: TableStep; readon
         {layer.why} {mostDrops === null ? treatmentWords.noLimitKnownOfIt : treatmentWords.skinMayHave(mostDrops)}
       </span>
       {isChosen && (
-        <Button look="link" onClick={() => handle.usualLayer(step.id)}>
+        <Button look="link" onClick={() => handle.change({ kind: 'usual-layer', step: step.id })}>
           {treatmentWords.asTheShelfHasIt}
         </Button>
       )}

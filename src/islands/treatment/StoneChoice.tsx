@@ -11,7 +11,8 @@ export function StoneChoice({ step, handle }: { readonly step: TableStep; readon
   const stones = step.told?.stones;
   if (!stones) return null;
   const { size, count, keep = false } = stones;
-  const take = (part: Partial<typeof stones>) => handle.takeStones({ [step.id]: { size, count, keep, ...part } });
+  const take = (part: Partial<typeof stones>) =>
+    handle.change({ kind: 'stones', stones: { [step.id]: { size, count, keep, ...part } } });
   const isChosen = handle.treatment.wish.stones?.[step.id] !== undefined;
   return (
     <span className={styles['stones']} role="group" aria-label={treatmentWords.stonesOf(step.told?.title ?? '')}>
@@ -45,7 +46,7 @@ export function StoneChoice({ step, handle }: { readonly step: TableStep; readon
         {treatmentWords.thoseInTheHand}
       </label>
       {isChosen && (
-        <Button look="link" onClick={() => handle.usualStones(step.id)}>
+        <Button look="link" onClick={() => handle.change({ kind: 'usual-stones', step: step.id })}>
           {treatmentWords.asTheTechniqueAsks}
         </Button>
       )}

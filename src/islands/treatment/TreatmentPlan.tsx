@@ -45,7 +45,7 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
       setIsTaught((is) => !is);
     },
     undo: handle.undo,
-    asTaught: treatment.wish.isFree || treatment.wish.order ? () => handle.setOrder(false) : undefined,
+    asTaught: treatment.wish.isFree || treatment.wish.order ? () => handle.setFree(false) : undefined,
     mend: () => {
       if (treatment.faults.length > 0) handle.mendAll();
     },
@@ -114,7 +114,10 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
           </PlanNotices>
           {treatment.sinceLast && <SinceLast {...treatment.sinceLast} />}
           {isEmpty && <p className={styles['notice']}>{treatmentWords.nothingOfWhatWasChosenMay}</p>}
-          <StoneTrouble stones={treatment.stones ?? []} onTake={handle.takeStones} />
+          <StoneTrouble
+            stones={treatment.stones ?? []}
+            onTake={(stones) => handle.change({ kind: 'stones', stones })}
+          />
           <BlockList {...{ handle, selected, isTaught }} blends={visit.blends} onSelect={setSelected} />
         </main>
         <TreatmentSide handle={handle} visit={visit} regionLabel={(name) => regionLabel(anatomy, name)} />

@@ -224,7 +224,7 @@ function TaughtOrder({ handle }: { readonly handle: TreatmentHandle }) {
     return (
       <p>
         {treatmentWords.orderIsFree}{' '}
-        <Button look="link" onClick={() => handle.setOrder(false)}>
+        <Button look="link" onClick={() => handle.setFree(false)}>
           {treatmentWords.asTheProtocolHasIt} <Kbd>O</Kbd>
         </Button>
       </p>
@@ -233,7 +233,7 @@ function TaughtOrder({ handle }: { readonly handle: TreatmentHandle }) {
   return (
     <p>
       {treatmentWords.aFasterOrderSaves(formatClock(faster.savesSeconds), faster.departs.join('; '))}{' '}
-      <Button look="link" onClick={() => handle.setOrder(true)}>
+      <Button look="link" onClick={() => handle.setFree(true)}>
         {treatmentWords.takeTheFasterOrder}
       </Button>
     </p>
