@@ -45,8 +45,8 @@ const visitOf = async (name) => {
 const answerNo = async (id) => {
   await go(`/visits/${id}/ask`);
   await press(
-    Array.from({ length: 34 }, () => 'n'),
-    60,
+    Array.from({ length: 9 }, () => 'n'),
+    120,
   );
   await wait(600);
 };
@@ -70,7 +70,7 @@ try {
   await go('/clients/3');
   await shoot('client');
   await go(`/visits/${marit}/ask`);
-  await press(['n', 'n', 'n', 'n', 'n'], 120);
+  await press(['n', 'y'], 150);
   await wait(300);
   await shoot('ask');
   await answerNo(marit);

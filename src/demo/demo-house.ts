@@ -2,7 +2,7 @@ import type { Minutes } from '../core/quantities';
 import type { ClientId, TherapistId, VisitId } from '../core/ids';
 import { addDays, addHours, addYears, set, startOfDay } from 'date-fns';
 import { defaultSchool } from '../core/drainage/case';
-import type { CheckAnswers } from '../core/visit/visit-check';
+import { type CheckAnswers, wordingOf } from '../core/visit/visit-check';
 import type { TableEvent } from '../core/table/table-event';
 import { spanOf, type TableStep } from '../core/table/table-step';
 import { foreseeTreatment } from '../server/treatments/make-treatment';
@@ -211,7 +211,14 @@ async function makePast(
       focus: [...client.focus],
       purpose: client.purpose,
     });
-    await insertAnswers(db, id, noToAll(), 'go', therapistId, at(1));
+    await insertAnswers(
+      db,
+      id,
+      { answers: noToAll(), asked: wordingOf(visitCheck, noToAll()) },
+      'go',
+      therapistId,
+      at(1),
+    );
     if (past.limb && past.side && past.excess) {
       const [from, to] = past.excess;
       const share = past.visits === 1 ? from : from + ((to - from) * (past.visits - k)) / (past.visits - 1);

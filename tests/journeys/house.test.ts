@@ -84,6 +84,9 @@ describe('in the house', () => {
   it('stops at a yes to a red flag, says what to say, and opens again when it is corrected', async () => {
     await choose(page, 'Part of the consultation', 'check of today');
     await words(page, 'Before we begin');
+    // The gate opens, and behind it stands the red flag.
+    await page.keyboard.press('y');
+    await words(page, 'become swollen');
     await page.keyboard.press('y');
     await words(page, 'Stop. Help is needed now.');
     await words(page, 'This needs a physician today');
@@ -94,7 +97,7 @@ describe('in the house', () => {
     await words(page, 'Stop. Help is needed now.');
     await choose(page, 'Part of the consultation', 'check of today');
     await page.evaluate(() => {
-      const rows = [...document.querySelectorAll('li')].filter((li) => li.textContent?.includes('become swollen'));
+      const rows = [...document.querySelectorAll('li li')].filter((li) => li.textContent?.includes('become swollen'));
       [...(rows[0]?.querySelectorAll('label') ?? [])].find((label) => label.textContent === 'no')?.click();
     });
     await gone(page, 'Stop. Help');

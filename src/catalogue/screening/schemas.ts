@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { gateIds, type GateRow } from '../../core/visit/check-gates';
 import { languageIds } from '../../core/language';
 import {
   type CombinationRule,
@@ -102,6 +103,15 @@ export const RedFlagSchema: z.ZodType<RedFlag> = z.strictObject({
   action: z.enum(['stop-urgent', 'refer-same-day', 'postpone']),
   condition: id,
   say: words,
+});
+
+export const GateSchema: z.ZodType<GateRow> = z.strictObject({
+  id: z.enum(gateIds),
+  text: words,
+  hint: words,
+  askedWhen: words.optional(),
+  redFlags: z.array(id),
+  conditions: z.array(id),
 });
 
 export const VocabularySchema = z.strictObject({

@@ -9,6 +9,7 @@ import breathing from './data/breathing.json';
 import cancer from './data/cancer-and-its-treatment.json';
 import devices from './data/devices-and-implants.json';
 import belly from './data/digestion-and-abdomen.json';
+import gateRows from './data/gates.json';
 import heart from './data/heart-and-vessels.json';
 import hormones from './data/hormones-and-metabolism.json';
 import infection from './data/infection-and-fever.json';
@@ -22,7 +23,7 @@ import redFlagRows from './data/red-flags.json';
 import ruleRows from './data/rules.json';
 import skin from './data/skin.json';
 import vocabularyRows from './data/vocabulary.json';
-import { ConditionSchema, ModalitySchema, RedFlagSchema, RuleSchema, VocabularySchema } from './schemas';
+import { ConditionSchema, GateSchema, ModalitySchema, RedFlagSchema, RuleSchema, VocabularySchema } from './schemas';
 
 /** The groups of the intake, in the order in which they are asked. */
 const conditionGroups = [
@@ -51,6 +52,9 @@ const slugOf = (title: string) => title.toLowerCase().replace(/[^a-z]+/g, '-');
 const conditions: readonly Condition[] = conditionGroups.flatMap(([group, rows]) =>
   readRows(group, ConditionSchema, rows).map((row) => ({ ...row, group, groupId: slugOf(group) })),
 );
+
+/** The gates of the check of the day. */
+export const checkGates = readRows('gates', GateSchema, gateRows);
 
 /** Everything that screening knows, checked and laid out once. */
 export const screeningBook = makeBook(

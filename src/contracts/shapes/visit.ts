@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { RedFlagShape } from './screening';
 import type { GateId, MissingGate } from '../../core/visit/gates';
+import { type CheckGate, gateIds } from '../../core/visit/check-gates';
 import type { CheckAnswer, CheckAnswers, CheckQuestion, TodayGroup, VisitCheck } from '../../core/visit/visit-check';
 
 const GateIdShape: z.ZodType<GateId> = z.enum(['intake', 'consent', 'check']);
@@ -29,9 +30,18 @@ const TodayGroupShape: z.ZodType<TodayGroup> = z.object({
     )
     .readonly(),
 });
+const CheckGateShape: z.ZodType<CheckGate> = z.object({
+  id: z.enum(gateIds),
+  text: z.string(),
+  hint: z.string(),
+  onRecord: z.array(z.string()).readonly(),
+  still: z.array(z.string()).readonly(),
+  questions: z.array(z.string()).readonly(),
+});
 export const VisitCheckShape: z.ZodType<VisitCheck> = z.object({
   still: z.array(CheckQuestionShape).readonly(),
   flags: z.array(CheckQuestionShape).readonly(),
   today: z.array(TodayGroupShape).readonly(),
   others: z.array(CheckQuestionShape).readonly(),
+  gates: z.array(CheckGateShape).readonly(),
 });

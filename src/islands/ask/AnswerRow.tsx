@@ -7,6 +7,8 @@ import styles from './AnswerRow.module.css';
 interface Props {
   readonly text: string;
   readonly hint?: string | undefined;
+  /** What stands on record and belongs here. */
+  readonly told?: readonly string[];
   readonly isCurrent: boolean;
   readonly isGate?: boolean;
   readonly value: Answer | null;
@@ -22,7 +24,7 @@ const texts: Readonly<Record<Answer, string>> = { no: 'no', yes: 'yes', unsure: 
 
 /** One question with its answers side by side; the one at hand comes into sight by itself. */
 export function AnswerRow(props: Props) {
-  const { text, hint, isCurrent, isGate, value, options, isFlag, onAnswer, onFocus, children } = props;
+  const { text, hint, told = [], isCurrent, isGate, value, options, isFlag, onAnswer, onFocus, children } = props;
   const row = useRef<HTMLLIElement>(null);
   useEffect(() => {
     if (isCurrent) row.current?.scrollIntoView({ block: 'nearest' });
@@ -40,6 +42,11 @@ export function AnswerRow(props: Props) {
         <div>
           <p>{text}</p>
           {hint && <small>{hint}</small>}
+          {told.map((one) => (
+            <small key={one} data-told>
+              {one}
+            </small>
+          ))}
         </div>
         <Choice
           label={text}

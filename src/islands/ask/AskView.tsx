@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { AskView as View } from '../../contracts/ask-views';
 import { expandArea } from '../../core/anatomy/areas';
+import { BodySheet } from '../../ui/body-sheet/BodySheet';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { bestDrawing } from '../../ui/body-map/views';
 import { Button } from '../../ui/button/Button';
@@ -15,7 +16,7 @@ import { VisitHead } from '../visit-head/VisitHead';
 import { Allows } from './Allows';
 import { askRegions } from './ask-regions';
 import styles from './AskView.module.css';
-import { Check } from './Check';
+import { Check, GatedCheck } from './Check';
 import { Intake } from './Intake';
 import { useAnswering } from './useAnswering';
 import { useAsk } from './useAsk';
@@ -30,7 +31,7 @@ export function AskView({ view, today }: { readonly view: View; readonly today: 
   const { state } = asking;
   const { say, toasts } = useToasts();
   const answering = useAnswering(view, asking, say);
-  const { part, groups, outcome, progress, checkIds, current } = answering;
+  const { part, groups, outcome, progress, checking, current } = answering;
   const [marking, setMarking] = useState<number>();
   const [openWork, setOpenWork] = useState<string>();
   const [isAllShown, setIsAllShown] = useState(true);
@@ -70,7 +71,7 @@ export function AskView({ view, today }: { readonly view: View; readonly today: 
     <>
       <VisitHead visit={visit} here="ask" stage={state.stage} />
       <div className={styles['view']}>
-        <section className={styles['body']} aria-label={askWords.bodyMap} data-body>
+        <BodySheet className={styles['body']} label={askWords.bodyMap} isHidden isWanted={marked !== undefined}>
           <BodyPanel
             label={askWords.bodyOf(visit.client.name)}
             initial={bestDrawing(focus)}
@@ -81,14 +82,14 @@ export function AskView({ view, today }: { readonly view: View; readonly today: 
             onPick={marked ? pick : undefined}
             selected={marked?.regions?.at(-1)}
           />
-        </section>
+        </BodySheet>
         <main id="main" className={styles['main']}>
           <div className={styles['heading']}>
             <h2>{part === 'intake' ? askWords.consultation : askWords.beforeWeBegin}</h2>
             <span>
               {part === 'intake'
                 ? `${progress.done} of ${progress.all}${view.intakeDue ? ` · ${view.intakeDue}` : ''}`
-                : askWords.ofAboutAMinute(checkIds.length - outcome.unanswered.length, checkIds.length)}
+                : askWords.answeredOf(checking.progress.done, checking.progress.all)}
             </span>
           </div>
           <div className={styles['parts']}>
@@ -102,6 +103,11 @@ export function AskView({ view, today }: { readonly view: View; readonly today: 
               value={part}
               onChange={answering.showPart}
             />
+            {part === 'check' && (
+              <Button look="link" onClick={() => checking.setOneByOne(!checking.isOneByOne)}>
+                {checking.isOneByOne ? askWords.byGates : askWords.oneByOne}
+              </Button>
+            )}
             {part === 'intake' && (
               <Button look="link" onClick={() => setIsAllShown(!isAllShown)}>
                 {isAllShown ? askWords.showOnlyWhatIsOpen : askWords.showAll}
@@ -128,13 +134,26 @@ export function AskView({ view, today }: { readonly view: View; readonly today: 
               )}
             </>
           ) : (
-            <Check
-              {...{ view, asking, marking, current }}
-              onCurrent={answering.setCurrent}
-              onAnswer={answering.answerCheck}
-              onIntake={(condition, input) => asking.answerIntake([{ condition, answer: input }])}
-              onMark={setMarking}
-            />
+            <>
+              {checking.isOneByOne ? (
+                <Check
+                  {...{ view, asking, marking, current }}
+                  onCurrent={checking.setCurrent}
+                  onAnswer={checking.answer}
+                  onIntake={(condition, input) => asking.answerIntake([{ condition, answer: input }])}
+                  onMark={setMarking}
+                />
+              ) : (
+                <GatedCheck
+                  {...{ view, asking, marking, current }}
+                  opened={checking.opened}
+                  onCurrent={checking.setCurrent}
+                  onAnswer={checking.answer}
+                  onIntake={(condition, input) => asking.answerIntake([{ condition, answer: input }])}
+                  onMark={setMarking}
+                />
+              )}
+            </>
           )}
         </main>
         <Allows
@@ -161,6 +180,24 @@ export function AskView({ view, today }: { readonly view: View; readonly today: 
         <Button look="link" onClick={() => void hand()}>
           <Kbd>H</Kbd> {askWords.handTheTabletOver}
         </Button>
+        {part === 'check' && (
+          <p className={styles['rest']}>
+            {checking.undoRest ? (
+              <>
+                <span role="status">{askWords.theRestWasAnsweredNo}</span>{' '}
+                <Button look="link" onClick={checking.undoRest}>
+                  {askWords.undoTheRest}
+                </Button>
+              </>
+            ) : (
+              outcome.kind === 'open' && (
+                <Button onClick={checking.restNo}>
+                  <Kbd>R</Kbd> {askWords.theRestNo}
+                </Button>
+              )
+            )}
+          </p>
+        )}
         <em>{askWords.localLawAndYourLicenceCome}</em>
       </footer>
       {toasts}

@@ -5,7 +5,7 @@ import { answerIntake } from '../../server/screening/answer-intake';
 import { addFinding } from '../../server/screening/save-finding';
 import { actor, finding, openHouse, type TestHouse } from '../../server/shared/test-house';
 import { readAsk } from '../../server/screening/read-ask';
-import { Check } from './Check';
+import { Check, GatedCheck } from './Check';
 import { Decisions } from './Decisions';
 import { FindingDetail } from './FindingDetail';
 import type { Asking } from './useAsk';
@@ -114,6 +114,46 @@ describe('the check of the day', () => {
     for (const { text } of view.check.flags) expect(html).toContain(text.replaceAll('’', '’'));
     expect(html.match(/data-tone="brick"/g)).toHaveLength(view.check.flags.length);
     expect(html).toContain('Any of these today?');
-    expect(html).toContain('Anything new since last time');
+    expect(html).toContain('Skin today?');
+  });
+
+  it('closes many questions behind one gate, whose words name them', async () => {
+    const view = await opened();
+    const html = renderToStaticMarkup(
+      <GatedCheck
+        view={view}
+        asking={still(view.state)}
+        opened={new Set()}
+        current="gate:alarm"
+        marking={undefined}
+        onCurrent={() => undefined}
+        onAnswer={() => undefined}
+        onIntake={() => undefined}
+        onMark={() => undefined}
+      />,
+    );
+    expect(html.match(/data-gate="true"/g)).toHaveLength(view.check.gates.length);
+    expect(html).toContain('Anything alarming today?');
+    expect(html).toContain('a drooping face');
+    expect(html).not.toContain('data-tone="brick"');
+  });
+
+  it('shows behind an opened gate its red flags in brick', async () => {
+    const view = await opened();
+    const html = renderToStaticMarkup(
+      <GatedCheck
+        view={view}
+        asking={still(view.state)}
+        opened={new Set(['alarm'])}
+        current={undefined}
+        marking={undefined}
+        onCurrent={() => undefined}
+        onAnswer={() => undefined}
+        onIntake={() => undefined}
+        onMark={() => undefined}
+      />,
+    );
+    const alarm = view.check.gates.find(({ id }) => id === 'alarm');
+    expect(html.match(/data-tone="brick"/g)).toHaveLength(alarm?.questions.length ?? 0);
   });
 });

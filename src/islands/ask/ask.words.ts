@@ -155,4 +155,14 @@ export const askWords = {
   fromQuestionToQuestion: 'from question to question',
   markTheFindingOnTheBody: 'mark the finding on the body',
   handTheTabletToTheClient: 'hand the tablet to the client',
+  // The gates of the check
+  gatesOfTheCheck: 'Gates of the check',
+  gatesOrOneByOne: 'by gates, or one question after the other',
+  takeBackTheRest: 'take the last “the rest: no” back',
+  anyOfTheseToday2: 'Any of these?',
+  answeredOf: (done: number, all: number) => `${done} of ${all}`,
+  theRestWasAnsweredNo: 'The rest was answered with no.',
+  undoTheRest: 'Undo',
+  oneByOne: 'One by one',
+  byGates: 'By gates',
 };

@@ -1,13 +1,11 @@
 import { askWords } from './ask.words';
 import { useMemo, useState } from 'react';
 import type { AskView } from '../../contracts/ask-views';
-import { judgeVisitCheck } from '../../core/visit/visit-check';
 import { gateId, type IntakeGroup, intakeGroups, nextRow, progressOf, visibleRows } from './rows';
 import type { Answer, useAsk } from './useAsk';
+import { useChecking } from './useChecking';
 
 export type AskPart = 'intake' | 'check';
-
-const stillMark = 'still:';
 
 /**
  * Which question is asked now, and where an answer leads: the gates and questions of the intake, or the short check.
@@ -20,11 +18,9 @@ export function useAnswering(view: AskView, asking: ReturnType<typeof useAsk>, s
   const [wanted, setCurrent] = useState<string>();
   const groups = useMemo(() => intakeGroups(view, state.intake, opened), [view, state.intake, opened]);
   const rows = useMemo(() => visibleRows(groups), [groups]);
-  const outcome = judgeVisitCheck(view.check, state.check);
-  const checkIds = [view.check.flags, view.check.still, view.check.today, view.check.others].flat().map(({ id }) => id);
-  const order = part === 'intake' ? rows.map(({ id }) => id) : checkIds;
-  const [firstOpen] = part === 'intake' ? [nextRow(rows, groups, '')] : outcome.unanswered;
-  const current = wanted !== undefined && order.includes(wanted) ? wanted : (firstOpen ?? order[0]);
+  const checking = useChecking(view, asking, say);
+  const order = rows.map(({ id }) => id);
+  const current = wanted !== undefined && order.includes(wanted) ? wanted : (nextRow(rows, groups, '') ?? order[0]);
 
   const moveOn = (next: readonly IntakeGroup[], after: string) => {
     const nextRows = visibleRows(next);
@@ -64,33 +60,33 @@ export function useAnswering(view: AskView, asking: ReturnType<typeof useAsk>, s
     moveOn(intakeGroups(view, { ...state.intake, [id]: answer }, opened), id);
   };
 
-  const answerCheck = (id: string, answer: Answer) => {
-    if (answer === 'unsure') return;
-    const changesIntake = answer === 'no' || state.check[id] === 'no';
-    if (id.startsWith(stillMark) && changesIntake)
-      asking.answerIntake([{ condition: id.slice(stillMark.length), answer }]);
-    asking.answerCheck({ [id]: answer });
-    if (answer === 'yes' && id.startsWith('today:')) return;
-    const index = checkIds.indexOf(id);
-    const after = [...checkIds.slice(index + 1), ...checkIds.slice(0, index)];
-    setCurrent(after.find((other) => outcome.unanswered.includes(other)) ?? id);
-  };
-
+  const isIntake = part === 'intake';
   return {
-    ...{ part, groups, outcome, checkIds, current, setCurrent, answerIntake, answerCheck, restNo },
+    ...{ part, groups, checking, setCurrent, answerIntake, restNo },
+    outcome: checking.outcome,
+    current: isIntake ? current : checking.current,
     progress: progressOf(groups),
     showPart: (next: AskPart) => {
       setPart(next);
       setCurrent(undefined);
+      checking.setCurrent(undefined);
     },
-    answer: part === 'intake' ? answerIntake : answerCheck,
-    /** Answers the rest of the group that is asked about with no. */
+    answer: isIntake ? answerIntake : checking.answer,
+    /** Answers what is left with no: of the group that is asked about, or of the whole check. */
     restOfCurrent: () => {
+      if (!isIntake) {
+        checking.restNo();
+        return;
+      }
       const group = groups.find((g) => g.gate.id === current || g.questions.some(({ id }) => id === current));
-      if (part === 'intake' && group?.state === 'open') restNo(group);
+      if (group?.state === 'open') restNo(group);
     },
     /** Goes to the question before or behind. */
     step: (by: 1 | -1) => {
+      if (!isIntake) {
+        checking.step(by);
+        return;
+      }
       const index = order.indexOf(current ?? '') + by;
       setCurrent(order[Math.max(0, Math.min(order.length - 1, index))]);
     },

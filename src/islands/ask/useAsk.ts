@@ -72,6 +72,13 @@ export function useAsk(view: AskView) {
     queue.add('check', sending('POST /api/visits/{id}/check', params, { answers: check }) as Sending<never>);
   };
 
+  /** The check as it stood before: what has no answer there has none again. */
+  const replaceCheck = (check: AskState['check']) => {
+    latestCheck.current = check;
+    setState((old) => ({ ...old, check }));
+    queue.add('check', sending('POST /api/visits/{id}/check', params, { answers: check }) as Sending<never>);
+  };
+
   const ofFinding = (key: number) => ({ id: clientId, key: keys.current.get(key) ?? key });
 
   /** Changes a finding; the error says which field. */
@@ -106,7 +113,7 @@ export function useAsk(view: AskView) {
   };
 
   return {
-    ...{ state, saving, answerIntake, answerCheck, changeFinding, keepText },
+    ...{ state, saving, answerIntake, answerCheck, replaceCheck, changeFinding, keepText },
     ...{ signConsent, setLimitAside, restoreLimit, addClearance },
   };
 }

@@ -4,7 +4,7 @@ import type { useAnswering } from './useAnswering';
 
 /** The consultation by keyboard: answers, the rest of a group, marking on the body, handing over, and up and down. */
 export function useAskKeys(
-  { current, answer, restOfCurrent, step }: ReturnType<typeof useAnswering>,
+  { part, checking, current, answer, restOfCurrent, step }: ReturnType<typeof useAnswering>,
   { onMark, onHand }: { readonly onMark: () => void; readonly onHand: () => void },
 ): void {
   useShortcuts([
@@ -23,6 +23,12 @@ export function useAskKeys(
     { keys: ['↑', '↓'], words: askWords.fromQuestionToQuestion },
     { keys: ['↑'], act: () => step(-1) },
     { keys: ['↓'], act: () => step(1) },
+    {
+      keys: ['L'],
+      words: askWords.gatesOrOneByOne,
+      act: part === 'check' ? () => checking.setOneByOne(!checking.isOneByOne) : undefined,
+    },
+    { keys: ['Z'], words: askWords.takeBackTheRest, act: part === 'check' ? checking.undoRest : undefined },
     { keys: ['M'], words: askWords.markTheFindingOnTheBody, act: onMark },
     { keys: ['H'], words: askWords.handTheTabletToTheClient, act: onHand },
   ]);

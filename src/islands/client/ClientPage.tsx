@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { ClientView } from '../../contracts/client-views';
 import type { PlacedFinding } from '../../contracts/people-views';
 import { dayInWords } from '../../core/visit/words';
+import { BodySheet } from '../../ui/body-sheet/BodySheet';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { bestDrawing } from '../../ui/body-map/views';
 import { Button, ButtonLink } from '../../ui/button/Button';
@@ -66,7 +67,12 @@ export function ClientPage({ view, today, isOwner }: Props) {
 
   return (
     <div className={styles['view']}>
-      <section className={styles['body']} aria-label={clientWords.bodyMap}>
+      <BodySheet
+        className={styles['body']}
+        label={clientWords.bodyMap}
+        isHidden
+        isWanted={placing.isOpen && placing.how !== 'side' && placing.how !== 'none'}
+      >
         <BodyPanel
           label={clientWords.bodyOf(client.name)}
           initial={bestDrawing(places.length > 0 ? places : ['thigh-upper-outer.left'])}
@@ -77,7 +83,7 @@ export function ClientPage({ view, today, isOwner }: Props) {
           areNodesPickable={placing.kind === 'irradiated-skin'}
           selected={placing.picked.at(-1)}
         />
-      </section>
+      </BodySheet>
       <main id="main" className={styles['main']}>
         <div className={styles['title']}>
           <div>

@@ -1,5 +1,20 @@
 import { mastheadWords } from './masthead.words';
-import { ChevronDown, KeyRound, Lamp, Lock, LogOut, MonitorSmartphone, ShieldCheck, Sun } from 'lucide-react';
+import {
+  BookOpen,
+  ChevronDown,
+  Clock3,
+  Droplets,
+  House,
+  KeyRound,
+  Lamp,
+  Lock,
+  LogOut,
+  MonitorSmartphone,
+  Search,
+  ShieldCheck,
+  Sun,
+  UserRound,
+} from 'lucide-react';
 import { useState, useSyncExternalStore } from 'react';
 import { Button, Menu, MenuItem, MenuTrigger, Popover, Separator } from 'react-aria-components';
 import type { MeView } from '../../contracts/people-views';
@@ -85,30 +100,36 @@ export function Masthead({ place, me }: Props) {
       </a>
       <nav aria-label={mastheadWords.places} className={styles['places']}>
         <a href="/" aria-current={place === 'day' ? 'page' : undefined}>
+          <Clock3 size={20} aria-hidden="true" />
           {mastheadWords.day}
         </a>
         <a href="/clients" aria-current={place === 'clients' ? 'page' : undefined}>
+          <UserRound size={20} aria-hidden="true" />
           {mastheadWords.clients}
         </a>
         {me.role !== 'assistant' && (
           <a href="/bench/oils" aria-current={place === 'bench' ? 'page' : undefined}>
+            <Droplets size={20} aria-hidden="true" />
             {mastheadWords.bench}
           </a>
         )}
         {me.role !== 'assistant' && (
           <a href="/library" aria-current={place === 'library' ? 'page' : undefined}>
+            <BookOpen size={20} aria-hidden="true" />
             {mastheadWords.library}
           </a>
         )}
         {me.role === 'owner' && (
           <a href="/house" aria-current={place === 'house' ? 'page' : undefined}>
+            <House size={20} aria-hidden="true" />
             {mastheadWords.house}
           </a>
         )}
       </nav>
       <LeftOver />
       <a href="/clients" className={styles['find']}>
-        {mastheadWords.findAClient} <Kbd>/</Kbd>
+        <Search size={20} aria-hidden="true" />
+        <span>{mastheadWords.findAClient}</span> <Kbd>/</Kbd>
       </a>
       <MenuTrigger>
         <Button className={styles['who'] ?? ''} aria-label={mastheadWords.isSignedInOpenTheMenu(me.initials, me.name)}>

@@ -2,11 +2,12 @@ import { measureWords } from './measure.words';
 import { lazy, useCallback, useState } from 'react';
 import type { FlagView } from '../../contracts/measure-views';
 import { isSpacingWide, type TapeProtocol } from '../../core/swelling/protocol';
-import { fromCm, toCm } from '../../core/units';
+import { formatNumber, fromCm, toCm } from '../../core/units';
 import { Button } from '../../ui/button/Button';
 import { Drawn } from '../../ui/charts/Drawn';
 import { Choice } from '../../ui/choice/Choice';
 import { Kbd } from '../../ui/kbd/Kbd';
+import { NumberPad, useTouch } from '../../ui/number-pad/NumberPad';
 import { ButtonTapePanel } from './ButtonTapePanel';
 import { lastGirthsCm } from './doubts';
 import { Frame } from './Frame';
@@ -107,6 +108,12 @@ export function TapeSheet(props: Props) {
   const last = run.last ? lastGirthsCm(run.last, run.positionsCm) : undefined;
   const inUnit = (cm: number | null) => (cm === null ? null : fromCm(cm, run.unit));
   const positions = run.positionsCm.map((cm) => fromCm(cm, run.unit));
+  const hasPad = useTouch();
+  const pointCm = at.index === 'eight' ? undefined : run.positionsCm[at.index];
+  const pointWords =
+    pointCm === undefined ? measureWords.asAnEight : `${formatNumber(fromCm(pointCm, run.unit), 0)} ${run.unit}`;
+  const lastCm = at.index === 'eight' ? undefined : last?.[at.side][at.index];
+  const lastText = lastCm == null ? undefined : formatNumber(fromCm(lastCm, run.unit), run.unit === 'in' ? 2 : 1);
   const wholeSide = run.doubts.filter((doubt) => doubt.at === null);
 
   return (
@@ -244,6 +251,13 @@ export function TapeSheet(props: Props) {
       }
       foot={
         <>
+          {hasPad && (
+            <NumberPad
+              title={`${pointWords}, ${at.side === 'affected' ? side : other}`}
+              hint={lastText === undefined ? measureWords.tapeFlat : measureWords.lastTimeItWas(lastText)}
+              last={lastText}
+            />
+          )}
           <FootKey
             letter="I"
             words={run.unit === 'cm' ? measureWords.inches : measureWords.centimetres}

@@ -1,6 +1,7 @@
 import { measureWords } from './measure.words';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { formatNumber, formatSigned, fromCm } from '../../core/units';
+import { useTouch } from '../../ui/number-pad/NumberPad';
 import styles from './TapeTable.module.css';
 import { type Doubt, lastGirthsCm } from './doubts';
 import { type CellAddress, cellAt, type PassName, type TapeSide } from './tape-cells';
@@ -160,10 +161,12 @@ function TapeCell({ label, text, error, isHere, onFocus, onCommit, onGo }: CellP
   const [typed, setTyped] = useState<string>();
   const draft = typed ?? text;
   const input = useRef<HTMLInputElement>(null);
+  const hasPad = useTouch();
   useEffect(() => {
     if (!isHere || document.activeElement === input.current) return;
     input.current?.focus();
     input.current?.select();
+    input.current?.scrollIntoView({ block: 'nearest' });
   }, [isHere]);
   /** Hands over what was typed; the cell then shows what was taken, or what is wrong with it. */
   const take = (): boolean => {
@@ -183,7 +186,7 @@ function TapeCell({ label, text, error, isHere, onFocus, onCommit, onGo }: CellP
         ref={input}
         className={styles['cell']}
         aria-label={label}
-        inputMode="decimal"
+        inputMode={hasPad ? 'none' : 'decimal'}
         autoComplete="off"
         maxLength={12}
         value={draft}

@@ -412,4 +412,7 @@ export const measureWords = {
   followsFreely: 'freely',
   followsHeld: 'only here and there',
   followsNot: 'not at all',
+  tapeFlat: 'Tape flat, no gap, no pull. Read at eye height.',
+  lastTimeItWas: (text: string) => `Last time ${text}. Tape flat, no gap, no pull.`,
+  asAnEight: 'as an 8',
 };

@@ -6,6 +6,7 @@ import type { PlanView as Plan, VisitView } from '../../contracts/visit-views';
 import { limbOfArea } from '../../core/anatomy/areas';
 import type { PlaceId } from '../../core/anatomy/place';
 import { phasesOf, stepTitle } from '../../core/drainage/step-words';
+import { BodySheet } from '../../ui/body-sheet/BodySheet';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { bestDrawing } from '../../ui/body-map/views';
 import { Button } from '../../ui/button/Button';
@@ -82,7 +83,7 @@ export function PlanView({ visit, first, therapists }: Props) {
     <>
       <VisitHead visit={visit} here="plan" />
       <div ref={view} className={styles['view']}>
-        <section className={styles['body']} aria-label={planWords.bodyMap}>
+        <BodySheet className={styles['body']} label={planWords.bodyMap}>
           <BodyPanel
             label={planWords.planFor(visit.client.name)}
             initial={bestDrawing(focusPlaces)}
@@ -104,7 +105,7 @@ export function PlanView({ visit, first, therapists }: Props) {
             onPickPebble={select}
           />
           {wayTo && <WayCard to={wayTo} ways={ways} onClose={() => setWayTo(undefined)} />}
-        </section>
+        </BodySheet>
         <main id="main" className={styles['main']}>
           <div className={styles['heading']}>
             <h2>{planWords.theCourse}</h2>

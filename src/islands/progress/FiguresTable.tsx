@@ -156,28 +156,35 @@ export function FeedbackTable({ feedback }: { readonly feedback: readonly Feedba
   return (
     <section className={styles['table']} aria-label={progressWords.feedback}>
       <h2>{progressWords.whatTheClientSays}</h2>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">{progressWords.asked}</th>
-            <th scope="col">{progressWords.last}</th>
-            <th scope="col">{progressWords.median}</th>
-            <th scope="col">{progressWords.times}</th>
-            <th scope="col">{progressWords.threeInARow}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {feedback.map((line) => (
-            <tr key={line.what}>
-              <th scope="row">{line.what}</th>
-              <td>{answerWords(line.what, line.last)}</td>
-              <td>{answerWords(line.what, line.median)}</td>
-              <td>{line.count}</td>
-              <td>{line.preferred === null ? '–' : answerWords(line.what, line.preferred)}</td>
+      <div
+        className={styles['scroll']}
+        tabIndex={0}
+        role="group"
+        aria-label={progressWords.whatTheClientSaysScrollsSideways}
+      >
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">{progressWords.asked}</th>
+              <th scope="col">{progressWords.last}</th>
+              <th scope="col">{progressWords.median}</th>
+              <th scope="col">{progressWords.times}</th>
+              <th scope="col">{progressWords.threeInARow}</th>
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {feedback.map((line) => (
+              <tr key={line.what}>
+                <th scope="row">{line.what}</th>
+                <td>{answerWords(line.what, line.last)}</td>
+                <td>{answerWords(line.what, line.median)}</td>
+                <td>{line.count}</td>
+                <td>{line.preferred === null ? '–' : answerWords(line.what, line.preferred)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
     </section>
   );
 }

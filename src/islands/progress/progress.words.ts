@@ -97,4 +97,5 @@ export const progressWords = {
   met: 'met',
   notMet: 'not met',
   by: (short: string) => `by ${short}`,
+  whatTheClientSaysScrollsSideways: 'What the client says, scrolls sideways',
 };

@@ -1,4 +1,5 @@
 import { visitHeadWords } from './visit-head.words';
+import { ChevronLeft } from 'lucide-react';
 import { use, useEffect, useRef } from 'react';
 import type { Stage, StageOrEnd } from '../../contracts/people-views';
 import { stages } from '../../core/visit/stage';
@@ -55,7 +56,10 @@ export function VisitHead({ visit, here, stage = visit.stage }: Props) {
     };
   });
   return (
-    <div className={styles['head']}>
+    <div className={styles['head']} data-visit-head>
+      <a className={styles['back']} href="/" aria-label={visitHeadWords.backToTheDay}>
+        <ChevronLeft size={26} aria-hidden="true" />
+      </a>
       <div className={styles['who']}>
         <h1 ref={heading} tabIndex={-1}>
           <a href={`/clients/${visit.client.id}`}>{visit.client.name}</a>

@@ -4,4 +4,5 @@ export const visitHeadWords = {
   ask: 'Ask',
   missing: (list: string) => `${list} missing`,
   minWith: 'min with',
+  backToTheDay: 'Back to the day',
 };

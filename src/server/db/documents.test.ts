@@ -27,7 +27,14 @@ import {
 import { changeColumn } from '../table/table.documents';
 import { templateColumn } from '../treatments/treatments.documents';
 import { caseColumn, planColumn, stepsColumn } from '../visits/plan.documents';
-import { checkColumn, closingMoreColumn, focusColumn, holdsColumn, readyColumn } from '../visits/visit.documents';
+import {
+  askedColumn,
+  checkColumn,
+  closingMoreColumn,
+  focusColumn,
+  holdsColumn,
+  readyColumn,
+} from '../visits/visit.documents';
 import type { JsonColumn } from './json-column';
 
 /** Documents as houses of earlier days stored them; whatever this program does, they have to open for ever. */
@@ -61,6 +68,7 @@ const columns: Readonly<Record<string, JsonColumn<unknown>>> = {
   'visit.holds_json': holdsColumn,
   'visit.ready_json': readyColumn,
   'visit_check.answers_json': checkColumn,
+  'visit_check.asked_json': askedColumn,
   'closing.more_json': closingMoreColumn,
   'plan.case_json': caseColumn,
   'plan.plan_json': planColumn,

@@ -18,6 +18,7 @@ import { sayTheSide } from './migrations/0013_say_the_side';
 import { guardTheDoor } from './migrations/0015_guard_the_door';
 import { keepSecrets } from './migrations/0016_keep_secrets';
 import { countDrops } from './migrations/0017_count_drops';
+import { keepWhatWasAsked } from './migrations/0018_keep_what_was_asked';
 import { speakToClients } from './migrations/0014_speak_to_clients';
 
 /** Listed by hand: a bundle carries no folder. */
@@ -39,6 +40,7 @@ export const migrations: readonly Migration[] = [
   guardTheDoor,
   keepSecrets,
   countDrops,
+  keepWhatWasAsked,
 ];
 
 /** Every form that this version knows. */

@@ -290,7 +290,7 @@ describe('what a visit carries', () => {
   });
 
   it('is remembered with how the client liked it', async () => {
-    await insertAnswers(house.db, house.visit, {}, 'go', 1, now.toISOString());
+    await insertAnswers(house.db, house.visit, { answers: {}, asked: {} }, 'go', 1, now.toISOString());
     await chooseBlend(house.db, house.visit, { area: 'body', blend: blend(), pouredFrom: null }, clinical, actor);
     await saveClosing(
       house.db,

@@ -69,12 +69,13 @@ export async function readAsk(db: Db, visitId: VisitId): Promise<AskView | undef
   const record = await readVisitFrame(db, visitId);
   if (!record) return undefined;
   const visit = await completeVisit(db, record);
+  const last = await lastTreatedBefore(db, record.client.id, record.startsAt);
   return {
     visit,
     state: await stateOf(db, record),
     conditions: listConditions(),
     gates: gateRows.map(([group, ask, suchAs]) => ({ group, ask, suchAs })),
-    check: visitCheckFor(record),
+    check: visitCheckFor(record, last === null ? undefined : shortDay(last)),
     intakeDue: await readIntakeDue(db, { ...record, clientId: record.client.id }),
     wording: await readWordingIn(db, await readLanguage(db, record.client.id)),
     medicines: record.medicines,

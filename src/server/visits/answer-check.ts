@@ -2,7 +2,7 @@ import type { VisitId } from '../../core/ids';
 import type { VisitCheckInput } from '../../contracts/record';
 import type { AskState } from '../../contracts/ask-views';
 import type { StageOrEnd } from '../../contracts/people-views';
-import { judgeVisitCheck } from '../../core/visit/visit-check';
+import { judgeVisitCheck, wordingOf } from '../../core/visit/visit-check';
 import type { Db } from '../db/connection';
 import { insertAudit } from '../house/audit.repository';
 import { insertAnswers, setStage } from './visits.repository';
@@ -20,10 +20,18 @@ export async function answerCheck(
 ): Promise<{ readonly kind: 'saved'; readonly stage: StageOrEnd; readonly state: AskState } | SaveRefusal> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
-  const outcome = judgeVisitCheck(visitCheckFor(visit), input.answers);
+  const check = visitCheckFor(visit);
+  const outcome = judgeVisitCheck(check, input.answers);
   const now = actor.now.toISOString();
   const stage = await db.transaction().execute(async (trx): Promise<StageOrEnd> => {
-    await insertAnswers(trx, visitId, input.answers, outcome.kind, actor.therapistId, now);
+    await insertAnswers(
+      trx,
+      visitId,
+      { answers: input.answers, asked: wordingOf(check, input.answers) },
+      outcome.kind,
+      actor.therapistId,
+      now,
+    );
     if (outcome.kind === 'stop') {
       await setStage(trx, visitId, 'stopped');
       const flags = outcome.stoppedBy.map((q) => q.id).join(', ');

@@ -15,7 +15,8 @@ import { lastTapingBefore } from '../measures/tapings.repository';
 import { clockTime, dayBounds, isoDay, longDay, weekOf } from '../shared/house-clock';
 import { judgeVisitCheck } from '../../core/visit/visit-check';
 import { lookAgainAt } from '../../core/skin/look-again';
-import { storedWork, workForDesk, workOf } from './visit-holds';
+import { ageOn } from '../../core/visit/words';
+import { modalitiesOf, storedWork, workForDesk, workOf } from './visit-holds';
 import { prepareVisit } from './prepare-visit';
 import { briefOf, therapistOf } from './read-visit';
 import { visitCheckFor } from './visit-check';
@@ -171,7 +172,13 @@ async function openChecks(
   stored: readonly StoredFinding[],
   isFirst: boolean,
 ): Promise<number> {
-  const check = visitCheckFor({ startsAt: row.starts_at, stored, isFirst });
+  const check = visitCheckFor({
+    startsAt: row.starts_at,
+    ...{ stored, isFirst },
+    modalities: modalitiesOf(row),
+    client: { age: ageOn(row.born_on, isoDay(row.starts_at)) },
+    dueOn: row.due_on,
+  });
   return judgeVisitCheck(check, await latestAnswers(db, row.id)).unanswered.length;
 }
 

@@ -23,6 +23,7 @@ export const holdsColumn = jsonColumn('visit.holds_json', VisitHolds);
 export const readyColumn = jsonColumn('visit.ready_json', z.array(z.string()).readonly());
 
 export const checkColumn = jsonColumn('visit_check.answers_json', CheckAnswersShape);
+export const askedColumn = jsonColumn('visit_check.asked_json', z.record(z.string(), z.string()));
 
 /** What of a closing is kept as one document. */
 const ClosingMore = ClosingInput.pick({

@@ -2,10 +2,10 @@ import type { ClientId, TherapistId, VisitId } from '../../core/ids';
 import { sql } from 'kysely';
 import type { VisitInput } from '../../contracts/record';
 import type { StageOrEnd } from '../../contracts/people-views';
-import type { CheckAnswers } from '../../core/visit/visit-check';
+import type { CheckAnswers, CheckWording } from '../../core/visit/visit-check';
 import type { Db } from '../db/connection';
 import type { PlanRow, VisitRow } from '../db/schema';
-import { checkColumn, focusColumn, holdsColumn, readyColumn, type VisitHolds } from './visit.documents';
+import { askedColumn, checkColumn, focusColumn, holdsColumn, readyColumn, type VisitHolds } from './visit.documents';
 
 export async function findVisit(db: Db, id: number): Promise<VisitRow | undefined> {
   return db.selectFrom('visit').selectAll().where('id', '=', id).executeTakeFirst();
@@ -16,12 +16,18 @@ export async function listVisits(
   db: Db,
   from: string,
   to: string,
-): Promise<readonly (VisitRow & { readonly client_name: string; readonly born_on: string | null })[]> {
+): Promise<
+  readonly (VisitRow & {
+    readonly client_name: string;
+    readonly born_on: string | null;
+    readonly due_on: string | null;
+  })[]
+> {
   return db
     .selectFrom('visit')
     .innerJoin('client', 'client.id', 'visit.client_id')
     .selectAll('visit')
-    .select(['client.name as client_name', 'client.born_on as born_on'])
+    .select(['client.name as client_name', 'client.born_on as born_on', 'client.due_on as due_on'])
     .where('starts_at', '>=', from)
     .where('starts_at', '<', to)
     .where('cancelled_at', 'is', null)
@@ -162,14 +168,21 @@ export async function latestAnswers(db: Db, visitId: VisitId): Promise<CheckAnsw
 export async function insertAnswers(
   db: Db,
   visitId: VisitId,
-  answers: CheckAnswers,
+  { answers, asked }: { readonly answers: CheckAnswers; readonly asked: CheckWording },
   outcome: string,
   by: number | null,
   now: string,
 ): Promise<void> {
   await db
     .insertInto('visit_check')
-    .values({ visit_id: visitId, answers_json: checkColumn.write(answers), outcome, recorded_at: now, recorded_by: by })
+    .values({
+      visit_id: visitId,
+      answers_json: checkColumn.write(answers),
+      asked_json: askedColumn.write(asked),
+      outcome,
+      recorded_at: now,
+      recorded_by: by,
+    })
     .execute();
 }
 

@@ -37,6 +37,8 @@ export interface VisitCheckTable {
   id: Generated<number>;
   visit_id: VisitId;
   answers_json: string;
+  /** Question → the words that were shown; null for checks of before. */
+  asked_json: string | null;
   outcome: string;
   recorded_at: string;
   recorded_by: number | null;

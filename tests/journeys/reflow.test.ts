@@ -1,0 +1,157 @@
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { clientOf, post, visitOf } from '../api/client';
+import { allNo } from '../api/answers';
+import { appUrl } from '../app-url';
+import { control, go, gone, launch, open, settled, textOf, troubles, until, words } from './browser';
+
+/** Widths in CSS pixels: 320 is a small phone, and what 1280 is at 400 %. */
+const sizes = [
+  ['320 px, and 400 %', { width: 320, height: 640 }],
+  ['a phone upright', { width: 390, height: 844 }],
+  ['a phone lying', { width: 844, height: 390 }],
+  ['a tablet upright', { width: 820, height: 1180 }],
+  ['a desk', { width: 1280, height: 800 }],
+] as const;
+
+/** What reaches beyond the window and cannot be scrolled to within a part of its own. */
+const overflowOf = (page: Page) =>
+  page.evaluate(() => {
+    const width = document.documentElement.clientWidth;
+    const isHeld = (one: Element) => {
+      for (let up = one.parentElement; up && up !== document.body; up = up.parentElement)
+        if (/auto|scroll|hidden|clip/.test(getComputedStyle(up).overflowX)) return true;
+      return false;
+    };
+    const wide = [...document.querySelectorAll('body *')].filter((one) => {
+      const { width: own, right } = one.getBoundingClientRect();
+      return own > 0 && right > width + 1 && !isHeld(one);
+    });
+    return wide
+      .filter((one) => !wide.some((other) => other !== one && other.contains(one)))
+      .map((one) => `${one.tagName.toLowerCase()} ${one.className} ${one.textContent?.slice(0, 40)}`);
+  });
+
+describe('every view has room', () => {
+  let browser: Browser;
+  let page: Page;
+  let views: readonly string[];
+  beforeAll(async () => {
+    browser = await launch();
+    const [marit, sunniva] = [await visitOf('Marit Olsvang'), await visitOf('Sunniva Harrow')];
+    const client = await clientOf('Marit');
+    for (const visit of [marit, sunniva]) {
+      await post(`/api/visits/${visit}/check`, { answers: allNo });
+      await post(`/api/visits/${visit}/first-plan`, undefined);
+    }
+    views = [
+      ...['/', '/clients', `/clients/${client}`, `/clients/${client}/progress`, '/outbox', '/house'],
+      ...['ask', 'measure', 'plan', 'prepare', 'table', 'close', 'home', 'print'].map(
+        (name) => `/visits/${marit}/${name}`,
+      ),
+      ...['skin', 'feeling', 'face', 'lines', 'belly', 'pictures'].map((s) => `/visits/${sunniva}/measure?sheet=${s}`),
+      `/visits/${sunniva}/plan`,
+      ...['/bench/oils', '/bench/bottles', '/bench/stones', '/library', '/protocols', '/measures', '/sign-in'],
+    ];
+    page = await open(browser, `${appUrl()}/`);
+  }, 90_000);
+  afterAll(async () => {
+    expect(troubles(page)).toEqual([]);
+    await browser.close();
+  });
+
+  it.each(sizes)(
+    'at %s',
+    async (_, size) => {
+      await page.setViewport(size);
+      const beyond: string[] = [];
+      for (const view of views) {
+        await go(page, `${appUrl()}${view}`);
+        beyond.push(...(await overflowOf(page)).map((what) => `${view}: ${what}`));
+      }
+      expect(beyond).toEqual([]);
+    },
+    120_000,
+  );
+});
+
+describe('a phone in the hand', () => {
+  let browser: Browser;
+  let page: Page;
+  beforeAll(async () => {
+    browser = await launch();
+    page = await open(browser, `${appUrl()}/`, { width: 390, height: 844 });
+  }, 60_000);
+  afterAll(async () => {
+    expect(troubles(page)).toEqual([]);
+    await browser.close();
+  });
+
+  it('has the places under the thumb, large enough to be met', async () => {
+    const places = await page.$$eval('nav[aria-label="Places"] a', (all) =>
+      all.map((one) => {
+        const { height, width, bottom } = one.getBoundingClientRect();
+        return { name: one.textContent, height, width, fromFoot: window.innerHeight - bottom };
+      }),
+    );
+    expect(places.map(({ name }) => name)).toEqual(['Day', 'Clients', 'Bench', 'Library', 'House']);
+    for (const { height, width, fromFoot } of places) {
+      expect(height).toBeGreaterThanOrEqual(44);
+      expect(width).toBeGreaterThanOrEqual(44);
+      expect(fromFoot).toBeLessThan(20);
+    }
+  });
+
+  it('gives the foot of a visit to what comes next, with a way back to the day', async () => {
+    const visit = await visitOf('Marit Olsvang');
+    await go(page, `${appUrl()}/visits/${visit}/ask`);
+    expect(await page.$eval('nav[aria-label="Places"]', (nav) => nav.checkVisibility())).toBe(false);
+    await control(page, 'link', 'Back to the day').click();
+    await words(page, 'This week');
+  });
+
+  it('shows the body small, and whole when it is called', async () => {
+    const visit = await visitOf('Marit Olsvang');
+    await go(page, `${appUrl()}/visits/${visit}/plan`);
+    await words(page, 'Ways out');
+    const widthOfBody = () => page.$eval('section[data-body]', (body) => body.getBoundingClientRect().width);
+    expect(await widthOfBody()).toBeLessThan(160);
+    await control(page, 'button', 'Body').click();
+    await words(page, 'Shut the body');
+    expect(await widthOfBody()).toBe(390);
+    await page.keyboard.press('Escape');
+    await gone(page, 'Shut the body');
+    expect(await widthOfBody()).toBeLessThan(160);
+  });
+});
+
+describe('a tablet on its shelf', () => {
+  it('takes the tape by thumb, on a pad of its own', async () => {
+    const browser = await launch();
+    const page = await open(browser, `${appUrl()}/`, { width: 820, height: 1180 });
+    await page.setViewport({ width: 820, height: 1180, hasTouch: true, isMobile: true });
+    const visit = await visitOf('Marit Olsvang');
+    await go(page, `${appUrl()}/visits/${visit}/measure`);
+    await settled(page);
+    await until(page, () => document.querySelector('[aria-label="Number pad"]') !== null);
+    const valueAt = (label: string) =>
+      page.$eval(`input[aria-label="${label}"]`, (one) => (one as HTMLInputElement).value);
+    const key = (name: string) =>
+      page.evaluate((wanted) => {
+        const keys = [...document.querySelectorAll<HTMLElement>('[aria-label="Number pad"] button')];
+        keys.find(({ dataset }) => dataset['key'] === wanted)?.click();
+      }, name);
+    expect(await page.$eval('input[data-here]', (one) => one.getAttribute('inputmode'))).toBe('none');
+    for (const name of ['2', '1', '.', '7', 'next']) await key(name);
+    expect(await valueAt('right leg, 0 cm')).toBe('21.7');
+    await words(page, '4 cm, right');
+    for (const name of ['2', '3', '½', 'next']) await key(name);
+    expect(await valueAt('right leg, 4 cm')).toBe('23.5');
+    await words(page, '8 cm, right');
+    const { height } = await page.$eval('[data-key="5"]', (one) => one.getBoundingClientRect().toJSON());
+    expect(height).toBeGreaterThanOrEqual(44);
+    expect(await textOf(page)).toContain('Last time');
+    expect(troubles(page)).toEqual([]);
+    await browser.close();
+  }, 90_000);
+});
