@@ -63,9 +63,10 @@ export const gateText = (row: GateRow, { isFirst, lastVisit }: GateCase): string
   row.text.replace('{lastVisit}', isFirst ? 'you booked' : (lastVisit ?? 'the last visit'));
 
 /** What a gate asks about this work: the hint of the table, or, where it depends on the work, what the work asks. */
-export function gateHint(row: GateRow, group: TodayGroup | undefined): string {
+function gateHint(row: GateRow, group: TodayGroup | undefined): string {
   if (row.id !== 'work' || !group) return row.hint;
-  return `${group.conditions.map(({ ask }) => ask).join(' ')}`;
+  const [first = '', ...rest] = group.conditions.map(({ label }) => label);
+  return `${[first, ...rest.map((label) => label.charAt(0).toLowerCase() + label.slice(1))].join('; ')}.`;
 }
 
 /** The gates with what each of them closes. */

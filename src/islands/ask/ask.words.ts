@@ -29,7 +29,7 @@ export const askWords = {
   bodyOf: (name: string) => `Body of ${name}`,
   consultation: 'Consultation',
   beforeWeBegin: 'Before we begin',
-  ofAboutAMinute: (n: number, count: number) => `${n} of ${count} · about a minute`,
+
   partOfTheConsultation: 'Part of the consultation',
   fullIntake: 'full intake',
   checkOfToday: 'check of today',

@@ -23,7 +23,7 @@ export function gateOrder(check: VisitCheck, answers: CheckAnswers, opened: Read
 }
 
 /** Whether a row of the list still waits for an answer; an open gate waits behind itself. */
-export function isRowOpen(check: VisitCheck, answers: CheckAnswers, opened: ReadonlySet<string>, id: string): boolean {
+function isRowOpen(check: VisitCheck, answers: CheckAnswers, opened: ReadonlySet<string>, id: string): boolean {
   const gate = gateOfRow(check, id);
   if (!gate) return answers[id] === undefined;
   return !isGateOpen(gate, answers, opened) && gateAnswer(gate, answers) === null;

@@ -95,5 +95,3 @@ export function useChecking({ check }: AskView, asking: Asking, say: (words: str
     },
   };
 }
-
-export type Checking = ReturnType<typeof useChecking>;

@@ -20,11 +20,11 @@ interface Props {
 }
 
 const names: Readonly<Partial<Record<keyof ClientInput, string>>> = {
-  name: 'Name',
+  name: clientWords.name,
   bornOn: clientWords.bornOn,
-  phone: 'Phone',
-  email: 'E-mail',
-  address: 'Address',
+  phone: clientWords.phone,
+  email: clientWords.email,
+  address: clientWords.address,
   emergencyContact: clientWords.inAnEmergency,
   note: clientWords.goodToKnow,
   medicines: 'Medicines',
@@ -57,6 +57,7 @@ export function EditClient({ clientId, data, version, isContactOnly, onSaved }: 
     readonly theirs: ClientInput;
     readonly version: number;
   }>();
+  const [isKept, setIsKept] = useState(false);
   /** The version that both were compared by, where they were. */
   const agreed = useRef(version);
   const save = async (mine: ClientInput) => {
@@ -64,7 +65,8 @@ export function EditClient({ clientId, data, version, isContactOnly, onSaved }: 
     try {
       const saved = await send('PUT /api/clients/{id}', { params: { id: clientId }, body: { ...mine, basedOn } });
       setConflict(undefined);
-      form.reset(typedOf(saved.data), { keepIsSubmitSuccessful: true });
+      form.reset(typedOf(saved.data));
+      setIsKept(true);
       onSaved(saved.data, saved.version);
     } catch (caught) {
       if (!(caught instanceof RequestError) || caught.status !== 409) throw caught;
@@ -73,10 +75,14 @@ export function EditClient({ clientId, data, version, isContactOnly, onSaved }: 
   };
   const form = useHouseForm({ first: typedOf(data), onSend: (typed) => save(filledIn(data, typed)) });
   const { field } = form;
-  const { isSubmitSuccessful, isDirty } = form.formState;
-  const isKept = isSubmitSuccessful && !isDirty && !conflict;
   return (
-    <form className={styles['form']} onSubmit={form.submit} noValidate aria-label={clientWords.dataOfTheClient}>
+    <form
+      className={styles['form']}
+      onSubmit={form.submit}
+      onChange={() => setIsKept(false)}
+      noValidate
+      aria-label={clientWords.dataOfTheClient}
+    >
       {conflict && (
         <Conflict
           {...conflict}
@@ -92,11 +98,11 @@ export function EditClient({ clientId, data, version, isContactOnly, onSaved }: 
         />
       )}
       <div className={styles['grid']}>
-        <Field label="Name" autoComplete="off" {...field('name')} />
+        <Field label={clientWords.name} autoComplete="off" {...field('name')} />
         <Field label={clientWords.bornOn} type="date" {...field('bornOn')} />
-        <Field label="Phone" autoComplete="off" {...field('phone')} />
-        <Field label="E-mail" autoComplete="off" {...field('email')} />
-        <Field label="Address" autoComplete="off" {...field('address')} />
+        <Field label={clientWords.phone} autoComplete="off" {...field('phone')} />
+        <Field label={clientWords.email} autoComplete="off" {...field('email')} />
+        <Field label={clientWords.address} autoComplete="off" {...field('address')} />
         <Field label={clientWords.inAnEmergency} autoComplete="off" {...field('emergencyContact')} />
         <Select label={clientWords.reads} {...field('language')}>
           <option value="">{clientWords.asTheHouseDoes}</option>

@@ -191,4 +191,8 @@ export const clientWords = {
   cancelled: (date: string, time: string) => `Cancelled: ${date}, ${time}. It stays on record.`,
   isBooked: 'The visit is booked.',
   isMoved: 'The visit is moved.',
+  name: 'Name',
+  phone: 'Phone',
+  email: 'E-mail',
+  address: 'Address',
 };
