@@ -1,4 +1,7 @@
-/** Retakes the pictures in docs/screenshots from a fresh demo house. */
+/**
+ * Retakes the pictures in docs/screenshots from a fresh demo house. `npm run shots -- widths` takes every view on phone,
+ * tablet and desk into a folder to be looked at and thrown away.
+ */
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -59,14 +62,66 @@ const left = [
   22.0, 24.2, 27.7, 31.5, 34.8, 37.1, 37.7, 38.5, 40.2, 40.9, 42.3, 44.6, 46.9, 49.3, 51.9, 53.7, 55.8, 57.1,
 ];
 
+/** Every view at three widths, of visits that are ready for it. */
+async function takeWidths() {
+  const folderOfWidths = mkdtempSync(path.join(tmpdir(), 'velvet-stone-widths-'));
+  const [marit, sunniva] = [await visitOf('Marit Olsvang'), await visitOf('Sunniva Harrow')];
+  await answerNo(marit);
+  await answerNo(sunniva);
+  await go(`/visits/${marit}/plan`);
+  await go(`/visits/${sunniva}/plan`);
+  const views = [
+    ...[
+      '/',
+      '/clients',
+      '/clients/3',
+      '/clients/3/progress',
+      '/outbox',
+      '/house',
+      '/library',
+      '/protocols',
+      '/measures',
+    ],
+    ...['ask', 'measure', 'plan', 'prepare', 'table', 'close', 'home', 'print'].map(
+      (name) => `/visits/${marit}/${name}`,
+    ),
+    ...['lines', 'face', 'skin', 'belly'].map((sheet) => `/visits/${sunniva}/measure?sheet=${sheet}`),
+    ...[`/visits/${sunniva}/plan`, '/bench/oils', '/bench/bottles', '/bench/stones'],
+  ];
+  for (const [width, height] of [
+    [390, 844],
+    [820, 1180],
+    [1280, 800],
+  ]) {
+    await page.setViewport({ width, height, isMobile: width < 1000, hasTouch: width < 1000 });
+    for (const view of views) {
+      await go(view);
+      await page.screenshot({ path: path.join(folderOfWidths, `${width}${view.replaceAll(/[/?=]/g, '-')}.png`) });
+    }
+  }
+  console.log(folderOfWidths);
+}
+
 try {
+  if (process.argv[2] === 'widths') {
+    await takeWidths();
+    process.exitCode = 0;
+  } else await takeAll();
+} finally {
+  await browser.close();
+  await server.stop();
+  rmSync(data, { recursive: true, force: true });
+}
+
+async function takeAll() {
   const marit = await visitOf('Marit Olsvang');
   await go('/');
   await shoot('day');
   const penn = await visitOf('Isaura Penn');
-  await go(`/visits/${penn}/ask`);
-  await press(['n', 'y', 'n', 'n'], 300);
-  await shoot('intake');
+  await page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });
+  await go('/');
+  await shoot('day-phone');
+  await page.setViewport({ width: 1280, height: 800 });
   await go('/clients/3');
   await shoot('client');
   await go(`/visits/${marit}/ask`);
@@ -145,8 +200,10 @@ try {
     Array.from({ length: 12 }, () => 'PageDown'),
     170,
   );
+  await page.setViewport({ width: 820, height: 1180 });
   await wait(8600);
   await shoot('table');
+  await page.setViewport({ width: 1280, height: 800 });
   await press(
     Array.from({ length: 40 }, () => 'PageDown'),
     170,
@@ -210,8 +267,4 @@ try {
   await go(`/visits/${penn}/ask`);
   await press(['h'], 1500);
   await shoot('tablet');
-} finally {
-  await browser.close();
-  await server.stop();
-  rmSync(data, { recursive: true, force: true });
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { measureSheets } from '../core/visit/first-sheet';
 import { referralLevels } from '../core/swelling/referral';
 import { DatedTaping, TapingView, VisitView } from './visit-views';
 import { ClientMeasuringShape, MeasuringSettingsShape, TapeProtocolShape } from './shapes/swelling';
@@ -50,6 +51,8 @@ export type OwnErrors = z.infer<typeof OwnErrors>;
 /** Everything that the Measure view opens with. */
 export const MeasureView = z.object({
   visit: VisitView,
+  /** The sheet that its work asks for. */
+  firstSheet: z.enum(measureSheets),
   house: MeasuringSettingsShape,
   client: ClientMeasuringShape,
   protocols: z.array(TapeProtocolShape).readonly(),

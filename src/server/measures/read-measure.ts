@@ -13,13 +13,15 @@ import { listTapingsOfClient } from './tapings.repository';
 import { readOwnErrors } from './change-limits';
 import { isoDay, shortDay } from '../shared/house-clock';
 import { readFlags } from '../screening/raise-flags';
-import { readVisit } from '../visits/read-visit';
+import { firstSheet } from '../../core/visit/first-sheet';
+import { completeVisit, readVisitFrame } from '../visits/read-visit';
 import { withVolume } from './taping-volume';
 
 /** All that the Measure view opens with. @returns undefined when there is no such visit */
 export async function readMeasure(db: Db, visitId: VisitId): Promise<MeasureView | undefined> {
-  const visit = await readVisit(db, visitId);
-  if (!visit) return undefined;
+  const record = await readVisitFrame(db, visitId);
+  if (!record) return undefined;
+  const visit = await completeVisit(db, record);
   const clientId = visit.client.id;
   const [house, client, own, rows, observations, photos, flags] = await Promise.all([
     findMeasuring(db),
@@ -37,6 +39,7 @@ export async function readMeasure(db: Db, visitId: VisitId): Promise<MeasureView
   const earlier = tapings.filter((one) => !isHere(one) && one.phase !== 'after' && one.takenAt < visit.startsAt);
   return {
     visit,
+    firstSheet: firstSheet(record),
     house,
     client,
     protocols: [...shippedProtocols, ...own],
