@@ -94,7 +94,10 @@ export default tseslint.config(
     files: ['public/fresh.js'],
     languageOptions: { globals: { addEventListener: 'readonly', document: 'readonly', location: 'readonly' } },
   },
-  { files: ['public/theme.js'], languageOptions: { globals: { document: 'readonly', localStorage: 'readonly' } } },
+  {
+    files: ['public/theme.js'],
+    languageOptions: { globals: { document: 'readonly', localStorage: 'readonly', matchMedia: 'readonly' } },
+  },
   {
     files: ['public/offline.js'],
     languageOptions: {
