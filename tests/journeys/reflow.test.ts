@@ -14,6 +14,12 @@ const sizes = [
   ['a desk', { width: 1280, height: 800 }],
 ] as const;
 
+/** Asked, and with a plan. */
+async function makeReady(visit: number): Promise<void> {
+  await post(`/api/visits/${visit}/check`, { answers: allNo });
+  await post(`/api/visits/${visit}/first-plan`, undefined);
+}
+
 /** What reaches beyond the window and cannot be scrolled to within a part of its own. */
 const overflowOf = (page: Page) =>
   page.evaluate(() => {
@@ -40,10 +46,7 @@ describe('every view has room', () => {
     browser = await launch();
     const [marit, sunniva] = [await visitOf('Marit Olsvang'), await visitOf('Sunniva Harrow')];
     const client = await clientOf('Marit');
-    for (const visit of [marit, sunniva]) {
-      await post(`/api/visits/${visit}/check`, { answers: allNo });
-      await post(`/api/visits/${visit}/first-plan`, undefined);
-    }
+    for (const visit of [marit, sunniva]) await makeReady(visit);
     views = [
       ...['/', '/clients', `/clients/${client}`, `/clients/${client}/progress`, '/outbox', '/house'],
       ...['ask', 'measure', 'plan', 'prepare', 'table', 'close', 'home', 'print'].map(
@@ -154,4 +157,35 @@ describe('a tablet on its shelf', () => {
     expect(troubles(page)).toEqual([]);
     await browser.close();
   }, 90_000);
+});
+
+describe('a treatment under way has room', () => {
+  beforeAll(async () => makeReady(await visitOf('Marit Olsvang')));
+
+  it.each([
+    ['a phone upright', { width: 390, height: 844 }],
+    ['a tablet upright', { width: 820, height: 1180 }],
+    ['a tablet lying', { width: 1180, height: 820 }],
+    ['a desk', { width: 1280, height: 800 }],
+  ] as const)(
+    'on %s',
+    async (_, size) => {
+      const browser = await launch();
+      const visit = await visitOf('Marit Olsvang');
+      const page = await open(browser, `${appUrl()}/visits/${visit}/table`, size);
+      // The first press begins; what is begun is shown to whoever looks on, too.
+      await page.keyboard.press('Space');
+      await words(page, 'step 1 of');
+      const cut = await page.evaluate(() =>
+        [...document.querySelectorAll('body *')]
+          .filter((one) => one.getBoundingClientRect().right > window.innerWidth + 1)
+          .filter((one) => one.closest('svg') === null)
+          .map((one) => `${one.tagName.toLowerCase()} ${one.textContent?.slice(0, 30)}`),
+      );
+      expect(cut).toEqual([]);
+      expect(troubles(page)).toEqual([]);
+      await browser.close();
+    },
+    60_000,
+  );
 });

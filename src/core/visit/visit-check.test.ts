@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkGates, screeningBook } from '../../catalogue/screening/screening';
 import { type GateCase, mattersFor } from './check-gates';
-import { type CheckAnswers, gateAnswer, judgeVisitCheck, makeVisitCheck, wordingOf } from './visit-check';
+import { type CheckAnswers, countOpen, gateAnswer, judgeVisitCheck, makeVisitCheck, wordingOf } from './visit-check';
 
 const tables = () => ({
   conditions: screeningBook.conditions.values(),
@@ -101,6 +101,22 @@ describe('the gates of the check', () => {
     expect(gateAnswer(alarm, {})).toBeNull();
     expect(gateAnswer(alarm, noTo(rest))).toBeNull();
     expect(gateAnswer(alarm, { ...noTo(rest), [first]: 'yes' })).toBe('yes');
+  });
+
+  it('are what is counted as open, with what was so before', () => {
+    const again = checkOf({ onRecord: new Set(['eczema']) });
+    expect(countOpen(again, {})).toBe(again.gates.length + 1);
+    expect(countOpen(again, noTo(again.gates[0]?.questions ?? []))).toBe(again.gates.length);
+    expect(countOpen(again, noTo(idsOf(again)))).toBe(0);
+  });
+
+  it('count nothing as open exactly when every question has its answer', () => {
+    fc.assert(
+      fc.property(fc.subarray(ids), (answered) => {
+        const answers = noTo(answered);
+        expect(countOpen(check, answers) === 0).toBe(judgeVisitCheck(check, answers).unanswered.length === 0);
+      }),
+    );
   });
 
   it('say the day of the last visit', () => {

@@ -124,6 +124,13 @@ export function gateAnswer({ questions }: CheckGate, answers: CheckAnswers): Che
   return questions.every((id) => answers[id] === 'no') ? 'no' : null;
 }
 
+/** How many answers the check still asks for: one a gate, and one for whatever was so before. */
+export function countOpen(check: VisitCheck, answers: CheckAnswers): number {
+  const isOpen = (id: string) => answers[id] === undefined;
+  const gates = check.gates.filter(({ questions }) => questions.some(isOpen)).length;
+  return gates + check.still.filter(({ id }) => isOpen(id)).length;
+}
+
 /** Question → the words in which it was put, with those of the gate that closes it. */
 export type CheckWording = Readonly<Record<string, string>>;
 

@@ -13,7 +13,7 @@ import { findEndsOf } from '../table/table-events.repository';
 import { countEarlierOf, countVisits, latestAnswers, listOpenBefore, listVisits } from './visits.repository';
 import { lastTapingBefore } from '../measures/tapings.repository';
 import { clockTime, dayBounds, isoDay, longDay, weekOf } from '../shared/house-clock';
-import { judgeVisitCheck } from '../../core/visit/visit-check';
+import { countOpen } from '../../core/visit/visit-check';
 import { lookAgainAt } from '../../core/skin/look-again';
 import { ageOn } from '../../core/visit/words';
 import { modalitiesOf, storedWork, workForDesk, workOf } from './visit-holds';
@@ -165,7 +165,7 @@ async function dayVisit(
   };
 }
 
-/** Questions of the check of the day that nobody has answered yet. */
+/** How many answers the check of the day still asks for. */
 async function openChecks(
   db: Db,
   row: VisitOfDay,
@@ -179,7 +179,7 @@ async function openChecks(
     client: { age: ageOn(row.born_on, isoDay(row.starts_at)) },
     dueOn: row.due_on,
   });
-  return judgeVisitCheck(check, await latestAnswers(db, row.id)).unanswered.length;
+  return countOpen(check, await latestAnswers(db, row.id));
 }
 
 /** Ten minutes after a treatment the skin wants another look, until it is written down how it was. */
