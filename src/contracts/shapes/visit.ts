@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { RedFlagShape } from './screening';
 import type { GateId, MissingGate } from '../../core/visit/gates';
 import { type CheckGate, gateIds } from '../../core/visit/check-gates';
-import type { CheckAnswer, CheckAnswers, CheckQuestion, TodayGroup, VisitCheck } from '../../core/visit/visit-check';
+import type { CheckQuestion, TodayGroup } from '../../core/visit/check-question';
+import type { CheckAnswer, CheckAnswers, VisitCheck } from '../../core/visit/visit-check';
 
 const GateIdShape: z.ZodType<GateId> = z.enum(['intake', 'consent', 'check']);
 export const MissingGateShape: z.ZodType<MissingGate> = z.object({

@@ -1,5 +1,5 @@
 import type { Condition } from '../screening/tables';
-import type { CheckQuestion, TodayGroup } from './visit-check';
+import type { CheckQuestion, TodayGroup } from './check-question';
 
 /** The gates of the check of the day, in the order in which they are asked. */
 export const gateIds = ['alarm', 'ill', 'new', 'pregnant', 'skin', 'work', 'after'] as const;

@@ -1,4 +1,5 @@
 import type { Condition, RedFlag } from '../screening/tables';
+import type { CheckQuestion, TodayGroup } from './check-question';
 import {
   type CheckGate,
   type GateCase,
@@ -15,21 +16,6 @@ import {
 export type CheckAnswer = 'yes' | 'no';
 /** Question id → answer. A red flag by its id; `borne-badly`; `today:<gate>` for the findings of a gate; `still:<condition>`. */
 export type CheckAnswers = Readonly<Record<string, CheckAnswer>>;
-
-export interface CheckQuestion {
-  readonly id: string;
-  readonly text: string;
-  readonly hint?: string;
-  /** Present for a red flag: what a yes ends the visit with. */
-  readonly flag?: RedFlag;
-}
-
-/** Findings that are asked afresh at each visit, those of one gate. */
-export interface TodayGroup {
-  readonly id: string;
-  readonly group: string;
-  readonly conditions: readonly { readonly id: string; readonly label: string; readonly ask: string }[];
-}
 
 export interface VisitCheck {
   /** Findings of an earlier day that are asked afresh: none of them is carried over unasked. */

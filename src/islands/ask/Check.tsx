@@ -1,5 +1,6 @@
 import { Fragment } from 'react';
-import { type CheckQuestion, gateAnswer, type TodayGroup } from '../../core/visit/visit-check';
+import type { CheckQuestion, TodayGroup } from '../../core/visit/check-question';
+import { gateAnswer } from '../../core/visit/visit-check';
 import { gateRow, isGateOpen } from './gate-order';
 import { askWords } from './ask.words';
 import type { AskView } from '../../contracts/ask-views';
