@@ -63,9 +63,9 @@ export const gateText = (row: GateRow, { isFirst, lastVisit }: GateCase): string
   row.text.replace('{lastVisit}', isFirst ? 'you booked' : (lastVisit ?? 'the last visit'));
 
 /** What a gate asks about this work: the hint of the table, or, where it depends on the work, what the work asks. */
-function gateHint(row: GateRow, group: TodayGroup | undefined): string {
-  if (row.id !== 'work' || !group) return row.hint;
-  const [first = '', ...rest] = group.conditions.map(({ label }) => label);
+function gateHint(row: GateRow, groups: readonly TodayGroup[]): string {
+  if (row.id !== 'work') return row.hint;
+  const [first = '', ...rest] = groups.map(({ group }) => group);
   return `${[first, ...rest.map((label) => label.charAt(0).toLowerCase() + label.slice(1))].join('; ')}.`;
 }
 
@@ -81,8 +81,9 @@ export function makeGates(
   asked: GateCase,
 ): readonly CheckGate[] {
   return rows.flatMap((row) => {
-    const ids = new Set([...row.redFlags, `today:${row.id}`]);
-    const questions = [...parts.flags, ...parts.today].flatMap(({ id }) => (ids.has(id) ? [id] : []));
+    const flags = parts.flags.filter(({ id }) => row.redFlags.includes(id));
+    const today = parts.today.filter(({ id }) => id === `today:${row.id}` || id.startsWith(`today:${row.id}.`));
+    const questions = [...flags, ...today].map(({ id }) => id);
     if (row.id === 'after') questions.push(...parts.others.map(({ id }) => id));
     const still = parts.still.flatMap(({ id, gate }) => (gate === row.id ? [id] : []));
     if (questions.length + still.length === 0) return [];
@@ -90,10 +91,7 @@ export function makeGates(
       {
         id: row.id,
         text: gateText(row, asked),
-        hint: gateHint(
-          row,
-          parts.today.find(({ id }) => id === `today:${row.id}`),
-        ),
+        hint: gateHint(row, today),
         onRecord: asked.told?.get(row.id) ?? [],
         still,
         questions,

@@ -8,7 +8,7 @@ export interface CheckQuestion {
   readonly flag?: RedFlag;
 }
 
-/** Findings that are asked afresh at each visit, those of one gate. */
+/** Findings that are asked afresh at each visit, those of one gate; of what the work asks, one each. */
 export interface TodayGroup {
   readonly id: string;
   readonly group: string;

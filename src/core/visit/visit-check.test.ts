@@ -157,13 +157,23 @@ describe('the gates of the check', () => {
     const drained = checkOf({ work });
     const opened = drained.today.flatMap(({ conditions }) => conditions.map(({ id }) => id));
     expect(opened).not.toContain('hair-chemical-today');
-    for (const id of opened) {
-      const condition = screeningBook.conditions.get(id);
+    const ofWork = drained.gates.find(({ id }) => id === 'work')?.questions ?? [];
+    for (const id of ofWork) {
+      const condition = screeningBook.conditions.get(id.replace('today:work.', ''));
       expect(condition && mattersFor(condition, work), id).toBe(true);
     }
     expect(drained.flags.length).toBe(screeningBook.redFlags.length);
     const rubbed = checkOf({ work: ['scalp-ritual'] });
     expect(rubbed.today.flatMap(({ conditions }) => conditions.map(({ id }) => id))).toContain('hair-chemical-today');
+  });
+
+  it('are open again when other work asks for more', () => {
+    const drained = checkOf({ work: ['lymph-drainage'] });
+    const answers = noTo(idsOf(drained));
+    expect(judgeVisitCheck(drained, answers).kind).toBe('go');
+    const rubbed = judgeVisitCheck(checkOf({ work: ['lymph-drainage', 'scalp-ritual'] }), answers);
+    expect(rubbed).toMatchObject({ kind: 'open' });
+    expect(rubbed.unanswered).toContain('today:work.hair-chemical-today');
   });
 
   it('put what the work asks into the words of its gate', () => {

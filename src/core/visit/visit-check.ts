@@ -65,24 +65,20 @@ export function makeVisitCheck({ conditions, redFlags, gates: rows }: CheckTable
         hint: condition.ask,
         gate: gate.id,
       });
-    } else if (mattersFor(condition, asked.work)) groups.get(gate)?.push(condition);
+    } else if (gate.id !== 'work' || mattersFor(condition, asked.work)) groups.get(gate)?.push(condition);
   }
   const closedBy = new Set(rowsAsked.flatMap((row) => row.redFlags));
   const flags = redFlags
     .filter(({ id }) => closedBy.has(id))
     .toSorted((a, b) => urgency[a.action] - urgency[b.action])
     .map((flag): CheckQuestion => ({ id: flag.id, text: flag.ask, flag }));
-  const today = [...groups].flatMap(([row, list]): readonly TodayGroup[] =>
-    list.length === 0
-      ? []
-      : [
-          {
-            id: `today:${row.id}`,
-            group: gateText(row, asked),
-            conditions: list.map(({ id, label, ask }) => ({ id, label, ask })),
-          },
-        ],
-  );
+  const today = [...groups].flatMap(([row, list]): readonly TodayGroup[] => {
+    const conditions = list.map(({ id, label, ask }) => ({ id, label, ask }));
+    // What the work asks is asked one by one: other work then has questions that nobody has answered.
+    if (row.id === 'work')
+      return conditions.map((one) => ({ id: `today:work.${one.id}`, group: one.label, conditions: [one] }));
+    return conditions.length === 0 ? [] : [{ id: `today:${row.id}`, group: gateText(row, asked), conditions }];
+  });
   const others = rowsAsked.some(({ id }) => id === 'after') ? [borneBadly] : [];
   const gates = makeGates(rowsAsked, { flags, still, today, others }, asked);
   return { flags, still: still.map(({ gate: _, ...question }) => question), today, others, gates };

@@ -137,18 +137,19 @@ function QuestionRow({
 function TodayRow(props: Props & { readonly group: TodayGroup; readonly isBehindGate?: boolean }) {
   const { view, asking, current, onCurrent, onAnswer, onIntake, marking, onMark, group, isBehindGate = false } = props;
   const { check: answers, findings } = asking.state;
+  const isSingle = group.conditions.length === 1;
   const found = group.conditions.filter((c) => findings.some((f) => f.id === c.id));
   return (
     <AnswerRow
-      text={isBehindGate ? askWords.anyOfTheseToday2 : group.group}
-      hint={group.conditions.map((c) => c.label.toLowerCase()).join(' · ')}
+      text={isBehindGate && !isSingle ? askWords.anyOfTheseToday2 : group.group}
+      hint={isSingle ? undefined : group.conditions.map((c) => c.label.toLowerCase()).join(' · ')}
       isCurrent={current === group.id}
       value={answers[group.id] ?? null}
       options={yesNo}
       onAnswer={(answer) => onAnswer(group.id, answer)}
       onFocus={() => onCurrent(group.id)}
     >
-      {answers[group.id] === 'yes' && (
+      {answers[group.id] === 'yes' && !isSingle && (
         <div className={styles['ticks']} role="group" aria-label={askWords.which(group.group)}>
           {group.conditions.map((condition) => (
             <label key={condition.id}>

@@ -56,6 +56,10 @@ export function useChecking({ check }: AskView, asking: Asking, say: (words: str
     // What is over goes from the record, too.
     if (id.startsWith(stillMark) && (given === 'no' || answers[id] === 'no'))
       asking.answerIntake([{ condition: id.slice(stillMark.length), answer: given }]);
+    // Of what the work asks there is one finding behind a question: its answer is the finding's.
+    const [only, ...others] = check.today.find((group) => group.id === id)?.conditions ?? [];
+    if (only && others.length === 0 && (given === 'yes' || answers[id] === 'yes'))
+      asking.answerIntake([{ condition: only.id, answer: given }]);
     if (given === 'yes' && id.startsWith('today:')) {
       asking.answerCheck({ [id]: given });
       setCurrent(id);

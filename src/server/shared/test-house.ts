@@ -139,7 +139,9 @@ export async function admit(db: Db, visitId: VisitId, by: typeof actor = actor):
     const consent = await signConsent(db, visitId, { ...signed, areas: [] }, by);
     if (consent.kind !== 'saved') throw new Error(JSON.stringify(consent));
   }
-  const { flags, still, today, others } = visitCheckFor(visit);
+  // Asked for any work: tests plan other work afterwards, which would open the check again.
+  const anyWork = [...screeningBook.modalities.keys()];
+  const { flags, still, today, others } = visitCheckFor({ ...visit, modalities: anyWork });
   const asked = [...flags, ...still, ...today, ...others].map(({ id }) => [id, 'no'] as const);
   await answerCheck(db, visitId, { answers: Object.fromEntries(asked) }, by);
 }
