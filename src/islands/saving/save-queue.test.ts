@@ -307,6 +307,34 @@ describe('a device', () => {
     expect(there.stored).toEqual(['a', 'b']);
   });
 
+  it('that is slow to open hands back nothing of what is given meanwhile, nor sends what was replaced', async () => {
+    const there = house();
+    const store = device();
+    const slow = {
+      ...store,
+      // What was found is told late, and what is given up goes later still.
+      read: async () => {
+        await new Promise((resolve) => setTimeout(resolve, 50));
+        const found = await store.read();
+        await new Promise((resolve) => setTimeout(resolve, 50));
+        return found;
+      },
+      remove: async (ids: readonly string[]) => {
+        await new Promise((resolve) => setTimeout(resolve, 500));
+        await store.remove(ids);
+      },
+    };
+    const queue = queueTo(there, { openStore: () => Promise.resolve(slow) });
+    const left = queue.begin();
+    await pass(10);
+    queue.add('note', 'a');
+    await pass(10);
+    queue.add('note', 'a and b');
+    await pass(1000);
+    expect(await left).toEqual([]);
+    expect(there.stored).toEqual(['a and b']);
+  });
+
   it('asks before it writes over what somebody else saved while the page was away', async () => {
     const store = device();
     const there = house(() => unreachable);

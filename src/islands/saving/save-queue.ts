@@ -124,6 +124,8 @@ export function saveQueue<Body, Answer>(options: SaveQueueOptions<Body, Answer>)
   let version = options.version ?? 0;
   let highest = 0;
   let open: readonly Draft<Body>[] = [];
+  /** Answers of this page, saved or replaced ones, too: what else the store holds is of an earlier page. */
+  const own = new Set<string>();
   let inFlight: ReadonlySet<string> = new Set();
   let conflict: Refused<Body> | undefined;
   let refused: readonly Refused<Body>[] = [];
@@ -167,6 +169,7 @@ export function saveQueue<Body, Answer>(options: SaveQueueOptions<Body, Answer>)
     // What stands in a conflict is decided by a person; newer words of the same slot are part of what they decide about.
     const based = replaced.find(({ basedOn }) => basedOn !== 0)?.basedOn;
     const entered = based === undefined ? draft : { ...draft, basedOn: based };
+    own.add(entered.id);
     open = [...open.filter((one) => !isReplaced(one)), entered];
     refused = refused.filter((one) => !isReplaced(one.draft));
     if (conflict && isReplaced(conflict.draft)) conflict = { ...conflict, draft: entered };
@@ -318,7 +321,7 @@ export function saveQueue<Body, Answer>(options: SaveQueueOptions<Body, Answer>)
       isEnded = false;
       store = (await handlers.openStore?.()) ?? store;
       isOnDevice = store.isLasting;
-      const left = (await store.read().catch(() => [])).filter(({ id }) => !open.some((one) => one.id === id));
+      const left = (await store.read().catch(() => [])).filter(({ id }) => !own.has(id));
       // Answers that were given before the store was open are the newest.
       highest += left.reduce((most, { number }) => Math.max(most, number), 0);
       const early = open.map((one) => ({ ...one, number: (highest += 1) }));

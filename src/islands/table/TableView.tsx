@@ -140,7 +140,7 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
   const drops = wanted && { fell, of: wanted.drops };
   const { drop } = table;
   return (
-    <div className={styles['view']}>
+    <div className={styles['view']} aria-busy={table.storeKind === undefined ? true : undefined}>
       <header className={styles['head']}>
         <strong>{visit.client.name.split(' ')[0]}</strong>
         <span>{handsOf(plan, step)}</span>

@@ -1,4 +1,6 @@
 import { computeRoutes as routes } from '../../contracts/routes/compute';
+import { sessionCookie } from '../auth/sessions';
+import { theHouse } from '../db/house';
 import { type Asked, type Endpoint, endpoints } from '../http/endpoint';
 import { addressOf } from '../http/origin';
 import { problem } from '../http/problem';
@@ -6,16 +8,14 @@ import type { Route } from '../../contracts/routes/route';
 import type { Question } from './answers';
 import { FairShare } from './fair-share';
 import { compute } from './pool';
+import { sharerOf } from './sharer';
 
 const share = new FairShare();
 
-/** Who has a share of their own: everybody who is signed in, and each address of those who are not. */
-const sharerOf = (context: Asked<Route>['context']): string =>
-  context.locals.session ? `staff ${context.locals.session.staff.id}` : addressOf(context);
-
 /** Has a question answered in a thread; who has used up their share waits. */
 async function ask(question: Question, { body, context }: Pick<Asked<Route>, 'body' | 'context'>): Promise<unknown> {
-  const sharer = sharerOf(context);
+  const token = context.cookies.get(sessionCookie)?.value;
+  const sharer = await sharerOf({ token, address: addressOf(context), now: new Date() }, theHouse);
   const wait = share.waitSeconds(sharer, performance.now());
   if (wait > 0) {
     const response = problem({

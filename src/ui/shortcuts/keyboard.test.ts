@@ -122,6 +122,10 @@ describe('keys while something is written', () => {
     for (const type of ['radio', 'checkbox', 'range']) expect(heard('a', { tagName: 'INPUT', type })).toBe(true);
   });
 
+  it('are free beside a number that is typed on our own pad, too', () => {
+    expect(heard('a', { ...number, inputMode: 'none' }, 'numbers')).toBe(true);
+  });
+
   it('are free beside a number where the view says so, but for the letters of its unit', () => {
     expect(heard('a', number)).toBe(false);
     expect(heard('a', number, 'numbers')).toBe(true);

@@ -67,7 +67,8 @@ function writingIn(element: HTMLElement | null, cap: string): 'nothing' | 'numbe
   if (element.tagName !== 'INPUT') return element.isContentEditable ? 'words' : 'nothing';
   const input = element as HTMLInputElement;
   if (freeInputs.includes(input.type)) return 'nothing';
-  if (input.inputMode !== 'decimal') return 'words';
+  // `none` is a number's, too: the application's own pad stands in for the device's keyboard.
+  if (input.inputMode !== 'decimal' && input.inputMode !== 'none') return 'words';
   // A cell that was only gone to has all its text selected: there, the letters of units are free, too.
   const isBeingTyped = input.value !== '' && input.selectionStart === input.selectionEnd;
   return isBeingTyped && unitLetters.includes(cap) ? 'words' : 'number';
