@@ -3,6 +3,7 @@ import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import ts from 'typescript';
 import { describe, expect, it } from 'vitest';
+import { auditActions } from '../src/contracts/audit';
 import { pseudo } from './pseudo';
 
 const root = fileURLToPath(new URL('../src', import.meta.url));
@@ -11,11 +12,22 @@ const filesIn = (folder: string) =>
     .filter((name) => /\.tsx?$/.test(name) && !/\.test\.tsx?$/.test(name))
     .map((name) => path.join(root, folder, name));
 
-const views = filesIn('islands').filter((file) => file.endsWith('.words.ts'));
+const layers = ['islands', 'core', 'server', 'ui'];
+const isTable = (file: string) => /\.(words|says|answers)\.ts$/.test(file);
+const views = layers.flatMap(filesIn).filter(isTable);
 type Table = Readonly<Record<string, unknown>>;
-const tables = (
-  await Promise.all(views.map(async (file) => Object.entries((await import(file)) as Readonly<Record<string, Table>>)))
-).flat();
+const tableIn = new Map(
+  await Promise.all(
+    views.map(async (file) => {
+      const [table = ['no table', {}] as const] = Object.entries(
+        (await import(file)) as Readonly<Record<string, Table>>,
+      );
+      return [file, table] as const;
+    }),
+  ),
+);
+const tableOf = (file: string): readonly [string, Table] => tableIn.get(file) ?? ['no table', {}];
+const tables = [...tableIn.values()];
 
 /** Attributes of a component that somebody reads, or is read to. */
 const readAloud = new Set([
@@ -46,6 +58,38 @@ function writtenInto(name: string, text: string): readonly string[] {
   return found;
 }
 
+/**
+ * Files that are tables themselves, sentences by id or functions of ids and figures, and what is not said to anybody: the
+ * columns of files, statements of the database.
+ */
+const areWords =
+  /(\/test-|words|labels|warning-texts|wording\/|drainage\/(why|wording|rules)|\.data|language)[^/]*$|\/db\/|repository|\.documents\.ts$/;
+
+/** Kinds of entries in the log of changes, statements of the database, columns of files. */
+const isNoSentence = (said: string) =>
+  (auditActions as readonly string[]).includes(said) ||
+  /^(select|<!doctype) |^date of birth$|fl oz$|^queue is at limit$/.test(said);
+
+/** A sentence has a space between words; what is thrown is for whoever reads the log. */
+function sentencesIn(name: string, text: string): readonly string[] {
+  const source = ts.createSourceFile(name, text, ts.ScriptTarget.Latest, true);
+  const found: string[] = [];
+  const walk = (node: ts.Node): void => {
+    if (ts.isImportDeclaration(node) || ts.isTypeNode(node) || ts.isTaggedTemplateExpression(node)) return;
+    if (ts.isNewExpression(node) && /Error|Trouble/.test(node.expression.getText())) return;
+    if (ts.isCallExpression(node) && /^(log\.|format$|quietly$)/.test(node.expression.getText())) return;
+    const said = ts.isStringLiteralLike(node)
+      ? node.text
+      : ts.isTemplateExpression(node)
+        ? [node.head.text, ...node.templateSpans.map(({ literal }) => literal.text)].join(' … ')
+        : '';
+    if (/\p{L}+ \p{Ll}+ .*\p{Ll}{2,}/u.test(said) && !isNoSentence(said)) found.push(said);
+    ts.forEachChild(node, walk);
+  };
+  walk(source);
+  return found;
+}
+
 describe('what the interface says', () => {
   it('stands in tables, never in a component', () => {
     const components = filesIn('islands').filter((file) => file.endsWith('.tsx'));
@@ -53,6 +97,22 @@ describe('what the interface says', () => {
       writtenInto(file, readFileSync(file, 'utf8')).map((text) => `${path.relative(root, file)}: ${text}`),
     );
     expect(found).toEqual([]);
+  });
+
+  it('stands in tables, never beside what the core works out and the server answers', () => {
+    const found = ['core', 'server', 'islands', 'ui']
+      .flatMap(filesIn)
+      .filter((file) => !isTable(file) && !areWords.test(file))
+      .flatMap((file) =>
+        sentencesIn(file, readFileSync(file, 'utf8')).map((text) => `${path.relative(root, file)}: ${text}`),
+      );
+    expect(found).toEqual([]);
+  });
+
+  it('would be found beside a rule', () => {
+    expect(sentencesIn('a.ts', "const why = 'Wait until it is cool.';")).toEqual(['Wait until it is cool.']);
+    expect(sentencesIn('a.ts', 'const why = `Wait ${n} minutes until it cools.`;')).toHaveLength(1);
+    expect(sentencesIn('a.ts', "throw new RangeError('no text for that warning');")).toEqual([]);
   });
 
   it('would be found in a component', () => {
@@ -63,14 +123,16 @@ describe('what the interface says', () => {
 
   it('is said somewhere, each sentence of each table', () => {
     const unsaid = views.flatMap((file) => {
-      const table = /export const (\w+) = /.exec(readFileSync(file, 'utf8'))?.[1] ?? 'no table';
-      const code = filesIn(path.join('islands', path.basename(path.dirname(file))))
+      const [table, says] = tableOf(file);
+      const code = filesIn(path.relative(root, path.dirname(file)))
         .filter((one) => one !== file)
         .map((one) => readFileSync(one, 'utf8'))
         .join('\n');
-      const keys = Object.keys(tables.find(([key]) => key === table)?.[1] ?? {});
+      const keys = Object.keys(says);
       expect(keys.length, table).toBeGreaterThan(0);
-      return keys.filter((key) => !new RegExp(`\\b${table}\\.${key}\\b`).test(code)).map((key) => `${table}.${key}`);
+      return keys
+        .filter((key) => !new RegExp(`\\b${table}\\s*\\.${key}\\b`).test(code))
+        .map((key) => `${table}.${key}`);
     });
     expect(unsaid).toEqual([]);
   });

@@ -1,5 +1,6 @@
 import type { Problem } from '../contracts/problem';
 import type { Address, Answer, Asking, BodyOf } from '../contracts/routes/asking';
+import { apiWords } from './api.words';
 
 /** The server said no, or could not be reached. */
 export class RequestError extends Error {
@@ -20,7 +21,7 @@ export class RequestError extends Error {
 
 const unreachable: Problem = {
   type: '/problems/unreachable',
-  title: 'The house’s computer does not answer. What you entered is still here; try again.',
+  title: apiWords.theHouseDoesNotAnswer,
   status: 0,
 };
 
@@ -196,7 +197,5 @@ function parseOrNull(text: string): unknown {
 
 /** A sentence for any failure. */
 export function sentenceOf(error: unknown): string {
-  return error instanceof Error
-    ? error.message
-    : 'Something went wrong here. Load the page again to see what was stored, then try once more.';
+  return error instanceof Error ? error.message : apiWords.somethingWentWrong;
 }

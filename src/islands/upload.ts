@@ -1,6 +1,7 @@
 import type { Problem } from '../contracts/problem';
 import type { Answer, Asking, UploadAddress } from '../contracts/routes/asking';
 import { type Loose, pathOf, RequestError } from './api';
+import { apiWords } from './api.words';
 
 /** Sends a file as it is, telling how far it has got. @throws RequestError for every refusal; an aborted one throws too */
 export function upload<A extends UploadAddress>(
@@ -25,10 +26,10 @@ export function upload<A extends UploadAddress>(
     request.onerror = () =>
       failed({
         type: '/problems/unreachable',
-        title: 'The file did not arrive: it is too large, or nobody answers.',
+        title: apiWords.theFileDidNotArrive,
         status: 0,
       });
-    request.onabort = () => failed({ type: '/problems/aborted', title: 'Stopped.', status: 0 });
+    request.onabort = () => failed({ type: '/problems/aborted', title: apiWords.stopped, status: 0 });
     signal?.addEventListener('abort', () => request.abort());
     request.send(file);
   });

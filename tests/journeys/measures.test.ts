@@ -107,7 +107,7 @@ describe('measures, skin and progress', () => {
       );
     await focusCell('right foot, figure-of-eight');
     await tape(page, ['52.4', '53,1']);
-    await expect.poll(eights).toEqual(['52.4', '53,1']);
+    await expect.poll(eights).toEqual(['52.4', '53.1']);
     await allKept(page);
     await focusCell('left foot, figure-of-eight');
     await page.keyboard.press('u');

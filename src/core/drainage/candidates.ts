@@ -5,6 +5,7 @@ import type { Route } from './routes';
 import { basinPlacements, repetitionRanges, stepSeconds } from './step';
 import type { Survey } from './survey';
 import { formatCost, rejectionInWords, wayInWords } from './wording';
+import { drainageSays } from './drainage.says';
 
 /** A way that the rules allow for what has lost its own, chosen or not. */
 export interface Candidate {
@@ -34,8 +35,8 @@ export function candidatesOf(anatomy: Anatomy, survey: Survey): readonly Candida
 function whyOf(anatomy: Anatomy, survey: Survey, route: Route, isChosen: boolean): string {
   const way = wayInWords(anatomy, route.path);
   const rejection = survey.rejected.find(({ to }) => to === route.to);
-  if (isChosen) return `Led ${way}, about ${formatCost(route.cost)} hand’s widths.`;
-  return rejection ? rejectionInWords(anatomy, rejection) : `Lawful ${way}.`;
+  if (isChosen) return drainageSays.ledAboutHandsWidths(way, formatCost(route.cost));
+  return rejection ? rejectionInWords(anatomy, rejection) : drainageSays.lawful(way);
 }
 
 /** What a way adds to a course at the usual repetitions (s). */
@@ -67,10 +68,10 @@ const segmentsDrained = (anatomy: Anatomy, survey: Survey, limb: string) =>
 /** Why a group that the therapist names may not be used; undefined when it may. */
 export function whyNotUsed(anatomy: Anatomy, read: ReadCase, survey: Survey, id: PlaceId): string | undefined {
   if (survey.lawful.some(({ to }) => to === id)) return undefined;
-  if (survey.rerouted.size === 0) return 'Nothing has to be led round here: every part has its own open group.';
+  if (survey.rerouted.size === 0) return drainageSays.nothingHasToBeLedRound;
   const rejection = survey.rejected.find(({ to }) => to === id);
   if (rejection) return rejectionInWords(anatomy, rejection);
   const cause = read.hindrances.blocked.get(id);
   if (cause) return rejectionInWords(anatomy, { to: id, cause });
-  return 'No lawful way leads there from what has lost its own group.';
+  return drainageSays.noLawfulWayLeadsThereFrom;
 }

@@ -6,6 +6,7 @@ import { type FieldError, type Result } from '../result';
 import { findHindrances, type Hindrances } from './hindrance';
 import { type NodeFindingId, nodeFindingIds, nodeFindingOf, sidesOfFinding } from '../anatomy/node-findings';
 import type { ScreenedDrainage } from './screened';
+import { drainageSays } from './drainage.says';
 
 export const purposes = ['swelling', 'wellness', 'after-procedure', 'sinus', 'puffy-face'] as const;
 export type Purpose = (typeof purposes)[number];
@@ -82,21 +83,19 @@ export function readCase(anatomy: Anatomy, input: DrainageCase): Result<ReadCase
 }
 
 function focusErrors(anatomy: Anatomy, focus: readonly PlaceId[]): FieldError[] {
-  if (focus.length === 0) return [{ path: 'focus', message: 'Choose at least one area to drain, such as leg.left.' }];
+  if (focus.length === 0) return [{ path: 'focus', message: drainageSays.chooseAtLeastOneAreaTo }];
   return focus.flatMap((id, index) => {
     if (expandArea(anatomy, id)) return [];
     const message = anatomy.basins.has(id)
-      ? `“${id}” is a node group: name the skin to drain instead.`
-      : `There is no area or territory “${id}”: use one such as leg.left, face or calf-upper.right.`;
+      ? drainageSays.isANodeGroupNameThe(id)
+      : drainageSays.thereIsNoAreaOrTerritory(id);
     return [{ path: `focus.${index}`, message }];
   });
 }
 
 function groupErrors(anatomy: Anatomy, groups: readonly PlaceId[] | undefined, path: string): FieldError[] {
   return (groups ?? []).flatMap((id, index) =>
-    anatomy.basins.has(id)
-      ? []
-      : [{ path: `${path}.${index}`, message: `“${id}” is not a node group: use one such as axillary.left.` }],
+    anatomy.basins.has(id) ? [] : [{ path: `${path}.${index}`, message: drainageSays.isNotANodeGroupUse(id) }],
   );
 }
 
@@ -106,7 +105,7 @@ function minutesErrors(minutes: Minutes): FieldError[] {
     : [
         {
           path: 'minutes',
-          message: `A visit lasts 1 to ${longestVisitMinutes} minutes: ${minutes} cannot be planned.`,
+          message: drainageSays.aVisitLasts1ToMinutes(longestVisitMinutes, minutes),
         },
       ];
 }
@@ -119,28 +118,28 @@ function findingErrors(anatomy: Anatomy, finding: Finding, index: number): Field
   const at = `findings.${index}`;
   const exists = (id: PlaceId) => anatomy.territories.has(id) || anatomy.basins.has(id);
   const unknown = (id: PlaceId, path: string): FieldError[] =>
-    exists(id) ? [] : [{ path, message: `There is no place “${id}” on the body map.` }];
+    exists(id) ? [] : [{ path, message: drainageSays.thereIsNoPlaceOnThe(id) }];
   if (isNodeFinding(finding.id)) {
-    return finding.side ? [] : [{ path: `${at}.side`, message: 'Say on which side: left, right or both.' }];
+    return finding.side ? [] : [{ path: `${at}.side`, message: drainageSays.sayOnWhichSideLeftRight }];
   }
   if (finding.id === 'scar') {
     if (!finding.crosses?.length) {
-      return [{ path: `${at}.crosses`, message: 'Say between which two neighbours the scar runs.' }];
+      return [{ path: `${at}.crosses`, message: drainageSays.sayBetweenWhichTwoNeighboursThe }];
     }
     return finding.crosses.flatMap((pair, i) => {
       const path = `${at}.crosses.${i}`;
       if (pair.length !== 2 || pair[0] === pair[1]) {
-        return [{ path, message: 'A scar runs between two different places: give exactly two.' }];
+        return [{ path, message: drainageSays.aScarRunsBetweenTwoDifferent }];
       }
       return pair.flatMap((id, j) => unknown(id, `${path}.${j}`));
     });
   }
   if (finding.id === 'cancer-history') return [];
-  if (!finding.regions?.length) return [{ path: `${at}.regions`, message: 'Mark at least one place on the body map.' }];
+  if (!finding.regions?.length) return [{ path: `${at}.regions`, message: drainageSays.markAtLeastOnePlaceOn }];
   return finding.regions.flatMap((id, i) => {
     const path = `${at}.regions.${i}`;
     if (finding.id === 'thickened' && anatomy.basins.has(id)) {
-      return [{ path, message: `“${id}” is a node group: thickened skin is marked on a territory.` }];
+      return [{ path, message: drainageSays.isANodeGroupThickenedSkin(id) }];
     }
     return unknown(id, path);
   });
@@ -157,7 +156,7 @@ function contradictions(findings: readonly Finding[]): FieldError[] {
       return all?.loss === 'removed' && all.of === some.of && sidesOfFinding(other).some((s) => sides.includes(s));
     });
     if (!clash) return [];
-    const message = `“${clash.id}” and “${finding.id}” on the same side cannot both be true: keep the one that was done.`;
+    const message = drainageSays.andOnTheSameSideCannot(clash.id, finding.id);
     return [{ path: `findings.${index}`, message }];
   });
 }

@@ -8,6 +8,7 @@ import { planDrainage } from './plan';
 import { surveyCase } from './survey';
 import { list } from './wording';
 import { shortLabel, theLabel } from '../anatomy/place-labels';
+import { drainageSays } from './drainage.says';
 
 /** Moving a step behind another one (null: to the very start), or taking it out. */
 export type Fix = { readonly move: string; readonly after: string | null } | { readonly remove: string };
@@ -161,8 +162,8 @@ function sortViolations(steps: readonly ArrangedStep[], violations: readonly Vio
 }
 
 function placesInWords(anatomy: Anatomy, steps: readonly ArrangedStep[]): string {
-  const names = [...new Set(steps.map((step) => `the ${shortLabel(anatomy, step.place)}`))];
-  return names.length > 3 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : list(names);
+  const names = [...new Set(steps.map((step) => drainageSays.the(shortLabel(anatomy, step.place))))];
+  return names.length > 3 ? drainageSays.andMore(names.slice(0, 2).join(', '), names.length - 2) : list(names);
 }
 
 function earlyText(anatomy: Anatomy, rule: RuleId, then: ArrangedStep, firsts: readonly ArrangedStep[]): string {
@@ -170,25 +171,25 @@ function earlyText(anatomy: Anatomy, rule: RuleId, then: ArrangedStep, firsts: r
   const are = firsts.length > 1 ? 'are' : 'is';
   switch (rule) {
     case 'start-at-terminus':
-      return `Too early: the hollow above the collarbone is not open yet, and everything ends there.`;
+      return drainageSays.tooEarlyTheHollowAboveThe;
     case 'deep-before-lower':
-      return 'Too early: breathe first, so that the deep belly can take what the groin gives.';
+      return drainageSays.tooEarlyBreatheFirstSoThat;
     case 'basin-before-skin':
-      return `Too early: ${others} ${are} not open yet, so this would push against a closed door.`;
+      return drainageSays.tooEarlyNotOpenYetSo(others, are);
     case 'route-before-region':
-      return `Too early: ${others} ${are} still full, so fluid has no way on.`;
+      return drainageSays.tooEarlyStillFullSoFluid(others, are);
     case 'near-before-far':
-      return `Too early: ${others} ${are} still full, so fluid would meet it.`;
+      return drainageSays.tooEarlyStillFullSoFluid2(others, are);
     case 'sound-side-first':
-      return `The sound side first: ${others} ${are} cleared before the affected side is touched.`;
+      return drainageSays.theSoundSideFirstClearedBefore(others, are);
     case 'soften-thickened':
-      return `Too early: ${theLabel(anatomy, then.place)} is thickened and has not been softened.`;
+      return drainageSays.tooEarlyIsThickenedAndHas(theLabel(anatomy, then.place));
     case 'stimulate-last':
-      return `Too early: ${others} ${are} to be prepared before what is left of these nodes is touched.`;
+      return drainageSays.tooEarlyToBePreparedBefore(others, are);
     case 'close-with-breath':
-      return 'This belongs to the end: re-clear the exits and the terminus, then breathe.';
+      return drainageSays.thisBelongsToTheEndRe;
     default:
-      return `Too early: it comes after ${others}.`;
+      return drainageSays.tooEarlyItComesAfter(others);
   }
 }
 
@@ -197,36 +198,36 @@ function lateText(anatomy: Anatomy, rule: RuleId, first: ArrangedStep, thens: re
   const others =
     thens.length === 1
       ? placesInWords(anatomy, thens)
-      : `${thens.length} steps before it, from ${placesInWords(anatomy, thens.slice(0, 1))} on`;
+      : drainageSays.stepsBeforeItFromOn(thens.length, placesInWords(anatomy, thens.slice(0, 1)));
   if (rule === 'sound-side-first')
-    return `Too late: the sound side’s ${shortLabel(anatomy, first.place)} come before ${others}.`;
-  if (rule === 'close-with-breath') return `Too late: ${others} already close the visit.`;
-  return `Too late: ${others} need ${here} open first.`;
+    return drainageSays.tooLateTheSoundSidesCome(shortLabel(anatomy, first.place), others);
+  if (rule === 'close-with-breath') return drainageSays.tooLateAlreadyCloseTheVisit(others);
+  return drainageSays.tooLateNeedOpenFirst(others, here);
 }
 
 function missingText(anatomy: Anatomy, rule: RuleId, place: Precedence['first']['place']): string {
   const here = theLabel(anatomy, place);
   switch (rule) {
     case 'start-at-terminus':
-      return `The course does not clear ${here}: everything ends there, so it comes first.`;
+      return drainageSays.theCourseDoesNotClearEverything(here);
     case 'deep-before-lower':
-      return 'The course has no belly breathing: it comes before any groin group.';
+      return drainageSays.theCourseHasNoBellyBreathing;
     case 'basin-before-skin':
-      return `The course does not clear ${here}, and this pushes towards them.`;
+      return drainageSays.theCourseDoesNotClearAnd(here);
     case 'route-before-region':
-      return `The course does not prepare ${here}, which is on the way out.`;
+      return drainageSays.theCourseDoesNotPrepareWhich(here);
     case 'soften-thickened':
-      return `The course does not soften ${here}, which is thickened.`;
+      return drainageSays.theCourseDoesNotSoftenWhich(here);
     case 'sound-side-first':
-      return `The course does not clear ${here}: the sound side comes first.`;
+      return drainageSays.theCourseDoesNotClearThe(here);
     case 'focus-untouched':
-      return `Nothing drains ${here}, which is in focus.`;
+      return drainageSays.nothingDrainsWhichIsInFocus(here);
     case 'exit-not-closed':
-      return `The course does not clear ${here} once more at the end.`;
+      return drainageSays.theCourseDoesNotClearOnce(here);
     case 'close-with-breath':
-      return 'The course does not end with the exits re-cleared, the terminus and breathing.';
+      return drainageSays.theCourseDoesNotEndWith;
     default:
-      return `The course lacks a step at ${here}.`;
+      return drainageSays.theCourseLacksAStepAt(here);
   }
 }
 
@@ -271,9 +272,9 @@ export function stepErrors(anatomy: Anatomy, steps: readonly ArrangedStep[]): re
   return steps.flatMap((step, index): FieldError[] => {
     const at = `steps.${index}`;
     const unknown = (id: string, path: string) =>
-      exists(id) ? [] : [{ path, message: `There is no place “${id}” on the body map.` }];
+      exists(id) ? [] : [{ path, message: drainageSays.thereIsNoPlaceOnThe(id) }];
     const twice = seen.has(step.id)
-      ? [{ path: `${at}.id`, message: `The id “${step.id}” stands twice: every step has its own.` }]
+      ? [{ path: `${at}.id`, message: drainageSays.theIdStandsTwiceEveryStep(step.id) }]
       : [];
     seen.add(step.id);
     return [

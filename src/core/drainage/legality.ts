@@ -8,6 +8,7 @@ import type { Step } from './step';
 import type { Survey } from './survey';
 import { theLabel } from '../anatomy/place-labels';
 import { capitalise } from '../wording/capitalise';
+import { drainageSays } from './drainage.says';
 
 /** A step as a therapist arranged it; what only the planner fills in may be missing. */
 export interface ArrangedStep {
@@ -34,44 +35,33 @@ export function stepFaults(anatomy: Anatomy, read: ReadCase, ways: WayIndex, ste
 
   const blocked = path.find((id) => hindrances.blocked.has(id));
   if (blocked && !isStimulation(read, step))
-    add('no-blocked-target', `${capitalise(theLabel(anatomy, blocked))} are closed: no stroke may end there or pass.`);
+    add('no-blocked-target', drainageSays.areClosedNoStrokeMayEnd(capitalise(theLabel(anatomy, blocked))));
   const closed = path.find((id) => hindrances.closed.has(id));
   if (closed && hindrances.keptOff.has(closed))
-    add(
-      'kept-off',
-      `Screening keeps ${theLabel(anatomy, closed)} off: it is not touched, and nothing is led across it.`,
-    );
-  else if (closed)
-    add(
-      'closed-wound-only',
-      `There is open skin at ${theLabel(anatomy, closed)}: it is not touched, and nothing is led across it.`,
-    );
+    add('kept-off', drainageSays.screeningKeepsOffItIsNot(theLabel(anatomy, closed)));
+  else if (closed) add('closed-wound-only', drainageSays.thereIsOpenSkinAtIt(theLabel(anatomy, closed)));
   for (let i = 0; i + 1 < path.length; i += 1) {
     const [from = '', to = ''] = [path[i], path[i + 1]];
     if (hindrances.scarred.has(edgeKey(from, to))) {
-      add(
-        'no-scar-crossing',
-        `A scar lies between ${theLabel(anatomy, from)} and ${theLabel(anatomy, to)}: lead fluid round it.`,
-      );
+      add('no-scar-crossing', drainageSays.aScarLiesBetweenAndLead(theLabel(anatomy, from), theLabel(anatomy, to)));
     }
   }
   const entered = path.slice(1).find((id) => isNeverPassed(hindrances, id) && !hindrances.blocked.has(id));
-  if (entered)
-    add('bypass-knee', `Not over or into ${theLabel(anatomy, entered)}: go round the outer or inner side of the knee.`);
+  if (entered) add('bypass-knee', drainageSays.notOverOrIntoGoRound(theLabel(anatomy, entered)));
   if (faults.length === 0 && isStroke(step) && !ways.leads(path)) add('always-towards', awayText(anatomy, step));
   if (
     step.pressure &&
     step.pressure !== 'feather' &&
     path.some((id) => id !== step.toward && hindrances.irradiated.has(id))
   ) {
-    add('feather-on-irradiated', `${capitalise(theLabel(anatomy, step.place))} was irradiated: feather light only.`);
+    add('feather-on-irradiated', drainageSays.wasIrradiatedFeatherLightOnly(capitalise(theLabel(anatomy, step.place))));
   }
   const allowed = allowedPressure(
     read.screened,
     path.filter((id) => id !== step.toward),
   );
   if (step.pressure && allowed && lighterOf(step.pressure, allowed) !== step.pressure)
-    add('screened-pressure', `Screening allows ${allowed} at most at ${theLabel(anatomy, step.place)}.`);
+    add('screened-pressure', drainageSays.screeningAllowsAtMostAt(allowed, theLabel(anatomy, step.place)));
   return faults;
 }
 
@@ -97,8 +87,8 @@ function isStroke(step: ArrangedStep): boolean {
 
 function awayText(anatomy: Anatomy, step: ArrangedStep): string {
   const here = theLabel(anatomy, step.place);
-  if (step.toward === null) return `Say where ${here} drains to: every stroke goes towards the way out.`;
-  return `From ${here} to ${theLabel(anatomy, step.toward)} leads away from the way out: turn the stroke round.`;
+  if (step.toward === null) return drainageSays.sayWhereDrainsToEveryStroke(here);
+  return drainageSays.fromToLeadsAwayFromThe(here, theLabel(anatomy, step.toward));
 }
 
 /** Answers whether a stroke follows one of the ways that fluid takes in this case. */

@@ -13,6 +13,7 @@ import type { Step } from './step';
 import { type Exit, type Survey, surveyCase } from './survey';
 import { rejectionInWords, wayInWords } from './wording';
 import { shortLabel } from '../anatomy/place-labels';
+import { drainageSays } from './drainage.says';
 
 /** A way out of the body, as it is answered. */
 export interface PlannedExit {
@@ -51,11 +52,13 @@ export function readChosen(anatomy: Anatomy, input: DrainageCase): Result<ReadCa
   const errors = (['use', 'refuse'] as const).flatMap((path) =>
     (input[path] ?? []).flatMap((id, i): FieldError[] => {
       const why = whyNotUsed(anatomy, read.value, free, id);
-      return why === undefined ? [] : [{ path: `${path}.${i}`, message: `Not the ${shortLabel(anatomy, id)}: ${why}` }];
+      return why === undefined
+        ? []
+        : [{ path: `${path}.${i}`, message: drainageSays.notThe(shortLabel(anatomy, id), why) }];
     }),
   );
   const both = (input.use ?? []).flatMap((id, i): FieldError[] =>
-    input.refuse?.includes(id) ? [{ path: `use.${i}`, message: 'A way is used or refused, not both.' }] : [],
+    input.refuse?.includes(id) ? [{ path: `use.${i}`, message: drainageSays.aWayIsUsedOrRefused }] : [],
   );
   return errors.length + both.length > 0 ? { ok: false, errors: [...errors, ...both] } : read;
 }
@@ -97,8 +100,8 @@ function shareTime(anatomy: Anatomy, exits: readonly Exit[]): readonly PlannedEx
     share: (hundredths[i] ?? 0) / 100,
     path: exit.path,
     why: exit.rerouted
-      ? `Led ${wayInWords(anatomy, exit.path)}.`
-      : `The natural way, ${wayInWords(anatomy, exit.path)}: its nodes are there and open.`,
+      ? drainageSays.led(wayInWords(anatomy, exit.path))
+      : drainageSays.theNaturalWayItsNodesAre(wayInWords(anatomy, exit.path)),
   }));
 }
 

@@ -1,4 +1,5 @@
 import type { GirthReading, RowTrouble } from './measure-rows';
+import { exchangeSays } from './exchange.says';
 
 /** Girths of one client, date, phase and limb, both sides at the same points. */
 export interface GatheredTaping extends Pick<GirthReading, 'client' | 'born' | 'date' | 'phase' | 'limb'> {
@@ -34,7 +35,7 @@ export class TapingHeap {
     if (known)
       return {
         column: 'point',
-        message: `The point ${reading.pointCm} cm, ${reading.side}, is already in row ${known.row} for that day.`,
+        message: exchangeSays.isAlreadyInRow(reading.pointCm, reading.side, known.row),
       };
     heap.girths[reading.side].set(reading.pointCm, { girthCm: reading.girthCm, row });
     heap.rows.add(row);
@@ -53,7 +54,7 @@ export class TapingHeap {
         troubles.push({
           row,
           column: 'point',
-          message: `${positionsCm.length} points on ${first.date}: a taping has ${fewestPoints} to ${mostPoints}.`,
+          message: exchangeSays.pointsOnATapingHasTo(positionsCm.length, first.date, fewestPoints, mostPoints),
         });
       else {
         const side = (which: 'left' | 'right') => positionsCm.map((cm) => girths[which].get(cm)?.girthCm ?? null);

@@ -3,6 +3,7 @@ import { readLength } from '../swelling/read-length';
 import type { TapingPhase } from '../swelling/taping-context';
 import { type LengthUnit, roundTo, toCm } from '../units';
 import { type DateOrder, readDate } from './read-date';
+import { exchangeSays } from './exchange.says';
 
 /** What a column of a table of girths may hold. A row holds one girth, or all girths of one side. */
 export const columnRoles = ['client', 'born', 'date', 'phase', 'limb', 'side', 'point', 'girth', 'unit'] as const;
@@ -93,11 +94,11 @@ const isTaken = (columns: Partial<Record<ColumnRole, number>>, index: number) =>
 export function missingInPlan(plan: ColumnPlan, isClientKnown: boolean): readonly string[] {
   const has = (role: ColumnRole) => plan.columns[role] !== undefined;
   return [
-    isClientKnown || has('client') ? '' : 'which column names the client',
-    has('date') ? '' : 'which column holds the date',
-    has('limb') || plan.limb ? '' : 'whether these are arms or legs',
-    has('side') ? '' : 'which column tells left from right',
-    plan.pointColumns.length > 0 || (has('point') && has('girth')) ? '' : 'which columns hold the points and girths',
+    isClientKnown || has('client') ? '' : exchangeSays.whichColumnNamesTheClient,
+    has('date') ? '' : exchangeSays.whichColumnHoldsTheDate,
+    has('limb') || plan.limb ? '' : exchangeSays.whetherTheseAreArmsOrLegs,
+    has('side') ? '' : exchangeSays.whichColumnTellsLeftFromRight,
+    plan.pointColumns.length > 0 || (has('point') && has('girth')) ? '' : exchangeSays.whichColumnsHoldThePointsAnd,
   ].filter(Boolean);
 }
 
@@ -125,17 +126,17 @@ export function readRow(row: readonly string[], plan: ColumnPlan, head: readonly
     trouble: { column: nameOf(role), message },
   });
   const date = readDate(text('date'), plan.dateOrder);
-  if (date === undefined) return fail('date', `“${text('date')}” is no date in the order ${plan.dateOrder}.`);
+  if (date === undefined) return fail('date', exchangeSays.isNoDateInTheOrder(text('date'), plan.dateOrder));
   const born = text('born') === '' ? null : readDate(text('born'), plan.dateOrder);
-  if (born === undefined) return fail('born', `“${text('born')}” is no date.`);
+  if (born === undefined) return fail('born', exchangeSays.isNoDate(text('born')));
   const limb = text('limb') === '' ? plan.limb : limbOf(text('limb'));
-  if (!limb) return fail('limb', `“${text('limb')}” is neither arm nor leg.`);
+  if (!limb) return fail('limb', exchangeSays.isNeitherArmNorLeg(text('limb')));
   const side = sideOf(text('side'));
-  if (!side) return fail('side', `“${text('side')}” is neither left nor right.`);
+  if (!side) return fail('side', exchangeSays.isNeitherLeftNorRight(text('side')));
   const phase = text('phase') === '' ? plan.phase : phases[text('phase').toLowerCase()];
-  if (!phase) return fail('phase', `“${text('phase')}” is none of before, after, baseline, follow-up.`);
+  if (!phase) return fail('phase', exchangeSays.isNoneOfBeforeAfterBaseline(text('phase')));
   const unit = text('unit') === '' ? plan.unit : unitOf(text('unit'));
-  if (!unit) return fail('unit', `“${text('unit')}” is neither cm nor in.`);
+  if (!unit) return fail('unit', exchangeSays.isNeitherCmNorIn(text('unit')));
 
   const cells =
     plan.pointColumns.length > 0
@@ -148,13 +149,13 @@ export function readRow(row: readonly string[], plan: ColumnPlan, head: readonly
   const readings: GirthReading[] = [];
   for (const { column, pointCm, girth } of cells) {
     if (pointCm === undefined || pointCm > furthestCm)
-      return fail('point', `“${text('point')}” is no point between 0 and ${furthestCm} cm.`);
+      return fail('point', exchangeSays.isNoPointBetween0And(text('point'), furthestCm));
     const read = readLength(girth);
     if (read.kind === 'empty') continue;
     const girthCm = read.kind === 'length' ? toCm(read.value, read.unit ?? unit) : NaN;
-    if (!(girthCm > 0)) return { ok: false, trouble: { column, message: `“${girth.trim()}” is not a girth.` } };
+    if (!(girthCm > 0)) return { ok: false, trouble: { column, message: exchangeSays.isNotAGirth(girth.trim()) } };
     if (girthCm >= longestCm)
-      return { ok: false, trouble: { column, message: `No ${limb} measures ${girth.trim()}: check the unit.` } };
+      return { ok: false, trouble: { column, message: exchangeSays.noMeasuresCheckTheUnit(limb, girth.trim()) } };
     readings.push({
       client: text('client'),
       born,

@@ -4,6 +4,7 @@ import type { Library } from '../library/protocol';
 import type { TreatmentBlock, TreatmentStep } from '../treatment/block';
 import { placesFor } from '../treatment/expand';
 import type { FaceLine, LineKind } from './line';
+import { facialSays } from './facial.says';
 
 /** The choice of work on the client's own lines; it has no blocks of its own in the library. */
 export const lineWorkId = 'client-lines';
@@ -22,10 +23,10 @@ const work: Readonly<
 
 /** Low ones first, so that what is moved off the upper ones finds its way open. */
 const levels: readonly { readonly id: string; readonly name: string; readonly kinds: readonly LineKind[] }[] = [
-  { id: 'lines-neck', name: 'lines of the neck', kinds: ['neck'] },
-  { id: 'lines-mouth', name: 'lines round the mouth', kinds: ['mouth-corner', 'smile'] },
-  { id: 'lines-eyes', name: 'lines beside the eyes', kinds: ['crow'] },
-  { id: 'lines-brow', name: 'lines of brow and forehead', kinds: ['frown', 'forehead'] },
+  { id: 'lines-neck', name: facialSays.linesOfTheNeck, kinds: ['neck'] },
+  { id: 'lines-mouth', name: facialSays.linesRoundTheMouth, kinds: ['mouth-corner', 'smile'] },
+  { id: 'lines-eyes', name: facialSays.linesBesideTheEyes, kinds: ['crow'] },
+  { id: 'lines-brow', name: facialSays.linesOfBrowAndForehead, kinds: ['frown', 'forehead'] },
 ];
 
 /** Blocks that work across each of the client's lines, on its own side only, and smooth it towards its drain. */
@@ -94,7 +95,7 @@ function stepsFor(
         places,
         repetitions: technique.repetitions.usual,
         pressure: technique.pressure,
-        note: i === 0 ? noteFor(kind, lines) : 'along the line, to its drain',
+        note: i === 0 ? noteFor(kind, lines) : facialSays.alongTheLineToItsDrain,
         cautions: [],
         lines: lines.map((line) => line.id),
       },
@@ -106,19 +107,19 @@ function stepsFor(
 function noteFor(kind: LineKind, lines: readonly FaceLine[]): string {
   const depths = [...new Set(lines.flatMap(({ depth }) => depth ?? []))].sort((a, b) => a - b);
   return [
-    lines.length === 1 ? 'one line' : `${lines.length} lines`,
-    ...(depths.length > 0 ? [`depth ${list(depths.map(String))}`] : []),
+    lines.length === 1 ? facialSays.oneLine : facialSays.lines(lines.length),
+    ...(depths.length > 0 ? [facialSays.depth(list(depths.map(String)))] : []),
     acrossWords[kind],
   ].join(', ');
 }
 
 const acrossWords: Readonly<Record<LineKind, string>> = {
-  forehead: 'cut up and down',
-  frown: 'crossed sideways',
-  crow: 'cut across',
-  smile: 'cut across',
-  'mouth-corner': 'cut across',
-  neck: 'smoothed upward',
+  forehead: facialSays.cutUpAndDown,
+  frown: facialSays.crossedSideways,
+  crow: facialSays.cutAcross,
+  smile: facialSays.cutAcross,
+  'mouth-corner': facialSays.cutAcross,
+  neck: facialSays.smoothedUpward,
 };
 
 /** The client's lines that a step of any protocol runs across: on its regions and its side. */

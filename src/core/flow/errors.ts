@@ -1,6 +1,7 @@
 import type { Anatomy, PlaceId } from '../anatomy/place';
 import type { FieldError } from '../result';
 import type { FlowStep, StartMl } from './model';
+import { flowSays } from './flow.says';
 
 interface Asked {
   readonly steps: readonly Pick<FlowStep, 'place' | 'toward' | 'via'>[];
@@ -12,14 +13,12 @@ export function flowErrors(anatomy: Anatomy, { steps, start = {} }: Asked): read
   const isPlace = (id: PlaceId) => anatomy.territories.has(id) || anatomy.basins.has(id);
   const unknown = (path: string, id: PlaceId): FieldError => ({
     path,
-    message: `There is no place “${id}” on the body.`,
+    message: flowSays.thereIsNoPlaceOnThe(id),
   });
   return [
     ...Object.keys(start).flatMap((id): readonly FieldError[] => {
       if (!isPlace(id)) return [unknown(`start.${id}`, id)];
-      return anatomy.territories.has(id)
-        ? []
-        : [{ path: `start.${id}`, message: 'Fluid begins in skin: name a territory, not a group of nodes.' }];
+      return anatomy.territories.has(id) ? [] : [{ path: `start.${id}`, message: flowSays.fluidBeginsInSkinNameA }];
     }),
     ...steps.flatMap(({ place, toward, via }, i) => [
       ...(isPlace(place) ? [] : [unknown(`steps.${i}.place`, place)]),

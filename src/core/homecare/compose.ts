@@ -11,6 +11,7 @@ import { reasonInWords } from '../judgement/words';
 import { sheetFromLibrary } from './from-library';
 import { sheetFromPlan } from './from-plan';
 import type { HomeReach, HomeRoutine, HomeSheet } from './sheet';
+import { homecareSays } from './homecare.says';
 
 export interface HomeAsked {
   readonly side: 'left' | 'right' | 'both' | null;
@@ -38,13 +39,13 @@ export function composeSheet(
   const whole = judgeRoutine(judgement, routine);
   if (whole) return refuse('routine', reasonInWords({ anatomy, book: judgement.book }, whole));
   const most = mostMinutes(judgement, routine);
-  if (asked.minutes > most) return refuse('minutes', `At most ${most} minutes of this alone.`);
+  if (asked.minutes > most) return refuse('minutes', homecareSays.atMostMinutesOfThisAlone(most));
   if (routine.from !== 'planner')
     return sheetFromLibrary(anatomy, library, routine, input.findings, judgement, {
       ...asked,
       side: asked.side === 'both' ? null : asked.side,
     });
-  if (asked.side === null) return refuse('side', 'Choose the side.');
+  if (asked.side === null) return refuse('side', homecareSays.chooseTheSide);
   const stroke = library.techniques.get(strokeId);
   const off = stroke ? placesOff(judgement, routine.modality, stroke) : new Map<string, JudgementReason>();
   return sheetFromPlan(anatomy, input, {

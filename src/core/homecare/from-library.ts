@@ -18,6 +18,7 @@ import { isHeld, kindOf } from '../treatment/tell';
 import { inParts } from './parts';
 import { canReach } from './reach';
 import type { HomeLeftOut, HomeReach, HomeRoutine, HomeSheet, HomeStep } from './sheet';
+import { homecareSays } from './homecare.says';
 
 export interface LibraryHomeWish {
   readonly side: 'left' | 'right' | null;
@@ -71,7 +72,7 @@ export function sheetFromLibrary(
   if (blocks.length === 0)
     return {
       ok: false,
-      errors: [{ path: 'routine', message: leftOut[0]?.why ?? 'Nothing of it may be done by this client.' }],
+      errors: [{ path: 'routine', message: leftOut[0]?.why ?? homecareSays.nothingOfItMayBeDone }],
     };
   const fit = fitBlocks(blocks, wish.minutes * 60, allowed.mostSeconds, false);
   if (!fit.fits)
@@ -80,7 +81,7 @@ export function sheetFromLibrary(
       errors: [
         {
           path: 'minutes',
-          message: `Even the shortest form takes ${fit.shortBySeconds} seconds more: give it longer.`,
+          message: homecareSays.evenTheShortestFormTakesSeconds(fit.shortBySeconds),
         },
       ],
     };
@@ -104,7 +105,11 @@ export function sheetFromLibrary(
 const handOnce = (technique: Technique): Technique => ({ ...technique, placements: 1 });
 
 const whyNot = (place: PlaceId, blocked: ReadonlyMap<PlaceId, unknown>, closed: ReadonlySet<PlaceId>) =>
-  blocked.has(place) ? 'closed: nothing is led there' : closed.has(place) ? 'not to be touched' : 'out of reach alone';
+  blocked.has(place)
+    ? homecareSays.closedNothingIsLedThere
+    : closed.has(place)
+      ? homecareSays.notToBeTouched
+      : homecareSays.outOfReachAlone;
 
 const ruleOf = (place: PlaceId, blocked: ReadonlyMap<PlaceId, unknown>, closed: ReadonlySet<PlaceId>) =>
   blocked.has(place) ? 'no-blocked-target' : closed.has(place) ? 'closed-wound-only' : 'reach';

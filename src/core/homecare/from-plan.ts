@@ -10,6 +10,7 @@ import { rankOf } from '../screening/tables';
 import { inParts } from './parts';
 import { canReach, outOfReach } from './reach';
 import type { HomeLeftOut, HomeReach, HomeSheet, HomeStep } from './sheet';
+import { homecareSays } from './homecare.says';
 
 export interface PlannedHomeWish {
   readonly routine: 'one-leg' | 'after-armpit';
@@ -41,19 +42,17 @@ export function sheetFromPlan(anatomy: Anatomy, input: DrainageCase, wish: Plann
   const far = [...new Set([...outOfReach(anatomy, wish.reach), ...keptOff.keys()])];
   const focus = wanted.filter((id) => !far.includes(id));
   const refuse = (path: string, message: string): Result<HomeSheet> => ({ ok: false, errors: [{ path, message }] });
-  if (focus.length === 0) return refuse('side', 'Nothing of it is within the client’s own reach.');
+  if (focus.length === 0) return refuse('side', homecareSays.nothingOfItIsWithinThe);
   const read = readCase(anatomy, aloneCase(input, focus, far, wish.minutes));
   if (!read.ok) return read;
   const plan = planDrainage(anatomy, read.value);
   if (rankOf(plan.decision) >= rankOf('clear-first'))
-    return refuse('decision', plan.reasons[0]?.text ?? 'Screening does not allow it.');
+    return refuse('decision', plan.reasons[0]?.text ?? homecareSays.screeningDoesNotAllowIt);
   const helped = plan.steps.find(
     (step) => step.kind !== 'breathe' && (!canReach(anatomy, step.place, wish.reach) || keptOff.has(step.place)),
   );
-  if (helped)
-    return refuse('reach', `The ${shortLabel(anatomy, helped.place)} has to be worked, and cannot be reached alone.`);
-  if (!plan.steps.some(({ kind }) => kind === 'drain'))
-    return refuse('side', 'There is no open way that it could be led along alone: show a helper instead.');
+  if (helped) return refuse('reach', homecareSays.theHasToBeWorkedAnd(shortLabel(anatomy, helped.place)));
+  if (!plan.steps.some(({ kind }) => kind === 'drain')) return refuse('side', homecareSays.thereIsNoOpenWayThat);
   const steps = plan.steps.map(toHomeStep);
   return {
     ok: true,
@@ -66,16 +65,16 @@ export function sheetFromPlan(anatomy: Anatomy, input: DrainageCase, wish: Plann
         ...leftOutOf(
           anatomy,
           wanted.filter((id) => far.includes(id) && !keptOff.has(id)),
-          'out of reach alone',
+          homecareSays.outOfReachAlone,
           'reach',
         ),
         ...leftOutOf(
           anatomy,
           wanted.filter((id) => keptOff.has(id)),
-          'kept off: not touched alone',
+          homecareSays.keptOffNotTouchedAlone,
           'kept-off',
         ),
-        ...leftOutOf(anatomy, plan.waiting, 'no time, or nowhere to lead it', 'time'),
+        ...leftOutOf(anatomy, plan.waiting, homecareSays.noTimeOrNowhereToLead, 'time'),
         ...plan.rejected.map(({ to, why }) => ({
           ...{ what: shortLabel(anatomy, to), why, rule: 'no-blocked-target', technique: null, places: [to] },
         })),

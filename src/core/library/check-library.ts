@@ -3,6 +3,7 @@ import type { FieldError } from '../result';
 import { findCycle, ringWords } from '../sequencing/cycle';
 import type { Protocol, ProtocolBlock, ProtocolStep } from './protocol';
 import { hasTrait, lymphFamilies, type Technique, touches } from './technique';
+import { librarySays } from './library.says';
 
 /** What may be named in a library. */
 export interface Known {
@@ -19,22 +20,21 @@ export function problemsOfTechnique(technique: Technique, path = ''): readonly F
   const at = (field: string) => (path === '' ? field : `${path}.${field}`);
   const { min, usual, max } = technique.repetitions;
   const errors: FieldError[] = [];
-  if (min < 1) errors.push({ path: at('repetitions.min'), message: 'At least one repetition.' });
+  if (min < 1) errors.push({ path: at('repetitions.min'), message: librarySays.atLeastOneRepetition });
   if (max > mostRepetitions)
-    errors.push({ path: at('repetitions.max'), message: `At most ${mostRepetitions} repetitions.` });
+    errors.push({ path: at('repetitions.max'), message: librarySays.atMostRepetitions(mostRepetitions) });
   if (!(min <= usual && usual <= max))
     errors.push({
       path: at('repetitions.usual'),
-      message: `The usual number, ${usual}, lies outside ${min} to ${max}.`,
+      message: librarySays.theUsualNumberLiesOutsideTo(usual, min, max),
     });
   if (!(technique.secondsPerRepetition > 0))
-    errors.push({ path: at('secondsPerRepetition'), message: 'A repetition takes more than no time.' });
+    errors.push({ path: at('secondsPerRepetition'), message: librarySays.aRepetitionTakesMoreThanNo });
   if (hasTrait(technique, 'intense') && hasTrait(technique, 'soothing'))
-    errors.push({ path: at('traits'), message: 'Nothing is intense and soothing at once: choose one.' });
+    errors.push({ path: at('traits'), message: librarySays.nothingIsIntenseAndSoothingAt });
   if (lymphFamilies.has(technique.family) && touches.indexOf(technique.pressure) > touches.indexOf('light'))
-    errors.push({ path: at('pressure'), message: 'Drainage is never firmer than light.' });
-  if (technique.cues.length === 0)
-    errors.push({ path: at('cues'), message: 'Write one short sentence for the table.' });
+    errors.push({ path: at('pressure'), message: librarySays.drainageIsNeverFirmerThanLight });
+  if (technique.cues.length === 0) errors.push({ path: at('cues'), message: librarySays.writeOneShortSentenceForThe });
   return errors;
 }
 
@@ -43,13 +43,13 @@ export function problemsOfProtocol(protocol: Protocol, known: Known, path = ''):
   const at = (field: string) => (path === '' ? field : `${path}.${field}`);
   const errors: FieldError[] = [];
   if (!known.modalities.has(protocol.modality))
-    errors.push({ path: at('modality'), message: `There is no kind of work “${protocol.modality}”.` });
+    errors.push({ path: at('modality'), message: librarySays.thereIsNoKindOfWork(protocol.modality) });
   if (protocol.source === 'steps' && protocol.blocks.length === 0)
-    errors.push({ path: at('blocks'), message: 'A protocol needs at least one block with one step.' });
+    errors.push({ path: at('blocks'), message: librarySays.aProtocolNeedsAtLeastOne });
   const seen = new Set<string>();
   for (const [i, block] of protocol.blocks.entries()) {
     if (seen.has(block.id))
-      errors.push({ path: at(`blocks.${i}.id`), message: `“${block.id}” names two blocks: each needs its own name.` });
+      errors.push({ path: at(`blocks.${i}.id`), message: librarySays.namesTwoBlocksEachNeedsIts(block.id) });
     seen.add(block.id);
     errors.push(...problemsOfBlock(block, known, at(`blocks.${i}`)));
   }
@@ -61,7 +61,7 @@ function problemsOfOrder({ blocks }: Protocol, at: (field: string) => string): r
   const ids = new Set(blocks.map(({ id }) => id));
   const unknown = blocks.flatMap(({ after = [] }, i) =>
     after.flatMap((id, k) =>
-      ids.has(id) ? [] : [{ path: at(`blocks.${i}.after.${k}`), message: `There is no block “${id}” to come after.` }],
+      ids.has(id) ? [] : [{ path: at(`blocks.${i}.after.${k}`), message: librarySays.thereIsNoBlockToCome(id) }],
     ),
   );
   if (unknown.length > 0) return unknown;
@@ -73,7 +73,7 @@ function problemsOfOrder({ blocks }: Protocol, at: (field: string) => string): r
 
 function problemsOfBlock(block: ProtocolBlock, known: Known, path: string): readonly FieldError[] {
   if (block.steps.length === 0)
-    return [{ path: `${path}.steps`, message: `The block “${block.id}” has no steps: add one, or take it out.` }];
+    return [{ path: `${path}.steps`, message: librarySays.theBlockHasNoStepsAdd(block.id) }];
   const errors = block.steps.flatMap((step, i) => problemsOfStep(step, block, known, `${path}.steps.${i}`));
   return [...errors, ...withoutFlush(block, known, path)];
 }
@@ -81,20 +81,21 @@ function problemsOfBlock(block: ProtocolBlock, known: Known, path: string): read
 function problemsOfStep(step: ProtocolStep, block: ProtocolBlock, known: Known, path: string): readonly FieldError[] {
   const errors: FieldError[] = [];
   const technique = known.techniques.get(step.technique);
-  if (!technique) errors.push({ path: `${path}.technique`, message: `There is no technique “${step.technique}”.` });
-  if (step.regions.length === 0) errors.push({ path: `${path}.regions`, message: 'Say where: at least one region.' });
+  if (!technique) errors.push({ path: `${path}.technique`, message: librarySays.thereIsNoTechnique(step.technique) });
+  if (step.regions.length === 0)
+    errors.push({ path: `${path}.regions`, message: librarySays.sayWhereAtLeastOneRegion });
   for (const [i, region] of step.regions.entries())
     if (!known.regions.has(region))
-      errors.push({ path: `${path}.regions.${i}`, message: `There is no region “${region}” on the body.` });
+      errors.push({ path: `${path}.regions.${i}`, message: librarySays.thereIsNoRegionOnThe(region) });
   if (step.repetitions !== undefined && !(step.repetitions >= 1 && step.repetitions <= mostRepetitions))
     errors.push({
       path: `${path}.repetitions`,
-      message: `Between 1 and ${mostRepetitions} repetitions, not ${step.repetitions}.`,
+      message: librarySays.between1AndRepetitionsNot(mostRepetitions, step.repetitions),
     });
   if (technique && !agree(technique, block))
     errors.push({
       path: `${path}.technique`,
-      message: `${technique.name} is done with ${technique.hands} hands, but the block is worked with ${block.hands} ones.`,
+      message: librarySays.isDoneWithHandsButThe(technique.name, technique.hands, block.hands),
     });
   return errors;
 }
@@ -115,7 +116,9 @@ function agree({ hands }: Technique, block: ProtocolBlock): boolean {
 function withoutFlush(block: ProtocolBlock, known: Known, path: string): readonly FieldError[] {
   return unflushedSteps(block, known.techniques).map((i) => ({
     path: `${path}.steps.${i}`,
-    message: `${known.techniques.get(block.steps[i]?.technique ?? '')?.name ?? 'This step'} is intense: follow it, in this block, by something soothing on the same region.`,
+    message: librarySays.isIntenseFollowItInThis(
+      known.techniques.get(block.steps[i]?.technique ?? '')?.name ?? librarySays.thisStep,
+    ),
   }));
 }
 

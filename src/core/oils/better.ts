@@ -7,6 +7,7 @@ import { dropsText } from './finding-words';
 import { type Change, type Mended, mendedBy } from './mend';
 import { useWords } from './words';
 import { capitalise } from '../wording/capitalise';
+import { oilsSays } from './oils.says';
 
 /**
  * The one drop more, less or exchanged that does a blend most good and passes no limit.
@@ -38,9 +39,9 @@ function stepWords(book: OilBook, changes: readonly Change[]): string {
   const name = ({ oil }: Change) => oilOf(book, oil).name;
   const [up] = more;
   const [down] = less;
-  if (up && down) return `${capitalise(dropsText(1))} of ${name(up)} instead of ${name(down)}`;
-  if (up) return `${capitalise(dropsText(up.to - up.from))} of ${name(up)} more`;
-  return down ? `${capitalise(dropsText(down.from - down.to))} of ${name(down)} less` : 'No change';
+  if (up && down) return oilsSays.ofInsteadOf(capitalise(dropsText(1)), name(up), name(down));
+  if (up) return oilsSays.ofMore(capitalise(dropsText(up.to - up.from)), name(up));
+  return down ? oilsSays.ofLess(capitalise(dropsText(down.from - down.to)), name(down)) : oilsSays.noChange;
 }
 
 /** What the change serves, by what is wanted. */
@@ -48,6 +49,6 @@ function goodFor(book: OilBook, changes: readonly Change[], { wanted }: BestBlen
   const gained = changes.filter(({ from, to }) => to > from).flatMap(({ oil }) => oilOf(book, oil).uses);
   const uses = wanted.map(({ use }) => use).filter((use: UseId) => gained.includes(use));
   return uses.length > 0
-    ? ` would serve ${list(uses.map((use) => useWords[use]))} better and keep every limit`
-    : ' would balance it better and keep every limit';
+    ? oilsSays.wouldServeBetterAndKeepEvery(list(uses.map((use) => useWords[use])))
+    : oilsSays.wouldBalanceItBetterAndKeep;
 }

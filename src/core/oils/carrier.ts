@@ -1,6 +1,7 @@
 import type { Minutes } from '../quantities';
 import type { Area, Carrier, OilBook } from './book';
 import { isSensitive, type OilClient, reasonsAgainstCarrier } from './client';
+import { oilsSays } from './oils.says';
 
 export interface CarrierWish {
   readonly area: Area;
@@ -40,32 +41,36 @@ function judged(carrier: Carrier, wish: CarrierWish, hasAllergy: boolean): Carri
   const { area, client, skinType, minutes, dressesAtOnce, stock } = wish;
   const against = [
     ...reasonsAgainstCarrier(carrier.id, client),
-    ...(area === 'face' && !carrier.faceSuitable ? ['too heavy for the face'] : []),
-    ...(stock && !stock.has(carrier.id) ? ['none in the house'] : []),
+    ...(area === 'face' && !carrier.faceSuitable ? [oilsSays.tooHeavyForTheFace] : []),
+    ...(stock && !stock.has(carrier.id) ? [oilsSays.noneInTheHouse] : []),
   ];
   const wanted = isSensitive(client) ? 'sensitive' : skinType;
   const suits = wanted !== null && carrier.skinTypes.includes(wanted);
   const glides = carrier.glideMinutes >= minutes;
   const pro: readonly (readonly [boolean, number, string])[] = [
-    [suits, 3, `suits ${wanted ?? 'any'} skin`],
-    [!suits && carrier.skinTypes.includes('all'), 2, 'suits any skin'],
-    [glides, 3, `glides for ${carrier.glideMinutes} minutes`],
-    [dressesAtOnce && carrier.absorption === 'fast', 2, 'sinks in before dressing'],
-    [carrier.launders === 'easy', 1, 'washes out of towels'],
-    [area === 'face' && carrier.comedogenicity <= 1, 2, 'leaves pores open'],
-    [carrier.shelfLifeMonthsOpened >= 18, 0.5, 'keeps long'],
+    [suits, 3, oilsSays.suitsSkin(wanted ?? 'any')],
+    [!suits && carrier.skinTypes.includes('all'), 2, oilsSays.suitsAnySkin],
+    [glides, 3, oilsSays.glidesForMinutes(carrier.glideMinutes)],
+    [dressesAtOnce && carrier.absorption === 'fast', 2, oilsSays.sinksInBeforeDressing],
+    [carrier.launders === 'easy', 1, oilsSays.washesOutOfTowels],
+    [area === 'face' && carrier.comedogenicity <= 1, 2, oilsSays.leavesPoresOpen],
+    [carrier.shelfLifeMonthsOpened >= 18, 0.5, oilsSays.keepsLong],
   ];
   const con: readonly (readonly [boolean, number, string])[] = [
     [
       !glides,
       2 * (1 - carrier.glideMinutes / Math.max(1, minutes)) + 0.5,
-      `needs more after ${carrier.glideMinutes} minutes`,
+      oilsSays.needsMoreAfterMinutes(carrier.glideMinutes),
     ],
-    [dressesAtOnce && carrier.absorption === 'slow', 2, 'lies long on the skin'],
-    [wanted === 'oily' && carrier.comedogenicity >= 3, 3, 'closes pores'],
+    [dressesAtOnce && carrier.absorption === 'slow', 2, oilsSays.liesLongOnTheSkin],
+    [wanted === 'oily' && carrier.comedogenicity >= 3, 3, oilsSays.closesPores],
     // Somebody who reacts to one kind of seed may react to another.
-    [hasAllergy && carrier.allergens.length > 0, 3, `ask first: ${carrier.allergens.join(', ').replaceAll('-', ' ')}`],
-    [carrier.waterBased && minutes > 10, 2, 'dries off, and oils do not mix into it'],
+    [
+      hasAllergy && carrier.allergens.length > 0,
+      3,
+      oilsSays.askFirst(carrier.allergens.join(', ').replaceAll('-', ' ')),
+    ],
+    [carrier.waterBased && minutes > 10, 2, oilsSays.driesOffAndOilsDoNot],
   ];
   const on = (list: typeof pro) => list.filter(([holds]) => holds);
   const sum = (list: typeof pro) => list.reduce((total, [, points]) => total + points, 0);

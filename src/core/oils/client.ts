@@ -1,5 +1,6 @@
 import type { Percent } from '../quantities';
 import type { Area, EssentialOil, GuideRow, OilBook } from './book';
+import { oilsSays } from './oils.says';
 
 /** Who the blend is for. */
 export interface OilClient {
@@ -80,14 +81,14 @@ export interface Guide {
 export function guideOf(book: OilBook, client: OilClient, of: Area): Guide {
   const area = judgedArea(client, of);
   const rows = [
-    ...(client.age !== null && client.age < 2 ? [{ usualMaxPercent: 0, audience: 'under 2 years' }] : []),
+    ...(client.age !== null && client.age < 2 ? [{ usualMaxPercent: 0, audience: oilsSays.under2Years }] : []),
     ...guideRows(book, client, area),
     ...(area === 'face' && client.mostPercentOnFace !== undefined
-      ? [{ usualMaxPercent: client.mostPercentOnFace, audience: 'what was said at the consultation of the face' }]
+      ? [{ usualMaxPercent: client.mostPercentOnFace, audience: oilsSays.whatWasSaidAtTheConsultation }]
       : []),
     ...(client.mostPercent === undefined
       ? []
-      : [{ usualMaxPercent: client.mostPercent, audience: 'what was said at the consultation' }]),
+      : [{ usualMaxPercent: client.mostPercent, audience: oilsSays.whatWasSaidAtTheConsultation2 }]),
   ];
   return rows.reduce<Guide>(
     (least, { usualMaxPercent, audience }) =>

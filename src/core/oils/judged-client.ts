@@ -2,6 +2,7 @@ import { type Anatomy, isIn, nameOf, type PlaceId } from '../anatomy/place';
 import type { ScreeningBook } from '../screening/book';
 import type { Screening } from '../screening/screen';
 import type { OilClient } from './client';
+import { oilsSays } from './oils.says';
 
 /** The work that oil is mixed for, and the skin that it will touch. */
 export interface TouchedByOil {
@@ -40,7 +41,7 @@ export function oilClientOf(
     skin: conditions.has('sensitive-skin') ? 'sensitive' : 'normal',
     avoids: avoidedGroups(screening).flatMap((group) => {
       const { oils = [], carriers = [], label = group } = groups[group] ?? {};
-      return [...oils, ...carriers].map((id) => ({ id, reason: `kept away: ${label}` }));
+      return [...oils, ...carriers].map((id) => ({ id, reason: oilsSays.keptAway(label) }));
     }),
     ...(onBody.length > 0 ? { mostPercent: Math.min(...onBody) } : {}),
     ...(onFace.length > 0 ? { mostPercentOnFace: Math.min(...onFace) } : {}),

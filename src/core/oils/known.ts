@@ -1,6 +1,7 @@
 import type { OilId } from '../ids';
 import type { FieldError } from '../result';
 import type { OilBook } from './book';
+import { oilsSays } from './oils.says';
 
 /** What somebody named that the book may not have. */
 export interface Named {
@@ -19,7 +20,7 @@ export function unknownNames(book: OilBook, input: Named): readonly FieldError[]
       ? [
           {
             path: 'carrier',
-            message: `There is no carrier “${input.carrier}”: one of ${[...book.carriers.keys()].join(', ')}.`,
+            message: oilsSays.thereIsNoCarrierOneOf(input.carrier, [...book.carriers.keys()].join(', ')),
           },
         ]
       : []),
@@ -29,14 +30,12 @@ export function unknownNames(book: OilBook, input: Named): readonly FieldError[]
         : [
             {
               path: `client.conditions.${i}`,
-              message: `There is no condition “${id}”: one of frail, ${[...book.conditions.keys()].join(', ')}.`,
+              message: oilsSays.thereIsNoConditionOneOf(id, [...book.conditions.keys()].join(', ')),
             },
           ],
     ),
     ...(input.oils ?? []).flatMap(({ oil }, i) =>
-      book.oils.has(oil)
-        ? []
-        : [{ path: `${path}.${i}.oil`, message: `There is no oil “${oil}”: find its id in the catalogue.` }],
+      book.oils.has(oil) ? [] : [{ path: `${path}.${i}.oil`, message: oilsSays.thereIsNoOilFindIts(oil) }],
     ),
   ];
 }

@@ -4,6 +4,7 @@ import type { Area, BlendPart, OilBook } from './book';
 import { carrierOf, oilOf } from './book';
 import type { BottleWords } from './bottle-words';
 import { addMonths } from './stock';
+import { oilsSays } from './oils.says';
 
 export interface LabelFacts {
   readonly name: string;
@@ -61,9 +62,15 @@ export interface LabelSize {
 }
 
 export const labelSizes: readonly LabelSize[] = [
-  { id: 'small', words: 'small, 50 × 25 mm', widthMm: 50, heightMm: 25, points: { title: 7, text: 5, small: 4.5 } },
-  { id: 'usual', words: 'usual, 70 × 37 mm', widthMm: 70, heightMm: 37, points: { title: 10, text: 7, small: 6 } },
-  { id: 'large', words: 'large, 99 × 57 mm', widthMm: 99, heightMm: 57, points: { title: 14, text: 9.5, small: 8.5 } },
+  { id: 'small', words: oilsSays.small5025Mm, widthMm: 50, heightMm: 25, points: { title: 7, text: 5, small: 4.5 } },
+  { id: 'usual', words: oilsSays.usual7037Mm, widthMm: 70, heightMm: 37, points: { title: 10, text: 7, small: 6 } },
+  {
+    id: 'large',
+    words: oilsSays.large9957Mm,
+    widthMm: 99,
+    heightMm: 57,
+    points: { title: 14, text: 9.5, small: 8.5 },
+  },
 ];
 
 export const labelMarginMm = 2;

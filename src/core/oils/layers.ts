@@ -9,6 +9,7 @@ import type { Dose } from './limits';
 import { useWords } from './words';
 import type { OnSkin } from './on-skin';
 import { type CountedDrops, type DroppingOil, leftOn, type SkinBalance, skinBalance, tightestOf } from './skin-balance';
+import { oilsSays } from './oils.says';
 
 /** What drops of a layer are for: a use of the book, or to cool, which menthol does. */
 export type LayerPurpose = UseId | 'cooling';
@@ -228,8 +229,8 @@ const nameOf = (book: OilBook, oil: OilId) => oilOf(book, oil).name;
 
 function whyThis(book: OilBook, oil: OilId, purposes: readonly LayerPurpose[], drops: Drops, least: Drops): string {
   const served = purposes.filter((purpose) => serves(book, oil, purpose));
-  const few = drops < least ? ` The skin may have no more than ${drops} of it.` : '';
-  return `For ${purposesInWords(served)}.${few}`;
+  const few = drops < least ? oilsSays.theSkinMayHaveNoMore(drops) : '';
+  return oilsSays.forWord(purposesInWords(served), few);
 }
 
 function whyNone(
@@ -240,12 +241,12 @@ function whyNone(
   purposes: readonly LayerPurpose[],
 ): string {
   const what = purposesInWords(purposes);
-  if (serving.length === 0) return `The shelf has nothing for ${what} that is for this client.`;
+  if (serving.length === 0) return oilsSays.theShelfHasNothingForThat(what);
   const full = serving.find((oil) => leftOn(balance, counted, oil) === 0);
   const line = full && tightestOf(balance, counted, full);
   return full && line
-    ? `One drop of ${nameOf(book, full).toLowerCase()} would be over what this skin may have of ${line.of.toLowerCase()}.`
-    : `What the shelf has for ${what} drops in another layer already.`;
+    ? oilsSays.oneDropOfWouldBeOver(nameOf(book, full).toLowerCase(), line.of.toLowerCase())
+    : oilsSays.whatTheShelfHasForDrops(what);
 }
 
 /** What drops straight onto a piece of skin in a visit. */
@@ -273,15 +274,16 @@ export function layerErrors(
       return [
         {
           step,
-          message: `${name} cannot drop here: ${
+          message: oilsSays.cannotDropHere(
+            name,
             mayBe.length > 0
-              ? `choose ${list(mayBe.slice(0, 4).map((id) => nameOf(book, id).toLowerCase()))}`
-              : 'nothing on the shelf that serves this layer may'
-          }.`,
+              ? oilsSays.choose(list(mayBe.slice(0, 4).map((id) => nameOf(book, id).toLowerCase())))
+              : oilsSays.nothingOnTheShelfThatServes,
+          ),
         },
       ];
     return mostDrops !== null && own.drops > mostDrops
-      ? [{ step, message: `This skin may have ${mostDrops} more drops of ${name.toLowerCase()}, not ${own.drops}.` }]
+      ? [{ step, message: oilsSays.thisSkinMayHaveMoreDrops(mostDrops, name.toLowerCase(), own.drops) }]
       : [];
   });
 }

@@ -12,6 +12,7 @@ import { judgedArea, reasonsToAvoid } from './client';
 import { dropsText } from './finding-words';
 import { oilLimit } from './limits';
 import { capitalise } from '../wording/capitalise';
+import { oilsSays } from './oils.says';
 
 export interface Change {
   readonly oil: OilId;
@@ -62,7 +63,7 @@ function withMoreMedium(book: OilBook, input: BlendCase): Mended | undefined {
     const parts = safeParts(book, larger);
     if (losesAny(book, larger, parts)) continue;
     const mended = mendedBy(book, input.parts, parts);
-    const inWords = `${formatNumber(volumeMl)} mL instead of ${formatNumber(input.volumeMl)}`;
+    const inWords = oilsSays.mlInsteadOf(formatNumber(volumeMl), formatNumber(input.volumeMl));
     return { ...mended, volumeMl, words: mended.changes.length > 0 ? `${inWords}; ${mended.words}` : `${inWords}.` };
   }
   return undefined;
@@ -143,10 +144,10 @@ export function mendedBy(book: OilBook, before: readonly BlendPart[], after: rea
 
 /** “Lavender 9 → 7, no ylang ylang”. */
 function changesInWords(book: OilBook, changes: readonly Change[]): string {
-  if (changes.length === 0) return 'Nothing to change.';
+  if (changes.length === 0) return oilsSays.nothingToChange;
   const words = changes.map(({ oil, from, to }) => {
     const name = oilOf(book, oil).name;
-    if (to === 0) return `${name} out`;
+    if (to === 0) return oilsSays.out(name);
     if (from === 0) return `${dropsText(to)} of ${name}`;
     return `${name} ${from} → ${to}`;
   });

@@ -4,6 +4,7 @@ import { dropsPerMlOf } from './amounts';
 import { type BlendPart, type OilBook, oilOf } from './book';
 import { judgedArea, type OilClient } from './client';
 import { constituentLimit, constituentsOf, type Dose, oilLimit, phototoxicSum } from './limits';
+import { oilsSays } from './oils.says';
 
 /** One limit of a piece of skin: what it takes at most, what it has, and what each drop adds (% of the film). */
 export interface BalanceLine {
@@ -82,8 +83,8 @@ export function skinBalance(book: OilBook, { filmMl, client, oils, before, mostT
             )
           : [];
       }),
-      ...lineOf('oils that make skin burn in the sun', 100, (doses) => 100 * phototoxicSum(book, doses, area)),
-      ...lineOf('all oils together', mostTogether ?? null, all),
+      ...lineOf(oilsSays.oilsThatMakeSkinBurnIn, 100, (doses) => 100 * phototoxicSum(book, doses, area)),
+      ...lineOf(oilsSays.allOilsTogether, mostTogether ?? null, all),
     ],
   };
 }

@@ -2,6 +2,7 @@ import type { Millilitres } from '../quantities';
 import type { OilId } from '../ids';
 import { addDays, daysBetween } from '../calendar/days';
 import type { Carrier, EssentialOil } from './book';
+import { oilsSays } from './oils.says';
 
 /** A bottle on the shelf. Dates YYYY-MM-DD. */
 export interface Bottle {
@@ -55,12 +56,16 @@ export function ageingOf(bottle: Bottle, of: EssentialOil | Carrier, onDate: str
     return {
       bestBefore,
       freshness: 'old',
-      words: isFastAgeing(of) ? 'discard: aged, it sensitises skin' : 'past its best: discard',
+      words: isFastAgeing(of) ? oilsSays.discardAgedItSensitisesSkin : oilsSays.pastItsBestDiscard,
     };
-  if (bottle.openedOn === null) return { bestBefore, freshness: 'closed', words: 'not opened yet' };
+  if (bottle.openedOn === null) return { bestBefore, freshness: 'closed', words: oilsSays.notOpenedYet };
   const days = bestBefore === null ? Infinity : daysBetween(onDate, bestBefore);
   if (days > turningDays) return { bestBefore, freshness: 'fresh', words: 'fresh' };
-  return { bestBefore, freshness: 'turning', words: days <= 1 ? 'use today or discard' : `use within ${days} days` };
+  return {
+    bestBefore,
+    freshness: 'turning',
+    words: days <= 1 ? oilsSays.useTodayOrDiscard : oilsSays.useWithinDays(days),
+  };
 }
 
 const fastFamilies = ['citrus', 'woody-green'];
@@ -143,21 +148,23 @@ export function reorderList(
     const left = sum(good);
     const weekly = (usedMl.get(key) ?? 0) / 8;
     const line = (why: string) => [{ kind, oil, why }];
-    if (left <= tiny) return line(own.length > good.length ? 'the last bottle is old' : 'the last bottle is empty');
-    if (weekly > 0 && left / weekly < weeksAhead) return line(`lasts ${weeks(left / weekly)} at this pace`);
+    if (left <= tiny)
+      return line(own.length > good.length ? oilsSays.theLastBottleIsOld : oilsSays.theLastBottleIsEmpty);
+    if (weekly > 0 && left / weekly < weeksAhead) return line(oilsSays.lastsAtThisPace(weeks(left / weekly)));
     if (lasting.length === 0)
       return line(
-        `turns old on ${
+        oilsSays.turnsOldOn(
           good
             .map(({ bestBefore }) => bestBefore)
             .sort()
-            .at(-1) ?? ''
-        }`,
+            .at(-1) ?? '',
+        ),
       );
     const size = Math.max(...good.map(({ sizeMl }) => sizeMl));
-    return left < leastShare * size ? line(`${Math.round((100 * left) / size)} % of a bottle left`) : [];
+    return left < leastShare * size ? line(oilsSays.ofABottleLeft(Math.round((100 * left) / size))) : [];
   });
 }
 
 const sum = (bottles: readonly Bottle[]) => bottles.reduce((total, { leftMl }) => total + leftMl, 0);
-const weeks = (count: number) => (count < 1 ? 'less than a week' : count < 2 ? 'a week' : `${Math.floor(count)} weeks`);
+const weeks = (count: number) =>
+  count < 1 ? oilsSays.lessThanAWeek : count < 2 ? 'a week' : oilsSays.weeks(Math.floor(count));

@@ -6,6 +6,7 @@ import { oilOf } from './book';
 import { judge } from './check';
 import type { BlendCase } from './blend-case';
 import type { Candidate } from './best/blend-problem';
+import { oilsSays } from './oils.says';
 
 export interface Substitute {
   readonly oil: OilId;
@@ -59,8 +60,8 @@ export function substitutesFor(
 
 function whyAlike(a: EssentialOil, b: EssentialOil): readonly string[] {
   return [
-    ...(a.uses.some((use) => b.uses.includes(use)) ? ['taken for the same'] : []),
-    ...(a.note === b.note ? [`${b.note} note too`] : []),
-    ...(wordsShared(a.odourFamily, b.odourFamily) ? [`smells ${b.odourFamily.replaceAll('-', ' and ')}`] : []),
+    ...(a.uses.some((use) => b.uses.includes(use)) ? [oilsSays.takenForTheSame] : []),
+    ...(a.note === b.note ? [oilsSays.noteToo(b.note)] : []),
+    ...(wordsShared(a.odourFamily, b.odourFamily) ? [oilsSays.smells(b.odourFamily.replaceAll('-', ' and '))] : []),
   ];
 }

@@ -8,6 +8,7 @@ import type { Position } from '../sequencing/block';
 import type { PlannedBlock } from '../treatment/plan-treatment';
 import type { SpreadTable } from './medium';
 import { type OilNeed, oilNeeds } from './oil-needs';
+import { roomSays } from './room.says';
 
 export type RoomItemId =
   | 'stone-bath'
@@ -84,16 +85,16 @@ export function roomList(
     {
       id: 'hands',
       kind: 'hands',
-      what: 'Nails short, no jewellery, hands warm',
+      what: roomSays.nailsShortNoJewelleryHandsWarm,
       minutesBefore: 2,
-      why: 'Before every client.',
+      why: roomSays.beforeEveryClient,
     },
     {
       id: 'water',
       kind: 'water',
-      what: 'A glass of water for afterwards',
+      what: roomSays.aGlassOfWaterForAfterwards,
       minutesBefore: 2,
-      why: 'The client drinks before getting up.',
+      why: roomSays.theClientDrinksBeforeGettingUp,
     },
   ];
   return items.sort((a, b) => b.minutesBefore - a.minutesBefore);
@@ -106,9 +107,9 @@ const layerOils = ({ layerOils: bottles }: RoomHabits): readonly RoomItem[] =>
         {
           id: 'layer-oils',
           kind: 'lay-out',
-          what: `Mix for the layers, and lay out in this order: ${bottles}`,
+          what: roomSays.mixForTheLayersAndLay(bottles),
           minutesBefore: blendMinutes,
-          why: 'They drop one after the other, without looking for a bottle.',
+          why: roomSays.theyDropOneAfterTheOther,
         },
       ];
 
@@ -125,9 +126,9 @@ function stones(blocks: readonly PlannedBlock[], habits: RoomHabits): readonly R
     items.push({
       id: 'stone-bath',
       kind: 'heat',
-      what: `Fill the stone bath, ${habits.hotStones ?? 'switch it on'}`,
+      what: roomSays.fillTheStoneBath(habits.hotStones ?? roomSays.switchItOn),
       minutesBefore: Math.max(0, habits.stoneWarmUpMinutes - begins),
-      why: `They need ${habits.stoneWarmUpMinutes} minutes to be warm; ${comesWhen(begins)}.`,
+      why: roomSays.theyNeedMinutesToBeWarm(habits.stoneWarmUpMinutes, comesWhen(begins)),
     });
   }
   const firstCool = blocks.find(takesStones(true));
@@ -136,9 +137,9 @@ function stones(blocks: readonly PlannedBlock[], habits: RoomHabits): readonly R
     items.push({
       id: 'cool-stones',
       kind: 'cool',
-      what: `Lay the cool stones into cold water${habits.coolStones === undefined ? '' : `, ${habits.coolStones}`}`,
+      what: roomSays.layTheCoolStonesIntoCold(habits.coolStones === undefined ? '' : `, ${habits.coolStones}`),
       minutesBefore: Math.max(0, coolMinutes - begins),
-      why: `They need ${coolMinutes} minutes to be cool; ${comesWhen(begins)}.`,
+      why: roomSays.theyNeedMinutesToBeCool(coolMinutes, comesWhen(begins)),
     });
   }
   return items;
@@ -146,13 +147,13 @@ function stones(blocks: readonly PlannedBlock[], habits: RoomHabits): readonly R
 
 const comesWhen = (begins: number) =>
   begins === 0
-    ? 'the visit begins with them'
-    : `the first comes ${begins} ${begins === 1 ? 'minute' : 'minutes'} into the visit`;
+    ? roomSays.theVisitBeginsWithThem
+    : roomSays.theFirstComesIntoTheVisit(begins, begins === 1 ? 'minute' : 'minutes');
 
 const cupWords = {
-  body: 'Body oil in the cup',
-  scalp: 'Oil for scalp and shoulders in the cup',
-  neck: 'A little oil for neck and shoulders in the cup',
+  body: roomSays.bodyOilInTheCup,
+  scalp: roomSays.oilForScalpAndShouldersIn,
+  neck: roomSays.aLittleOilForNeckAnd,
 } as const;
 
 function media(
@@ -168,13 +169,13 @@ function media(
             id: area === 'body' ? 'body-oil' : 'face-oil',
             kind: 'blend',
             area,
-            what: `${what}: ${need.ml} mL, no more`,
+            what: roomSays.mlNoMore(what, need.ml),
             minutesBefore: blendMinutes,
-            why: `For ${(need.cm2 / cm2PerM2).toFixed(2)} m² of skin.`,
+            why: roomSays.forM2OfSkin((need.cm2 / cm2PerM2).toFixed(2)),
           },
         ]
       : [];
-  return [...item(body, 'body', cupWords[body?.cup ?? 'body']), ...item(face, 'face', 'Face oil')];
+  return [...item(body, 'body', cupWords[body?.cup ?? 'body']), ...item(face, 'face', roomSays.faceOil)];
 }
 
 const skips = ({ skipTechniques = [] }: Limits, practice: string) => skipTechniques.includes(practice);
@@ -184,16 +185,14 @@ function bolsterFor(position: Position, limits: Limits): string {
   const isRaised = limits.avoidPosition?.includes('supine-flat') ?? false;
   switch (position) {
     case 'supine':
-      return `${isRaised ? 'the head end raised, ' : ''}a bolster under the knees`;
+      return roomSays.aBolsterUnderTheKnees(isRaised ? roomSays.theHeadEndRaised : '');
     case 'prone':
-      return skips(limits, 'face-cradle')
-        ? 'a bolster under the ankles, a flat cushion under the forehead instead of the face rest'
-        : 'a bolster under the ankles and the face rest';
+      return skips(limits, 'face-cradle') ? roomSays.aBolsterUnderTheAnklesA : roomSays.aBolsterUnderTheAnklesAnd;
     case 'side-left':
     case 'side-right':
-      return 'a cushion between the knees';
+      return roomSays.aCushionBetweenTheKnees;
     case 'seated':
-      return 'a chair with a low back';
+      return roomSays.aChairWithALowBack;
   }
 }
 
@@ -205,13 +204,13 @@ function bed(blocks: readonly PlannedBlock[], start: Position, limits: Limits): 
       kind: 'lay-out',
       what:
         start === 'seated'
-          ? `Set out ${bolsterFor('seated', limits)}, a cloth for the shoulders`
-          : `Bed: sheet, cover, two towels, ${bolsterFor(start, limits)}`,
+          ? roomSays.setOutAClothForThe(bolsterFor('seated', limits))
+          : roomSays.bedSheetCoverTwoTowels(bolsterFor(start, limits)),
       minutesBefore: layOutMinutes,
       why:
         later.length > 0
-          ? `Then ${later.map((position) => bolsterFor(position, limits)).join(', ')}.`
-          : 'No turn is planned.',
+          ? roomSays.then(later.map((position) => bolsterFor(position, limits)).join(', '))
+          : roomSays.noTurnIsPlanned,
     },
   ];
 }
@@ -225,28 +224,24 @@ function comforts(blocks: readonly PlannedBlock[], limits: Limits): readonly Roo
   const isCool = limits.noHeat || skips(limits, 'hot-towel') || skips(limits, 'steam');
   const isCovered = skips(limits, 'wrap-or-mask');
   return [
-    ...(limits.noHeat
-      ? [lay('bed-heating', 'Heating of the bed off, no warm packs', 'Heat is kept away; a second cover instead.')]
-      : []),
+    ...(limits.noHeat ? [lay('bed-heating', roomSays.heatingOfTheBedOffNo, roomSays.heatIsKeptAwayASecond)] : []),
     ...(limits.noScent || skips(limits, 'diffuser')
-      ? [lay('air', 'Air the room: no scent in it', 'Scent is kept away; only unscented products.')]
+      ? [lay('air', roomSays.airTheRoomNoScentIn, roomSays.scentIsKeptAwayOnlyUnscented)]
       : []),
     ...(isFacial
       ? [
           lay(
             'cloths',
-            isCool ? 'Cool moist cloths for the face' : 'Warm moist cloths for the face',
+            isCool ? roomSays.coolMoistClothsForTheFace : roomSays.warmMoistClothsForTheFace,
             [
-              isCool ? 'Instead of warm ones: no heat and no steam.' : 'They take up what is left of the oil.',
-              ...(isCovered ? ['Laid beside, never over nose and mouth; no mask.'] : []),
+              isCool ? roomSays.insteadOfWarmOnesNoHeat : roomSays.theyTakeUpWhatIsLeft,
+              ...(isCovered ? [roomSays.laidBesideNeverOverNoseAnd] : []),
             ].join(' '),
           ),
         ]
       : []),
-    ...(limits.guardian ? [lay('guardian', 'A seat for the guardian', 'A guardian stays in the room.')] : []),
-    ...(limits.slowRise
-      ? [lay('chair', 'A chair beside the bed', 'The client sits up in steps and stays seated some minutes.')]
-      : []),
+    ...(limits.guardian ? [lay('guardian', roomSays.aSeatForTheGuardian, roomSays.aGuardianStaysInTheRoom)] : []),
+    ...(limits.slowRise ? [lay('chair', roomSays.aChairBesideTheBed, roomSays.theClientSitsUpInSteps)] : []),
   ];
 }
 
@@ -263,19 +258,13 @@ function smallThings(
   const items: RoomItem[] = [];
   const lay = (id: RoomItemId, what: string, why: string) =>
     items.push({ id, kind: 'lay-out', what, minutesBefore: smallThingsMinutes, why });
-  const material = avoidMaterials.includes('latex') ? ' without latex' : '';
-  if (gloved > 0)
-    lay(
-      'gloves',
-      `${gloved + 1} pairs of gloves${material}, one to spare`,
-      'New ones for the mouth, and nothing else touched with them.',
-    );
-  else if (gloves)
-    lay('gloves', `2 pairs of gloves${material}, one to spare`, 'Worn where it was decided; changed between places.');
+  const material = avoidMaterials.includes('latex') ? roomSays.withoutLatex : '';
+  if (gloved > 0) lay('gloves', roomSays.pairsOfGlovesOneToSpare(gloved + 1, material), roomSays.newOnesForTheMouthAnd);
+  else if (gloves) lay('gloves', roomSays.n2PairsOfGlovesOneTo(material), roomSays.wornWhereItWasDecidedChanged);
   if (blocks.some(({ hands }) => hands === 'brush'))
-    lay('brush', 'A clean dry brush, soft side out', 'Its own for each client.');
-  if (tools.length > 0) lay('tools', `Clean: ${tools.join(', ')}`, 'By zone, as the steps say.');
+    lay('brush', roomSays.aCleanDryBrushSoftSide, roomSays.itsOwnForEachClient);
+  if (tools.length > 0) lay('tools', roomSays.clean(tools.join(', ')), roomSays.byZoneAsTheStepsSay);
   if (chosen.some(({ needsSlip }) => needsSlip))
-    lay('slip', 'Something to glide on for the scraping tool', 'Never on dry skin.');
+    lay('slip', roomSays.somethingToGlideOnForThe, roomSays.neverOnDrySkin);
   return items;
 }

@@ -1,6 +1,7 @@
 import type { PlaceId } from '../anatomy/place';
 import type { Screening } from './screen';
 import type { Limits } from './tables';
+import { screeningSays } from './screening.says';
 
 /** What a therapist has to know at a glance, whatever the work: places first, then the whole. Never a diagnosis. */
 export interface Caution {
@@ -14,15 +15,18 @@ interface Names {
   readonly oilGroup: (id: string) => string;
 }
 
-const positions: Readonly<Record<string, string>> = { prone: 'not face down', 'supine-flat': 'not flat on the back' };
+const positions: Readonly<Record<string, string>> = {
+  prone: screeningSays.notFaceDown,
+  'supine-flat': screeningSays.notFlatOnTheBack,
+};
 
 const cares: readonly (readonly [keyof Limits, string])[] = [
   ['gloves', 'gloves'],
-  ['guardian', 'guardian signs and stays'],
-  ['slowRise', 'sit up in steps'],
-  ['patchTest', 'patch test first'],
-  ['askEachStep', 'ask before each step'],
-  ['noScent', 'unscented only'],
+  ['guardian', screeningSays.guardianSignsAndStays],
+  ['slowRise', screeningSays.sitUpInSteps],
+  ['patchTest', screeningSays.patchTestFirst],
+  ['askEachStep', screeningSays.askBeforeEachStep],
+  ['noScent', screeningSays.unscentedOnly],
 ];
 
 /**
@@ -37,15 +41,15 @@ export function cautionsOf(screening: Screening, names: Names): readonly Caution
 
   const off = stopped('lymph-drainage').map((row) => row.region);
   const drainage = answer('lymph-drainage');
-  if (drainage?.decision === 'stop') cautions.push({ kind: 'keep-off', words: 'no work today' });
-  else if (off.length > 0) cautions.push({ kind: 'keep-off', words: `keep off ${names.places(off)}` });
+  if (drainage?.decision === 'stop') cautions.push({ kind: 'keep-off', words: screeningSays.noWorkToday });
+  else if (off.length > 0) cautions.push({ kind: 'keep-off', words: screeningSays.keepOff(names.places(off)) });
 
   const heat = answer('hot-stone');
   const cold = stopped('hot-stone')
     .map((row) => row.region)
     .filter((id) => !off.includes(id));
-  if (heat?.decision === 'stop' || heat?.limits.noHeat) cautions.push({ kind: 'no-heat', words: 'no heat' });
-  else if (cold.length > 0) cautions.push({ kind: 'no-heat', words: `no heat on ${names.places(cold)}` });
+  if (heat?.decision === 'stop' || heat?.limits.noHeat) cautions.push({ kind: 'no-heat', words: screeningSays.noHeat });
+  else if (cold.length > 0) cautions.push({ kind: 'no-heat', words: screeningSays.noHeatOn(names.places(cold)) });
 
   const massage = answer('body-massage');
   const usual = massage?.limits.maxPressure;
@@ -58,7 +62,7 @@ export function cautionsOf(screening: Screening, names: Names): readonly Caution
     const where = names.places(tender.map((row) => row.region));
     cautions.push({
       kind: 'touch',
-      words: `${pressure === 'feather' ? 'feather light' : 'only light'} on ${where}${isLed ? ', never into closed nodes' : ''}`,
+      words: `${pressure === 'feather' ? screeningSays.featherLight : screeningSays.onlyLight} on ${where}${isLed ? screeningSays.neverIntoClosedNodes : ''}`,
     });
   }
 
@@ -69,8 +73,9 @@ export function cautionsOf(screening: Screening, names: Names): readonly Caution
   for (const position of union('avoidPosition'))
     cautions.push({ kind: 'position', words: positions[position] ?? position });
   const oils = union('avoidOils');
-  if (oils.length > 0) cautions.push({ kind: 'oils', words: `oils left out: ${oils.map(names.oilGroup).join('; ')}` });
-  if (union('avoidMaterials').includes('latex')) cautions.push({ kind: 'care', words: 'no latex' });
+  if (oils.length > 0)
+    cautions.push({ kind: 'oils', words: screeningSays.oilsLeftOut(oils.map(names.oilGroup).join('; ')) });
+  if (union('avoidMaterials').includes('latex')) cautions.push({ kind: 'care', words: screeningSays.noLatex });
   for (const [key, words] of cares)
     if (hands.some((limits) => limits[key] === true)) cautions.push({ kind: 'care', words });
   return cautions;

@@ -3,6 +3,7 @@ import type { ScreeningBook } from './book';
 import { mergeLimits } from './limits';
 import type { ModalityAnswer, Screening } from './screen';
 import { type Limits, rankOf, worseOf } from './tables';
+import { screeningSays } from './screening.says';
 
 /** What a written note that counts allows, and no more than that. */
 export interface NoteLimits {
@@ -35,7 +36,7 @@ function withNote<A extends ModalityAnswer>(book: ScreeningBook, answer: A, note
   const reason = {
     condition: note.condition,
     decision: 'modify',
-    text: `The note of ${note.writtenBy} asks for no more than this.`,
+    text: screeningSays.theNoteOfAsksForNo(note.writtenBy),
     code: 'finding',
   } as const;
   const isMilder = rankOf(answer.decision) < rankOf('modify');

@@ -3,6 +3,7 @@ import type { ScreeningBook } from './book';
 import { heldWith, missingOf } from './scope';
 import type { ModalityAnswer, Screening } from './screen';
 import { type Decision, type LimitKey, type Limits, pressures, worseOf } from './tables';
+import { screeningSays } from './screening.says';
 
 /** What may be done about a decision. `note`: only a valid written note lifts it. */
 export type OverrideWay = 'free' | 'written-reason' | 'note' | 'never';
@@ -60,10 +61,10 @@ export function overrideErrors(
   qualifications: readonly string[],
 ): readonly FieldError[] {
   const answer = screening.byModality.find((row) => row.modality === override.modality);
-  if (!answer) return [{ path: 'modality', message: `There is no work called “${override.modality}”.` }];
+  if (!answer) return [{ path: 'modality', message: screeningSays.thereIsNoWorkCalled(override.modality) }];
   const errors: FieldError[] = [];
   if (override.reason.trim().length < 8)
-    errors.push({ path: 'reason', message: 'Write the reason in a sentence; it stays in the record.' });
+    errors.push({ path: 'reason', message: screeningSays.writeTheReasonInASentence });
   const way = wayToOverride(book, rules, answer, qualifications);
   if (override.key === 'decision') {
     if (answer.decision !== 'stop' || way !== 'written-reason')
@@ -71,21 +72,21 @@ export function overrideErrors(
     return errors;
   }
   if (rules.neverLoosened.includes(override.key))
-    errors.push({ path: 'key', message: 'This limit is never loosened, whatever the reason.' });
+    errors.push({ path: 'key', message: screeningSays.thisLimitIsNeverLoosenedWhatever });
   else if (answer.decision !== 'modify') errors.push({ path: 'key', message: cannotOverride[answer.decision] });
   else if (answer.limits[override.key] === undefined)
-    errors.push({ path: 'key', message: 'There is no such limit on this work.' });
+    errors.push({ path: 'key', message: screeningSays.thereIsNoSuchLimitOn });
   else if (!isLooser(answer.limits[override.key], override.value))
-    errors.push({ path: 'value', message: 'Choose a value that is looser than the limit, of the same kind.' });
+    errors.push({ path: 'value', message: screeningSays.chooseAValueThatIsLooser });
   return errors;
 }
 
 const cannotOverride: Readonly<Record<Decision, string>> = {
-  ok: 'Nothing stands in the way here; make it stricter in the plan, without a reason.',
-  modify: 'Loosen one limit at a time.',
-  'clear-first': 'Only a valid written note from the treating professional lifts this.',
-  refer: 'Someone else has to look, or to do it: record what they found as a finding.',
-  stop: 'This stop is firm; no reason lifts it.',
+  ok: screeningSays.nothingStandsInTheWayHere,
+  modify: screeningSays.loosenOneLimitAtATime,
+  'clear-first': screeningSays.onlyAValidWrittenNoteFrom,
+  refer: screeningSays.someoneElseHasToLookOr,
+  stop: screeningSays.thisStopIsFirmNoReason,
 };
 
 function isLooser(limit: Limits[LimitKey], value: Override['value']): boolean {

@@ -2,6 +2,7 @@ import type { ConditionId } from '../ids';
 import type { FiredRule } from './combination';
 import type { ReadScreening } from './read-request';
 import type { FindingSubject, Subject } from './subject';
+import { screeningSays } from './screening.says';
 
 export interface Question {
   /** `age`, or the condition and what is asked of it. */
@@ -14,7 +15,8 @@ export interface Question {
 
 /** What is still to be asked, in the order of the conditions; notes from others come last, see `missingClearances`. */
 export function openQuestions(read: ReadScreening, findings: readonly FindingSubject[]): readonly Question[] {
-  const age: Question[] = read.age === undefined ? [{ id: 'age', kind: 'age', text: 'How old is the client?' }] : [];
+  const age: Question[] =
+    read.age === undefined ? [{ id: 'age', kind: 'age', text: screeningSays.howOldIsTheClient }] : [];
   return withoutDoubles([...age, ...findings.flatMap((finding) => questionsOf(finding, findings))]);
 }
 
@@ -29,11 +31,11 @@ function questionsOf(finding: FindingSubject, all: readonly FindingSubject[]): r
   const label = `“${condition.label}”`;
   const hasRegions = (input.regions ?? []).length > 0;
   const questions: Question[] = [];
-  if (condition.dated && finding.day === undefined) questions.push(ask('date', `${label}: when was it?`));
+  if (condition.dated && finding.day === undefined) questions.push(ask('date', screeningSays.whenWasIt(label)));
   if (condition.locatable === 'side' && !input.side && !hasRegions)
-    questions.push(ask('side', `${label}: on which side?`));
+    questions.push(ask('side', screeningSays.onWhichSide(label)));
   if (['region', 'line', 'point'].includes(condition.locatable) && !hasRegions)
-    questions.push(ask('place', `${label}: mark the place on the body.`));
+    questions.push(ask('place', screeningSays.markThePlaceOnTheBody(label)));
   for (const { id, text, answeredBy } of condition.followUps ?? []) {
     const answers = input.answers ?? {};
     const isAnswered = id in answers || `${condition.id}.${id}` in answers;
@@ -52,7 +54,7 @@ export function missingClearances(
     findings.flatMap((finding) => {
       const wanted = [finding, ...rules.filter((rule) => rule.matched.includes(finding))].flatMap(asking);
       if (!wanted.some((modality) => !finding.isCleared(modality))) return [];
-      const text = `“${finding.of.label}”: is there a written note from the treating professional?`;
+      const text = screeningSays.isThereAWrittenNoteFrom(finding.of.label);
       return [{ id: `${finding.id}.clearance`, condition: finding.id, kind: 'clearance', text } as const];
     }),
   );

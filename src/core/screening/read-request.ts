@@ -3,6 +3,7 @@ import type { FieldError, Result } from '../result';
 import type { ScreeningBook } from './book';
 import { isDate } from './time';
 import type { Condition } from './tables';
+import { screeningSays } from './screening.says';
 
 export interface Clearance {
   /** The day on which the note was written, YYYY-MM-DD. */
@@ -52,37 +53,37 @@ export interface ReadScreening {
 export function readScreening(book: ScreeningBook, input: ScreeningRequest): Result<ReadScreening> {
   const errors: FieldError[] = [];
   const fail = (path: string, message: string) => errors.push({ path, message });
-  if (!isDate(input.visitDate)) fail('visitDate', 'Write the day of the visit as a real date, YYYY-MM-DD.');
-  if (input.age !== undefined && !(input.age >= 0 && input.age <= 130)) fail('age', 'Give the age in years, 0 to 130.');
+  if (!isDate(input.visitDate)) fail('visitDate', screeningSays.writeTheDayOfTheVisit);
+  if (input.age !== undefined && !(input.age >= 0 && input.age <= 130)) fail('age', screeningSays.giveTheAgeInYears0);
   const conditions: ReadCondition[] = [];
   input.conditions.forEach((present, index) => {
     const at = `conditions.${index}`;
     const condition = book.conditions.get(present.id);
-    if (!condition) fail(`${at}.id`, `There is no condition “${present.id}”.`);
+    if (!condition) fail(`${at}.id`, screeningSays.thereIsNoCondition(present.id));
     else conditions.push({ ...present, condition });
     if (present.side !== undefined && !['left', 'right', 'both'].includes(present.side))
-      fail(`${at}.side`, 'A side is left, right or both.');
+      fail(`${at}.side`, screeningSays.aSideIsLeftRightOr);
     if (present.date !== undefined && !isDate(present.date, true))
-      fail(`${at}.date`, 'Write a real date as YYYY, YYYY-MM or YYYY-MM-DD.');
+      fail(`${at}.date`, screeningSays.writeARealDateAsYyyy);
     present.regions?.forEach((id, i) => {
       if (!book.anatomy.territories.has(id) && !book.anatomy.basins.has(id))
-        fail(`${at}.regions.${i}`, `There is no place “${id}” on the body map.`);
+        fail(`${at}.regions.${i}`, screeningSays.thereIsNoPlaceOnThe(id));
     });
     if (present.clearance && !isDate(present.clearance.date))
-      fail(`${at}.clearance.date`, 'Write the day of the note as a real date, YYYY-MM-DD.');
+      fail(`${at}.clearance.date`, screeningSays.writeTheDayOfTheNote);
     const cleared = present.clearance?.modalities;
     if (cleared && cleared !== 'all') {
       cleared.forEach((id, i) => {
-        if (!book.modalities.has(id)) fail(`${at}.clearance.modalities.${i}`, `There is no modality “${id}”.`);
+        if (!book.modalities.has(id)) fail(`${at}.clearance.modalities.${i}`, screeningSays.thereIsNoModality(id));
       });
     }
   });
   const known = new Set(book.qualifications.map((q) => q.id));
   input.qualifications?.forEach((id, i) => {
-    if (!known.has(id)) fail(`qualifications.${i}`, `There is no qualification “${id}”.`);
+    if (!known.has(id)) fail(`qualifications.${i}`, screeningSays.thereIsNoQualification(id));
   });
   input.modalities?.forEach((id, i) => {
-    if (!book.modalities.has(id)) fail(`modalities.${i}`, `There is no modality “${id}”.`);
+    if (!book.modalities.has(id)) fail(`modalities.${i}`, screeningSays.thereIsNoModality(id));
   });
   if (errors.length > 0) return { ok: false, errors };
   const named = [...new Set(input.modalities ?? [])];

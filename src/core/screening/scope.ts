@@ -1,4 +1,5 @@
 import type { Qualification, Requirements } from './tables';
+import { screeningSays } from './screening.says';
 
 /** What is held, with all that it implies. */
 export function heldWith(qualifications: readonly Qualification[], input: readonly string[]): ReadonlySet<string> {
@@ -22,5 +23,5 @@ export function missingOf(requires: Requirements | undefined, held: ReadonlySet<
 export function needsInWords(missing: Requirements, qualifications: readonly Qualification[]): string {
   const label = (id: string) => qualifications.find((q) => q.id === id)?.label ?? id;
   const entries = missing.map((entry) => (typeof entry === 'string' ? [entry] : entry).map(label).join(' or '));
-  return `Needs ${entries.join(', and ')}.`;
+  return screeningSays.needs(entries.join(', and '));
 }

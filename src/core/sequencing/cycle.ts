@@ -1,3 +1,5 @@
+import { sequencingSays } from './sequencing.says';
+
 interface Node {
   readonly id: string;
   readonly after: readonly string[];
@@ -29,5 +31,4 @@ export function findCycle(nodes: readonly Node[]): readonly string[] | undefined
 }
 
 /** The ring as a sentence that says what to do. */
-export const ringWords = (ring: readonly string[]) =>
-  `These blocks wait for each other: ${ring.join(' → ')}. Take one of the rules away.`;
+export const ringWords = (ring: readonly string[]) => sequencingSays.theseBlocksWaitForEachOther(ring.join(' → '));

@@ -6,6 +6,7 @@ import { findExactOrder } from './exact-order';
 import { findLongOrder, findQuickOrder } from './long-order';
 import { changesOf, setupSeconds, type SetupChange } from './setup';
 import { leastVisit } from './setup-bound';
+import { sequencingSays } from './sequencing.says';
 
 export interface Sequence {
   readonly order: readonly string[];
@@ -65,13 +66,13 @@ function errorsIn(blocks: readonly Block[]): readonly FieldError[] {
   const known = new Map<string, number>();
   const errors: FieldError[] = [];
   for (const [i, { id }] of blocks.entries()) {
-    if (known.has(id)) errors.push({ path: `blocks.${i}.id`, message: `“${id}” is given twice: each id once.` });
+    if (known.has(id)) errors.push({ path: `blocks.${i}.id`, message: sequencingSays.isGivenTwiceEachIdOnce(id) });
     known.set(id, i);
   }
   for (const [i, { after }] of blocks.entries())
     for (const [k, id] of after.entries())
       if (!known.has(id))
-        errors.push({ path: `blocks.${i}.after.${k}`, message: `There is no block “${id}” to come after.` });
+        errors.push({ path: `blocks.${i}.after.${k}`, message: sequencingSays.thereIsNoBlockToCome(id) });
   if (errors.length > 0) return errors;
   const ring = findCycle(blocks);
   const at = ring && known.get(ring[0] ?? '');

@@ -1,4 +1,5 @@
 import type { Seconds } from '../quantities';
+import { signInSays } from './sign-in.says';
 
 /** Guessing gets slower: the first tries are free, then each failure doubles the wait. */
 
@@ -40,15 +41,15 @@ export const mostWrongPins = 5;
 
 /** What is wrong with a new password, in words; undefined when it will do. What is often tried is looked up elsewhere. */
 export function passwordTrouble(password: string, name: string): string | undefined {
-  if (password.length < 10) return 'Use at least 10 characters; a short sentence is easy to remember.';
-  if (password.length > 200) return 'Keep the password within 200 characters.';
+  if (password.length < 10) return signInSays.useAtLeast10CharactersA;
+  if (password.length > 200) return signInSays.keepThePasswordWithin200Characters;
   const letters = password.toLowerCase();
-  if (new Set(letters).size < 5) return 'Use more different characters.';
+  if (new Set(letters).size < 5) return signInSays.useMoreDifferentCharacters;
   const parts = name
     .toLowerCase()
     .split(/\s+/)
     .filter((part) => part.length > 2);
-  if (parts.some((part) => letters.includes(part))) return 'Do not use your name in it.';
+  if (parts.some((part) => letters.includes(part))) return signInSays.doNotUseYourNameIn;
   return undefined;
 }
 
@@ -72,7 +73,7 @@ const drawnPins = [
 
 /** What is wrong with a new PIN, in words; undefined when it will do. */
 export function pinTrouble(pin: string): string | undefined {
-  if (!/^\d{4,8}$/.test(pin)) return 'A PIN is 4 to 8 digits.';
+  if (!/^\d{4,8}$/.test(pin)) return signInSays.aPinIs4To8;
   const isRow = '01234567890123'.includes(pin) || '98765432109876'.includes(pin);
   const half = pin.slice(0, Math.ceil(pin.length / 2));
   const isRepeated = new Set(pin).size <= 2 || (pin.length % 2 === 0 && pin === half + half);
@@ -80,6 +81,6 @@ export function pinTrouble(pin: string): string | undefined {
   const isYear = /^(19\d\d|20[0-4]\d)$/.test(pin);
   const isDay = /^(0[1-9]|[12]\d|3[01])(0[1-9]|1[0-2])((19|20)\d\d)$/.test(pin);
   if (isRow || isRepeated || isMirrored || isYear || isDay || drawnPins.includes(pin))
-    return 'That PIN is among the first that are tried: no rows, repeats, years or birthdays.';
+    return signInSays.thatPinIsAmongTheFirst;
   return undefined;
 }

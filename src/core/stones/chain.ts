@@ -3,6 +3,7 @@ import type { FieldError } from '../result';
 import type { StoneBook } from './book';
 import { runOf, type Run, type TimedStep } from './runs';
 import { type Bath, type Blocked, type StepTimes, stepTimes, type Stock, type StoneStep } from './step-times';
+import { stonesSays } from './stones.says';
 
 /** Steps that share their stones: each goes on with those of the one before it. */
 export interface Chain {
@@ -43,15 +44,13 @@ export function carryErrors(steps: readonly StoneStep[]): readonly FieldError[] 
 }
 
 function carryTrouble(before: StoneStep | undefined, step: StoneStep): string | undefined {
-  if (!before) return 'There is no step before it whose stones it could go on with.';
-  if (before.class !== step.class) return `“${before.id}” has stones of another class: begin with fresh ones.`;
-  if (before.count !== step.count) return `“${before.id}” has another number of stones: begin with fresh ones.`;
-  if (before.mode !== step.mode) return `“${before.id}” is not ${step.mode}: begin with fresh stones.`;
+  if (!before) return stonesSays.thereIsNoStepBeforeIt;
+  if (before.class !== step.class) return stonesSays.hasStonesOfAnotherClassBegin(before.id);
+  if (before.count !== step.count) return stonesSays.hasAnotherNumberOfStonesBegin(before.id);
+  if (before.mode !== step.mode) return stonesSays.isNotBeginWithFreshStones(before.id, step.mode);
   const pauseS = step.startS - (before.startS + before.durationS);
-  if (pauseS < 0) return `It begins before “${before.id}” has ended.`;
-  return pauseS > mostCarrySeconds
-    ? `It begins ${pauseS} s after “${before.id}” has ended: at most ${mostCarrySeconds} s.`
-    : undefined;
+  if (pauseS < 0) return stonesSays.itBeginsBeforeHasEnded(before.id);
+  return pauseS > mostCarrySeconds ? stonesSays.itBeginsSAfterHasEnded(pauseS, before.id, mostCarrySeconds) : undefined;
 }
 
 type Times = ReturnType<typeof stepTimes>;

@@ -1,4 +1,5 @@
 import type { Rotation, StoneUse } from './rotation';
+import { stonesSays } from './stones.says';
 
 /** Something to do with stones at a moment of the plan. */
 export interface StoneCue {
@@ -29,15 +30,15 @@ export function cuesOf({ uses }: Pick<Rotation, 'uses'>): readonly StoneCue[] {
     const [first] = own;
     if (!first) return [];
     const before = runs.get(`${first.step} ${first.run - 1}`);
-    const takeOut = { atS: first.outS, words: `Take ${named(own)} out of the bath.` };
+    const takeOut = { atS: first.outS, words: stonesSays.takeOutOfTheBath(named(own)) };
     return before
-      ? [takeOut, { atS: first.fromS, words: `Swap to ${named(own)}; ${named(before)} into the bath.` }]
+      ? [takeOut, { atS: first.fromS, words: stonesSays.swapToIntoTheBath(named(own), named(before)) }]
       : [takeOut];
   });
   const last = [...runs.values()].flatMap((own): StoneCue[] => {
     const [first] = own;
     if (!first || runs.has(`${first.step} ${first.run + 1}`)) return [];
-    return [{ atS: first.toS, words: `Put ${named(own)} back into the bath.` }];
+    return [{ atS: first.toS, words: stonesSays.putBackIntoTheBath(named(own)) }];
   });
   const merged = new Map<number, string[]>();
   for (const { atS, words } of [...cues, ...last]) merged.set(atS, [...(merged.get(atS) ?? []), words]);

@@ -2,6 +2,7 @@ import type { Celsius } from '../quantities';
 import type { SkinId, StoneLimits } from './book';
 import { hottestC } from './burn-risk';
 import type { StoneStep } from './step-times';
+import { stonesSays } from './stones.says';
 
 /** What of a client bears on stones. */
 export interface StoneClient {
@@ -33,21 +34,25 @@ export function firstTouchOf(
   const cap = Math.min(practice, client.mostC ?? Infinity);
   const why = [
     client.mostC !== null && client.mostC < practice
-      ? `Screening allows ${client.mostC}° at most.`
-      : `${practice}° is the most for ${client.skin} skin ${mode === 'moving' ? 'in moving work' : 'at rest'}.`,
+      ? stonesSays.screeningAllowsAtMost(client.mostC)
+      : stonesSays.isTheMostForSkin(
+          practice,
+          client.skin,
+          mode === 'moving' ? stonesSays.inMovingWork : stonesSays.atRest,
+        ),
   ];
   let wish = cap;
   if (client.likes === 'cooler') {
     wish -= milderC;
-    why.push(`Likes it mild: ${milderC}° less.`);
+    why.push(stonesSays.likesItMildLess(milderC));
   }
   if (client.lastRemark !== null && client.lastRemark > 0) {
     wish -= client.lastRemark * perRemarkC;
-    why.push(`Found it too warm last time: ${client.lastRemark * perRemarkC}° less.`);
+    why.push(stonesSays.foundItTooWarmLastTime(client.lastRemark * perRemarkC));
   }
   if (client.lastRemark !== null && client.lastRemark < 0 && client.likes !== 'cooler' && wish < cap) {
     wish = Math.min(cap, wish - client.lastRemark * perRemarkC);
-    why.push('Found it too cool last time: back up within the limit.');
+    why.push(stonesSays.foundItTooCoolLastTime);
   }
   return { firstC: wish, why };
 }

@@ -1,6 +1,7 @@
 import type { StoneBook } from './book';
 import { fitTray } from './fit-tray';
 import type { Rotation, RotationCase } from './rotation';
+import { stonesSays } from './stones.says';
 
 /** Changes that more stones of a kind would save. */
 export interface OneMore {
@@ -39,4 +40,9 @@ export function oneMore(book: StoneBook, input: RotationCase, found: Rotation): 
 
 /** `2 more palm stones in the tray would save a change.` */
 export const oneMoreInWords = ({ class: name, more, saves }: OneMore): string =>
-  `${more === 1 ? 'One' : more} more ${name.replaceAll('-', ' ')} ${more === 1 ? 'stone' : 'stones'} in the tray would save ${saves === 1 ? 'a change' : `${saves} changes`}.`;
+  stonesSays.moreInTheTrayWouldSave(
+    more === 1 ? 'One' : more,
+    name.replaceAll('-', ' '),
+    more === 1 ? 'stone' : 'stones',
+    saves === 1 ? 'a change' : stonesSays.changes(saves),
+  );

@@ -2,6 +2,7 @@ import type { Seconds } from '../quantities';
 import type { StoneBook } from './book';
 import { hottestC } from './burn-risk';
 import { type ContactCase, traceOf } from './contact';
+import { stonesSays } from './stones.says';
 
 /** How long a stone may lie, and what ends it. */
 export interface Resting {
@@ -16,16 +17,16 @@ export function restingTime(book: StoneBook, input: Omit<ContactCase, 'mode' | '
   const { limits } = book;
   const most = hottestC(limits, 'still', input.towelLayers, input.skin);
   if (most === undefined && input.startC > limits.bareCautionC)
-    return { seconds: 0, why: 'Still on bare skin: never.' };
-  if (input.startC > limits.capC) return { seconds: 0, why: `Hotter than ${limits.capC}°: not at all.` };
+    return { seconds: 0, why: stonesSays.stillOnBareSkinNever };
+  if (input.startC > limits.capC) return { seconds: 0, why: stonesSays.hotterThanNotAtAll(limits.capC) };
   if (most !== undefined && input.startC > most)
-    return { seconds: 0, why: `Hotter than the ${most}° for ${input.skin} skin at rest.` };
+    return { seconds: 0, why: stonesSays.hotterThanTheForSkinAt(most, input.skin) };
   const { curve } = traceOf(book, { ...input, mode: 'still', seconds: longestS }, 1);
   const over = curve.find(({ basalC, omega }) => basalC >= limits.basalCautionC || omega >= limits.omegaCaution);
-  if (!over) return { seconds: longestS, why: 'The skin stays below caution; look after one and three minutes.' };
+  if (!over) return { seconds: longestS, why: stonesSays.theSkinStaysBelowCautionLook };
   const isHeat = over.basalC >= limits.basalCautionC;
   return {
     seconds: Math.max(0, over.s - 1),
-    why: isHeat ? `Then the skin comes to ${limits.basalCautionC}°.` : 'Then the warmth adds up to more than is safe.',
+    why: isHeat ? stonesSays.thenTheSkinComesTo(limits.basalCautionC) : stonesSays.thenTheWarmthAddsUpTo,
   };
 }

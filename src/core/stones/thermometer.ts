@@ -1,4 +1,5 @@
 import type { Celsius } from '../quantities';
+import { stonesSays } from './stones.says';
 /** What a thermometer in the bath said, as it came. */
 export interface RawReading {
   readonly text: string;
@@ -48,7 +49,7 @@ export function judgeBath(
       state: 'silent',
       bathC: null,
       perMinuteC: null,
-      words: 'The thermometer gives no reading. Measure by hand before you take a stone.',
+      words: stonesSays.theThermometerGivesNoReadingMeasure,
     };
   const read = readings.flatMap(({ text, atMs }) => {
     const bathC = readThermometer(text);
@@ -60,18 +61,18 @@ export function judgeBath(
       state: 'unreadable',
       bathC: null,
       perMinuteC: null,
-      words: `The thermometer reads “${last.text.slice(0, 20)}”, which is no temperature. Measure by hand before you take a stone.`,
+      words: stonesSays.theThermometerReadsWhichIsNo(last.text.slice(0, 20)),
     };
   const perMinuteC = slopeOf(read.filter(({ atMs }) => now.atMs - atMs <= lookBackMs));
   const common = { bathC: now.bathC, perMinuteC };
   const off = now.bathC - setC;
-  if (now.bathC > capC) return { ...common, state: 'too-hot', words: `Above ${capC}°: take no stone from this bath.` };
+  if (now.bathC > capC) return { ...common, state: 'too-hot', words: stonesSays.aboveTakeNoStoneFromThis(capC) };
   if (Math.abs(off) <= toleranceC) return { ...common, state: 'ready', words: 'Ready.' };
   if (perMinuteC !== null && off * perMinuteC > 0 && Math.abs(perMinuteC) > 0.05)
     return {
       ...common,
       state: 'drifting',
-      words: `It is drifting from ${setC}°: check the heater, the lid and the water.`,
+      words: stonesSays.itIsDriftingFromCheckThe(setC),
     };
   if (perMinuteC !== null && Math.abs(perMinuteC) < 0.02 && Math.abs(off) > 3 * toleranceC)
     return {
@@ -79,10 +80,14 @@ export function judgeBath(
       state: 'off',
       words:
         off < 0
-          ? `It stands still, ${(-off).toFixed(1)}° below ${setC}°: is it switched on?`
-          : `It stands ${off.toFixed(1)}° above ${setC}°: set it lower.`,
+          ? stonesSays.itStandsStillBelowIsIt((-off).toFixed(1), setC)
+          : stonesSays.itStandsAboveSetItLower(off.toFixed(1), setC),
     };
-  return { ...common, state: off < 0 ? 'warming' : 'cooling', words: off < 0 ? 'Still warming.' : 'Still cooling.' };
+  return {
+    ...common,
+    state: off < 0 ? 'warming' : 'cooling',
+    words: off < 0 ? stonesSays.stillWarming : stonesSays.stillCooling,
+  };
 }
 
 /** Least-squares slope in K a minute. */

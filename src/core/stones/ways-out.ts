@@ -1,6 +1,7 @@
 import type { Celsius, Seconds } from '../quantities';
 import type { StoneBook } from './book';
 import { rotate, type Rotation, type RotationCase } from './rotation';
+import { stonesSays } from './stones.says';
 
 /** Something that would make a rotation possible. */
 export interface WayOut {
@@ -51,8 +52,8 @@ function fewer(book: StoneBook, input: RotationCase, short: ReadonlySet<string>)
 
 const fewerWords = (asked: number, atOnce: number) =>
   asked === 2
-    ? 'One stone in hand instead of two, where they are short'
-    : `${atOnce === 1 ? '1 stone' : `${atOnce} stones`} at once instead of ${asked}, where they are short`;
+    ? stonesSays.oneStoneInHandInsteadOf
+    : stonesSays.atOnceInsteadOfWhereThey(atOnce === 1 ? '1 stone' : stonesSays.stones(atOnce), asked);
 
 /** Another stock of the tray for all that the short one serves; the first that is enough. */
 function other(book: StoneBook, input: RotationCase, short: ReadonlySet<string>): readonly WayOut[] {
@@ -63,7 +64,7 @@ function other(book: StoneBook, input: RotationCase, short: ReadonlySet<string>)
     const found = rotate(book, next);
     if (found.feasible)
       return [
-        { kind: 'other', words: `${book.sizes[stock.size].label} stones instead of ${nameOf(short)}`, given: next },
+        { kind: 'other', words: stonesSays.stonesInsteadOf(book.sizes[stock.size].label, nameOf(short)), given: next },
       ];
   }
   return [];
@@ -80,7 +81,7 @@ function later(book: StoneBook, input: RotationCase, { shortages }: Rotation): r
     const steps = input.steps.map((step) => (isAfter(step.startS) ? { ...step, startS: step.startS + wait } : step));
     const next = { ...input, steps };
     if (works(book, next))
-      return [{ kind: 'later', words: `Other work for ${minutes(wait)} before the next stones`, given: next }];
+      return [{ kind: 'later', words: stonesSays.otherWorkForBeforeTheNext(minutes(wait)), given: next }];
   }
   return [];
 }
@@ -89,7 +90,7 @@ function warmer(book: StoneBook, input: RotationCase, warmestBathC: Celsius): re
   for (let more = 1; more <= mostWarmerC && input.bathC + more <= warmestBathC; more += 1) {
     const next = { ...input, bathC: input.bathC + more };
     if (works(book, next))
-      return [{ kind: 'warmer', words: `The bath at ${next.bathC}° instead of ${input.bathC}°`, given: next }];
+      return [{ kind: 'warmer', words: stonesSays.theBathAtInsteadOf(next.bathC, input.bathC), given: next }];
   }
   return [];
 }

@@ -5,6 +5,7 @@ import { checkBothSides, checkSide, type EntryWarning, type Limb } from './entry
 import { type FilledLimb, fillGaps, type Girth, volumeSdMl } from './gaps';
 import { segmentVolumes, type VolumeMethod } from './volume';
 import { warningText } from './warning-texts';
+import { swellingSays } from './swelling.says';
 
 export interface LimbVolumeInput {
   readonly limb: Limb;
@@ -69,13 +70,13 @@ export function limbVolume(input: LimbVolumeInput): LimbVolumeResult {
     refusal: { kind, field, message },
   });
   const { positions, affected, reference } = input;
-  if (positions.length < 2) return refuse('too-few-points', 'positions', 'A limb needs at least two taped positions.');
+  if (positions.length < 2) return refuse('too-few-points', 'positions', swellingSays.aLimbNeedsAtLeastTwo);
   const step = positions.findIndex((x, i) => i > 0 && x <= (positions[i - 1] ?? 0));
   if (step > 0)
     return refuse(
       'positions-not-increasing',
       'positions',
-      `Position ${positions[step]} does not lie above ${positions[step - 1]}.`,
+      swellingSays.doesNotLieAbove(Number(positions[step]), Number(positions[step - 1])),
     );
   if (affected.length !== positions.length)
     return refuse('length-mismatch', 'affected', lengthText(affected.length, positions.length));
@@ -92,17 +93,15 @@ export function limbVolume(input: LimbVolumeInput): LimbVolumeResult {
     const girths = sides[side];
     if (!girths) continue;
     const limb = fillGaps(positionsCm, girths);
-    if (limb === 'too-few-points') return refuse(limb, side, 'At least two points of this limb must be measured.');
-    if (limb === 'gap-too-wide')
-      return refuse(limb, side, 'Two or more neighbouring points are missing: tape at least one of them.');
+    if (limb === 'too-few-points') return refuse(limb, side, swellingSays.atLeastTwoPointsOfThis);
+    if (limb === 'gap-too-wide') return refuse(limb, side, swellingSays.twoOrMoreNeighbouringPointsAre);
     filled[side] = limb;
   }
   const own = filled.affected as FilledLimb;
   const other = filled.reference;
   const from = Math.max(own.firstMeasured, other?.firstMeasured ?? 0);
   const to = Math.min(own.lastMeasured, other?.lastMeasured ?? positions.length - 1);
-  if (to - from < 1)
-    return refuse('too-few-points', 'positions', 'Both limbs must share at least two taped positions.');
+  if (to - from < 1) return refuse('too-few-points', 'positions', swellingSays.bothLimbsMustShareAtLeast);
   return { ok: true, value: compare(input, positionsCm, sides, own, other, from, to) };
 }
 
@@ -111,7 +110,7 @@ function toGirthsCm(girths: readonly Girth[], unit: LengthUnit): readonly Girth[
 }
 
 function lengthText(input: number, wanted: number): string {
-  return `There are ${input} girths for ${wanted} positions: give one for each, null where none was taken.`;
+  return swellingSays.thereAreGirthsForPositionsGive(input, wanted);
 }
 
 /** Published dominant arms are a little larger; the correction enters the expected volume. Source: [S16], [S17] of the practice’s reading list. */

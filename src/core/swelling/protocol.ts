@@ -1,6 +1,7 @@
 import type { Minutes } from '../quantities';
 import type { FieldError, Result } from '../result';
 import { isBelow } from '../statistics';
+import { swellingSays } from './swelling.says';
 
 /** How a limb is taped: fixed points, from a zero mark upwards, the same every time. */
 export interface TapeProtocol {
@@ -27,14 +28,14 @@ const furthestCm = 120;
 export function checkPositions(positionsCm: readonly number[]): Result<readonly number[]> {
   const errors: FieldError[] = [];
   const refuse = (message: string) => errors.push({ path: 'positionsCm', message });
-  if (positionsCm.length < fewestPoints) refuse(`Give at least ${fewestPoints} points.`);
-  if (positionsCm.length > mostPoints) refuse(`Give at most ${mostPoints} points.`);
-  if (positionsCm.some((x) => x < 0 || x > furthestCm)) refuse(`Points lie between 0 and ${furthestCm} cm.`);
+  if (positionsCm.length < fewestPoints) refuse(swellingSays.giveAtLeastPoints(fewestPoints));
+  if (positionsCm.length > mostPoints) refuse(swellingSays.giveAtMostPoints(mostPoints));
+  if (positionsCm.some((x) => x < 0 || x > furthestCm)) refuse(swellingSays.pointsLieBetween0AndCm(furthestCm));
   positionsCm.forEach((x, i) => {
     const before = positionsCm[i - 1];
     if (before === undefined) return;
-    if (x <= before) refuse(`${x} cm does not lie above ${before} cm: write the points from the zero mark upwards.`);
-    else if (isBelow(x - before, closestCm)) refuse(`${before} and ${x} cm lie less than 1 cm apart.`);
+    if (x <= before) refuse(swellingSays.cmDoesNotLieAboveCm(x, before));
+    else if (isBelow(x - before, closestCm)) refuse(swellingSays.andCmLieLessThan1(before, x));
   });
   return errors.length > 0 ? { ok: false, errors } : { ok: true, value: positionsCm };
 }

@@ -1,5 +1,6 @@
 import type { Celsius, Millilitres, Percent } from '../quantities';
 import { exceeds, reaches } from '../statistics';
+import { swellingSays } from './swelling.says';
 
 /** How urgent; the highest wins. The first two stop the treatment. */
 export const referralLevels = ['emergency', 'same-day', 'soon', 'note'] as const;
@@ -110,15 +111,19 @@ function infectionSigns(s: Signs): readonly string[] {
   const isUp = s.increase !== undefined && s.increase.days <= 7 && isAtLeast(s.increase.volumePercent ?? undefined, 5);
   return [
     s.isRednessSpreading || isAtLeast(s.redness, 2) ? 'redness' : '',
-    isAtLeast(s.warmerC, warmC) ? 'clearly warmer than the other side' : '',
+    isAtLeast(s.warmerC, warmC) ? swellingSays.clearlyWarmerThanTheOtherSide : '',
     isAtLeast(s.pain, clearPain) ? 'pain' : '',
-    isUp ? 'larger by 5 % or more within a week' : '',
+    isUp ? swellingSays.largerBy5OrMoreWithin : '',
   ].filter(Boolean);
 }
 
 function infectionOf(s: Signs): string | undefined {
   const signs = infectionSigns(s);
-  const general = joined([isFeverish(s) && 'fever', s.isShivering && 'shivering', s.hasRedStreaks && 'red streaks']);
+  const general = joined([
+    isFeverish(s) && 'fever',
+    s.isShivering && 'shivering',
+    s.hasRedStreaks && swellingSays.redStreaks,
+  ]);
   if (signs.length >= 2) return signs.join(', ');
   return signs.length === 1 && general ? `${signs[0]} with ${general}` : undefined;
 }
@@ -130,7 +135,7 @@ function suddenIncrease({ limb, increase }: Signs): string | undefined {
     isAtLeast(increase.volumePercent ?? undefined, 10) ||
     isAtLeast(increase.volumeMl ?? undefined, limb === 'arm' ? 200 : 400) ||
     increase.isGirthUpAtTwoPoints;
-  return isMuch ? 'suddenly larger, beyond measuring error' : undefined;
+  return isMuch ? swellingSays.suddenlyLargerBeyondMeasuringError : undefined;
 }
 
 const hasInflamedSigns = (s: Signs) =>
@@ -139,12 +144,12 @@ const hasInflamedSigns = (s: Signs) =>
 function painfulCalf(s: Signs): string | undefined {
   if (!isAtLeast(s.calfPain, 2)) return undefined;
   const signs = joined([
-    isAtLeast(s.calfGirthDifferenceCm, 3) && '3 cm or more larger',
-    s.isPittingOnOneSide && 'pits on that side only',
-    isAtLeast(s.warmerC, warmC) && 'clearly warmer',
-    s.isNewlySwollen && 'newly swollen',
+    isAtLeast(s.calfGirthDifferenceCm, 3) && swellingSays.n3CmOrMoreLarger,
+    s.isPittingOnOneSide && swellingSays.pitsOnThatSideOnly,
+    isAtLeast(s.warmerC, warmC) && swellingSays.clearlyWarmer,
+    s.isNewlySwollen && swellingSays.newlySwollen,
   ]);
-  return signs ? `one calf painful and ${signs}` : undefined;
+  return signs ? swellingSays.oneCalfPainfulAnd(signs) : undefined;
 }
 
 function openSkin(s: Signs): { readonly isWithSigns: boolean } | undefined {
@@ -157,26 +162,25 @@ const rules: readonly ReferralRule[] = [
   {
     id: 'both-legs-breathless',
     level: 'emergency',
-    holds: (s) => (s.areBothLegsNewlySwollen && s.isBreathless ? 'both legs newly swollen and breathless' : undefined),
+    holds: (s) =>
+      s.areBothLegsNewlySwollen && s.isBreathless ? swellingSays.bothLegsNewlySwollenAndBreathless : undefined,
   },
   {
     id: 'chest-pain-or-collapse',
     level: 'emergency',
-    holds: (s) =>
-      s.hasChestPainOrCollapse ? 'chest pain, coughing blood, collapse or sudden breathlessness' : undefined,
+    holds: (s) => (s.hasChestPainOrCollapse ? swellingSays.chestPainCoughingBloodCollapseOr : undefined),
   },
   {
     id: 'cold-pale-limb',
     level: 'emergency',
-    holds: (s) =>
-      s.isLimbColdPaleOrNumb || s.isRefillSlowOnOneSide ? 'limb cold, pale, blue, numb or slow to refill' : undefined,
+    holds: (s) => (s.isLimbColdPaleOrNumb || s.isRefillSlowOnOneSide ? swellingSays.limbColdPaleBlueNumbOr : undefined),
   },
   {
     id: 'face-tongue-swelling',
     level: 'emergency',
     holds: (s) =>
       s.areLipsTongueOrThroatSwollen || (s.isSwollen && s.isBreathingNoisyOrSwallowingHard)
-        ? 'lips, tongue or throat swollen, or noisy breathing'
+        ? swellingSays.lipsTongueOrThroatSwollenOr
         : undefined,
   },
   {
@@ -184,7 +188,7 @@ const rules: readonly ReferralRule[] = [
     level: 'emergency',
     holds: (s) =>
       s.isFaceNeckOrArmNewlySwollen && (s.areChestVeinsWidened || s.isBreathless)
-        ? 'face, neck or arm newly swollen with wide chest veins or breathlessness'
+        ? swellingSays.faceNeckOrArmNewlySwollen
         : undefined,
   },
   {
@@ -193,7 +197,7 @@ const rules: readonly ReferralRule[] = [
     holds: (s) =>
       infectionSigns(s).length > 0 &&
       (s.isConfusedOrFaint || (s.breathsPerMinute !== undefined && exceeds(s.breathsPerMinute, 24)))
-        ? 'signs of infection in somebody confused, faint or breathing fast'
+        ? swellingSays.signsOfInfectionInSomebodyConfused
         : undefined,
   },
   {
@@ -202,7 +206,7 @@ const rules: readonly ReferralRule[] = [
     holds: (s) => {
       const isTime = isAtLeast(s.weeksPregnant, 20) || (s.weeksAfterBirth !== undefined && s.weeksAfterBirth <= 6);
       const isAlarming = s.isFaceOrHandSuddenlySwollen || (s.isSwollen && s.hasHeadacheVisionOrRibPain);
-      return isTime && isAlarming ? 'sudden swelling in late pregnancy or after a birth' : undefined;
+      return isTime && isAlarming ? swellingSays.suddenSwellingInLatePregnancyOr : undefined;
     },
   },
   { id: 'painful-calf', level: 'same-day', holds: painfulCalf },
@@ -211,7 +215,7 @@ const rules: readonly ReferralRule[] = [
     level: 'same-day',
     holds: (s) =>
       s.limb === 'arm' && s.isNewlySwollen && (s.isArmPainfulBlueOrVeined || s.isLineOrPortOnThatSide)
-        ? 'one arm newly swollen with pain, colour or veins, or a line on that side'
+        ? swellingSays.oneArmNewlySwollenWithPain
         : undefined,
   },
   { id: 'local-infection', level: 'same-day', holds: infectionOf },
@@ -220,20 +224,20 @@ const rules: readonly ReferralRule[] = [
     level: 'same-day',
     holds: (s) => {
       const increase = suddenIncrease(s);
-      return increase && hasInflamedSigns(s) ? `${increase}, with pain, warmth or redness` : undefined;
+      return increase && hasInflamedSigns(s) ? swellingSays.withPainWarmthOrRedness(increase) : undefined;
     },
   },
   {
     id: 'open-or-weeping-skin',
     level: 'same-day',
-    holds: (s) => (openSkin(s)?.isWithSigns ? 'weeping or broken skin with redness, smell, pain or fever' : undefined),
+    holds: (s) => (openSkin(s)?.isWithSigns ? swellingSays.weepingOrBrokenSkinWithRedness : undefined),
   },
   {
     id: 'fluid-weight-gain',
     level: 'same-day',
     holds: (s) =>
       s.isSwollen && (isAtLeast(s.weightUpIn3DaysKg, 2) || isAtLeast(s.weightUpIn7DaysKg, 3))
-        ? 'weight up quickly, with swelling'
+        ? swellingSays.weightUpQuicklyWithSwelling
         : undefined,
   },
   {
@@ -243,19 +247,18 @@ const rules: readonly ReferralRule[] = [
       if (s.weeksAfterSurgery === undefined || s.weeksAfterSurgery > 6) return undefined;
       const signs = joined([
         isFeverish(s) && 'fever',
-        s.isWoundOpenOrDischarging && 'the wound opens or leaks',
-        s.hasTenseBulge && 'a tense bulge',
-        s.isPainRisingOverADay && 'pain that rises',
-        isAtLeast(s.suddenOneSidedGirthCm, 2) && 'one side suddenly larger',
+        s.isWoundOpenOrDischarging && swellingSays.theWoundOpensOrLeaks,
+        s.hasTenseBulge && swellingSays.aTenseBulge,
+        s.isPainRisingOverADay && swellingSays.painThatRises,
+        isAtLeast(s.suddenOneSidedGirthCm, 2) && swellingSays.oneSideSuddenlyLarger,
       ]);
-      return signs ? `within six weeks of surgery: ${signs}` : undefined;
+      return signs ? swellingSays.withinSixWeeksOfSurgery(signs) : undefined;
     },
   },
   {
     id: 'severe-pain',
     level: 'same-day',
-    holds: (s) =>
-      isAtLeast(s.pain, 7) || s.hasNewWeaknessOrNumbness ? 'pain of 7 or more, or new weakness or numbness' : undefined,
+    holds: (s) => (isAtLeast(s.pain, 7) || s.hasNewWeaknessOrNumbness ? swellingSays.painOf7OrMoreOr : undefined),
   },
   {
     id: 'sudden-increase-quiet',
@@ -264,7 +267,7 @@ const rules: readonly ReferralRule[] = [
       if (hasInflamedSigns(s)) return undefined;
       const isQuick =
         s.increase?.isBeyondError && s.increase.days <= 7 && isAtLeast(s.increase.volumePercent ?? undefined, 5);
-      return suddenIncrease(s) ?? (isQuick ? 'larger by 5 % or more within a week' : undefined);
+      return suddenIncrease(s) ?? (isQuick ? swellingSays.largerBy5OrMoreWithin : undefined);
     },
   },
   {
@@ -274,7 +277,7 @@ const rules: readonly ReferralRule[] = [
       s.hasCancerHistory &&
       s.wasSwellingAssessed === false &&
       (isAtLeast(s.excessPercent, 5) || isAtLeast(s.girthDifferenceCm, 2) || isAtLeast(s.newHeavinessOrTightness, 3))
-        ? 'swelling after cancer that no clinician has looked at'
+        ? swellingSays.swellingAfterCancerThatNoClinician
         : undefined,
   },
   {
@@ -282,37 +285,33 @@ const rules: readonly ReferralRule[] = [
     level: 'soon',
     holds: (s) =>
       s.hasNewLumpOrSkinChange || isAtLeast(s.nodeForDays, 14) || s.hasBruiseColouredPatches
-        ? 'a new lump, node, dimple or bruise-coloured patch'
+        ? swellingSays.aNewLumpNodeDimpleOr
         : undefined,
   },
   {
     id: 'open-skin-quiet',
     level: 'soon',
-    holds: (s) => (openSkin(s)?.isWithSigns === false ? 'weeping or broken skin' : undefined),
+    holds: (s) => (openSkin(s)?.isWithSigns === false ? swellingSays.weepingOrBrokenSkin : undefined),
   },
   {
     id: 'both-sided-unexplained',
     level: 'soon',
     holds: (s) =>
-      isAtLeast(s.bothSidedSwellingDays, 7) && !s.isCauseKnown
-        ? 'both sides swollen for a week without a known cause'
-        : undefined,
+      isAtLeast(s.bothSidedSwellingDays, 7) && !s.isCauseKnown ? swellingSays.bothSidesSwollenForAWeek : undefined,
   },
   {
     id: 'bruising-unexplained',
     level: 'soon',
     holds: (s) =>
       (isAtLeast(s.bruising, 3) || isAtLeast(s.capillaryFragility, 3)) && (!s.isCauseKnown || s.takesBloodThinners)
-        ? 'strong bruising or fragile vessels'
+        ? swellingSays.strongBruisingOrFragileVessels
         : undefined,
   },
   {
     id: 'growing-despite-care',
     level: 'note',
     holds: (s) =>
-      s.isExcessRising && isAtLeast(s.daysOfCare, 28)
-        ? 'the excess has been rising over four weeks of care'
-        : undefined,
+      s.isExcessRising && isAtLeast(s.daysOfCare, 28) ? swellingSays.theExcessHasBeenRisingOver : undefined,
   },
 ];
 

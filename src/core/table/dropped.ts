@@ -1,6 +1,7 @@
 import type { OilId } from '../ids';
 import type { Drops } from '../quantities';
 import type { TableEvent } from './table-event';
+import { tableSays } from './table.says';
 
 /** Drops of an oil that fell straight onto the skin in a step. */
 export interface Dropped {
@@ -30,5 +31,5 @@ export function droppedInWords(dropped: readonly Dropped[], names: Readonly<Reco
   const parts = Object.entries(dropsByOil(dropped)).map(
     ([oil, drops]) => `${(names[oil] ?? oil).toLowerCase()} ${drops}`,
   );
-  return parts.length > 0 ? [`Dropped straight onto the skin: ${parts.join(', ')}.`] : [];
+  return parts.length > 0 ? [tableSays.droppedStraightOntoTheSkin(parts.join(', '))] : [];
 }

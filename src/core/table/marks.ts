@@ -3,6 +3,7 @@ import type { MarkKind, MarkSide } from './mark-kinds';
 import { nameOf, type PlaceId, sideOf } from '../anatomy/place';
 import type { TableChange, TableEvent } from './table-event';
 import type { TableStep } from './table-step';
+import { tableSays } from './table.says';
 
 export interface MarkWords {
   readonly key: string;
@@ -13,17 +14,17 @@ export interface MarkWords {
 }
 
 export const markWords: Readonly<Record<MarkKind, MarkWords>> = {
-  tighter: { key: '1', name: 'tighter here', note: 'Tighter' },
+  tighter: { key: '1', name: tableSays.tighterHere, note: 'Tighter' },
   redness: { key: '2', name: 'redness', note: 'Redness' },
   tender: { key: '3', name: 'tender', note: 'Tender' },
-  warmer: { key: '4', name: 'warmer', note: 'Warm to the hand' },
-  cooler: { key: '5', name: 'cooler', note: 'Cool to the hand' },
-  lighter: { key: '6', name: 'lighter', note: 'Asked for a lighter hand' },
-  deeper: { key: '7', name: 'deeper', note: 'Asked for a deeper hand' },
-  pain: { key: 'X', name: 'pain: stop this', note: 'Pain, so this was stopped' },
-  asked: { key: 'A', name: 'asked', note: 'Pressure was asked about and is right' },
-  'asked-again': { key: 'Y', name: 'asked again: nothing', note: 'Asked again before it, and nothing was against it' },
-  declined: { key: 'N', name: 'asked again: not today', note: 'Asked again before it, and left out' },
+  warmer: { key: '4', name: 'warmer', note: tableSays.warmToTheHand },
+  cooler: { key: '5', name: 'cooler', note: tableSays.coolToTheHand },
+  lighter: { key: '6', name: 'lighter', note: tableSays.askedForALighterHand },
+  deeper: { key: '7', name: 'deeper', note: tableSays.askedForADeeperHand },
+  pain: { key: 'X', name: tableSays.painStopThis, note: tableSays.painSoThisWasStopped },
+  asked: { key: 'A', name: 'asked', note: tableSays.pressureWasAskedAboutAndIs },
+  'asked-again': { key: 'Y', name: tableSays.askedAgainNothing, note: tableSays.askedAgainBeforeItAndNothing },
+  declined: { key: 'N', name: tableSays.askedAgainNotToday, note: tableSays.askedAgainBeforeItAndLeft },
 };
 
 /** Something that was marked: what, in which step, when, and on which side; null: the side was not said. */
@@ -76,8 +77,8 @@ export function markedPlace(
   const [first = step.place] = places;
   if (sideOfStep(step) !== null) return labels.place(first);
   const region = labels.region(nameOf(first));
-  if (side === null) return `${region}, side not said`;
-  return side === 'both' ? `${region}, both sides` : `${side} ${region}`;
+  if (side === null) return tableSays.sideNotSaid(region);
+  return side === 'both' ? tableSays.bothSides(region) : `${side} ${region}`;
 }
 
 /** Steps do the same when the library calls them alike, or when drainage does the same to the same place. */

@@ -1,4 +1,5 @@
 import type { TableStep } from './table-step';
+import { tableSays } from './table.says';
 
 /**
  * What the next step asks for that this one does not: turning, hands, gloves, a tool, a blend. Told one step ahead, so
@@ -10,16 +11,21 @@ export function reachFor(
   next: TableStep | undefined,
   oilOf: (step: TableStep) => string | undefined,
 ): readonly string[] {
-  if (!next) return ['Water for the client; a hand on the shoulder before you step away.'];
+  if (!next) return [tableSays.waterForTheClientAHand];
   const tool = next.told?.tool;
   const oil = oilOf(next);
   const dropped = next.told?.dropped;
   return [
     ...(next.changes ?? []),
-    ...(tool !== undefined && tool !== now.told?.tool ? [`Take up the ${tool}.`] : []),
+    ...(tool !== undefined && tool !== now.told?.tool ? [tableSays.takeUpThe(tool)] : []),
     ...(dropped !== undefined
-      ? [`Take up the ${dropped.name.toLowerCase()}: ${dropped.drops === 1 ? 'one drop' : `${dropped.drops} drops`}.`]
+      ? [
+          tableSays.takeUpThe2(
+            dropped.name.toLowerCase(),
+            dropped.drops === 1 ? tableSays.oneDrop : `${dropped.drops} drops`,
+          ),
+        ]
       : []),
-    ...(oil !== undefined && oil !== oilOf(now) ? [`“${oil}” within reach.`] : []),
+    ...(oil !== undefined && oil !== oilOf(now) ? [tableSays.withinReach(oil)] : []),
   ];
 }

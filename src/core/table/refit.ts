@@ -3,6 +3,7 @@ import { repetitionRanges, secondsPerRepetition, thickenedDrainRange } from '../
 import { type FitStep, fitTime, secondsAt, type TimeFit } from '../sequencing/time-fit';
 import { type TableChange, noChange } from './table-event';
 import { spanOf, type TableStep } from './table-step';
+import { tableSays } from './table.says';
 
 /** Something that can be done when clock and plan have drifted apart; it is offered, never done unasked. */
 export interface CatchUp {
@@ -90,15 +91,13 @@ function offersFor(all: readonly TableStep[], clock: TableClock, change: TableCh
 function stretchedOut(ahead: readonly TableStep[], left: number, change: TableChange): readonly Offer[] {
   const fit = fitTime(ahead.map(toFitStep), left, true);
   const next = changedBy(fit, ahead, change);
-  return sameChange(next, change)
-    ? []
-    : [{ kind: 'stretch', words: 'Use the time left for what soothes', change: next }];
+  return sameChange(next, change) ? [] : [{ kind: 'stretch', words: tableSays.useTheTimeLeftForWhat, change: next }];
 }
 
 function shortenedEvenly(ahead: readonly TableStep[], left: number, change: TableChange): readonly Offer[] {
   const fit = fitTime(ahead.map(toFitStep), left);
   if (!fit.fits) return [];
-  return [{ kind: 'evenly', words: 'Shorten evenly', change: changedBy(fit, ahead, change) }];
+  return [{ kind: 'evenly', words: tableSays.shortenEvenly, change: changedBy(fit, ahead, change) }];
 }
 
 /** Whole parts first, the least that brings it in; single steps where no part does. */
@@ -111,12 +110,12 @@ function withoutSome(ahead: readonly TableStep[], over: number, left: number, ch
   );
   const gone = ahead.filter(({ id }) => fit.leftOut.includes(id));
   if (!fit.fits || gone.length === 0) return [];
-  return [leaveOut(gone, gone.length === 1 ? 'one step' : `${gone.length} steps`, change)];
+  return [leaveOut(gone, gone.length === 1 ? tableSays.oneStep : tableSays.steps(gone.length), change)];
 }
 
 const leaveOut = (gone: readonly TableStep[], what: string, change: TableChange): Offer => ({
   kind: 'leave-out',
-  words: `Leave out ${what}`,
+  words: tableSays.leaveOut(what),
   change: { ...change, leftOut: [...change.leftOut, ...gone.map(({ id }) => id)] },
 });
 
@@ -124,7 +123,7 @@ function runOver(over: number, change: TableChange): Offer {
   const minutes = Math.ceil(over / 60);
   return {
     kind: 'over',
-    words: `Run over by ${minutes} min`,
+    words: tableSays.runOverByMin(minutes),
     change: { ...change, overSeconds: change.overSeconds + minutes * 60 },
   };
 }

@@ -5,6 +5,7 @@ import type { Step } from '../drainage/step';
 import type { StepLayer } from '../library/protocol';
 import type { StoneUseKind } from '../stones/use';
 import { repetitionsInWords, stepDirection, stepTitle } from '../drainage/step-words';
+import { tableSays } from './table.says';
 
 /** How a step of the library is told at the table; drainage steps are told from what they are. */
 export interface ToldStep {
@@ -85,6 +86,6 @@ export const shortHowOf = (anatomy: Anatomy, step: TableStep): string => step.to
 
 /** `10 ×`, or the length of a hold. */
 export function timesOf(step: TableStep): string {
-  if (step.told?.count === 'hold') return `hold ${Math.round(step.seconds / step.repetitions)} s`;
+  if (step.told?.count === 'hold') return tableSays.holdS(Math.round(step.seconds / step.repetitions));
   return repetitionsInWords(step);
 }

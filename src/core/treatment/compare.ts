@@ -1,4 +1,5 @@
 import type { Minutes } from '../quantities';
+import { treatmentSays } from './treatment.says';
 /** A treatment as it was or would be given, as far as two are compared. */
 export interface GivenTreatment {
   readonly minutes: Minutes;
@@ -23,9 +24,9 @@ export function differencesFrom(before: GivenTreatment, now: GivenTreatment): re
   const both = now.blocks.filter(({ key }) => earlier.has(key));
   const steps = both.flatMap((block) => stepDifferences(earlier.get(block.key) ?? block, block));
   return [
-    ...(before.minutes === now.minutes ? [] : [`${now.minutes} minutes instead of ${before.minutes}.`]),
-    ...(added.length > 0 ? [`With ${named(added.map(({ name }) => name))}.`] : []),
-    ...(gone.length > 0 ? [`Without ${named(gone.map(({ name }) => name))}.`] : []),
+    ...(before.minutes === now.minutes ? [] : [treatmentSays.minutesInsteadOf(now.minutes, before.minutes)]),
+    ...(added.length > 0 ? [treatmentSays.withWord(named(added.map(({ name }) => name)))] : []),
+    ...(gone.length > 0 ? [treatmentSays.without(named(gone.map(({ name }) => name)))] : []),
     ...orderDifference(before, both),
     ...steps,
   ];
@@ -37,7 +38,7 @@ function orderDifference(before: GivenTreatment, both: readonly GivenBlock[]): r
   const was = before.blocks.filter(({ key }) => keys.has(key));
   const at = both.findIndex(({ key }, i) => was[i]?.key !== key);
   const [moved, instead] = [both[at], was[at]];
-  return moved && instead ? [`“${moved.name}” comes before “${instead.name}”.`] : [];
+  return moved && instead ? [treatmentSays.comesBefore(moved.name, instead.name)] : [];
 }
 
 function stepDifferences(before: GivenBlock, now: GivenBlock): readonly string[] {
@@ -52,8 +53,8 @@ function stepDifferences(before: GivenBlock, now: GivenBlock): readonly string[]
       : [];
   });
   const parts = [
-    ...(added.length > 0 ? [`with ${named(added.map(({ title }) => title))}`] : []),
-    ...(gone.length > 0 ? [`without ${named(gone.map(({ title }) => title))}`] : []),
+    ...(added.length > 0 ? [treatmentSays.withWord2(named(added.map(({ title }) => title)))] : []),
+    ...(gone.length > 0 ? [treatmentSays.without2(named(gone.map(({ title }) => title)))] : []),
     ...(changed.length > 0 ? [named(changed)] : []),
   ];
   return parts.length > 0 ? [`In “${now.name}”: ${parts.join('; ')}.`] : [];
@@ -61,5 +62,5 @@ function stepDifferences(before: GivenBlock, now: GivenBlock): readonly string[]
 
 function named(list: readonly string[]): string {
   const shown = list.slice(0, mostNamed).join(', ');
-  return list.length > mostNamed ? `${shown} and ${list.length - mostNamed} more` : shown;
+  return list.length > mostNamed ? treatmentSays.andMore(shown, list.length - mostNamed) : shown;
 }

@@ -3,6 +3,7 @@ import { nameOf, type PlaceId } from '../anatomy/place';
 import type { DrainagePlan } from '../drainage/plan';
 import type { Technique } from '../library/technique';
 import type { TreatmentBlock, TreatmentStep } from './block';
+import { treatmentSays } from './treatment.says';
 
 const secondsPerMinute = 60;
 const courseId = 'drainage-course';
@@ -39,7 +40,7 @@ export function drainageBlock(
   const places: readonly PlaceId[] = [...new Set(plan.steps.map(({ place }) => place))];
   const technique: Technique = {
     id: courseId,
-    name: 'Drainage, as planned from the case',
+    name: treatmentSays.drainageAsPlannedFromTheCase,
     family: 'lymph-stretch',
     hands: 'dry',
     pressure: 'feather',
@@ -51,7 +52,7 @@ export function drainageBlock(
     therapist: 'side',
     traits: ['soothing'],
     judgedAs: ['lymph-drainage'],
-    cues: ['Flat fingers, skin only.'],
+    cues: [treatmentSays.flatFingersSkinOnly],
     why: '',
     never: '',
     feel: '',

@@ -14,6 +14,7 @@ import { blockOut, type LeftOut, stepOut } from './left-out';
 import { type BlockRule, treatmentRules } from './rules';
 import { withinMinutes } from './within-minutes';
 import { faultsWithin, type StepFault } from './within-block';
+import { treatmentSays } from './treatment.says';
 
 export interface PlannedStep extends TreatmentStep {
   readonly seconds: Seconds;
@@ -188,8 +189,8 @@ function schedule(
     });
     const why = rules
       .filter(({ then, rule }) => then === block.id && rule !== 'protocol-order')
-      .map(({ first, rule }) => `After ${names.get(first) ?? first}: ${treatmentRules[rule]}`);
-    const turn = secondTurns.has(block.id) ? ['Another turn: what has to come first lies on both sides.'] : [];
+      .map(({ first, rule }) => treatmentSays.after(names.get(first) ?? first, treatmentRules[rule]));
+    const turn = secondTurns.has(block.id) ? [treatmentSays.anotherTurnWhatHasToCome] : [];
     return { ...block, steps, changes: own, startsAt, seconds: clock - startsAt, why: [...new Set([...turn, ...why])] };
   });
 }

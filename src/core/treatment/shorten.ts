@@ -2,6 +2,7 @@ import type { Seconds } from '../quantities';
 import { hasTrait } from '../library/technique';
 import { repetitionSecondsOf, type TreatmentBlock } from './block';
 import { leastSecondsOf, usualSecondsOf } from './fit-blocks';
+import { treatmentSays } from './treatment.says';
 
 /** A way to save time, for the therapist to take or leave. */
 export interface Proposal {
@@ -22,7 +23,7 @@ export function waysToShorten(blocks: readonly TreatmentBlock[]): readonly Propo
   const proposals: Proposal[] = [
     {
       kind: 'evenly',
-      words: 'Fewer repetitions everywhere, down to the least that do something.',
+      words: treatmentSays.fewerRepetitionsEverywhereDownToThe,
       savesSeconds: evenly,
       blocks: [],
     },
@@ -41,7 +42,7 @@ function shortForms(blocks: readonly TreatmentBlock[]): readonly Proposal[] {
   return [
     {
       kind: 'short-form',
-      words: 'The short form: what can be given under a mask or while cleansing.',
+      words: treatmentSays.theShortFormWhatCanBe,
       savesSeconds: usualSecondsOf(others),
       blocks: others.map(({ id }) => id),
     },
@@ -55,7 +56,7 @@ function bothHands(blocks: readonly TreatmentBlock[]): readonly Proposal[] {
     .filter(({ side, technique }) => side === 'each' && !hasTrait(technique, 'both-hands-one-side'));
   const savesSeconds = steps.reduce((sum, step) => sum + (step.repetitions * repetitionSecondsOf(step)) / 2, 0);
   return savesSeconds > 0
-    ? [{ kind: 'both-hands', words: 'Both hands alike instead of one side after the other.', savesSeconds, blocks: [] }]
+    ? [{ kind: 'both-hands', words: treatmentSays.bothHandsAlikeInsteadOfOne, savesSeconds, blocks: [] }]
     : [];
 }
 
@@ -64,7 +65,7 @@ const optionalOnes = (blocks: readonly TreatmentBlock[]) =>
     .filter(({ isOptional }) => isOptional)
     .map((block): Proposal => ({
       kind: 'leave-out',
-      words: `Leave out “${block.name}”.`,
+      words: treatmentSays.leaveOut(block.name),
       savesSeconds: usualSecondsOf([block]),
       blocks: [block.id],
     }));
@@ -77,7 +78,7 @@ function secondOpenings(blocks: readonly TreatmentBlock[]): readonly Proposal[] 
     .filter((block) => first && block.choice !== first.choice)
     .map((block): Proposal => ({
       kind: 'open-once',
-      words: `The neck is open already: leave out “${block.name}”.`,
+      words: treatmentSays.theNeckIsOpenAlreadyLeave(block.name),
       savesSeconds: usualSecondsOf([block]),
       blocks: [block.id],
     }));

@@ -11,6 +11,7 @@ import { taughtOf } from './taught';
 import { repetitionSecondsOf } from './block';
 import { isStretchable } from './fit-blocks';
 import type { PlannedBlock, PlannedStep } from './plan-treatment';
+import { treatmentSays } from './treatment.says';
 
 /** The pebble that stands for a family. */
 const kinds: Readonly<Partial<Record<Family, StepKind>>> = {
@@ -31,19 +32,19 @@ const kinds: Readonly<Partial<Record<Family, StepKind>>> = {
 export const kindOf = ({ family }: Technique): StepKind => kinds[family] ?? 'soften';
 
 const sides = {
-  both: 'both sides together',
-  each: 'one side, then the other',
+  both: treatmentSays.bothSidesTogether,
+  each: treatmentSays.oneSideThenTheOther,
   left: 'left',
   right: 'right',
 } as const;
 
 const ways: Readonly<Record<Technique['direction'], string>> = {
-  'towards-node': 'towards the node group',
-  'towards-heart': 'towards the heart',
-  'across-line': 'across the line',
-  'along-muscle': 'along the muscle',
-  'bowel-clockwise': 'up the right, across, down the left',
-  'node-outward': 'beside the node first, then further out',
+  'towards-node': treatmentSays.towardsTheNodeGroup,
+  'towards-heart': treatmentSays.towardsTheHeart,
+  'across-line': treatmentSays.acrossTheLine,
+  'along-muscle': treatmentSays.alongTheMuscle,
+  'bowel-clockwise': treatmentSays.upTheRightAcrossDownThe,
+  'node-outward': treatmentSays.besideTheNodeFirstThenFurther,
   none: '',
 };
 
@@ -54,8 +55,8 @@ function roundsOfStep(
 ): readonly string[] {
   const names = technique.isPerRegion ? regions.map(regionLabel) : [''];
   if (side !== 'each') return names;
-  const first = names.map((name) => `left ${name}`.trim());
-  const second = names.map((name, i) => `${i === 0 ? 'now the other side: ' : ''}right ${name}`.trim());
+  const first = names.map((name) => treatmentSays.left(name).trim());
+  const second = names.map((name, i) => treatmentSays.right(i === 0 ? treatmentSays.nowTheOtherSide : '', name).trim());
   return [...first, ...second];
 }
 
@@ -68,12 +69,12 @@ export interface StepWords {
 const plainWords: StepWords = { caution: ({ rule }) => rule, place: (place) => place };
 
 const sideInWords = ({ side, isOneSided }: PlannedStep) =>
-  isOneSided && (side === 'left' || side === 'right') ? `${side} side only` : sides[side];
+  isOneSided && (side === 'left' || side === 'right') ? treatmentSays.sideOnly(side) : sides[side];
 
 function wayOf({ technique, toward, isReversed, endsAtRoot }: PlannedStep, words: StepWords): string {
-  if (toward !== undefined) return `towards the ${words.place(toward)}`;
-  if (isReversed) return 'from the skull down';
-  if (endsAtRoot) return 'towards the trunk, ending at the root of the limb';
+  if (toward !== undefined) return treatmentSays.towardsThe(words.place(toward));
+  if (isReversed) return treatmentSays.fromTheSkullDown;
+  if (endsAtRoot) return treatmentSays.towardsTheTrunkEndingAtThe;
   return ways[technique.direction];
 }
 
@@ -145,7 +146,7 @@ export function tellStep(
 
 function toolWords(groups: RegionGroups, { technique, regions }: PlannedStep): string | undefined {
   const chosen = toolFor(groups, technique, regions);
-  return chosen && `${chosen.tool}${chosen.needsSlip ? ', over something to glide on' : ''}`;
+  return chosen && `${chosen.tool}${chosen.needsSlip ? treatmentSays.overSomethingToGlideOn : ''}`;
 }
 
 /** Counted by its seconds, not by its repetitions. */
@@ -153,20 +154,20 @@ export const isHeld = ({ secondsPerRepetition, family }: Technique) =>
   secondsPerRepetition >= holdSeconds && ['hold', 'stretch', 'assessment', 'stone-rest', 'ritual'].includes(family);
 
 const positionWords = {
-  supine: 'on the back',
-  prone: 'face down',
-  'side-left': 'on the left side',
-  'side-right': 'on the right side',
+  supine: treatmentSays.onTheBack,
+  prone: treatmentSays.faceDown,
+  'side-left': treatmentSays.onTheLeftSide,
+  'side-right': treatmentSays.onTheRightSide,
   seated: 'sitting',
 } as const;
 
 const handWords = {
-  dry: 'Wash and dry the hands.',
-  oiled: 'Oil on the hands.',
-  gloved: 'New gloves; wash the hands before any other skin.',
-  stone: 'Take up the stones; try them on your own arm.',
-  brush: 'Take the brush.',
-  tool: 'Take the tool.',
+  dry: treatmentSays.washAndDryTheHands,
+  oiled: treatmentSays.oilOnTheHands,
+  gloved: treatmentSays.newGlovesWashTheHandsBefore,
+  stone: treatmentSays.takeUpTheStonesTryThem,
+  brush: treatmentSays.takeTheBrush,
+  tool: treatmentSays.takeTheTool,
 } as const;
 
 /** What to do before a block, with the cue for draping. */
@@ -175,26 +176,24 @@ export function changeWords(changes: readonly SetupChange[], to: Setting, isNeck
     switch (kind) {
       case 'turn':
         return to.position === 'seated'
-          ? 'Help the client to sit up: a cover round the shoulders, time to steady.'
-          : `Turn the client ${positionWords[to.position]}: sheet held high, bolster moved.`;
+          ? treatmentSays.helpTheClientToSitUp
+          : treatmentSays.turnTheClientSheetHeldHigh(positionWords[to.position]);
       case 'hands':
         return handWords[to.hands];
       case 'walk':
         return to.therapist === 'head'
-          ? 'Sit at the head.'
-          : `Go to the ${to.therapist}${to.therapist === 'feet' ? '' : ' side'}.`;
+          ? treatmentSays.sitAtTheHead
+          : treatmentSays.goToThe(to.therapist, to.therapist === 'feet' ? '' : ' side');
       case 'wash':
-        return to.hands === 'oiled'
-          ? 'Wash the hands: they come from the feet. Fresh oil on them.'
-          : 'Wash the hands: they come from the feet.';
+        return to.hands === 'oiled' ? treatmentSays.washTheHandsTheyComeFrom : treatmentSays.washTheHandsTheyComeFrom2;
       case 'head': {
         const away = to.side === 'left' ? 'right' : 'left';
         return isNeckStill
-          ? `The head stays in the middle: work from the ${to.side} side of it.`
-          : `Let the head roll to the ${away}: the ${to.side} side lies up.`;
+          ? treatmentSays.theHeadStaysInTheMiddle(to.side)
+          : treatmentSays.letTheHeadRollToThe(away, to.side);
       }
       case 'drape':
-        return to.side === 'both' ? 'Drape anew.' : `Cover the other side, open the ${to.side} one.`;
+        return to.side === 'both' ? treatmentSays.drapeAnew : treatmentSays.coverTheOtherSideOpenThe(to.side);
     }
   });
 }

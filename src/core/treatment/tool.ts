@@ -1,5 +1,6 @@
 import type { RegionGroups } from '../anatomy/place';
 import type { Technique } from '../library/technique';
+import { treatmentSays } from './treatment.says';
 
 /** What is taken up for a step with a tool, by the zone that it is for. */
 export interface ToolChoice {
@@ -18,19 +19,19 @@ export function toolFor(
   const isScraping = family === 'scrape';
   if (regions.length > 0 && regions.every((region) => groups['knobbed-tool'].has(region)))
     return {
-      tool: isScraping ? 'comb edge' : 'knobbed roller',
-      why: 'Thick skin, and scalp: knobs reach through.',
+      tool: isScraping ? treatmentSays.combEdge : treatmentSays.knobbedRoller,
+      why: treatmentSays.thickSkinAndScalpKnobsReach,
       needsSlip: false,
     };
   if (regions.some((region) => groups['small-tool'].has(region)))
     return {
-      tool: isScraping ? 'small rounded edge' : 'small roller',
-      why: 'Thin skin and tight curves: by its own weight only.',
+      tool: isScraping ? treatmentSays.smallRoundedEdge : treatmentSays.smallRoller,
+      why: treatmentSays.thinSkinAndTightCurvesBy,
       needsSlip: isScraping,
     };
   return {
-    tool: isScraping ? 'long curved edge' : 'large roller',
-    why: 'Broad and even.',
+    tool: isScraping ? treatmentSays.longCurvedEdge : treatmentSays.largeRoller,
+    why: treatmentSays.broadAndEven,
     needsSlip: isScraping,
   };
 }

@@ -3,6 +3,7 @@ import type { PlaceId } from '../anatomy/place';
 import { directions, hasTrait, touches } from '../library/technique';
 import type { TreatmentBlock } from './block';
 import type { RuleSeverity, TreatmentRuleId } from './rules';
+import { treatmentSays } from './treatment.says';
 
 /** A rule that a block breaks within itself. */
 export interface StepFault {
@@ -43,7 +44,7 @@ function onTheSpine({ id, steps }: TreatmentBlock): readonly StepFault[] {
     )
     .map(({ id: step, technique }) => ({
       ...{ block: id, step, rule: 'spine-beside-not-on', severity: 'error' },
-      message: `${technique.name} strokes on the spine: run it beside, a finger’s breadth off.`,
+      message: treatmentSays.strokesOnTheSpineRunIt(technique.name),
     }));
 }
 
@@ -56,7 +57,7 @@ function heatOn({ id, steps }: TreatmentBlock, heatless: ReadonlySet<PlaceId>): 
     .filter(({ technique, places }) => hasTrait(technique, 'heat') && places.some((place) => heatless.has(place)))
     .map(({ id: step, technique }) => ({
       ...{ block: id, step, rule: 'no-heat-on-swelling', severity: 'error' },
-      message: `${technique.name} brings heat to a limb that is swollen or at risk, or to its quarter of the trunk.`,
+      message: treatmentSays.bringsHeatToALimbThat(technique.name),
     }));
 }
 
@@ -69,7 +70,7 @@ function ungloved({ id, steps, hands }: TreatmentBlock): readonly StepFault[] {
     .filter((_, i) => i > first && i < last && !needs[i])
     .map(({ id: step, technique }) => ({
       ...{ block: id, step, rule: 'gloves-on-off', severity: 'error' },
-      message: `${technique.name} comes between gloved steps: finish the gloved work first, then take the gloves off.`,
+      message: treatmentSays.comesBetweenGlovedStepsFinishThe(technique.name),
     }));
 }
 
@@ -83,7 +84,7 @@ function withoutFlush({ id, steps }: TreatmentBlock): readonly StepFault[] {
         step: step.id,
         rule: 'flush-after-intense',
         severity: 'error',
-        message: `${step.technique.name} is intense, and nothing soothing follows on the same region.`,
+        message: treatmentSays.isIntenseAndNothingSoothingFollows(step.technique.name),
       },
     ];
   });
@@ -104,7 +105,7 @@ function againstTheClock({ id, steps }: TreatmentBlock): readonly StepFault[] {
       step: wrong.id,
       rule: 'belly-clockwise',
       severity: 'error',
-      message: 'This stroke runs against the course of the bowel: work up the client’s right, across, down the left.',
+      message: treatmentSays.thisStrokeRunsAgainstTheCourse,
     },
   ];
 }
@@ -118,7 +119,7 @@ function unlightEnd({ id, steps }: TreatmentBlock): readonly StepFault[] {
       step: last.id,
       rule: 'hands-off-last',
       severity: 'warning',
-      message: `${last.technique.name} is firm, and it ends the block: let something light come last.`,
+      message: treatmentSays.isFirmAndItEndsThe(last.technique.name),
     },
   ];
 }

@@ -1,5 +1,6 @@
 import type { Condition } from '../screening/tables';
 import type { CheckQuestion, TodayGroup } from './check-question';
+import { visitSays } from './visit.says';
 
 /** The gates of the check of the day, in the order in which they are asked. */
 export const gateIds = ['alarm', 'ill', 'new', 'pregnant', 'skin', 'work', 'after'] as const;
@@ -60,7 +61,7 @@ export const mattersFor = ({ effects }: Condition, work: readonly string[] | und
 
 /** As it is said at the table of the consultation. */
 export const gateText = (row: GateRow, { isFirst, lastVisit }: GateCase): string =>
-  row.text.replace('{lastVisit}', isFirst ? 'you booked' : (lastVisit ?? 'the last visit'));
+  row.text.replace('{lastVisit}', isFirst ? visitSays.youBooked : (lastVisit ?? visitSays.theLastVisit));
 
 /** What a gate asks about this work: the hint of the table, or, where it depends on the work, what the work asks. */
 function gateHint(row: GateRow, groups: readonly TodayGroup[]): string {

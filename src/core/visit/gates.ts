@@ -1,3 +1,5 @@
+import { visitSays } from './visit.says';
+
 /** What has to be there before hands are laid on. */
 export type GateId = 'intake' | 'consent' | 'check';
 
@@ -30,11 +32,11 @@ export function gatesInWords(missing: readonly MissingGate[]): string {
   const words = missing.map(({ gate, open }) => {
     switch (gate) {
       case 'intake':
-        return `the full intake (${open} open)`;
+        return visitSays.theFullIntakeOpen(open);
       case 'consent':
         return 'consent';
       case 'check':
-        return `the check of today (${open} open)`;
+        return visitSays.theCheckOfTodayOpen(open);
     }
   });
   return words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;

@@ -3,6 +3,7 @@ import { facialModalities } from '../library/protocol';
 import type { Purpose } from '../drainage/case';
 import { addDays } from '../calendar/days';
 import type { TrendDirection } from '../swelling/trend';
+import { visitSays } from './visit.says';
 
 /** What tells when to come again. */
 export interface NextVisitFacts {
@@ -49,13 +50,13 @@ export function nextVisit(facts: NextVisitFacts): NextVisit {
   const base = baseOf(facts);
   const waits = [
     ...(fadeMinutes !== null && (fadeMinutes < 0 || fadeMinutes > slowFadeMinutes)
-      ? [{ days: weekDays, why: 'The skin was red for long: give it a week.' }]
+      ? [{ days: weekDays, why: visitSays.theSkinWasRedForLong }]
       : []),
     ...perWeek
       .filter(({ times, most }) => times >= most)
       .map(({ label, most }) => ({
         days: weekDays,
-        why: `${label}: at most ${most === 1 ? 'once' : `${most} times`} in seven days.`,
+        why: visitSays.atMostInSevenDays(label, most === 1 ? 'once' : visitSays.times(most)),
       })),
   ];
   const wanted = Math.max(base.days, ...waits.map((wait) => wait.days));
@@ -67,9 +68,11 @@ export function nextVisit(facts: NextVisitFacts): NextVisit {
     why: [
       base.why,
       ...waits.map(({ why }) => why),
-      ...(days > wanted ? [`${therapist.name} is not in ${days - wanted === 1 ? 'the day' : 'the days'} before.`] : []),
-      ...(usualDays !== null && Math.abs(usualDays - days) > 2 ? [`So far it was every ${usualDays} days.`] : []),
-      ...(wantedLighter ? ['A lighter hand was asked for: write it into the next plan.'] : []),
+      ...(days > wanted
+        ? [visitSays.isNotInBefore(therapist.name, days - wanted === 1 ? visitSays.theDay : visitSays.theDays)]
+        : []),
+      ...(usualDays !== null && Math.abs(usualDays - days) > 2 ? [visitSays.soFarItWasEveryDays(usualDays)] : []),
+      ...(wantedLighter ? [visitSays.aLighterHandWasAskedFor] : []),
     ],
   };
 }
@@ -89,27 +92,22 @@ function baseOf({ purpose, modalities, trend, retentionPercent, usualDays }: Nex
 } {
   if (purpose === 'swelling') {
     const holds = retentionPercent !== null && retentionPercent >= wellKeptPercent;
-    const kept =
-      retentionPercent === null ? '' : `, and ${Math.round(retentionPercent)} % of a visit still holds at the next`;
-    if (trend === 'rising')
-      return { days: decongestingDays, why: `The excess is rising${kept}: come soon, and ask what has changed.` };
+    const kept = retentionPercent === null ? '' : visitSays.andOfAVisitStillHolds(Math.round(retentionPercent));
+    if (trend === 'rising') return { days: decongestingDays, why: visitSays.theExcessIsRisingComeSoon(kept) };
     if (trend === 'falling')
       return holds
-        ? { days: weekDays, why: `The excess is falling${kept}: a week is enough.` }
-        : { days: decongestingDays, why: `The excess is falling${kept}: stay close while it does.` };
+        ? { days: weekDays, why: visitSays.theExcessIsFallingAWeek(kept) }
+        : { days: decongestingDays, why: visitSays.theExcessIsFallingStayClose(kept) };
     if (trend === 'steady')
       return holds
-        ? { days: 2 * weekDays, why: `The excess is steady${kept}: every second week keeps it.` }
-        : { days: weekDays, why: `The excess is steady${kept}: a week.` };
-    return { days: weekDays, why: 'No trend of the excess yet: a week, and tape again.' };
+        ? { days: 2 * weekDays, why: visitSays.theExcessIsSteadyEverySecond(kept) }
+        : { days: weekDays, why: visitSays.theExcessIsSteadyAWeek(kept) };
+    return { days: weekDays, why: visitSays.noTrendOfTheExcessYet };
   }
-  if (purpose === 'after-procedure')
-    return { days: decongestingDays, why: 'After a procedure: every few days in the first weeks.' };
+  if (purpose === 'after-procedure') return { days: decongestingDays, why: visitSays.afterAProcedureEveryFewDays };
   if (purpose === 'puffy-face' || purpose === 'sinus')
-    return { days: weekDays, why: 'Face and sinuses: once a week while it helps.' };
-  if (usualDays !== null) return { days: usualDays, why: `As it is used to: every ${usualDays} days.` };
-  const why = modalities.some(isSkinWork)
-    ? 'Skin renews in about four weeks.'
-    : 'For well-being once a month is usual.';
+    return { days: weekDays, why: visitSays.faceAndSinusesOnceAWeek };
+  if (usualDays !== null) return { days: usualDays, why: visitSays.asItIsUsedToEvery(usualDays) };
+  const why = modalities.some(isSkinWork) ? visitSays.skinRenewsInAboutFourWeeks : visitSays.forWellBeingOnceAMonth;
   return { days: monthDays, why };
 }

@@ -2,6 +2,7 @@ import { limbOfArea } from '../anatomy/areas';
 import type { PlaceId } from '../anatomy/place';
 import { list } from '../drainage/wording';
 import { dayInWords } from './words';
+import { visitSays } from './visit.says';
 
 /** What has to be asked or laid out before a visit, from what the record says about the client. */
 
@@ -44,36 +45,36 @@ export function preparationFor(facts: VisitFacts): readonly Preparation[] {
   const limb = facts.focus.map(limbOfArea).find((one) => one !== undefined);
   const all: (Preparation | false)[] = [
     facts.missingNotes.length > 0 && {
-      ...pressing('therapist', 'ask', 'ring before'),
-      text: `A written note is missing: ${list(facts.missingNotes)}`,
+      ...pressing('therapist', 'ask', visitSays.ringBefore),
+      text: visitSays.aWrittenNoteIsMissing(list(facts.missingNotes)),
     },
     facts.missingNotes.length > 0 && {
-      ...pressing('desk', 'ask', 'ring before'),
-      text: 'A clearance note is missing: ask the client to bring it',
+      ...pressing('desk', 'ask', visitSays.ringBefore),
+      text: visitSays.aClearanceNoteIsMissingAsk,
     },
     facts.intakeDue === null
-      ? { ...usual('therapist', 'ask', 'at the door'), text: 'Ask: still fever-free, no new redness?' }
+      ? { ...usual('therapist', 'ask', visitSays.atTheDoor), text: visitSays.askStillFeverFreeNoNew }
       : {
-          ...pressing('therapist', 'ask', 'at the door'),
-          text: `Full intake (${facts.intakeDue}): allow ten minutes more`,
+          ...pressing('therapist', 'ask', visitSays.atTheDoor),
+          text: visitSays.fullIntakeAllowTenMinutesMore(facts.intakeDue),
         },
     facts.checkOpen > 0 && {
-      ...usual('therapist', 'ask', 'before the table'),
-      text: `The check of today: ${facts.checkOpen} ${facts.checkOpen === 1 ? 'question' : 'questions'} open`,
+      ...usual('therapist', 'ask', visitSays.beforeTheTable),
+      text: visitSays.theCheckOfTodayOpen2(facts.checkOpen, facts.checkOpen === 1 ? 'question' : 'questions'),
     },
-    facts.isConsentDue && { ...pressing('both', 'ask', 'at the door'), text: 'Consent to read and sign' },
+    facts.isConsentDue && { ...pressing('both', 'ask', visitSays.atTheDoor), text: visitSays.consentToReadAndSign },
     facts.isDrained &&
       limb !== undefined && {
         ...usual('therapist', 'measure', 'before'),
-        text: `Tape both ${limb}s${facts.isTaped ? ' at the same points as last time' : ''}`,
+        text: visitSays.tapeBothS(limb, facts.isTaped ? visitSays.atTheSamePointsAsLast : ''),
       },
     !facts.hasRoomList && {
-      ...usual('both', 'plan', 'set out'),
-      text: limb ? 'Lay out: tape measure, bolster, warm cover, no oil' : 'Lay out: head rest, warm cover, no oil',
+      ...usual('both', 'plan', visitSays.setOut),
+      text: limb ? visitSays.layOutTapeMeasureBolsterWarm : visitSays.layOutHeadRestWarmCover,
     },
     ...facts.endingNotes.map(({ label, until }) => ({
-      ...pressing('therapist', 'plan', 'at parting'),
-      text: `The note for “${label}” runs out on ${dayInWords(until)}: ask for a new one`,
+      ...pressing('therapist', 'plan', visitSays.atParting),
+      text: visitSays.theNoteForRunsOutOn(label, dayInWords(until)),
     })),
   ];
   return all.filter((one) => one !== false);

@@ -10,6 +10,7 @@ import {
   makeGates,
   mattersFor,
 } from './check-gates';
+import { visitSays } from './visit.says';
 
 /** The check before every visit: every red flag, what may have come up today, and how the last visit was borne. */
 
@@ -30,8 +31,8 @@ const urgency: Readonly<Record<RedFlag['action'], number>> = { 'stop-urgent': 0,
 
 const borneBadly: CheckQuestion = {
   id: 'borne-badly',
-  text: 'After the last visit: bruises, lasting redness, more swelling, or unwell?',
-  hint: 'If yes, note what and for how long.',
+  text: visitSays.afterTheLastVisitBruisesLasting,
+  hint: visitSays.ifYesNoteWhatAndFor,
 };
 
 /** What the check is made of: the tables of the screening. */
@@ -61,7 +62,7 @@ export function makeVisitCheck({ conditions, redFlags, gates: rows }: CheckTable
     if (asked.onRecord?.has(condition.id)) {
       still.push({
         id: `still:${condition.id}`,
-        text: `Still so: ${condition.label.toLowerCase()}?`,
+        text: visitSays.stillSo(condition.label.toLowerCase()),
         hint: condition.ask,
         gate: gate.id,
       });

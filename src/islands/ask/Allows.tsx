@@ -72,7 +72,11 @@ export function Allows({
       <h3>{askWords.consent}</h3>
       <p className={styles['soft']}>
         {state.consent
-          ? `Signed by ${state.consent.name}, ${state.consent.signedAt.slice(0, 10)}.${state.consent.isDue ? askWords.dueAgainAYearHasPassed : ''}`
+          ? askWords.signedBy(
+              state.consent.name,
+              state.consent.signedAt.slice(0, 10),
+              state.consent.isDue ? askWords.dueAgainAYearHasPassed : '',
+            )
           : askWords.notSignedYet}
       </p>
       <p className={styles['links']}>

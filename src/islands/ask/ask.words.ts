@@ -165,4 +165,5 @@ export const askWords = {
   undoTheRest: 'Undo',
   oneByOne: 'One by one',
   byGates: 'By gates',
+  signedBy: (name: string, signedAt: string, which: string) => `Signed by ${name}, ${signedAt}.${which}`,
 };

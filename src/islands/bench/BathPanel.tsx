@@ -42,7 +42,7 @@ export function BathPanel({
           {device.isOn ? benchWords.setTo(device.setC) : benchWords.off}
           {wantedC !== null && wantedC !== device.setC ? benchWords.isWanted(wantedC) : ''}
           {reading.perMinuteC !== null && Math.abs(reading.perMinuteC) >= 0.05
-            ? ` · ${reading.perMinuteC > 0 ? 'rising' : 'falling'} ${Math.abs(reading.perMinuteC).toFixed(1)}° a minute`
+            ? benchWords.aMinute(reading.perMinuteC > 0 ? 'rising' : 'falling', Math.abs(reading.perMinuteC).toFixed(1))
             : ''}
           <br />
           <b>{isLost ? benchWords.theHousesComputerDoesNotAnswer : reading.words}</b>

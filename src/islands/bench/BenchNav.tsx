@@ -3,10 +3,10 @@ import type { VisitId } from '../../core/ids';
 import styles from './BenchNav.module.css';
 
 const places = [
-  ['oils', 'Oils'],
-  ['bottles', 'Bottles'],
-  ['stones', 'Stones'],
-  ['devices', 'Devices'],
+  ['oils', benchWords.oils],
+  ['bottles', benchWords.bottles],
+  ['stones', benchWords.stones2],
+  ['devices', benchWords.devices],
 ] as const;
 
 /** Benches that a visit is looked at on. */

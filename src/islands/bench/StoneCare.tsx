@@ -7,8 +7,8 @@ import shared from './Bench.module.css';
 import styles from './StoneCare.module.css';
 
 const careWords = {
-  cleaned: 'Cleaned',
-  oiled: 'Oiled',
+  cleaned: benchWords.cleaned,
+  oiled: benchWords.oiled2,
   'water-changed': benchWords.waterChanged,
   checked: benchWords.lookedForCracks,
 } as const;

@@ -43,7 +43,14 @@ export function Tray({ stones, selected, onSelect }: Props) {
             transform={`translate(${x} ${y})`}
             role="button"
             tabIndex={0}
-            aria-label={`${label} ${stone.id}, ${material.toLowerCase()}, ${stone.lengthMm} by ${stone.widthMm} mm${stone.state === 'chipped' ? ', chipped' : ''}`}
+            aria-label={benchWords.byMm(
+              label,
+              stone.id,
+              material.toLowerCase(),
+              stone.lengthMm,
+              stone.widthMm,
+              stone.state === 'chipped' ? ', chipped' : '',
+            )}
             aria-pressed={stone.id === selected}
             className={styles['stone']}
             data-material={stone.material}

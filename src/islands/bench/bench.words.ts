@@ -164,5 +164,12 @@ export const benchWords = {
   turnedOnceOrNot: 'turned once or not',
   kindOfSkin: 'kind of skin',
   fiveOrFifteenMinutes: 'five or fifteen minutes',
-  min2: (n: number) => `${n} min`,
+  aMinute: (which: string, perMinuteC: string) => ` · ${which} ${perMinuteC}° a minute`,
+  stoneFrom: (sizeWord: string, which: string, startC: number) => `${sizeWord} stone ${which}, from ${startC}°`,
+  oiled2: 'Oiled',
+  oils: 'Oils',
+  bottles: 'Bottles',
+  devices: 'Devices',
+  byMm: (label: string, id: number, material: string, lengthMm: number, widthMm: number, which: string) =>
+    `${label} ${id}, ${material}, ${lengthMm} by ${widthMm} mm${which}`,
 };

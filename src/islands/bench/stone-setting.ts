@@ -56,7 +56,7 @@ export function clothWords({ towelLayers }: StoneSetting): string {
 
 /** As in “Palm stone gliding, from 52°”. */
 export const titleOf = (now: StoneSetting): string =>
-  `${sizeWord(now)} stone ${now.isMoving ? 'gliding' : benchWords.atRest}, from ${now.startC}°`;
+  benchWords.stoneFrom(sizeWord(now), now.isMoving ? 'gliding' : benchWords.atRest, now.startC);
 
 /** What the title leaves out. */
 export const detailsOf = (now: StoneSetting): string =>
@@ -106,7 +106,7 @@ export const knobs: readonly Knob[] = [
     turn: (now) => ({ ...now, skin: next(skinIds, now.skin) }),
   },
   {
-    ...{ letter: 't', tells: benchWords.fiveOrFifteenMinutes, shows: ({ seconds }) => benchWords.min2(seconds / 60) },
+    ...{ letter: 't', tells: benchWords.fiveOrFifteenMinutes, shows: ({ seconds }) => benchWords.min(seconds / 60) },
     turn: (now) => ({ ...now, seconds: now.seconds === fiveMinutes ? quarterHour : fiveMinutes }),
   },
 ];

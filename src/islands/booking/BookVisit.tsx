@@ -105,7 +105,9 @@ export function BookVisit(props: Props) {
   const { date, time } = chosen ?? proposals[0] ?? { date: from, time: '10:00' };
   return (
     <Dialog
-      title={moving ? bookingWords.moveTheVisit : `Book a visit${clientName ? bookingWords.for(clientName) : ''}`}
+      title={
+        moving ? bookingWords.moveTheVisit : bookingWords.bookAVisitFor(clientName ? bookingWords.for(clientName) : '')
+      }
       isOpen={isOpen}
       onClose={onClose}
     >

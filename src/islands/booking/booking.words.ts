@@ -54,4 +54,5 @@ export const bookingWords = {
   drainage: 'Drainage',
   readyMade: 'Ready-made',
   usual: (name: string) => `Usual: ${name}`,
+  bookAVisitFor: (forWhom: string) => `Book a visit${forWhom}`,
 };

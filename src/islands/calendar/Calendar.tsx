@@ -25,7 +25,7 @@ export function Calendar({ onClose }: { readonly onClose: () => void }) {
       .catch(fail);
   const copy = () =>
     navigator.clipboard.writeText(address).then(
-      () => setSaid('Copied.'),
+      () => setSaid(calendarWords.copied),
       () => setSaid(calendarWords.markTheAddressAndCopyIt),
     );
   return (

@@ -13,4 +13,5 @@ export const calendarWords = {
   makeANewAddress: 'Make a new address',
   downloadTheVisits: 'Download the visits',
   done: 'Done',
+  copied: 'Copied.',
 };

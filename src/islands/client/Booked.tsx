@@ -117,7 +117,7 @@ export function Booked({ clientId, booked: first, therapists, today, lastWork, m
         >
           <p>{clientWords.itStaysOnRecordAsCancelled}</p>
           <div className={styles['buttons']}>
-            <Button onClick={() => setCancelling(undefined)}>{clientWords.leaveIt}</Button>
+            <Button onClick={() => setCancelling(undefined)}>{clientWords.cancel}</Button>
             {cancelling.isSeries && (
               <Button onClick={() => void cancel(cancelling, true)}>{clientWords.thisAndTheLaterOnesOf}</Button>
             )}

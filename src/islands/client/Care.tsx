@@ -151,7 +151,7 @@ function Merge({ preview, onClose }: { readonly preview: Preview; readonly onClo
       {twice.length > 0 && <p>{clientWords.bothHaveBothStayEndThe(twice.join(', '))}</p>}
       {trouble && <p role="alert">{trouble}</p>}
       <div className={shared['buttons']}>
-        <Button onClick={onClose}>{clientWords.leaveThemAsTheyAre}</Button>
+        <Button onClick={onClose}>{clientWords.cancel}</Button>
         <Button look="filled" onClick={() => void merge()}>
           {clientWords.merge}
         </Button>

@@ -47,7 +47,7 @@ export function ClientPage({ view, today, isOwner }: Props) {
   const { say, toasts } = useToasts();
   const placing = usePlacing(client.id, view.conditions, (finding, replaced) => {
     setFindings((all) => [...all.filter((f) => f.key !== replaced), finding]);
-    say(`${replaced === null ? 'Placed' : 'Corrected'}: ${finding.words}.`);
+    say(`${replaced === null ? clientWords.placed : clientWords.corrected}: ${finding.words}.`);
   });
   const marks = marksOf(findings);
   const regions = new Map(marks.regions);
@@ -148,7 +148,12 @@ export function ClientPage({ view, today, isOwner }: Props) {
                       {finding.source === 'client' && clientWords.toldOnTheTablet}
                       {finding.note && ` · ${finding.note}`}
                       {finding.clearance &&
-                        ` · note of ${dayInWords(finding.clearance.date)}${finding.clearance.isValid ? clientWords.countsUntil(dayInWords(finding.clearance.until)) : clientWords.hasRunOut}`}
+                        clientWords.noteOf(
+                          dayInWords(finding.clearance.date),
+                          finding.clearance.isValid
+                            ? clientWords.countsUntil(dayInWords(finding.clearance.until))
+                            : clientWords.hasRunOut,
+                        )}
                     </span>
                   </div>
                   <span className={styles['acts']}>

@@ -27,8 +27,8 @@ const names: Readonly<Partial<Record<keyof ClientInput, string>>> = {
   address: clientWords.address,
   emergencyContact: clientWords.inAnEmergency,
   note: clientWords.goodToKnow,
-  medicines: 'Medicines',
-  language: 'Reads',
+  medicines: clientWords.medicines,
+  language: clientWords.reads2,
 };
 
 /** What is typed: the data of a client, with what may be empty or no number yet as text. */

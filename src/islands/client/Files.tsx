@@ -95,7 +95,13 @@ export function Files({ clientId, initial, consent, say, onRemove }: Props) {
       </div>
       <p className={shared['quiet']}>
         {consent
-          ? `Signed by ${consent.name} on ${consent.signedAt.slice(0, 10)}, wording ${consent.wordingVersion}. Areas agreed to: ${consent.areas.join(', ') || clientWords.noneOfTheSeparateOnes}.${consent.isDue ? clientWords.dueAgain : ''}`
+          ? clientWords.signedByOnWordingAreasAgreed(
+              consent.name,
+              consent.signedAt.slice(0, 10),
+              consent.wordingVersion,
+              consent.areas.join(', ') || clientWords.noneOfTheSeparateOnes,
+              consent.isDue ? clientWords.dueAgain : '',
+            )
           : clientWords.notSignedYetItIsRead}
       </p>
     </>

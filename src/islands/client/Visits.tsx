@@ -43,9 +43,14 @@ function titleOf(history: readonly HistoryEntry[], volumes: ShownVolumes): strin
   const measured = history.filter((entry) => entry.excessMl !== null);
   const [latest] = measured;
   const first = measured.at(-1);
-  if (!latest || !first || latest === first || latest.excessMl === null || first.excessMl === null) return 'Visits';
+  if (!latest || !first || latest === first || latest.excessMl === null || first.excessMl === null)
+    return clientWords.visits2;
   const change = latest.excessMl - first.excessMl;
-  return `${volumes.text(latest.excessMl)} over the other side, ${volumes.bare(Math.abs(change))} ${change < 0 ? 'less' : 'more'} than at the first visit`;
+  return clientWords.overTheOtherSideThanAt(
+    volumes.text(latest.excessMl),
+    volumes.bare(Math.abs(change)),
+    change < 0 ? 'less' : 'more',
+  );
 }
 
 /** A score in words; nothing where it was not asked. */

@@ -14,7 +14,6 @@ export const clientWords = {
   cancel2: (date: string, time: string) => `Cancel: ${date}, ${time}`,
   cancel3: (date: string, time: string) => `Cancel ${date}, ${time}?`,
   itStaysOnRecordAsCancelled: 'It stays on record as cancelled; its reminder is not sent.',
-  leaveIt: 'Cancel',
   thisAndTheLaterOnesOf: 'This and the later ones of the row',
   cancelTheVisit: 'Cancel the visit',
 
@@ -37,7 +36,6 @@ export const clientWords = {
   stays2: 'Stays',
   keptAsACorrection: 'Kept as a correction',
   bothHaveBothStayEndThe: (twice: string) => `Both have: ${twice}. Both stay; end the one that is too many.`,
-  leaveThemAsTheyAre: 'Cancel',
   merge: 'Merge',
   eraseForGood2: (name: string) => `Erase ${name} for good`,
   findingsVisitsMeasurementsConsents:
@@ -195,4 +193,19 @@ export const clientWords = {
   phone: 'Phone',
   email: 'E-mail',
   address: 'Address',
+  medicines: 'Medicines',
+  reads2: 'Reads',
+  signedByOnWordingAreasAgreed: (
+    name: string,
+    signedAt: string,
+    wordingVersion: number,
+    areas: string,
+    which: string,
+  ) => `Signed by ${name} on ${signedAt}, wording ${wordingVersion}. Areas agreed to: ${areas}.${which}`,
+  visits2: 'Visits',
+  overTheOtherSideThanAt: (text: string, bare: string, which: string) =>
+    `${text} over the other side, ${bare} ${which} than at the first visit`,
+  placed: 'Placed',
+  corrected: 'Corrected',
+  noteOf: (dayInWords: string, which: string) => ` · note of ${dayInWords}${which}`,
 };

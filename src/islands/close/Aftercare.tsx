@@ -38,8 +38,8 @@ export function Aftercare({ visitId, proposed, answers, onAnswer, isFixed }: Pro
   );
   const others = aftercareIds.filter((id) => !chosen.includes(id));
   return (
-    <section className={styles['aftercare']} aria-label={closeWords.whatToMind}>
-      <h2>{closeWords.whatToMind}</h2>
+    <section className={styles['aftercare']} aria-label={closeWords.factAftercare}>
+      <h2>{closeWords.factAftercare}</h2>
       {chosen.map(line)}
       {others.length > 0 && !isFixed && (
         <details>

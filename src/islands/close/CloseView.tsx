@@ -113,7 +113,7 @@ export function CloseView({ view }: { readonly view: View }) {
           </fieldset>
           <Drawn className={styles['noteRoom']}>
             <NoteEditor
-              label={closeWords.note}
+              label={closeWords.factNote}
               hint={closeWords.forTheRecordTheClientMay}
               value={doc}
               turn={turn}

@@ -38,7 +38,7 @@ export function Feedback({ answers, onAnswer, isScented, isFixed }: Props) {
   );
   return (
     <>
-      {row('pressure', 'Pressure', [
+      {row('pressure', closeWords.factPressure, [
         { value: '-1', text: closeWords.lighterNextTime },
         { value: '0', text: closeWords.justRight },
         { value: '1', text: closeWords.couldBeDeeper },
@@ -48,11 +48,11 @@ export function Feedback({ answers, onAnswer, isScented, isFixed }: Props) {
           {now === 'lighter' ? closeWords.lighterPleaseNow : closeWords.tooHotCoolItNow}
         </p>
       )}
-      {row('comfort', 'Comfort, 0 to 10', tenths)}
+      {row('comfort', closeWords.comfort0To10, tenths)}
       {row('relaxationBefore', closeWords.relaxedBeforeTo, tenths)}
       {row('relaxationAfter', closeWords.relaxedNowTo, tenths)}
-      {row('warmth', 'Warmth', numbered(warmthAnswers))}
-      {isScented && row('scent', 'Scent', numbered(scentAnswers))}
+      {row('warmth', closeWords.factWarmth, numbered(warmthAnswers))}
+      {isScented && row('scent', closeWords.factScent, numbered(scentAnswers))}
     </>
   );
 }

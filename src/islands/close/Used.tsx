@@ -57,7 +57,7 @@ export function Used({ visit, stones, answers, onAnswer, isFixed }: Props) {
           </p>
           <Field
             label={closeWords.used2}
-            aria-label={closeWords.stonesUsed}
+            aria-label={closeWords.factStones}
             type="number"
             min={0}
             disabled={isFixed}

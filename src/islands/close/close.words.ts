@@ -18,7 +18,6 @@ export const closeWords = {
   notAllSavedYet: 'Not everything is saved yet: see what the line beside the heading says, then try again.',
 
   // Aftercare
-  whatToMind: 'Aftercare',
   moreToSay: 'More to say',
   printIt: 'Print it',
   homeSheet: 'Home sheet',
@@ -31,7 +30,6 @@ export const closeWords = {
   howItWas: 'How it was',
   howWasIt: 'How was it?',
   letTheClientAnswer: 'Let the client answer',
-  note: 'Note',
   forTheRecordTheClientMay: 'For the record; the client may ask to see it.',
   correctTheRecord: 'Correct the record',
   backTo: (name: string) => `Back to ${name}`,
@@ -124,7 +122,6 @@ export const closeWords = {
   ml: 'mL',
   stones: 'Stones',
   used2: 'used',
-  stonesUsed: 'Stones used',
 
   // useClosing
   saved: 'saved',
@@ -133,4 +130,5 @@ export const closeWords = {
   nextQuestion: 'next question',
   chooseAnAnswer: 'choose an answer',
   closeTheVisitKey: 'close the visit',
+  comfort0To10: 'Comfort, 0 to 10',
 };

@@ -23,11 +23,11 @@ const goOn: Readonly<Record<DayVisit['stage'], string>> = {
   prepare: dayWords.goOnPrepare,
   table: dayWords.backToTheTable,
   close: dayWords.closeTheRecord,
-  done: 'Open',
+  done: dayWords.open,
   stopped: dayWords.seeWhy,
 };
 
-const goOnWords = (visit: DayVisit, mayTreat: boolean) => (mayTreat ? goOn[visit.stage] : 'Contact');
+const goOnWords = (visit: DayVisit, mayTreat: boolean) => (mayTreat ? goOn[visit.stage] : dayWords.contact);
 
 /** Today as a thread: what is over, who is next, what each visit needs. */
 export function DayThread({

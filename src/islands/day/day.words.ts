@@ -45,4 +45,6 @@ export const dayWords = {
   findAClient: 'find a client',
   min: (minutes: number) => `${minutes} min`,
   done: ', done',
+  open: 'Open',
+  contact: 'Contact',
 };

@@ -79,7 +79,11 @@ export function Given({ visit, sheets, onSheets, today, canKeep, onKeep, say }: 
             <p>
               {one.log.done === 0
                 ? homeWords.notTickedYet
-                : `Done ${one.log.done} of ${one.log.asked} times${one.log.percent === null ? '' : ` (${one.log.percent} %)`}.`}
+                : homeWords.doneOfTimes(
+                    one.log.done,
+                    one.log.asked,
+                    one.log.percent === null ? '' : ` (${one.log.percent} %)`,
+                  )}
             </p>
             <div className={styles['acts']}>
               <ButtonLink href={`/api/home/${one.id}/sheet.pdf?paper=a4`} target="_blank">
@@ -100,7 +104,7 @@ export function Given({ visit, sheets, onSheets, today, canKeep, onKeep, say }: 
                 </a>
                 <Button
                   look="link"
-                  onClick={() => void navigator.clipboard.writeText(link.url).then(() => say('Copied.'))}
+                  onClick={() => void navigator.clipboard.writeText(link.url).then(() => say(homeWords.copied))}
                 >
                   {homeWords.copyIt}
                 </Button>

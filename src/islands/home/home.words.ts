@@ -61,4 +61,6 @@ export const homeWords = {
   aWordOfYours: 'Your own note',
   printedOnTheSheetNoNames: 'Printed on the sheet. No names of illnesses: others may see it.',
   atMostAWeek: (most: number, why: string) => `At most ${timesText(most)} in seven days${why === '' ? '' : `: ${why}`}`,
+  doneOfTimes: (done: number, asked: number, which: string) => `Done ${done} of ${asked} times${which}.`,
+  copied: 'Copied.',
 };

@@ -9,7 +9,15 @@ import { useHouseForm } from '../forms/use-house-form';
 import styles from './House.module.css';
 import { roleWords } from './role-words';
 
-const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const weekdays = [
+  houseWords.monday,
+  houseWords.tuesday,
+  houseWords.wednesday,
+  houseWords.thursday,
+  houseWords.friday,
+  houseWords.saturday,
+  houseWords.sunday,
+];
 
 interface Props {
   readonly person: PersonView | null;

@@ -207,4 +207,11 @@ export const houseWords = {
   emptyIsTheOneOfToday: 'Leave it empty if it is the present one.',
   restoreThis: 'Restore this backup',
   seeWhatIsInIt: 'See what is in it',
+  monday: 'Monday',
+  tuesday: 'Tuesday',
+  wednesday: 'Wednesday',
+  thursday: 'Thursday',
+  friday: 'Friday',
+  saturday: 'Saturday',
+  sunday: 'Sunday',
 };

@@ -26,14 +26,14 @@ interface Table {
 }
 
 const roleWords: Readonly<Record<ColumnRole, string>> = {
-  client: 'Client',
+  client: importsWords.client2,
   born: importsWords.dateOfBirth,
-  date: 'Date',
+  date: importsWords.date,
   phase: importsWords.beforeOrAfter,
   limb: importsWords.armOrLeg,
   side: importsWords.leftOrRight,
-  point: 'Point',
-  girth: 'Girth',
+  point: importsWords.point2,
+  girth: importsWords.girth,
   unit: importsWords.unitOfTheRow,
 };
 const shownRows = 6;

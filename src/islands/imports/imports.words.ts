@@ -74,4 +74,6 @@ export const importsWords = {
 
   // Progress
   stop: 'Stop',
+  point2: 'Point',
+  girth: 'Girth',
 };

@@ -33,11 +33,11 @@ const texts = [
 ] as const;
 
 const lists = [
-  { key: 'family', label: 'Family', values: familyWords },
-  { key: 'hands', label: 'Hands', values: handWords },
-  { key: 'pressure', label: 'Pressure', values: touchWords },
+  { key: 'family', label: libraryWords.family, values: familyWords },
+  { key: 'hands', label: libraryWords.hands, values: handWords },
+  { key: 'pressure', label: libraryWords.pressure, values: touchWords },
   { key: 'direction', label: 'Way', values: directionWords },
-  { key: 'therapist', label: 'Therapist', values: standingWords },
+  { key: 'therapist', label: libraryWords.therapist, values: standingWords },
 ] as const;
 
 const numbers = [

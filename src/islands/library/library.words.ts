@@ -255,4 +255,6 @@ export const libraryWords = {
 
   asksForALicence: 'asks for a licence',
   asksForTraining: 'asks for training',
+  copied: (copyId: string, i: number) => `${copyId} copied ${i}`,
+  pressure: 'Pressure',
 };

@@ -141,7 +141,7 @@ export function copyForOtherSide(draft: Draft, id: string): Draft {
   const blocks = draft.blocks.flatMap((one) => (one === block ? [{ ...one, twin }, copy] : [one]));
   const steps = draft.steps
     .filter((step) => step.block === id)
-    .map((step, i): DraftStep => ({ ...step, side: other, block: copyId, key: `${copyId} copied ${i}` }));
+    .map((step, i): DraftStep => ({ ...step, side: other, block: copyId, key: libraryWords.copied(copyId, i) }));
   return { ...draft, blocks, steps: [...draft.steps, ...steps] };
 }
 

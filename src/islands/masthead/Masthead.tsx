@@ -148,13 +148,13 @@ export function Masthead({ place, me }: Props) {
               </MenuItem>
             ))}
             {hasPin && (
-              <MenuItem id="lock" textValue="Lock the screen" className={styles['item'] ?? ''}>
+              <MenuItem id="lock" textValue={mastheadWords.lockTheScreen} className={styles['item'] ?? ''}>
                 <strong>
                   <Lock size={16} aria-hidden="true" /> {mastheadWords.lockTheScreen}
                 </strong>
               </MenuItem>
             )}
-            <MenuItem id="pin" textValue="My PIN" className={styles['item'] ?? ''}>
+            <MenuItem id="pin" textValue={mastheadWords.myPin} className={styles['item'] ?? ''}>
               <strong>
                 <KeyRound size={16} aria-hidden="true" /> {hasPin ? mastheadWords.changeMyPin : mastheadWords.setMyPin}
               </strong>
@@ -169,13 +169,13 @@ export function Masthead({ place, me }: Props) {
                 <ShieldCheck size={16} aria-hidden="true" /> {mastheadWords.secondFactor}
               </strong>
             </MenuItem>
-            <MenuItem id="out" textValue="Sign out" className={styles['item'] ?? ''}>
+            <MenuItem id="out" textValue={mastheadWords.signOut} className={styles['item'] ?? ''}>
               <strong>
                 <LogOut size={16} aria-hidden="true" /> {mastheadWords.signOut}
               </strong>
             </MenuItem>
             <Separator className={styles['separator'] ?? ''} />
-            <MenuItem id="light" textValue="Light" className={styles['item'] ?? ''}>
+            <MenuItem id="light" textValue={mastheadWords.light} className={styles['item'] ?? ''}>
               <strong>
                 {isLamp ? <Sun size={16} aria-hidden="true" /> : <Lamp size={16} aria-hidden="true" />}{' '}
                 {isLamp ? mastheadWords.daylight : mastheadWords.lampLight}

@@ -21,4 +21,6 @@ export const mastheadWords = {
   secondFactor: 'Second factor',
   devices: 'My devices',
   findAClientKey: 'find a client',
+  myPin: 'My PIN',
+  light: 'Light',
 };

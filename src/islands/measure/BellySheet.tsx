@@ -43,7 +43,7 @@ export default function BellySheet({ view, head, onward, observations, client, o
   const isBlocked = navelHeightCm === null || consent.trim() === '';
   return (
     <Frame
-      bodyLabel="Belly"
+      bodyLabel={measureWords.belly}
       body={<BodyPanel label={measureWords.belly} initial={{ view: 'front', side: 'left' }} sheets={['body']} />}
       main={
         <>
@@ -142,7 +142,7 @@ export default function BellySheet({ view, head, onward, observations, client, o
           {isBlocked && <p className={styles['soft']}>{measureWords.girthsAreKeptOnceTheConsent}</p>}
         </>
       }
-      asideLabel="What the tape says of the belly"
+      asideLabel={measureWords.whatTheTapeSaysOfThe2}
       aside={
         <>
           <h2>{measureWords.sinceTheFirstTaping}</h2>

@@ -78,7 +78,7 @@ export default function FaceSheet({ view, phase, head, onward, observations }: S
   );
   return (
     <Frame
-      bodyLabel="Face and neck"
+      bodyLabel={measureWords.faceAndNeck}
       body={
         <BodyPanel
           label={measureWords.faceAndNeck}
@@ -178,7 +178,7 @@ export default function FaceSheet({ view, phase, head, onward, observations }: S
           </div>
         </>
       }
-      asideLabel="What the tape says of the face"
+      asideLabel={measureWords.whatTheTapeSaysOfThe}
       aside={<Verdict face={face} last={last} range={range} unit={unit} isAfter={phase === 'after'} />}
       foot={
         <>
@@ -232,7 +232,10 @@ function Verdict({ face, last, range, unit, isAfter }: VerdictProps) {
           <p className={styles['verdict']}>
             {Math.abs(composite.signedAsymmetry) < 0.05
               ? measureWords.neitherSideIsLarger
-              : `The ${composite.signedAsymmetry > 0 ? 'right' : 'left'} side is larger by ${formatNumber(Math.abs(composite.signedAsymmetry), 1)} % on the whole.`}{' '}
+              : measureWords.theSideIsLargerByOn(
+                  composite.signedAsymmetry > 0 ? 'right' : 'left',
+                  formatNumber(Math.abs(composite.signedAsymmetry), 1),
+                )}{' '}
             {change &&
               (change.isReal
                 ? measureWords.theChangeIsBeyondMeasuringError
@@ -248,7 +251,7 @@ function Verdict({ face, last, range, unit, isAfter }: VerdictProps) {
         <p className={styles['soft']}>
           {turnDifference === 0
             ? measureWords.theNeckTurnsAsFarTo
-            : `The neck turns ${Math.abs(turnDifference)}° less to the ${turnDifference > 0 ? 'right' : 'left'}: that side is tighter.`}
+            : measureWords.theNeckTurnsLessToThe(Math.abs(turnDifference), turnDifference > 0 ? 'right' : 'left')}
         </p>
       )}
       <p className={styles['soft']}>{measureWords.lidsArePuffiestOnWakingNote}</p>

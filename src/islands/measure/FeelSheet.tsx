@@ -48,7 +48,7 @@ export default function FeelSheet({ view, head, onward, observations, client, on
   ];
   return (
     <Frame
-      bodyLabel="What is known"
+      bodyLabel={measureWords.whatIsKnown}
       body={
         <BodyPanel
           label={measureWords.whatIsKnownOf(view.visit.client.name)}
@@ -89,7 +89,7 @@ export default function FeelSheet({ view, head, onward, observations, client, on
           </div>
         </>
       }
-      asideLabel="What it says"
+      asideLabel={measureWords.whatItSays}
       aside={
         <>
           <h2>{measureWords.againstLastTime}</h2>
@@ -162,7 +162,7 @@ function Impedance({ observations, client, side }: ImpedanceProps) {
           }}
         />
         <NumberField
-          label={`${side === 'left' ? 'right' : 'left'} arm, ohm`}
+          label={measureWords.armOhm2(side === 'left' ? 'right' : 'left')}
           value={unaffectedOhm}
           least={1}
           most={5000}
@@ -182,11 +182,15 @@ function Impedance({ observations, client, side }: ImpedanceProps) {
 
 const bandWords = {
   usual: measureWords.inTheUsualRange,
-  raised: 'raised (2 SD)',
+  raised: measureWords.raised2Sd,
   above: measureWords.aboveTheUsualRangeSd,
 };
 
 function ratioWords({ ratio, band }: ImpedanceRatio): string {
   const doubt = isRatioPlausible(ratio) ? '' : measureWords.ratiosLieBetweenAndTypedRight;
-  return `Ratio ${formatNumber(ratio, 3)}, ${band ? bandWords[band] : measureWords.theStrongerHandIsNotKnown}.${doubt}`;
+  return measureWords.ratio(
+    formatNumber(ratio, 3),
+    band ? bandWords[band] : measureWords.theStrongerHandIsNotKnown,
+    doubt,
+  );
 }

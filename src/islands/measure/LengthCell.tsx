@@ -2,6 +2,7 @@ import { type KeyboardEvent, useState } from 'react';
 import { readLength } from '../../core/swelling/read-length';
 import { formatNumber, fromCm, type LengthUnit, toCm } from '../../core/units';
 import styles from './FaceSheet.module.css';
+import { measureWords } from './measure.words';
 
 interface Props {
   readonly label: string;
@@ -30,7 +31,7 @@ export function LengthCell({ label, valueCm, unit, leastCm, mostCm, isDisabled =
     }
     const cm = read.kind === 'length' ? toCm(read.value, read.unit ?? unit) : NaN;
     if (!(cm >= leastCm && cm <= mostCm)) {
-      setError(`From ${text(leastCm)} to ${text(mostCm)} ${unit}.`);
+      setError(measureWords.fromTo(text(leastCm), text(mostCm), unit));
       return false;
     }
     setTyped(undefined);

@@ -65,7 +65,7 @@ export default function LinesSheet({ head, onward, observations }: SheetProps) {
   return (
     <Frame
       isBodyLarge
-      bodyLabel="Draw the lines"
+      bodyLabel={measureWords.drawTheLines}
       body={
         <BodyPanel
           label={measureWords.linesOfTheFace}
@@ -175,7 +175,7 @@ export default function LinesSheet({ head, onward, observations }: SheetProps) {
           )}
         </>
       }
-      asideLabel="Usual lines"
+      asideLabel={measureWords.usualLines}
       aside={
         <>
           <h2>{measureWords.addAUsualLine}</h2>
@@ -247,5 +247,5 @@ function freeId(lines: readonly FaceLine[]): string {
 function workWords(line: FaceLine): string {
   const { across } = strokesOf(line, () => undefined);
   const times = across.length === 1 ? measureWords.oneStrokeAcross : measureWords.strokesAcross(across.length);
-  return `${times}, then on to ${drainWords[drainOf[line.kind]] ?? measureWords.itsDrain}`;
+  return measureWords.thenOnTo(times, drainWords[drainOf[line.kind]] ?? measureWords.itsDrain);
 }

@@ -31,7 +31,7 @@ const sheets = [
   { value: 'face', text: measureWords.face, cap: 'N', tells: measureWords.faceAndNeckKey },
   { value: 'lines', text: measureWords.lines3, cap: 'L', tells: measureWords.linesOfTheFaceKey },
   { value: 'belly', text: measureWords.belly2, cap: 'G', tells: measureWords.girthsOfTheBelly },
-  { value: 'pictures', text: measureWords.pictures, cap: 'P', tells: measureWords.pictures2 },
+  { value: 'pictures', text: measureWords.pictures, cap: 'P', tells: measureWords.pictures },
 ] as const;
 export type Sheet = (typeof sheets)[number]['value'];
 
@@ -69,7 +69,7 @@ export function MeasureView({ view: input, phase, sheet: first }: Props) {
   const onFlags = useCallback((next: readonly FlagView[]) => setFlags(next), []);
   const observations = useObservations(input, phase, onFlags);
 
-  const ways = useSaving(`client ${visit.client.id} measuring`);
+  const ways = useSaving(measureWords.clientMeasuring(visit.client.id));
   const remember = (change: Partial<ClientMeasuringInput>) => {
     const next = { ...client, ...change };
     setClient(next);

@@ -19,7 +19,7 @@ export default function PictureSheet({ view, phase, head, onward }: SheetProps) 
   const clientId = view.visit.client.id;
   return (
     <Frame
-      bodyLabel="Take a picture"
+      bodyLabel={measureWords.takeAPicture}
       body={
         <PictureIntake
           key={`${pose} ${ofPose.length}`}
@@ -43,7 +43,7 @@ export default function PictureSheet({ view, phase, head, onward }: SheetProps) 
           <Compare key={`${pose} ${ofPose.length}`} clientId={clientId} photos={ofPose} />
         </>
       }
-      asideLabel="Pictures on record"
+      asideLabel={measureWords.picturesOnRecord}
       aside={
         <>
           <h2>{measureWords.onRecord}</h2>

@@ -83,7 +83,10 @@ export function SkinForm({ observations, limb, side }: Props) {
           measureWords.anObservationOfTheTherapistNever}
       </p>
       <Choice
-        label={`Skin fold at the base of the ${limb === 'leg' ? measureWords.secondToe : measureWords.middleFinger}, ${side}`}
+        label={measureWords.skinFoldAtTheBaseOf(
+          limb === 'leg' ? measureWords.secondToe : measureWords.middleFinger,
+          side,
+        )}
         options={skinFoldValues.map((value) => ({ value, text: value }))}
         value={fold?.sign ?? null}
         onChange={(sign) => save('skin-fold', side, { site: limb === 'leg' ? 'toe' : 'finger', sign })}

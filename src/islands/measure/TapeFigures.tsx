@@ -68,7 +68,7 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
           <span>
             {value.excessMl === null
               ? measureWords.theSoFar(side, limb)
-              : `over the ${other} ${limb}${isComplete ? '' : measureWords.soFar}`}
+              : measureWords.overThe(other, limb, isComplete ? '' : measureWords.soFar)}
           </span>
         </div>
         {value.excessPercent !== null && (
@@ -85,7 +85,9 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
               {volumes.signedBare(change.ml)} <small>{volumes.name}</small>
             </strong>
             <span>
-              {phase === 'after' ? measureWords.inThisVisit : `since ${run.last?.date ?? measureWords.lastTime4}`}
+              {phase === 'after'
+                ? measureWords.inThisVisit
+                : measureWords.since(run.last?.date ?? measureWords.lastTime4)}
             </span>
           </div>
         )}
@@ -100,7 +102,10 @@ export function TapeFigures({ view, run, limb, side, phase }: FiguresProps) {
         <p className={styles['verdict']} data-beyond={change.beyond ? true : undefined}>
           <strong>{change.beyond ? measureWords.beyondWhatTheTapeCanErr : measureWords.withinMeasuringError}</strong>{' '}
           {change.beyond
-            ? `${change.ml < 0 ? 'Smaller' : 'Larger'} by more than ${volumes.text(change.limitMl)}.`
+            ? measureWords.byMoreThan(
+                change.ml < 0 ? measureWords.smaller : measureWords.larger,
+                volumes.text(change.limitMl),
+              )
             : measureWords.mayBeNoChangeOnlyBeyond(volumes.text(change.limitMl))}{' '}
           {limitSource(view, limb, phase)}
           {top && measureWords.fluidSitsHighestBetweenAnd(formatNumber(top.from), formatNumber(top.to), run.unit)}

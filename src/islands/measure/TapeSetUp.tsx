@@ -183,7 +183,7 @@ export function NumberField({ label, value, least, most, decimals = 0, note, onV
       setText(undefined);
       onValue(null);
     } else if (number === undefined || number < least || number > most)
-      setError(`Type a number from ${least} to ${most}.`);
+      setError(measureWords.typeANumberFromTo(least, most));
     else {
       setError(undefined);
       setText(undefined);

@@ -94,12 +94,12 @@ export function TapeSheet(props: Props) {
       },
       {
         keys: ['Y'],
-        words: measureWords.tapedAgainItIsRightKey,
+        words: measureWords.tapedAgainItIsRight,
         act: here.length > 0 ? () => run.confirm(here.map(({ key }) => key)) : undefined,
       },
       { keys: ['U', 'Ctrl+Z'], words: measureWords.undoTheLastNumber, act: run.undo },
-      { keys: ['C'], words: measureWords.howItIsTapedKey, act: () => setIsSettingUp(true) },
-      { keys: ['B'], words: measureWords.tapeWithAButtonKey, act: () => setHasButtonTape((has) => !has) },
+      { keys: ['C'], words: measureWords.howItIsTaped2, act: () => setIsSettingUp(true) },
+      { keys: ['B'], words: measureWords.tapeWithAButton2, act: () => setHasButtonTape((has) => !has) },
     ],
     { whileWriting: 'numbers' },
   );
@@ -118,7 +118,7 @@ export function TapeSheet(props: Props) {
 
   return (
     <Frame
-      bodyLabel="Where to tape"
+      bodyLabel={measureWords.whereToTape}
       body={
         <LimbMap
           label={measureWords.whereToTapeTheS(limb)}
@@ -179,7 +179,7 @@ export function TapeSheet(props: Props) {
                 <Button look="mend" onClick={() => run.mend(doubt)}>
                   {doubt.mend === 'swap'
                     ? measureWords.swapTheSides
-                    : `Read them as ${run.unit === 'cm' ? 'inches' : 'cm'}`}
+                    : measureWords.readThemAs(run.unit === 'cm' ? 'inches' : 'cm')}
                 </Button>
               )}
               <Button look="link" onClick={() => run.confirm([doubt.key])}>
@@ -204,7 +204,7 @@ export function TapeSheet(props: Props) {
           </p>
         </>
       }
-      asideLabel="What the tape says"
+      asideLabel={measureWords.whatTheTapeSays}
       aside={
         <>
           <div className={styles['heading']}>
@@ -305,4 +305,7 @@ const againWords = (next: PassName) =>
   ({ first: measureWords.firstReadings, second: measureWords.tapeAgain, third: measureWords.thirdReadings })[next];
 
 const titleOf = (phase: 'before' | 'after', pass: PassName) =>
-  `Tape run${phase === 'after' ? ', after' : ''}${{ first: '', second: ', again', third: measureWords.thirdReadings2 }[pass]}`;
+  measureWords.tapeRun2(
+    phase === 'after' ? ', after' : '',
+    { first: '', second: ', again', third: measureWords.thirdReadings2 }[pass],
+  );

@@ -34,7 +34,7 @@ export default function TouchSheet({ view, phase, head, onward, observations, li
   }
   return (
     <Frame
-      bodyLabel="Touch the place"
+      bodyLabel={measureWords.touchThePlace}
       body={
         <BodyPanel
           label={measureWords.skinAndTissue}
@@ -69,7 +69,7 @@ export default function TouchSheet({ view, phase, head, onward, observations, li
           )}
         </>
       }
-      asideLabel="What was found"
+      asideLabel={measureWords.whatWasFound}
       aside={
         <>
           <Found

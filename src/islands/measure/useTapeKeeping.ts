@@ -8,6 +8,7 @@ import type { Comparison, Facts } from '../saving/SaveLine';
 import { versioned } from '../saving/sending';
 import { useSaving } from '../saving/use-saving';
 import type { Tape } from './tape';
+import { measureWords } from './measure.words';
 
 type Input = BodyOf<'POST /api/visits/{id}/taping'>;
 export type TapingBody = Omit<Input, 'basedOn'>;
@@ -75,5 +76,8 @@ function factsOf({ positions, affected, reference, unit }: Pick<TapingBody, keyo
       const girth = list?.[i] ?? null;
       return [`${side}, ${formatNumber(at)} ${unit}`, girth === null ? '' : `${formatNumber(girth)} ${unit}`] as const;
     });
-  return Object.fromEntries([...girths(affected, 'swollen side'), ...girths(reference, 'other side')]);
+  return Object.fromEntries([
+    ...girths(affected, measureWords.swollenSide),
+    ...girths(reference, measureWords.otherSide),
+  ]);
 }

@@ -54,7 +54,7 @@ export function Bottles({ first }: { readonly first: StockView }) {
         params: { key: bottle.id },
         body: { ...plain(bottle), state: 'discarded' },
       });
-      setSaid(`${nameOf(bottle)}, lot ${bottle.lot || oilsWords.withoutANumber}: thrown away.`);
+      setSaid(oilsWords.lotThrownAway(nameOf(bottle), bottle.lot || oilsWords.withoutANumber));
       await reload();
     } catch (error) {
       setSaid(sentenceOf(error));

@@ -330,4 +330,7 @@ export const oilsWords = {
 
   // useScale
   notAskedYet: 'not asked yet',
+  lotThrownAway: (nameOf: string, lot: string) => `${nameOf}, lot ${lot}: thrown away.`,
+  theBestThatTheShelfHas: (which: string) => `The best that the shelf has for it${which}.`,
+  gets: (splitOf: string, name: string) => `${splitOf} gets “${name}”.`,
 };

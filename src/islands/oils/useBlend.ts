@@ -82,7 +82,7 @@ export function useBlend(first: OilBenchView) {
         // The search does not know what drops onto the same skin.
         takeMended(makeSafe(oilBook, { ...caseOf(view, blend), parts: found }) ?? { parts: found });
         const [binding] = answer.blend.binding;
-        return `The best that the shelf has for it${binding ? oilsWords.heldBackBy(binding) : ''}.`;
+        return oilsWords.theBestThatTheShelfHas(binding ? oilsWords.heldBackBy(binding) : '');
       });
       setIsSearching(false);
     },
@@ -103,7 +103,7 @@ export function useBlend(first: OilBenchView) {
           },
         });
         await reload();
-        return `${view.client?.name.split(' ')[0] ?? oilsWords.theVisit} gets “${blend.name}”.`;
+        return oilsWords.gets(view.client?.name.split(' ')[0] ?? oilsWords.theVisit, blend.name);
       }),
     startMixing: () =>
       attempt(async () => {

@@ -21,7 +21,7 @@ export function ChangeWish({ plan, onClose }: { readonly plan: PlanHandle; reado
           event.preventDefault();
           const value = Number(minutes);
           if (!(value >= 1 && value <= 480)) {
-            setError('A visit lasts 1 to 480 minutes.');
+            setError(planWords.aVisitLasts1To480);
             return;
           }
           plan.replan({ ...wish, minutes: value });

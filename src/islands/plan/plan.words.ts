@@ -171,4 +171,5 @@ export const planWords = {
   moveTheStepDown: 'move the step down',
   mendWhatIsBroken: 'mend what is broken',
   undoTheLastMove: 'undo the last move',
+  aVisitLasts1To480: 'A visit lasts 1 to 480 minutes.',
 };

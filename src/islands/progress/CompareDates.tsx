@@ -57,15 +57,17 @@ export function CompareDates({ course }: { readonly course: LimbCourse }) {
       <p className={styles['soft']}>
         {from === to
           ? progressWords.chooseTwoDifferentDates
-          : `${total < 0 ? 'Smaller' : 'Larger'} by ${volumes.text(Math.abs(total))} in all${
+          : progressWords.byInAll(
+              total < 0 ? progressWords.smaller : progressWords.larger,
+              volumes.text(Math.abs(total)),
               strongest
                 ? progressWords.mostBetweenAndCm(
                     formatNumber(strongest.from),
                     formatNumber(strongest.to),
                     volumes.signed(strongest.ml),
                   )
-                : ''
-            }.`}
+                : '',
+            )}
       </p>
     </section>
   );

@@ -98,4 +98,7 @@ export const progressWords = {
   notMet: 'not met',
   by: (short: string) => `by ${short}`,
   whatTheClientSaysScrollsSideways: 'What the client says, scrolls sideways',
+  byInAll: (which: string, text: string, which2: string) => `${which} by ${text} in all${which2}.`,
+  smaller: 'Smaller',
+  larger: 'Larger',
 };

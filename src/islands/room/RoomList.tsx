@@ -70,7 +70,7 @@ export function RoomList({ room, now }: { readonly room: RoomView; readonly now:
               {roomWords.theRoomBefore} {visit.client.name.split(' ')[0]} {roomWords.comes}
             </h2>
             <span>
-              {items.length === 0 ? '' : left === 0 ? roomWords.allIsReady : `${left} of ${items.length} to do`}
+              {items.length === 0 ? '' : left === 0 ? roomWords.allIsReady : roomWords.ofToDo(left, items.length)}
             </span>
           </div>
           {treatment?.stones && <StoneTrouble stones={treatment.stones} onTake={(stones) => void takeStones(stones)} />}

@@ -19,4 +19,5 @@ export const roomWords = {
   // RoomList
   nextOnTheList: 'next on the list',
   readyOrNotYet: 'ready, or not yet',
+  ofToDo: (left: number, length: number) => `${left} of ${length} to do`,
 };

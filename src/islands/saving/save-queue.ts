@@ -1,5 +1,6 @@
 import type { Problem } from '../../contracts/problem';
 import { type Draft, type DraftStore, memoryDrafts } from './draft-store';
+import { savingWords } from './saving.words';
 
 /** What became of a delivery. */
 export type Verdict<Answer> =
@@ -95,7 +96,7 @@ const faulty = (error: unknown): Verdict<never> => ({
   kind: 'refused',
   problem: {
     type: '/problems/page',
-    title: 'The page could not send this; note it down, then load the page again.',
+    title: savingWords.thePageCouldNotSendThis,
     status: 0,
     ...(error instanceof Error && { detail: error.message }),
   },

@@ -30,4 +30,5 @@ export const savingWords = {
   signOutAnyway: 'Sign out and discard',
   stay: 'Stay signed in',
   notSent: 'Not sent yet',
+  thePageCouldNotSendThis: 'The page could not send this; note it down, then load the page again.',
 } as const;

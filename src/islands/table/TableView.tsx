@@ -228,7 +228,7 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
         <div className={styles['keys']}>
           <TouchKey onPress={() => goOn('end')} name={isReady ? 'begin' : 'next'} keyName="Space" wide />
           <TouchKey onPress={goBack} name="back" keyName="PgUp" />
-          <TouchKey onPress={pause} name={state.status === 'paused' ? 'go on' : 'pause'} keyName="P" />
+          <TouchKey onPress={pause} name={state.status === 'paused' ? tableWords.goOn : 'pause'} keyName="P" />
           <TouchKey onPress={() => goOn('skip')} name="skip" keyName="S" />
           {/* Where drops are counted there is no pace to beat; B and C stay on the keyboard. */}
           {drop && <TouchKey onPress={() => drop(1)} name={tableWords.aDrop} keyName="D" wide />}
@@ -237,12 +237,12 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
             <>
               <TouchKey
                 onPress={() => setIsSoundOn((on) => !on)}
-                name={isSoundOn ? 'beat: sound on' : 'beat: silent'}
+                name={isSoundOn ? tableWords.beatSoundOn : tableWords.beatSilent}
                 keyName="B"
               />
               <TouchKey
                 onPress={() => setIsByClock((on) => !on)}
-                name={isByClock ? 'by the clock' : 'by hand'}
+                name={isByClock ? tableWords.byTheClock : tableWords.byHand}
                 keyName="C"
               />
             </>

@@ -87,13 +87,13 @@ export function Words({ step, place, isReady, stopped, isSaidFirst, isAsking, st
 }
 
 const kindWords: Readonly<Record<Step['kind'], string>> = {
-  breathe: 'Breathe',
-  clear: 'Clear',
-  prepare: 'Prepare',
-  soften: 'Soften',
-  drain: 'Drain',
-  carry: 'Carry',
-  return: 'Return',
-  close: 'Close',
-  turn: 'Turn',
+  breathe: tableWords.breathe,
+  clear: tableWords.clear,
+  prepare: tableWords.prepare,
+  soften: tableWords.soften,
+  drain: tableWords.drain,
+  carry: tableWords.carry,
+  return: tableWords.returnWord,
+  close: tableWords.close,
+  turn: tableWords.turn,
 };

@@ -3,6 +3,7 @@ import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { TableEvent } from '../../core/table/table-event';
 import { type Writer, writerOfPage } from '../saving/device-drafts';
 import { open, openText, seal, sealText } from '../saving/sealing';
+import { tableWords } from './table.words';
 
 /** An event as a device keeps it: with its number, and whether the house has answered for it. */
 export interface OwnEvent extends TableEvent {
@@ -118,7 +119,7 @@ export async function wipePresses(owner: string): Promise<void> {
 
 const acknowledged = (event: OwnEvent): OwnEvent => ({ ...event, isAcknowledged: true });
 
-const pageNames = (owner: string) => `table ${owner} `;
+const pageNames = (owner: string) => tableWords.table(owner);
 
 /** @returns undefined where the browser refuses it too */
 function pageStore({ owner, key }: Writer): EventStore | undefined {

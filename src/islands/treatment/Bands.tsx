@@ -31,9 +31,9 @@ export function Bands({ treatment, selected, onSelect }: Props) {
   const whole = Math.max(totalSeconds, availableSeconds);
   const spare = Math.max(0, availableSeconds - totalSeconds);
   const rows = [
-    { name: 'Client', of: (block: (typeof blocks)[number]) => positionWords[block.position] },
-    { name: 'Hands', of: (block: (typeof blocks)[number]) => block.hands },
-    { name: 'Therapist', of: (block: (typeof blocks)[number]) => placeWords[block.therapist] },
+    { name: treatmentWords.client, of: (block: (typeof blocks)[number]) => positionWords[block.position] },
+    { name: treatmentWords.hands, of: (block: (typeof blocks)[number]) => block.hands },
+    { name: treatmentWords.therapist, of: (block: (typeof blocks)[number]) => placeWords[block.therapist] },
   ];
   return (
     <div className={styles['ribbon']} role="group" aria-label={treatmentWords.timeRibbon}>

@@ -269,7 +269,7 @@ function Time({ handle }: { readonly handle: TreatmentHandle }) {
       <p>
         <strong>{formatClock(treatment.totalSeconds)}</strong> {treatmentWords.of}{' '}
         {formatClock(treatment.availableSeconds)} {treatmentWords.min2}
-        {costs.length > 0 && `, of it ${costs.join(', ')}`}.
+        {costs.length > 0 && treatmentWords.ofIt(costs.join(', '))}.
       </p>
       <p className={shared['soft']}>
         {treatment.fits

@@ -165,4 +165,8 @@ export const treatmentWords = {
   ofItsLimit: (percent: number) => `${percent} % of its limit`,
   lately: (date: string, words: string) => `${date}: ${words}`,
   sevenDaysBefore: 'In the seven days before',
+  client: 'Client',
+  hands: 'Hands',
+  therapist: 'Therapist',
+  ofIt: (costs: string) => `, of it ${costs}`,
 };

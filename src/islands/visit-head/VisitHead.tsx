@@ -13,11 +13,11 @@ import styles from './VisitHead.module.css';
 const walked = ['ask', 'measure', 'plan', 'prepare', 'table', 'close'] as const;
 const names: Readonly<Record<(typeof walked)[number], string>> = {
   ask: visitHeadWords.ask,
-  measure: 'Measure',
-  plan: 'Plan',
-  prepare: 'Prepare',
-  table: 'Table',
-  close: 'Close',
+  measure: visitHeadWords.measure,
+  plan: visitHeadWords.plan,
+  prepare: visitHeadWords.prepare,
+  table: visitHeadWords.table,
+  close: visitHeadWords.close,
 };
 
 interface Props {

@@ -5,4 +5,9 @@ export const visitHeadWords = {
   missing: (list: string) => `${list} missing`,
   minWith: 'min with',
   backToTheDay: 'Back to the day',
+  measure: 'Measure',
+  plan: 'Plan',
+  prepare: 'Prepare',
+  table: 'Table',
+  close: 'Close',
 };

@@ -1,5 +1,6 @@
 import { ZxcvbnFactory } from '@zxcvbn-ts/core';
 import { adjacencyGraphs, dictionary } from '@zxcvbn-ts/language-common';
+import { authAnswers } from './auth.answers';
 
 /** Guesses that a patient machine makes in a day are too few to keep a house (of 0 to 4). */
 const leastScore = 3;
@@ -10,7 +11,5 @@ let judge: ZxcvbnFactory | undefined;
 export function oftenTriedTrouble(password: string, ownWords: readonly string[]): string | undefined {
   judge ??= new ZxcvbnFactory({ graphs: adjacencyGraphs, dictionary: { ...dictionary } });
   const { score } = judge.check(password.slice(0, 100), [...ownWords]);
-  return score >= leastScore
-    ? undefined
-    : 'That is among the passwords that are tried first: take four words that have nothing to do with each other.';
+  return score >= leastScore ? undefined : authAnswers.thatIsAmongThePasswordsThat;
 }

@@ -21,6 +21,7 @@ import {
   takeCode,
   takeStep,
 } from './second-factor.repository';
+import { authAnswers } from './auth.answers';
 
 const secretBytes = 20;
 const stepMs = 30_000;
@@ -59,8 +60,7 @@ export async function readFactor(db: Db, staff: StaffMember): Promise<FactorView
 
 /** A new secret, which counts once a code of it was typed. One that is on stays on until then. */
 export async function beginFactor(db: Db, { id, login, name }: StaffMember): Promise<FactorSetUp | SaveRefusal> {
-  if (await hasFactor(db, id))
-    return refuse('A second factor is set up already: remove it first, then set up another one.');
+  if (await hasFactor(db, id)) return refuse(authAnswers.aSecondFactorIsSetUp);
   const secret = new Secret({ size: secretBytes }).base32;
   await putFactor(db, id, secret);
   const uri = factorOf(secret, login ?? name, (await findHouse(db))?.name).toString();
@@ -75,10 +75,10 @@ export async function finishFactor(
   actor: Actor,
 ): Promise<RecoveryCodes | SaveRefusal> {
   const factor = await findFactor(db, staffId);
-  if (!factor) return refuse('Begin anew: there is no second factor being set up.');
-  if (factor.confirmed_at !== null) return refuse('A second factor is set up already.');
+  if (!factor) return refuse(authAnswers.beginAnewThereIsNoSecond);
+  if (factor.confirmed_at !== null) return refuse(authAnswers.aSecondFactorIsSetUp2);
   if (!(await isTimeCodeRight(db, staffId, factor.secret, typed, actor.now)))
-    return refuse('That is not the code that is shown now. Is the clock of your device right?');
+    return refuse(authAnswers.thatIsNotTheCodeThat);
   return db.transaction().execute(async (trx) => {
     await confirmFactor(trx, staffId, actor.now.toISOString());
     await note(trx, staffId, 'second factor set up', actor);
@@ -88,7 +88,7 @@ export async function finishFactor(
 
 /** New codes; the old ones open nothing any more. */
 export async function renewCodes(db: Db, staffId: TherapistId, actor: Actor): Promise<RecoveryCodes | SaveRefusal> {
-  if (!(await hasFactor(db, staffId))) return refuse('Set up a second factor first.');
+  if (!(await hasFactor(db, staffId))) return refuse(authAnswers.setUpASecondFactorFirst);
   return { codes: await giveCodes(db, staffId, actor.now) };
 }
 

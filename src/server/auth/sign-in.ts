@@ -13,6 +13,7 @@ import { countTry, forgive, waitAfter } from './guard';
 import { checkFactor } from './second-factor';
 import { hashSecret, hashToken, isSecret, makeToken } from './secrets';
 import { openSession, type Session } from './sessions';
+import { authAnswers } from './auth.answers';
 
 export type SignedIn =
   | { readonly kind: 'signed-in'; readonly token: string; readonly deviceToken: string }
@@ -103,13 +104,13 @@ export async function changePin(
   isDemo: boolean,
   now: Date,
 ): Promise<readonly FieldError[]> {
-  const guards = [{ key: `password of ${staffId}`, freeTries: 5, isForgiven: true }];
+  const guards = [{ key: authAnswers.passwordOf(staffId), freeTries: 5, isForgiven: true }];
   if (!isDemo) {
     const wait = await countTry(db, guards, now);
-    if (wait > 0) return [{ path: 'password', message: `Too many wrong tries: wait ${wait} seconds.` }];
+    if (wait > 0) return [{ path: 'password', message: authAnswers.tooManyWrongTriesWaitSeconds(wait) }];
     if (!(await isSecret(await findPasswordHash(db, staffId), password))) {
       await note(db, staffId, 'wrong password', now);
-      return [{ path: 'password', message: 'That is not your password.' }];
+      return [{ path: 'password', message: authAnswers.thatIsNotYourPassword }];
     }
     await forgive(db, guards, now);
   }

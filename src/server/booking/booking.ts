@@ -20,6 +20,7 @@ import { dayBounds, isoDay, longDay } from '../shared/house-clock';
 import { queueReminder } from './reminders';
 import { cancelReminders } from './reminders.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { bookingAnswers } from './booking.answers';
 
 const tidyMinutes = 15;
 
@@ -105,8 +106,8 @@ function viewOf(proposal: Proposal, day: Date, staff: StaffMember): ProposalView
     therapist: staff.name,
     why:
       proposal.gapMinutes === 0
-        ? 'right beside another visit or the end of the day, with time to tidy'
-        : `leaves ${proposal.gapMinutes} free minutes beside it`,
+        ? bookingAnswers.rightBesideAnotherVisitOrThe
+        : bookingAnswers.leavesFreeMinutesBesideIt(proposal.gapMinutes),
   };
 }
 
@@ -117,13 +118,14 @@ export async function bookVisit(
   actor: Actor,
 ): Promise<{ readonly kind: 'saved'; readonly id: number; readonly ids: readonly number[] } | SaveRefusal> {
   const errors: FieldError[] = input.focus.flatMap((id, i) =>
-    expandArea(anatomy, id) ? [] : [{ path: `focus.${i}`, message: `There is no area “${id}”.` }],
+    expandArea(anatomy, id) ? [] : [{ path: `focus.${i}`, message: bookingAnswers.thereIsNoArea(id) }],
   );
   const client = await findClient(db, input.clientId);
-  if (!client || client.merged_into !== null) errors.push({ path: 'clientId', message: 'There is no such client.' });
+  if (!client || client.merged_into !== null)
+    errors.push({ path: 'clientId', message: bookingAnswers.thereIsNoSuchClient });
   const staff = await findStaff(db, input.therapistId);
   if (!staff || staff.role === 'assistant' || staff.leftAt)
-    errors.push({ path: 'therapistId', message: 'There is no such therapist.' });
+    errors.push({ path: 'therapistId', message: bookingAnswers.thereIsNoSuchTherapist });
   if (input.holds) errors.push(...unknownChoices(await readHouseLibrary(db), input.holds).map(underHolds));
   if (errors.length > 0) return { kind: 'refused', errors };
   const repeats = input.repeat ?? { everyWeeks: 1, times: 1 };
@@ -181,9 +183,9 @@ async function collision(db: Db, wanted: Wanted): Promise<string | undefined> {
   );
   const time = format(from, 'H:mm');
   if (overlapping.some(({ therapist_id }) => therapist_id === therapistId))
-    return `${longDay(startsAt)}, ${time} is taken: choose another time.`;
+    return bookingAnswers.isTakenChooseAnotherTime(longDay(startsAt), time);
   if (overlapping.some(({ client_id }) => client_id === clientId))
-    return `The client has another visit on ${longDay(startsAt)}, ${time}: choose another time.`;
+    return bookingAnswers.theClientHasAnotherVisitOn(longDay(startsAt), time);
   return undefined;
 }
 
@@ -200,11 +202,14 @@ export async function moveVisit(
     if (visit.stage !== 'ask')
       return {
         kind: 'refused',
-        errors: [{ path: 'startsAt', message: 'This visit has begun; it stays where it is.' }],
+        errors: [{ path: 'startsAt', message: bookingAnswers.itHasBegunAndStays }],
       } as const;
     const staff = await findStaff(trx, input.therapistId);
     if (!staff || staff.role === 'assistant' || staff.leftAt)
-      return { kind: 'refused', errors: [{ path: 'therapistId', message: 'There is no such therapist.' }] } as const;
+      return {
+        kind: 'refused',
+        errors: [{ path: 'therapistId', message: bookingAnswers.thereIsNoSuchTherapist }],
+      } as const;
     const { client_id: clientId, minutes } = visit;
     const taken = await collision(trx, { ...input, clientId, minutes, butVisit: visitId });
     if (taken) return { kind: 'refused', errors: [{ path: 'startsAt', message: taken }] } as const;
@@ -235,7 +240,7 @@ export async function cancelVisit(
     const visit = await findVisit(trx, visitId);
     if (!visit || visit.cancelled_at !== null) return { kind: 'not-found' } as const;
     if (visit.stage !== 'ask' && visit.stage !== 'stopped')
-      return { kind: 'refused', errors: [{ path: '', message: 'This visit has begun; close it instead.' }] } as const;
+      return { kind: 'refused', errors: [{ path: '', message: bookingAnswers.itHasBegunCloseIt }] } as const;
     const now = actor.now.toISOString();
     const ids = visit.stage === 'stopped' || !withFollowing ? [visitId] : await listFollowing(trx, visit);
     for (const id of ids) {

@@ -15,6 +15,7 @@ import {
   setWords,
   settle,
 } from './reminders.repository';
+import { bookingAnswers } from './booking.answers';
 
 /**
  * The reminder outbox: a stand-in for a service that sends texts and mails. Messages wait in it until they are due;
@@ -104,7 +105,7 @@ export async function settleReminders(
     db,
     act.kind === 'send-due' ? { dueAt: at } : { id: act.id },
     act.kind === 'fail'
-      ? { state: 'failed', settled_at: at, trouble: 'The number does not answer.' }
+      ? { state: 'failed', settled_at: at, trouble: bookingAnswers.theNumberDoesNotAnswer }
       : { state: 'sent', settled_at: at, trouble: '' },
   );
 }

@@ -9,6 +9,7 @@ import { findClient } from './clients.repository';
 import { plainPicture } from './plain-picture';
 import { insertAudit } from '../house/audit.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { clientsAnswers } from './clients.answers';
 
 /** What may be kept: pictures and PDF, told by their content, whatever their name says. */
 const keptTypes: ReadonlySet<string> = new Set(['image/jpeg', 'image/png', 'image/webp', 'application/pdf']);
@@ -43,17 +44,15 @@ export async function attachWithin(
 ): Promise<Attached> {
   if (!(await findClient(db, clientId))) return { kind: 'not-found' };
   const refuse = (message: string) => ({ kind: 'refused', errors: [{ path: 'file', message }] }) as const;
-  if (file.content.length === 0) return refuse('That file is empty.');
-  if (file.content.length > largestFileBytes) return refuse('Keep files within 10 MB: send a smaller picture or scan.');
+  if (file.content.length === 0) return refuse(clientsAnswers.thatFileIsEmpty);
+  if (file.content.length > largestFileBytes) return refuse(clientsAnswers.keepFilesWithin10MbSend);
   const type = await fileTypeFromBuffer(file.content);
-  if (!type || !keptTypes.has(type.mime))
-    return refuse('Only pictures (JPEG, PNG, WebP) and PDF are kept; the content of this file is something else.');
-  if (as === 'picture' && !type.mime.startsWith('image/'))
-    return refuse('That is not a picture: choose a JPEG, PNG or WebP.');
+  if (!type || !keptTypes.has(type.mime)) return refuse(clientsAnswers.onlyPicturesJpegPngWebpAnd);
+  if (as === 'picture' && !type.mime.startsWith('image/')) return refuse(clientsAnswers.thatIsNotAPictureChoose);
   const content = type.mime.startsWith('image/') ? await plainPicture(file.content) : Buffer.from(file.content);
-  if (!content) return refuse('That picture cannot be read: it is damaged, or larger than 60 million points.');
+  if (!content) return refuse(clientsAnswers.thatPictureCannotBeReadIt);
   if ((await bytesOf(db, clientId)) + content.length > mostBytesOfClient)
-    return refuse('Files of this client take up 250 MB already: take some out first.');
+    return refuse(clientsAnswers.filesOfThisClientTakeUp);
   const now = actor.now.toISOString();
   const name = safeName(file.name, type.ext);
   const id = await insertAttachment(db, {

@@ -7,6 +7,7 @@ import { mergeClients, previewMerge } from './merge-clients';
 import { findClients } from './read-client';
 import { addClient, archiveClient, correctClient, correctContact } from './save-client';
 import { savePhoto } from './save-photo';
+import { clientsAnswers } from './clients.answers';
 
 export const clientEndpoints = endpoints(routes, {
   findClients: ({ db, query, actor }) => findClients(db, query.q, actor.now),
@@ -17,9 +18,9 @@ export const clientEndpoints = endpoints(routes, {
     if (result.kind !== 'overtaken') return result;
     return problem({
       type: '/problems/edited-elsewhere',
-      title: 'Someone else saved in the meantime',
+      title: clientsAnswers.someoneElseSavedInTheMeantime,
       status: 409,
-      detail: 'Both are shown: keep yours, or take theirs.',
+      detail: clientsAnswers.bothAreShownKeepYoursOr,
       theirs: result.theirs,
       version: result.version,
     });

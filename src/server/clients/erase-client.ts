@@ -4,6 +4,7 @@ import { findClient } from './clients.repository';
 import { insertAudit } from '../house/audit.repository';
 import { eraseRows, rowsOfClient } from './whole-client.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { clientsAnswers } from './clients.answers';
 
 /** Everything on record of one client as one JSON document, for the client to take along. */
 export async function exportClient(
@@ -33,7 +34,7 @@ export async function eraseClient(
   const client = await findClient(db, clientId);
   if (!client) return { kind: 'not-found' };
   if (typedName.trim() !== client.name)
-    return { kind: 'refused', errors: [{ path: 'name', message: 'Type the name as it stands on the record.' }] };
+    return { kind: 'refused', errors: [{ path: 'name', message: clientsAnswers.typeTheNameAsItStands }] };
   const now = actor.now.toISOString();
   await db.transaction().execute(async (trx) => {
     await eraseRows(trx, clientId);

@@ -11,6 +11,7 @@ import { countOf, moveRows } from './whole-client.repository';
 import { describeFinding } from '../screening/describe-finding';
 import { isoDay } from '../shared/house-clock';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { clientsAnswers } from './clients.answers';
 
 /** Records that may be the same person: same name and birthday, or the same number or address. */
 export async function findDuplicates(
@@ -23,15 +24,15 @@ export async function findDuplicates(
   return (await listAlike(db, client)).flatMap((other) => {
     const why =
       digits.length >= 5 && other.phone.replace(/\D/g, '') === digits
-        ? 'same phone number'
+        ? clientsAnswers.samePhoneNumber
         : client.email !== '' && other.email.toLowerCase() === client.email.toLowerCase()
           ? 'same e-mail'
           : other.search_name === client.search_name
             ? client.born_on !== null && other.born_on === client.born_on
-              ? 'same name and birthday'
-              : 'same name'
+              ? clientsAnswers.sameNameAndBirthday
+              : clientsAnswers.sameName
             : client.born_on !== null && other.born_on === client.born_on && areNear(client, other)
-              ? 'same birthday, much the same name'
+              ? clientsAnswers.sameBirthdayMuchTheSameName
               : undefined;
     return why ? [{ id: other.id, name: other.name, why }] : [];
   });

@@ -45,6 +45,7 @@ import { screenCase } from '../screening/screen-visit';
 import { readVolumeSettings, withVolume } from '../measures/taping-volume';
 import { storedWork, modalitiesOf, workForDesk, workOf } from '../visits/visit-holds';
 import { focusColumn } from '../visits/visit.documents';
+import { clientsAnswers } from './clients.answers';
 
 /** What the front desk sees of a client. @returns undefined when there is no such client */
 export async function readContact(
@@ -170,7 +171,7 @@ async function readPreferences(db: Db, clientId: ClientId, visits: readonly Visi
   ) =>
     value === null || value === 0
       ? ''
-      : `${what}: ${scale.find((one) => one.value === value)?.text ?? value}, three times in a row`;
+      : clientsAnswers.threeTimesInARow(what, scale.find((one) => one.value === value)?.text ?? value);
   return [
     said(
       'pressure',

@@ -10,6 +10,7 @@ import { describeFinding } from '../screening/describe-finding';
 import { clockTime, isoDay, shortDay } from '../shared/house-clock';
 import { girthsColumn } from '../measures/measures.documents';
 import { beforeColumn } from './clients.documents';
+import { clientsAnswers } from './clients.answers';
 
 const fieldNames: Readonly<Partial<Record<keyof ClientInput, string>>> = {
   name: 'name',
@@ -17,8 +18,8 @@ const fieldNames: Readonly<Partial<Record<keyof ClientInput, string>>> = {
   phone: 'phone',
   email: 'e-mail',
   address: 'address',
-  emergencyContact: 'in an emergency',
-  dueOn: 'due date',
+  emergencyContact: clientsAnswers.inAnEmergency,
+  dueOn: clientsAnswers.dueDate,
   heightCm: 'height',
   language: 'language',
   medicines: 'medicines',
@@ -34,7 +35,7 @@ export async function readCorrections(db: Db, clientId: ClientId): Promise<reado
     listClientVersions(db, clientId),
     versionedRecords(db, clientId),
   ]);
-  const nameOf = (id: number | null) => staff.find((member) => member.id === id)?.name ?? 'the client';
+  const nameOf = (id: number | null) => staff.find((member) => member.id === id)?.name ?? clientsAnswers.theClient;
   const entry = (at: string, by: number | null, what: string, was: string, why = ''): CorrectionView => ({
     at,
     when: `${shortDay(at)}, ${clockTime(at)}`,
@@ -45,16 +46,16 @@ export async function readCorrections(db: Db, clientId: ClientId): Promise<reado
   });
   const ofFindings = findings.map((finding) => {
     const { words } = describeFinding(finding, isoDay(finding.endedAt));
-    const since = finding.sinceOn ? `, since ${finding.sinceOn}` : '';
+    const since = finding.sinceOn ? clientsAnswers.since(finding.sinceOn) : '';
     const note = finding.note ? `, “${finding.note}”` : '';
-    const what = finding.replacedBy === null ? 'finding ended' : 'finding corrected';
+    const what = finding.replacedBy === null ? clientsAnswers.findingEnded : clientsAnswers.findingCorrected;
     return entry(finding.endedAt, finding.endedBy, what, `${words}${since}${note}`, finding.endReason);
   });
   const ofData = versions.map((row, index) => {
     const before = beforeColumn.read(row.before_json);
     const newer = versions[index - 1];
     const after = newer && beforeColumn.read(newer.before_json);
-    return entry(row.changed_at, row.changed_by, 'client data changed', changedFields(before, after));
+    return entry(row.changed_at, row.changed_by, clientsAnswers.clientDataChanged, changedFields(before, after));
   });
   return [...ofFindings, ...ofData, ...records.map((r) => entry(r.at, r.by, r.what, r.was))].sort((a, b) =>
     a.at < b.at ? 1 : -1,
@@ -91,16 +92,16 @@ async function versionedRecords(
         ...changedNumbers(row.reference_json, row.next_reference),
       ];
       return changed.length > 0
-        ? [{ at: row.at, by: row.by, what: `tape number changed, ${row.phase}`, was: changed.join(', ') }]
+        ? [{ at: row.at, by: row.by, what: clientsAnswers.tapeNumberChanged(row.phase), was: changed.join(', ') }]
         : [];
     }),
     ...closings.map((row) => ({
       at: row.at,
       by: row.by,
-      what: 'closing changed',
+      what: clientsAnswers.closingChanged,
       was: [
-        row.comfort === null ? '' : `comfort ${row.comfort}`,
-        row.redness === null ? '' : `redness ${row.redness}`,
+        row.comfort === null ? '' : clientsAnswers.comfort(row.comfort),
+        row.redness === null ? '' : clientsAnswers.redness(row.redness),
         row.note.slice(0, 80),
       ]
         .filter(Boolean)

@@ -7,6 +7,7 @@ import { isoDay } from '../shared/house-clock';
 import { listVisitsOfClient } from '../visits/visits.repository';
 import { insertAudit } from '../house/audit.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { clientsAnswers } from './clients.answers';
 
 export async function addClient(
   db: Db,
@@ -84,8 +85,8 @@ export async function correctClient(
 /** @param early when something happened to them; '' when that is not to be told */
 export const bornTooLate = (early: string) =>
   early === ''
-    ? 'Something on the record happened before this birthday: check the year.'
-    : `Something on the record happened in ${early}, before this birthday.`;
+    ? clientsAnswers.somethingOnTheRecordHappenedBefore
+    : clientsAnswers.somethingOnTheRecordHappenedIn(early);
 
 /** The date of a finding or a visit that lies before a birthday, whole years compared with whole years. */
 export async function findingBefore(db: Db, clientId: ClientId, bornOn: string | null): Promise<string | undefined> {

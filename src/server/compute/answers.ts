@@ -34,13 +34,14 @@ import { trendOf } from '../../core/swelling/trend';
 import { type Handler, unwrap } from '../http/endpoint';
 import { invalidFields, problem, unfeasible } from '../http/problem';
 import { computeHomeSheet, computeTreatment } from './compute-judged';
+import { computingAnswers } from './compute.answers';
 
 /** What undiluted drops would be mixed into. */
 const carrier = 'grapeseed';
 
 const missing = {
-  'missing-unaffected': 'The change against the other limb needs its volume both times.',
-  'missing-weight': 'The weight-adjusted change needs the body weight both times.',
+  'missing-unaffected': computingAnswers.theChangeAgainstTheOtherLimb,
+  'missing-weight': computingAnswers.theWeightAdjustedChangeNeedsThe,
 } as const;
 
 /** A refusal of one field that has a kind and words of its own. */
@@ -94,10 +95,9 @@ export const computeAnswers: ComputeAnswers = {
   },
   measurementError: ({ body }) =>
     measurementError(body.duplicates) ??
-    refused('too-few-pairs', 'duplicates', 'At least two pairs of readings are needed.'),
+    refused('too-few-pairs', 'duplicates', computingAnswers.atLeastTwoPairsOfReadings),
   trend: ({ body: { points, confidence } }) =>
-    trendOf(points, confidence) ??
-    refused('too-few-points', 'points', 'A trend needs values on at least two different dates.'),
+    trendOf(points, confidence) ?? refused('too-few-points', 'points', computingAnswers.aTrendNeedsValuesOnAt),
   screening: ({ body }) => screen(screeningBook, unwrap(readScreening(screeningBook, body))),
   treatment: ({ body }) => unwrap(computeTreatment(body)),
   homeSheet: ({ body }) => unwrap(computeHomeSheet(body)),
@@ -115,7 +115,7 @@ export const computeAnswers: ComputeAnswers = {
       const left = ({ oil }: { readonly oil: OilId }) => dropsLeft(oilBook, onJudgedArea(body), oil, body.basis);
       return { ...checkAnswer(check), dropsLeft: body.parts.map((part) => ({ oil: part.oil, drops: left(part) })) };
     }
-    const message = `These drops are more than the ${body.volumeMl} mL of the bottle: take some out, or mix more.`;
+    const message = computingAnswers.theseDropsAreMoreThanThe(body.volumeMl);
     return unfeasible([{ path: 'parts', message }]);
   },
   blendBest: ({ body }) => {
@@ -145,7 +145,7 @@ export const computeAnswers: ComputeAnswers = {
     const at = blocks.findIndex(({ id }) => id === ring[0]);
     return problem({
       type: '/problems/cycle',
-      title: 'Some blocks wait for each other',
+      title: computingAnswers.someBlocksWaitForEachOther,
       status: 422,
       detail: ringWords(ring),
       errors: [{ path: `blocks.${at}.after`, message: ringWords(ring) }],

@@ -26,6 +26,7 @@ import { techniqueOfKind } from '../../core/treatment/course-techniques';
 import { decisionOf, treat } from '../../core/treatment/treat';
 import { reasonInWords } from '../../core/judgement/words';
 import { judgementNames } from '../screening/judge-visit';
+import { computingAnswers } from './compute.answers';
 
 type Case = Pick<TreatmentRequest, 'visitDate' | 'age' | 'conditions' | 'qualifications' | 'thisWeek'>;
 
@@ -41,7 +42,7 @@ function readJudged(input: Case): Result<Read> {
   if (unknown.length > 0)
     return {
       ok: false,
-      errors: unknown.map((id) => ({ path: `thisWeek.${id}`, message: `There is no kind of work “${id}”.` })),
+      errors: unknown.map((id) => ({ path: `thisWeek.${id}`, message: computingAnswers.thereIsNoKindOfWork(id) })),
     };
   const { visitDate, age, conditions, qualifications } = input;
   const read = readScreening(screeningBook, {
@@ -82,12 +83,10 @@ export function computeTreatment(input: TreatmentRequest): Result<TreatmentRespo
     ...input.protocols.flatMap((id, i): FieldError[] =>
       shippedLibrary.protocols.has(id)
         ? []
-        : [{ path: `protocols.${i}`, message: `There is no protocol “${id}”: use one such as ${someProtocols}.` }],
+        : [{ path: `protocols.${i}`, message: computingAnswers.thereIsNoProtocolUseOne(id, someProtocols) }],
     ),
     ...input.focus.flatMap((id, i): FieldError[] =>
-      expandArea(anatomy, id)
-        ? []
-        : [{ path: `focus.${i}`, message: `There is no area “${id}”: use one such as leg.left.` }],
+      expandArea(anatomy, id) ? [] : [{ path: `focus.${i}`, message: computingAnswers.thereIsNoAreaUseOne(id) }],
     ),
   ];
   if (errors.length > 0) return { ok: false, errors };
@@ -204,7 +203,9 @@ export function computeHomeSheet(input: HomeSheetRequest): Result<HomeSheetRespo
   if (!routine)
     return {
       ok: false,
-      errors: [{ path: 'routine', message: `There is no routine “${input.routine}”: use ${routineIds.join(', ')}.` }],
+      errors: [
+        { path: 'routine', message: computingAnswers.thereIsNoRoutineUse(input.routine, routineIds.join(', ')) },
+      ],
     };
   const read = readJudged(input);
   if (!read.ok) return read;
@@ -224,7 +225,7 @@ export function computeHomeSheet(input: HomeSheetRequest): Result<HomeSheetRespo
   });
   if (out) return nothing(reasonInWords(judgementNames, out), out.rule);
   if (routine.from === 'planner' && side === null)
-    return { ok: false, errors: [{ path: 'side', message: 'Say the side: left, right or both.' }] };
+    return { ok: false, errors: [{ path: 'side', message: computingAnswers.sayTheSideLeftRightOr }] };
   const most = mostMinutes(judgement, routine);
   const sheet = composeSheet(
     anatomy,

@@ -9,6 +9,7 @@ import type { Question } from './answers';
 import { FairShare } from './fair-share';
 import { compute } from './pool';
 import { sharerOf } from './sharer';
+import { computingAnswers } from './compute.answers';
 
 const share = new FairShare();
 
@@ -20,7 +21,7 @@ async function ask(question: Question, { body, context }: Pick<Asked<Route>, 'bo
   if (wait > 0) {
     const response = problem({
       type: '/problems/too-fast',
-      title: `A minute of computing is used up: wait ${wait} seconds`,
+      title: computingAnswers.aMinuteOfComputingIsUsed(wait),
       status: 429,
     });
     response.headers.set('retry-after', String(wait));

@@ -4,6 +4,7 @@ import { Piscina } from 'piscina';
 import type { Problem } from '../../contracts/problem';
 import { programBeside } from '../shared/program-beside';
 import { answerQuestion, type Answered, type Asked } from './answer-question';
+import { computingAnswers } from './compute.answers';
 
 /** A question may take so long, waiting included (ms); what takes longer is ended and its thread replaced. */
 const longestMs = Number(process.env['VELVET_STONE_COMPUTE_MS'] ?? 8000);
@@ -38,11 +39,12 @@ export async function compute(asked: Asked, signal: AbortSignal): Promise<Answer
       // Whoever has gone away is answered by nobody; what was cut off has cost all the time that it had.
       const isTooLong = !signal.aborted;
       return {
-        ...busy('This takes longer than the house can wait', 'Ask for less at once.'),
+        ...busy(computingAnswers.thisTakesLongerThanTheHouse, computingAnswers.askForLessAtOnce),
         tookMs: isTooLong ? longestMs : 0,
       };
     }
-    if (isCrowded(error)) return busy('Too much is being computed at the moment', 'Nothing was lost: ask again.');
+    if (isCrowded(error))
+      return busy(computingAnswers.tooMuchIsBeingComputedAt, computingAnswers.nothingWasLostAskAgain);
     throw error;
   }
 }

@@ -14,10 +14,11 @@ import { caseOf } from '../visits/visit-case';
 import { type Actor, type SaveRefusal, advance } from '../shared/saving';
 import { fingerprintOfCase } from '../visits/fingerprint';
 import { caseColumn, planColumn, stepsColumn } from '../visits/plan.documents';
+import { drainageAnswers } from './drainage.answers';
 
 const begun: FieldError = {
   path: 'plan',
-  message: 'The treatment has begun: the plan stays as it is, so that the record matches what was done.',
+  message: drainageAnswers.theTreatmentHasBegunThePlan,
 };
 
 /** Plans the visit anew from what is known now; a version that was edited elsewhere is not overwritten. */
@@ -30,7 +31,7 @@ export async function makePlan(
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
   if (visit.stage === 'stopped')
-    return { kind: 'refused', errors: [{ path: '', message: 'The check stopped this visit: nothing is planned.' }] };
+    return { kind: 'refused', errors: [{ path: '', message: drainageAnswers.theCheckStoppedThisVisitNothing }] };
   if ((await listEvents(db, visitId)).length > 0) return { kind: 'refused', errors: [begun] };
   const input = caseOf(visit, wish);
   const read = readChosen(anatomy, input);
@@ -76,14 +77,14 @@ export async function rearrangeCourse(
     if (view.treatment)
       return {
         kind: 'refused',
-        errors: [{ path: 'order', message: 'This plan is a treatment of several parts: rearrange its parts.' }],
+        errors: [{ path: 'order', message: drainageAnswers.itIsOfSeveralParts }],
       } as const;
     const byId = new Map([...view.plan.steps, ...view.steps].map((step) => [step.id, step]));
     const steps = input.order.flatMap((id) => byId.get(id) ?? []);
     if (steps.length !== input.order.length || new Set(input.order).size !== input.order.length) {
       return {
         kind: 'refused',
-        errors: [{ path: 'order', message: 'The course names a step that is not in the plan, or one step twice.' }],
+        errors: [{ path: 'order', message: drainageAnswers.theOrderIsNotThatOfThePlan }],
       } as const;
     }
     await insertPlan(trx, {

@@ -14,6 +14,7 @@ import { judgeVisit } from '../screening/judge-visit';
 import type { HouseLibrary } from '../library/read-library';
 import { caseOf } from '../visits/visit-case';
 import type { VisitRecord } from '../visits/visit-record';
+import { homeAnswers } from './home.answers';
 
 /** Draws a sheet up for the client of a visit, by the judgement of the visit; never more often than it allows. */
 export function composeHome(library: HouseLibrary, visit: VisitRecord, wish: HomeWish): Result<HomeSheet> {
@@ -24,7 +25,7 @@ export function composeHome(library: HouseLibrary, visit: VisitRecord, wish: Hom
   if (isLawful && wish.daysPerWeek * wish.times.length > most)
     return {
       ok: false,
-      errors: [{ path: 'daysPerWeek', message: `At most ${most} times a week: fewer days, or fewer times a day.` }],
+      errors: [{ path: 'daysPerWeek', message: homeAnswers.atMostTimesAWeekFewer(most) }],
     };
   const sheet = composeSheet(anatomy, library, judgement, routine, caseOf(visit), wish);
   if (!sheet.ok) return sheet;

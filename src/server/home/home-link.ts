@@ -12,6 +12,7 @@ import { findHouse, listTherapists } from '../people/people.repository';
 import { tickOf } from './home-log';
 import { isoDay, longDay, longDayIn } from '../shared/house-clock';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { homeAnswers } from './home.answers';
 
 const weekDays = 7;
 
@@ -27,7 +28,7 @@ export async function makeHomeLink(
   if (sheet.endedAt !== null)
     return {
       kind: 'refused',
-      errors: [{ path: 'sheet', message: 'This sheet has ended: give the client a new one first.' }],
+      errors: [{ path: 'sheet', message: homeAnswers.thisSheetHasEndedGiveThe }],
     };
   const { token, hash } = makeToken();
   const expiresAt = addDays(actor.now, days).toISOString();
@@ -102,14 +103,14 @@ export async function tickHome(
   // A phone may be a day ahead or behind, and may have been without a connection for a while.
   const earliest = isoDay(addDays(now, -weekDays).toISOString());
   if (input.day > isoDay(addDays(now, 1).toISOString()) || input.day < earliest)
-    return refuse('Only days of the last week can be ticked.');
+    return refuse(homeAnswers.onlyDaysOfTheLastWeek);
   const ticks = await listTicks(db, sheet.clientId, isoDay(addDays(now, -3 * weekDays).toISOString()));
   const { modality } = homeRoutine(sheet.sheet.routine);
   const mostPerWeek = mostOf(sheet.sheet);
   const given = await listGiven(db, sheet.clientId, now, 3 * weekDays);
   const isKnown = ticks.some(({ id }) => id === input.id);
   if (!isKnown && !mayDo([...ticks, ...given], modality, input.day, mostPerWeek).may)
-    return refuse(`${mostPerWeek} times in seven days is enough.`);
+    return refuse(homeAnswers.timesInSevenDaysIsEnough(mostPerWeek));
   await insertTicks(db, sheet.clientId, [tickOf(sheet, input.id, input.day, 'link')], now.toISOString());
   const page = await readHomePage(db, token, now);
   return page ? { kind: 'saved', page } : { kind: 'not-found' };

@@ -3,6 +3,7 @@ import type { Db } from '../db/connection';
 import { findSheet, type HomeTick, insertTicks, listTicks, type StoredSheet } from './home.repository';
 import { isoDay } from '../shared/house-clock';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { homeAnswers } from './home.answers';
 
 /** A time that a sheet was done, as it counts for what its modality allows. */
 export const tickOf = (sheet: StoredSheet, id: string, day: string, origin: HomeTick['origin']): HomeTick => ({
@@ -23,7 +24,7 @@ export async function logHome(
   if (bad >= 0)
     return {
       kind: 'refused',
-      errors: [{ path: `days.${bad}`, message: `${days[bad]} is not between the day of the sheet and today.` }],
+      errors: [{ path: `days.${bad}`, message: homeAnswers.isNotADayOfTheSheet(String(days[bad])) }],
     };
   const known = (await listTicks(db, sheet.clientId)).filter((tick) => tick.sheetId === sheetId);
   const wanted = new Map<string, number>();

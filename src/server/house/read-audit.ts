@@ -3,6 +3,7 @@ import type { Db } from '../db/connection';
 import { type AuditWish, clientsOfSubjects, listAudit } from './audit.repository';
 import { listStaff } from '../people/people.repository';
 import { clockTime, shortDay } from '../shared/house-clock';
+import { houseAnswers } from './house.answers';
 
 const auditPageSize = 60;
 
@@ -38,5 +39,5 @@ export async function readAudit(db: Db, wish: AuditWish): Promise<AuditView> {
 function subjectInWords(subject: string, nameOf: (id: number) => string | undefined): string {
   const [kind, id] = subject.split(' ');
   if (kind === 'staff') return nameOf(Number(id)) ?? subject;
-  return kind === 'client' || kind === 'visit' ? `${kind} no. ${id}, no longer on record` : subject;
+  return kind === 'client' || kind === 'visit' ? houseAnswers.noLongerOnRecord(kind, String(id)) : subject;
 }

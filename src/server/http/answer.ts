@@ -1,5 +1,6 @@
 import type { SaveRefusal } from '../shared/saving';
 import { conflict, invalidFields, notFound } from './problem';
+import { httpAnswers } from './http.answers';
 
 /** The problem that a refusal is; undefined for everything that is none. */
 export function problemOf(reply: unknown, what: string): Response | undefined {
@@ -8,7 +9,7 @@ export function problemOf(reply: unknown, what: string): Response | undefined {
     case 'not-found':
       return notFound(what);
     case 'edited-elsewhere':
-      return conflict(`This ${what} was saved in another window. Yours is kept here; load the other one to compare.`);
+      return conflict(httpAnswers.thisWasSavedInAnotherWindow(what));
     case 'refused':
       return invalidFields(reply.errors);
   }

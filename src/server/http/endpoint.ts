@@ -21,6 +21,7 @@ import { problemOf } from './answer';
 import { draftKeyOf, once } from './replies';
 import { diskFull, invalidFields, invalidInput, notFound, problem } from './problem';
 import { troublePage } from './trouble-page';
+import { httpAnswers } from './http.answers';
 
 speakPlainly();
 
@@ -113,9 +114,9 @@ async function answer(
     if (error instanceof HouseTrouble) return troublePage(error, true);
     return problem({
       type: '/problems/internal',
-      title: 'Something went wrong here',
+      title: httpAnswers.somethingWentWrongHere,
       status: 500,
-      ...(route.method === 'get' ? {} : { detail: 'Load the page again to see what was stored, then try once more.' }),
+      ...(route.method === 'get' ? {} : { detail: httpAnswers.loadThePageAgainToSee }),
     });
   }
 }
@@ -186,13 +187,13 @@ async function readJson<S extends z.ZodType>(request: Request, schema: S): Promi
   const type = request.headers.get('content-type');
   // Plain text and forms are what other sites can make a browser send.
   if (type !== null && request.body !== null && !/^application\/([\w.-]+\+)?json\b/i.test(type))
-    throw problem({ type: '/problems/not-json', title: 'Send JSON, and say so: application/json', status: 415 });
+    throw problem({ type: '/problems/not-json', title: httpAnswers.sendJsonAndSaySoApplication, status: 415 });
   const text = new TextDecoder().decode(await readUpTo(request, largestBodyBytes));
   let value: unknown;
   try {
     value = JSON.parse(text);
   } catch {
-    throw invalidFields([{ path: '', message: 'The request is not valid JSON.' }]);
+    throw invalidFields([{ path: '', message: httpAnswers.theRequestIsNotValidJson }]);
   }
   const parsed = schema.safeParse(value);
   if (!parsed.success) throw invalidInput(parsed.error);
@@ -207,7 +208,7 @@ export async function readUpTo(request: Request, mostBytes: number): Promise<Uin
   const tooLarge = () => {
     const response = problem({
       type: '/problems/too-large',
-      title: `That is more than ${Math.round(mostBytes / 1_000_000)} MB: send less at once`,
+      title: httpAnswers.thatIsMoreThanMbSend(Math.round(mostBytes / 1_000_000)),
       status: 413,
     });
     // What is still on its way is not read: the line is cut once the answer is out.

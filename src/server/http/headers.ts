@@ -1,3 +1,5 @@
+import { httpAnswers } from './http.answers';
+
 const fixed: Readonly<Record<string, string>> = {
   'x-content-type-options': 'nosniff',
   'referrer-policy': 'same-origin',
@@ -15,14 +17,14 @@ export function secureHeaders(response: Response, context?: { readonly request: 
   const scripts = /script-src ([^;]+)/.exec(response.headers.get('content-security-policy') ?? '')?.[1]?.trim();
   const policy = [
     "default-src 'self'",
-    "img-src 'self' data: blob:",
-    "style-src 'self' 'unsafe-inline'",
-    `script-src ${scripts ?? "'self'"}`,
-    "worker-src 'self'",
-    "object-src 'none'",
-    "base-uri 'none'",
-    "form-action 'self'",
-    "frame-ancestors 'none'",
+    httpAnswers.imgSrcSelfDataBlob,
+    httpAnswers.styleSrcSelfUnsafeInline,
+    httpAnswers.scriptSrc(scripts ?? "'self'"),
+    httpAnswers.workerSrcSelf,
+    httpAnswers.objectSrcNone,
+    httpAnswers.baseUriNone,
+    httpAnswers.formActionSelf,
+    httpAnswers.frameAncestorsNone,
   ].join('; ');
   for (const [name, value] of Object.entries(fixed)) response.headers.set(name, value);
   // Behind a proxy with TLS browsers are to come that way from then on.

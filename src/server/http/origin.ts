@@ -1,4 +1,5 @@
 import type { APIContext } from 'astro';
+import { httpAnswers } from './http.answers';
 
 /** Where a request comes from; '' where there is no connection, as in tests. */
 export function addressOf(context: Pick<APIContext, 'clientAddress'>): string {
@@ -12,8 +13,8 @@ export function addressOf(context: Pick<APIContext, 'clientAddress'>): string {
 const systems = [
   [/iPad/, 'iPad'],
   [/iPhone/, 'iPhone'],
-  [/Android.*Mobile/, 'Android phone'],
-  [/Android/, 'Android tablet'],
+  [/Android.*Mobile/, httpAnswers.androidPhone],
+  [/Android/, httpAnswers.androidTablet],
   [/Windows/, 'Windows'],
   [/Macintosh/, 'Mac'],
   [/Linux/, 'Linux'],

@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import type { Problem } from '../../contracts/problem';
 import type { FieldError } from '../../core/result';
+import { httpAnswers } from './http.answers';
 
 /** Problem details (RFC 9457); `type` is a page of ours. */
 export function problem(body: Problem): Response {
@@ -13,7 +14,7 @@ export function problem(body: Problem): Response {
 export function invalidFields(errors: readonly FieldError[]): Response {
   return problem({
     type: '/problems/invalid-input',
-    title: 'Some fields need attention',
+    title: httpAnswers.someFieldsNeedAttention,
     status: 400,
     errors: [...errors],
   });
@@ -24,13 +25,13 @@ export function invalidInput(error: z.ZodError): Response {
 }
 
 export function notFound(what: string): Response {
-  return problem({ type: '/problems/not-found', title: `There is no such ${what}`, status: 404 });
+  return problem({ type: '/problems/not-found', title: httpAnswers.thereIsNoSuch(what), status: 404 });
 }
 
 export function conflict(detail: string): Response {
   return problem({
     type: '/problems/edited-elsewhere',
-    title: 'Someone else saved in the meantime',
+    title: httpAnswers.someoneElseSavedInTheMeantime,
     status: 409,
     detail,
   });
@@ -40,7 +41,7 @@ export function conflict(detail: string): Response {
 export function unfeasible(errors: readonly FieldError[]): Response {
   return problem({
     type: '/problems/not-possible',
-    title: 'That is not possible as it was asked',
+    title: httpAnswers.thatIsNotPossibleAsIt,
     status: 422,
     errors: [...errors],
   });
@@ -50,7 +51,7 @@ export function unfeasible(errors: readonly FieldError[]): Response {
 export function diskFull(): Response {
   return problem({
     type: '/problems/disk-full',
-    title: 'The disk of the house’s computer is full. What was stored before is safe; make room, then try again.',
+    title: httpAnswers.theDiskOfTheHousesComputer,
     status: 507,
   });
 }
@@ -59,9 +60,9 @@ export function diskFull(): Response {
 export function otherMethods(allowed: readonly string[]): Response {
   const response = problem({
     type: '/problems/other-methods',
-    title: 'This address does not take that method',
+    title: httpAnswers.thisAddressDoesNotTakeThat,
     status: 405,
-    detail: `It takes ${allowed.join(', ')}.`,
+    detail: httpAnswers.itTakes(allowed.join(', ')),
   });
   response.headers.set('allow', allowed.join(', '));
   return response;

@@ -4,6 +4,7 @@ import { troubleWords } from '../db/trouble';
 import { plainPage } from './plain-page';
 import { readUpTo } from './endpoint';
 import { addressOf } from './origin';
+import { httpAnswers } from './http.answers';
 
 /** Wrong passphrases by where they come from, and when the next may be tried: nobody keeps the owner out by guessing. */
 const tries = new Map<string, { readonly failures: number; readonly nextAt: number }>();
@@ -29,13 +30,13 @@ export async function answerSealed(context: APIContext, now = Date.now()): Promi
   const address = addressOf(context);
   const before = tries.get(address) ?? { failures: 0, nextAt: 0 };
   if (now < before.nextAt)
-    return page(then, `Too many wrong tries: wait ${Math.ceil((before.nextAt - now) / 1000)} seconds.`);
+    return page(then, httpAnswers.tooManyWrongTriesWaitSeconds(Math.ceil((before.nextAt - now) / 1000)));
   // Counted before it is looked at, so that tries which come together are counted one by one.
   const failures = before.failures + 1;
   const nextAt = failures > freeTries ? now + Math.min(longestWaitMs, 1000 * 2 ** (failures - freeTries)) : 0;
   if (tries.size >= mostAddresses) tries.clear();
   tries.set(address, { failures, nextAt });
-  if (!(await unsealHouse(form.get('passphrase') ?? ''))) return page(then, 'That is not the passphrase.');
+  if (!(await unsealHouse(form.get('passphrase') ?? ''))) return page(then, httpAnswers.thatIsNotThePassphrase);
   tries.delete(address);
   return new Response(null, { status: 303, headers: { location: inside(then) } });
 }
@@ -47,15 +48,7 @@ function page(then: string, trouble = ''): Response {
   const { title, whatToDo } = troubleWords.sealed;
   return plainPage({
     ...{ title, status: trouble === '' ? 503 : 403 },
-    body: `<p>${whatToDo}</p>
-      <form method="post" action="${unsealPath}">
-        <input type="hidden" name="then" value="${escaped(then)}" />
-        <label for="passphrase">Passphrase</label>
-        <input id="passphrase" name="passphrase" type="password" autocomplete="off" autofocus required
-          aria-describedby="trouble" />
-        <p id="trouble" role="alert">${trouble}</p>
-        <button type="submit">Open the house</button>
-      </form>`,
+    body: httpAnswers.pPFormMethodPostAction(whatToDo, unsealPath, escaped(then), trouble),
   });
 }
 

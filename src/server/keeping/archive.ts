@@ -10,6 +10,7 @@ import { Decrypter, Encrypter } from 'age-encryption';
 import { extract, pack } from 'tar-stream';
 import { z } from 'zod';
 import { databaseName } from '../db/connection';
+import { keepingAnswers } from './keeping.answers';
 
 /** A backup is a tar of a manifest and the database, packed with gzip and encrypted in the age format (age-encryption.org/v1). */
 
@@ -100,9 +101,9 @@ export async function unpackBackup(
   const encrypted = Readable.toWeb(createReadStream(file)) as unknown as globalThis.ReadableStream<Uint8Array>;
   const packed = await decrypter.decrypt(encrypted).catch((error: unknown) => {
     throw new NotABackup(
-      String(error).includes('passphrase') || String(error).includes('no identity')
-        ? 'That is not the passphrase of this backup.'
-        : 'This file is no backup of a house, or it is damaged.',
+      String(error).includes('passphrase') || String(error).includes(keepingAnswers.noIdentity)
+        ? keepingAnswers.thatIsNotThePassphraseOf
+        : keepingAnswers.thisFileIsNoBackupOf,
     );
   });
   const parts: Record<string, { readonly text?: string; readonly sha256?: string; readonly bytes?: number }> = {};
@@ -123,14 +124,14 @@ export async function unpackBackup(
   try {
     await pipeline(Readable.fromWeb(packed as unknown as ReadableStream), createGunzip(), untar);
   } catch (error) {
-    throw new NotABackup('This backup is damaged: its content cannot be unpacked.', { cause: error });
+    throw new NotABackup(keepingAnswers.thisBackupIsDamagedItsContent, { cause: error });
   }
   const manifest = Manifest.safeParse(parseOrNull(parts[manifestName]?.text));
-  if (!manifest.success) throw new NotABackup('This file holds no house: its list of contents is missing.');
+  if (!manifest.success) throw new NotABackup(keepingAnswers.thisFileHoldsNoHouseIts);
   const { bytes, sha256 } = manifest.data.database;
   const found = parts[databaseName];
   if (found?.bytes !== bytes || found.sha256 !== sha256)
-    throw new NotABackup('This backup is damaged: its data is not what was written.');
+    throw new NotABackup(keepingAnswers.thisBackupIsDamagedItsData);
   return { manifest: manifest.data, database };
 }
 

@@ -11,6 +11,7 @@ import { NotABackup } from './archive';
 import { makeBackup } from './make-backup';
 import { copyingTrouble } from './second-machine';
 import { canUndo, prepareRestore, takePlace, undoRestore } from './restore';
+import { keepingAnswers } from './keeping.answers';
 
 /** Backups from the shell: what `npm run backup` and `npm run restore` do. Each answers the exit code. */
 
@@ -23,8 +24,7 @@ const fail = (words: string): 1 => {
   return 1;
 };
 
-const nameTheKeyFile =
-  'The house is encrypted: name the file with its passphrase in VELVET_STONE_KEY_FILE, or do this under House → keeping.';
+const nameTheKeyFile = keepingAnswers.theHouseIsEncryptedNameThe;
 
 /** @param folder where it goes; as the house says when it is left out */
 export async function backUpFromShell(data: string, folder: string | undefined, passphrase: string): Promise<0 | 1> {
@@ -33,8 +33,7 @@ export async function backUpFromShell(data: string, folder: string | undefined, 
   try {
     const { backup } = await findSettings(db);
     const [to, words] = [folder ?? backup?.folder, passphrase || backup?.passphrase];
-    if (!to || !words)
-      return fail('Say where it goes: npm run backup -- FOLDER, with VELVET_STONE_PASSPHRASE set; or House → keeping.');
+    if (!to || !words) return fail(keepingAnswers.sayWhereItGoesNpmRun);
     let shown = -1;
     const { name, bytes } = await makeBackup(db, {
       ...{ folder: path.resolve(to), passphrase: words, now: new Date(), houseKey },
@@ -56,18 +55,18 @@ export async function restoreFromShell(data: string, file: string, passphrase: s
   if (hindrance) return fail(hindrance);
   const key = await keyFromFile(data);
   if (isHouseEncrypted(data) && !key) return fail(nameTheKeyFile);
-  if (isInUse(data, key)) return fail('The house is running: end it first, or restore under House → keeping.');
+  if (isInUse(data, key)) return fail(keepingAnswers.theHouseIsRunningEndIt);
   mkdirSync(data, { recursive: true, mode: 0o700 });
   try {
     const ready = await prepareRestore(path.resolve(file), passphrase, data, await erasedIn(data, key), key);
     await takePlace(ready, data, key);
     const { house, madeAt, tables } = ready.manifest;
-    tell(`${house}, as it was at ${madeAt}: ${tables['client'] ?? 0} clients, ${tables['visit'] ?? 0} visits.`);
-    if (ready.erased > 0) tell(`${ready.erased} clients were erased since, and stay erased.`);
-    if (canUndo(data)) tell('The house that was there is kept aside: npm run restore -- --undo brings it back.');
+    tell(keepingAnswers.asItWasAtClientsVisits(house, madeAt, tables['client'] ?? 0, tables['visit'] ?? 0));
+    if (ready.erased > 0) tell(keepingAnswers.clientsWereErasedSinceAndStay(ready.erased));
+    if (canUndo(data)) tell(keepingAnswers.theHouseThatWasThereIs);
     return 0;
   } catch (error) {
-    if (error instanceof NotABackup) return fail(`${error.message} Nothing was changed.`);
+    if (error instanceof NotABackup) return fail(keepingAnswers.nothingWasChanged(error.message));
     throw error;
   }
 }
@@ -77,10 +76,10 @@ export async function undoFromShell(data: string): Promise<0 | 1> {
   if (hindrance) return fail(hindrance);
   const key = await keyFromFile(data);
   if (isHouseEncrypted(data) && !key) return fail(nameTheKeyFile);
-  if (isInUse(data, key)) return fail('The house is running: end it first, or undo under House → keeping.');
-  if (!canUndo(data)) return fail('No house was kept aside.');
+  if (isInUse(data, key)) return fail(keepingAnswers.theHouseIsRunningEndIt2);
+  if (!canUndo(data)) return fail(keepingAnswers.noHouseWasKeptAside);
   undoRestore(data, key);
-  tell('The house that was kept aside is back.');
+  tell(keepingAnswers.theHouseThatWasKeptAside);
   return 0;
 }
 

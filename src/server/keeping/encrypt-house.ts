@@ -8,6 +8,7 @@ import type { Actor, SaveRefusal } from '../shared/saving';
 import type { CipherChange, CipherProgress } from './cipher';
 import { inCipherThread } from './cipher-thread';
 import { copyingTrouble } from './second-machine';
+import { keepingAnswers } from './keeping.answers';
 
 /** What is being done; a process does one at a time, and answers nothing else meanwhile. */
 let running: CipherProgress | undefined;
@@ -25,8 +26,8 @@ export async function encryptHouse(
   if (trouble) return refuse(trouble);
   const hindrance = copyingTrouble(dataFolder());
   if (hindrance) return refuse(hindrance);
-  if (running) return refuse('This is being done already.');
-  if (isHouseEncrypted()) return refuse('The data is encrypted already.');
+  if (running) return refuse(keepingAnswers.thisIsBeingDoneAlready);
+  if (isHouseEncrypted()) return refuse(keepingAnswers.theDataIsEncryptedAlready);
   const description = newDescription();
   const key = await deriveKey(passphrase, description);
   const house = await exchange({ folder: dataFolder(), from: undefined, to: { key, description } });
@@ -40,9 +41,9 @@ export async function decryptHouse(
   actor: Actor,
 ): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
   const [key, description] = [keyOfHouse(), readDescription(dataFolder())];
-  if (running) return refuse('This is being done already.');
-  if (!key || !description) return refuse('The data is not encrypted.');
-  if (!(await deriveKey(passphrase, description)).equals(key)) return refuse('That is not the passphrase.');
+  if (running) return refuse(keepingAnswers.thisIsBeingDoneAlready);
+  if (!key || !description) return refuse(keepingAnswers.theDataIsNotEncrypted);
+  if (!(await deriveKey(passphrase, description)).equals(key)) return refuse(keepingAnswers.thatIsNotThePassphrase);
   const house = await exchange({ folder: dataFolder(), from: key, to: undefined });
   await note(house, 'house decrypted', actor);
   return { kind: 'saved' };

@@ -16,6 +16,7 @@ import { NotABackup } from './archive';
 import { type BackupProgress, listBackups, makeBackup } from './make-backup';
 import { copyingTrouble } from './second-machine';
 import { canUndo, prepareRestore, takePlace, undoRestore } from './restore';
+import { keepingAnswers } from './keeping.answers';
 
 /** The backup that is being made; a process makes one at a time. */
 let running: { readonly cancel: AbortController; progress: BackupProgress } | undefined;
@@ -47,19 +48,18 @@ export async function changeKeeping(
   const { backup } = await findSettings(db);
   const errors: FieldError[] = [];
   const known = passphrase === '' ? backup?.passphrase : passphrase;
-  const trouble =
-    known === undefined ? 'Write a passphrase: without it nobody opens a backup.' : passwordTrouble(known, '');
+  const trouble = known === undefined ? keepingAnswers.writeAPassphraseWithoutItNobody : passwordTrouble(known, '');
   if (trouble) errors.push({ path: 'passphrase', message: trouble });
   try {
     mkdirSync(folder, { recursive: true, mode: 0o700 });
     accessSync(folder, constants.W_OK);
   } catch {
-    errors.push({ path: 'folder', message: 'Nothing can be written there: choose another folder, or allow it.' });
+    errors.push({ path: 'folder', message: keepingAnswers.nothingCanBeWrittenThereChoose });
   }
   if (path.resolve(folder).startsWith(path.resolve(dataFolder())))
     errors.push({
       path: 'folder',
-      message: 'Choose a folder outside of the house’s own data: both would be lost at once.',
+      message: keepingAnswers.chooseAFolderOutsideOfThe,
     });
   if (errors.length > 0 || known === undefined) return refuse(...errors);
   await changeSettings(db, { backup: { ...backup, folder, passphrase: known } });
@@ -71,7 +71,7 @@ export async function changeKeeping(
 /** Begins a backup and does not wait for it. */
 export async function startBackup(db: Db, now: Date): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
   const { backup } = await findSettings(db);
-  if (!backup) return refuse({ path: 'folder', message: 'Say first where backups go, and their passphrase.' });
+  if (!backup) return refuse({ path: 'folder', message: keepingAnswers.sayFirstWhereBackupsGoAnd });
   if (running) return done;
   void backUp(db, now);
   return done;
@@ -111,10 +111,10 @@ async function noteHowItWent(db: Db, how: { readonly lastGoodAt?: string; readon
 
 function troubleInWords(error: unknown): string {
   const code = error instanceof Error && 'code' in error ? String(error.code) : '';
-  if (code === 'ENOSPC') return 'The disk of the backups is full: make room, or choose another folder.';
-  if (['EACCES', 'EPERM', 'EROFS'].includes(code)) return 'Nothing may be written into the folder of the backups.';
-  if (code === 'ENOENT') return 'The folder of the backups is not there: is its disk connected?';
-  return 'The backup could not be made; the server’s log says why.';
+  if (code === 'ENOSPC') return keepingAnswers.theDiskOfTheBackupsIs;
+  if (['EACCES', 'EPERM', 'EROFS'].includes(code)) return keepingAnswers.nothingMayBeWrittenIntoThe;
+  if (code === 'ENOENT') return keepingAnswers.theFolderOfTheBackupsIs;
+  return keepingAnswers.theBackupCouldNotBeMade;
 }
 
 export function cancelBackup(): { readonly kind: 'saved' } {
@@ -128,11 +128,11 @@ const oldHours = 36;
 /** What the day says about backups to the owner; undefined while all is well. */
 export async function keepingTrouble(db: Db, now: Date): Promise<string | undefined> {
   const { backup } = await findSettings(db);
-  if (!backup) return 'no backup is set up';
-  if (backup.trouble) return 'the last one failed';
-  if (!backup.lastGoodAt) return 'none has been made yet';
+  if (!backup) return keepingAnswers.noBackupIsSetUp;
+  if (backup.trouble) return keepingAnswers.theLastOneFailed;
+  if (!backup.lastGoodAt) return keepingAnswers.noneHasBeenMadeYet;
   const hours = differenceInHours(now, parseISO(backup.lastGoodAt));
-  return hours >= oldHours ? `the last good one is ${Math.round(hours / 24)} days old` : undefined;
+  return hours >= oldHours ? keepingAnswers.theLastGoodOneIsDays(Math.round(hours / 24)) : undefined;
 }
 
 /** The same as a loose end of the day. */
@@ -202,7 +202,7 @@ export async function restoreBackup(
 export async function bringBack(actor: Actor): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
   const hindrance = copyingTrouble(dataFolder());
   if (hindrance) return refuse({ path: '', message: hindrance });
-  if (!canUndo(dataFolder())) return refuse({ path: '', message: 'No house was kept aside.' });
+  if (!canUndo(dataFolder())) return refuse({ path: '', message: keepingAnswers.noHouseWasKeptAside });
   const house = await exchangeHouse(() => undoRestore(dataFolder(), keyOfHouse()));
   await insertAudit(house, {
     ...{ at: actor.now.toISOString(), by: null, action: 'restore undone', subject: 'house' },

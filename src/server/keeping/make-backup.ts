@@ -8,6 +8,7 @@ import { giveKey, type HouseKey, randomKey } from '../db/house-key';
 import { findHouse } from '../people/people.repository';
 import { type Manifest, packBackup, sha256Of } from './archive';
 import { inCipherThread } from './cipher-thread';
+import { keepingAnswers } from './keeping.answers';
 
 export interface BackupProgress {
   /** Copying is the first half, packing the second. */
@@ -33,7 +34,7 @@ export interface BackupFile {
 }
 
 const stamp = "yyyy-MM-dd'T'HHmmss";
-const nameOf = (at: Date) => `velvet-stone-${format(at, stamp)}.age`;
+const nameOf = (at: Date) => keepingAnswers.velvetStoneAge(format(at, stamp));
 const pagesAtOnce = 200;
 
 /**

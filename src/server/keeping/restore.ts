@@ -12,6 +12,7 @@ import { listErasedClients } from '../house/audit.repository';
 import { deleteAllSessions } from '../people/sessions.repository';
 import { type Manifest, NotABackup, unpackBackup } from './archive';
 import { recipher } from './cipher';
+import { keepingAnswers } from './keeping.answers';
 
 /** A backup that was unpacked, checked and brought up to date, ready to take the place of the house. */
 export interface Restorable {
@@ -42,8 +43,7 @@ export async function prepareRestore(
   try {
     const { manifest, database } = await unpackBackup(file, passphrase, folder);
     const unknown = manifest.migrations.filter((name) => !knownMigrations.includes(name));
-    if (unknown.length > 0)
-      throw new NotABackup(`This backup was made by a newer version (${unknown[0]}): start that one to restore it.`);
+    if (unknown.length > 0) throw new NotABackup(keepingAnswers.itIsOfANewerVersion(String(unknown[0])));
     const { keyHex } = manifest.database;
     if (keyHex !== undefined || houseKey)
       recipher(database, keyHex === undefined ? undefined : Buffer.from(keyHex, 'hex'), houseKey);
@@ -66,7 +66,7 @@ function openChecked(folder: string, key: HouseKey | undefined): Db {
   try {
     return openDatabase(folder, key);
   } catch (error) {
-    if (error instanceof HouseTrouble) throw new NotABackup(`This backup cannot be used: ${error.message}.`);
+    if (error instanceof HouseTrouble) throw new NotABackup(keepingAnswers.thisBackupCannotBeUsed(error.message));
     throw error;
   }
 }

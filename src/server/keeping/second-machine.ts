@@ -1,6 +1,7 @@
 import { existsSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { databaseName } from '../db/connection';
+import { keepingAnswers } from './keeping.answers';
 
 /** Lies in the data folder as long as the house is being copied to a second machine. */
 const markName = 'replicate.yml';
@@ -9,9 +10,7 @@ const shadowName = `.${databaseName}-litestream`;
 
 /** Why the file of the house may not be exchanged now; undefined when it may. The copy would go on with the old one. */
 export function copyingTrouble(folder: string): string | undefined {
-  return existsSync(path.join(folder, markName))
-    ? 'The house is being copied to a second machine, which cannot follow this: end npm run replicate first. (Has it ended already, delete replicate.yml in the data folder.)'
-    : undefined;
+  return existsSync(path.join(folder, markName)) ? keepingAnswers.theHouseIsBeingCopiedTo : undefined;
 }
 
 /** What an earlier copying has left behind says in the clear what the house says. */

@@ -6,8 +6,9 @@ import { invalidFields } from '../http/problem';
 import { plainLibrary } from './plain-library';
 import { exportLibrary, readLibrary } from './read-library';
 import { importLibrary, restoreEntry, saveProtocol, saveTechnique } from './save-library';
+import { libraryAnswers } from './library.answers';
 
-const otherId = () => invalidFields([{ path: 'value.id', message: 'The id is not the one of the address.' }]);
+const otherId = () => invalidFields([{ path: 'value.id', message: libraryAnswers.theIdIsNotTheOne }]);
 
 export const libraryEndpoints = endpoints(routes, {
   exportLibrary: async ({ db, query }) =>
@@ -18,7 +19,7 @@ export const libraryEndpoints = endpoints(routes, {
     ),
   importLibrary: ({ db, query, body, actor }) => importLibrary(db, body, query.keep, actor),
   readLibrary: ({ db, staff }) => readLibrary(db, staff.qualifications),
-  librarySchema: () => ({ title: 'Velvet Stone library', ...z.toJSONSchema(LibraryFile, { io: 'input' }) }),
+  librarySchema: () => ({ title: libraryAnswers.velvetStoneLibrary, ...z.toJSONSchema(LibraryFile, { io: 'input' }) }),
   saveTechnique: ({ db, params, body: { value, basedOn }, actor }) =>
     value.id === params.key ? saveTechnique(db, value, basedOn, actor) : otherId(),
   restoreTechnique: ({ db, params, actor }) => restoreEntry(db, 'technique', params.key, actor),

@@ -2,6 +2,7 @@ import { homeGroups, homePlaces } from '../../catalogue/homecare/home-places';
 import { type PlainProtocol, plainProtocol, type PlainTechnique, plainTechnique } from '../../core/library/plain-form';
 import type { Db } from '../db/connection';
 import { readHouseLibrary } from './read-library';
+import { libraryAnswers } from './library.answers';
 
 const formVersion = 2;
 
@@ -16,7 +17,7 @@ export async function plainLibrary(db: Db): Promise<{
 }> {
   const library = await readHouseLibrary(db);
   return {
-    about: 'Techniques and protocols of the house, its own over those that ship, and what is told at home.',
+    about: libraryAnswers.techniquesAndProtocolsOfTheHouse,
     version: formVersion,
     techniques: [...library.techniques.values()].map(plainTechnique),
     protocols: [...library.protocols.values()].map(plainProtocol),

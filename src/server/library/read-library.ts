@@ -13,6 +13,7 @@ import type { JsonColumn } from '../db/json-column';
 import { protocolColumn, techniqueColumn } from './library.documents';
 import type { LibraryEntryRow } from '../db/schema';
 import { listOwnEntries } from './library.repository';
+import { libraryAnswers } from './library.answers';
 
 /** What the house works with: what ships, with its own laid over it. */
 export interface HouseLibrary extends Library {
@@ -91,7 +92,8 @@ function entryOf<T extends { readonly id: string }>(
 function inWords(value: unknown): string {
   if (value === undefined) return 'nothing';
   if (typeof value === 'string') return value;
-  if (Array.isArray(value) && value.some((one) => typeof one === 'object')) return `${value.length} in number`;
+  if (Array.isArray(value) && value.some((one) => typeof one === 'object'))
+    return libraryAnswers.inNumber(value.length);
   return Array.isArray(value) ? value.join(', ') : JSON.stringify(value);
 }
 

@@ -12,6 +12,7 @@ import { type EntryKind, findEntry, insertEntry, type LibraryDocument, removeEnt
 import { insertAudit } from '../house/audit.repository';
 import { readHouseLibrary } from './read-library';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { libraryAnswers } from './library.answers';
 
 type Saved = { readonly kind: 'saved'; readonly version: number } | SaveRefusal;
 
@@ -62,7 +63,7 @@ export async function restoreEntry(
   if (users.length > 0)
     return {
       kind: 'refused',
-      errors: [{ path: '', message: `It is used in ${users.join(', ')}: take it out there first.` }],
+      errors: [{ path: '', message: libraryAnswers.itIsUsedInTakeIt(users.join(', ')) }],
     };
   const now = actor.now.toISOString();
   return db.transaction().execute(async (trx) => {

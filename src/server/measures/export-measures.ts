@@ -6,6 +6,7 @@ import type { Db } from '../db/connection';
 import { findClient } from '../clients/clients.repository';
 import { listTapingsOfClient, toTaping } from './tapings.repository';
 import { isoDay } from '../shared/house-clock';
+import { measuresAnswers } from './measures.answers';
 
 const other = { left: 'right', right: 'left' } as const;
 
@@ -43,11 +44,11 @@ export async function exportMeasures(db: Db, clientId: ClientId, unit: LengthUni
     'limb',
     'side',
     'swollen',
-    `point ${unit}`,
-    `first reading ${unit}`,
-    `second reading ${unit}`,
-    `third reading ${unit}`,
-    `girth ${unit}`,
+    measuresAnswers.point(unit),
+    measuresAnswers.firstReading(unit),
+    measuresAnswers.secondReading(unit),
+    measuresAnswers.thirdReading(unit),
+    measuresAnswers.girth(unit),
   ];
   return Papa.unparse({ fields, data: rows }, { newline: '\r\n', escapeFormulae: true });
 }

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { ImportView } from '../../contracts/imports';
 import type { NewTaping } from './tapings.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { measuresAnswers } from './measures.answers';
 
 /** Imports under way, in memory: what was not stored by the time the server ends has never happened. */
 export interface Job {
@@ -67,7 +68,9 @@ export async function run(job: Job, work: () => Promise<void>): Promise<void> {
     job.view = {
       ...job.view,
       state: isCancelled ? 'cancelled' : 'failed',
-      message: isCancelled ? 'Stopped; nothing was brought in.' : 'Something went wrong; nothing was brought in.',
+      message: isCancelled
+        ? measuresAnswers.stoppedNothingWasBroughtIn
+        : measuresAnswers.somethingWentWrongNothingWasBrought,
     };
     job.ready = [];
   }

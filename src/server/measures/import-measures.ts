@@ -12,6 +12,7 @@ import { findJob, type Job, openJob, pause, run } from './import-jobs';
 import { type Owner, Owners, troubleWith } from './import-owners';
 import type { Actor, SaveRefusal } from '../shared/saving';
 import { volumeOf } from './taping-volume';
+import { measuresAnswers } from './measures.answers';
 
 const mostTroubles = 200;
 const breathRows = 2000;
@@ -24,9 +25,9 @@ export async function startImport(
   actor: Actor,
 ): Promise<{ readonly kind: 'saved'; readonly import: ImportView } | SaveRefusal> {
   const refuse = (path: string, message: string) => ({ kind: 'refused', errors: [{ path, message }] }) as const;
-  if (bytes.length === 0) return refuse('file', 'That file is empty: choose the table that was saved as CSV.');
+  if (bytes.length === 0) return refuse('file', measuresAnswers.thatFileIsEmptyChooseThe);
   const missing = missingInPlan(plan, plan.clientId !== null);
-  if (missing.length > 0) return refuse('plan', `Say ${missing.join(', ')}.`);
+  if (missing.length > 0) return refuse('plan', measuresAnswers.say(missing.join(', ')));
   const job = openJob(actor);
   void run(job, () => check(db, job, decodeText(bytes), plan, actor));
   return { kind: 'saved', import: job.view };
@@ -42,10 +43,10 @@ export function storeImport(
   const job = findJob(id, actor);
   if (!job) return { kind: 'not-found' };
   const refuse = (path: string, message: string) => ({ kind: 'refused', errors: [{ path, message }] }) as const;
-  if (job.view.state !== 'checked') return refuse('', 'This import is not waiting to be stored.');
+  if (job.view.state !== 'checked') return refuse('', measuresAnswers.thisImportIsNotWaitingTo);
   if (job.view.troubleCount > 0 && !leaveOutTroubled)
-    return refuse('leaveOutTroubled', 'Mend the rows in trouble, or say that they are to be left out.');
-  if (job.ready.length === 0) return refuse('', 'There is nothing to bring in.');
+    return refuse('leaveOutTroubled', measuresAnswers.mendTheRowsInTroubleOr);
+  if (job.ready.length === 0) return refuse('', measuresAnswers.thereIsNothingToBringIn);
   job.view = { ...job.view, state: 'storing', share: 0 };
   void run(job, () => store(db, job, actor));
   return { kind: 'saved', import: job.view };
@@ -76,7 +77,7 @@ async function check(db: Db, job: Job, text: string, plan: ImportPlan, actor: Ac
       for (const reading of read.readings) {
         const trouble =
           reading.date > today
-            ? { column: 'date', message: `${reading.date} is in the future.` }
+            ? { column: 'date', message: measuresAnswers.isInTheFuture(reading.date) }
             : heap.add(reading, row);
         if (trouble) note({ row, ...trouble });
         else girths += 1;
@@ -169,7 +170,7 @@ async function store(db: Db, job: Job, actor: Actor): Promise<void> {
       by: actor.therapistId,
       action: 'measures brought in',
       subject: 'house',
-      detail: `${all.length} tapings of ${job.view.clients} clients`,
+      detail: measuresAnswers.tapingsOfClients(all.length, job.view.clients),
     });
   });
   job.ready = [];

@@ -8,6 +8,7 @@ import { findClientMeasuring } from './measures.repository';
 import { findMeasuring } from '../people/settings.repository';
 import { listTapedDays } from './tapings.repository';
 import { isoDay } from '../shared/house-clock';
+import { measuresAnswers } from './measures.answers';
 
 /** Whose a taping is, and what of theirs it is measured and compared with. */
 export interface Owner {
@@ -32,7 +33,8 @@ export class Owners {
   ) {}
 
   async of(taping: GatheredTaping): Promise<Owner | Refused> {
-    const key = this.plan.clientId === null ? `${plainLetters(taping.client)}\n${taping.born ?? ''}` : 'the one';
+    const key =
+      this.plan.clientId === null ? `${plainLetters(taping.client)}\n${taping.born ?? ''}` : measuresAnswers.theOne;
     const known = this.#known.get(key) ?? (await this.#find(taping));
     this.#known.set(key, known);
     return known;
@@ -43,10 +45,9 @@ export class Owners {
     const rows = await listOwners(this.db, clientId === null ? { name: taping.client } : { id: clientId });
     const fitting = taping.born === null ? rows : rows.filter((row) => row.born_on === taping.born);
     const [client] = fitting;
-    if (!client)
-      return { column: 'client', message: `There is no client “${taping.client}” on record: add them first.` };
+    if (!client) return { column: 'client', message: measuresAnswers.thereIsNoClientOnRecord(taping.client) };
     if (fitting.length > 1)
-      return { column: 'client', message: `There are several clients “${taping.client}”: give the date of birth too.` };
+      return { column: 'client', message: measuresAnswers.thereAreSeveralClientsGiveThe(taping.client) };
     const [house, own, apart] = await Promise.all([
       findMeasuring(this.db),
       findClientMeasuring(this.db, client.id),
@@ -68,8 +69,8 @@ const keyOf = (date: string, phase: string, limb: string) => `${date} ${phase} $
 /** What keeps a taping from being brought in for its owner. */
 export function troubleWith(taping: GatheredTaping, owner: Owner): Refused | undefined {
   if (owner.bornOn !== null && taping.date < owner.bornOn)
-    return { column: 'date', message: `${taping.date} lies before the birth of ${owner.name}.` };
+    return { column: 'date', message: measuresAnswers.liesBeforeTheBirthOf(taping.date, owner.name) };
   if (owner.known.has(keyOf(taping.date, taping.phase, taping.limb)))
-    return { column: 'date', message: `A taping of ${owner.name} of ${taping.date} is on record already.` };
+    return { column: 'date', message: measuresAnswers.aTapingOfOfIsOn(owner.name, taping.date) };
   return undefined;
 }

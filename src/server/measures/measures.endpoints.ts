@@ -11,6 +11,7 @@ import { readProgress } from './read-progress';
 import { removeProtocol, saveClientMeasuring, saveMeasuring, saveProtocol } from './save-measuring';
 import { removeObservation, saveObservation } from './save-observation';
 import { saveTaping } from './save-taping';
+import { measuresAnswers } from './measures.answers';
 
 export const measureEndpoints = endpoints(routes, {
   readMeasure: ({ db, params }) => readMeasure(db, params.id),
@@ -21,14 +22,14 @@ export const measureEndpoints = endpoints(routes, {
     const [view, client] = await Promise.all([readProgress(db, id, actor.now), readName(db, id)]);
     if (!view || !client) return undefined;
     const course = view.courses.find(({ side, limb }) => query.limb === undefined || `${side} ${limb}` === query.limb);
-    if (!course) return invalidFields([{ path: 'limb', message: 'There is no taping to report on yet: tape first.' }]);
+    if (!course) return invalidFields([{ path: 'limb', message: measuresAnswers.thereIsNoTapingToReport }]);
     const report = await print('progress', view, course, client.bornOn);
-    return fileAnswer(routes.progressReport.answer, report, `progress-${id}.pdf`, 'inline');
+    return fileAnswer(routes.progressReport.answer, report, measuresAnswers.progressPdf(id), 'inline');
   },
   exportMeasures: async ({ db, params, query }) => {
     const table = await exportMeasures(db, params.id, query.unit);
     if (table === undefined) return undefined;
-    return fileAnswer(routes.exportMeasures.answer, `\ufeff${table}`, `measures-${params.id}.csv`);
+    return fileAnswer(routes.exportMeasures.answer, `\ufeff${table}`, measuresAnswers.measuresCsv(params.id));
   },
   saveClientMeasuring: ({ db, params, body, actor }) => saveClientMeasuring(db, params.id, body, actor),
   saveMeasuring: ({ db, body, actor }) => saveMeasuring(db, body, actor),

@@ -15,13 +15,14 @@ import { bestAndWorst, type Confidence, type DatedValue, trendOf } from '../../c
 import { toCm } from '../../core/units';
 import type { ChangeLimits } from './change-limits';
 import { isoDay, shortDay } from '../shared/house-clock';
+import { measuresAnswers } from './measures.answers';
 
 type Point = SeriesPoint<TapingView>;
 
 const leftOutWords: Readonly<Record<LeftOut, string>> = {
-  'other-points': 'taped by other points',
-  'too-short': 'covers too little of the limb',
-  'too-few-points': 'too few points, or a gap too wide',
+  'other-points': measuresAnswers.tapedByOtherPoints,
+  'too-short': measuresAnswers.coversTooLittleOfTheLimb,
+  'too-few-points': measuresAnswers.tooFewPointsOrAGap,
 };
 
 /** The courses of a client, one for each limb and side that was taped; the one taped last first. */

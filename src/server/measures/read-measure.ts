@@ -16,6 +16,7 @@ import { readFlags } from '../screening/raise-flags';
 import { firstSheet } from '../../core/visit/first-sheet';
 import { completeVisit, readVisitFrame } from '../visits/read-visit';
 import { withVolume } from './taping-volume';
+import { measuresAnswers } from './measures.answers';
 
 /** All that the Measure view opens with. @returns undefined when there is no such visit */
 export async function readMeasure(db: Db, visitId: VisitId): Promise<MeasureView | undefined> {
@@ -105,6 +106,7 @@ async function readLastReaction(db: Db, clientId: ClientId, before: string): Pro
     fadedAfterMinutes: row.fade_minutes === notYet ? 'not-yet' : row.fade_minutes,
   });
   if (verdict !== 'reaction' && verdict !== 'watch') return null;
-  const how = verdict === 'reaction' ? 'The skin reacted strongly' : 'Redness lasted longer than half an hour';
-  return `${how} after the visit of ${shortDay(row.starts_at)}: lighter, cooler, and look again early.`;
+  const how =
+    verdict === 'reaction' ? measuresAnswers.theSkinReactedStrongly : measuresAnswers.rednessLastedLongerThanHalfAn;
+  return measuresAnswers.afterTheVisitOfLighterCooler(how, shortDay(row.starts_at));
 }

@@ -4,6 +4,7 @@ import type { SeenTable } from '../../contracts/progress-views';
 import { faceComposite } from '../../core/swelling/face';
 import { impedanceRatio } from '../../core/swelling/impedance';
 import { formatNumber, formatSigned } from '../../core/units';
+import { measuresAnswers } from './measures.answers';
 
 type Seen<K extends ObservationView['kind']> = Extract<ObservationView, { readonly kind: K }>['value'];
 
@@ -38,37 +39,39 @@ const columns = [
   column('heavy', 'scores', ({ heaviness }) => tenths(heaviness)),
   column('tight', 'scores', ({ tightness }) => tenths(tightness)),
   column('pain', 'scores', ({ pain }) => tenths(pain)),
-  column('stage, as observed', 'stage', ({ stage }) => stage),
-  column('skin fold', 'skin-fold', ({ site, sign }) => `${site} ${sign}`),
+  column(measuresAnswers.stageAsObserved, 'stage', ({ stage }) => stage),
+  column(measuresAnswers.skinFold, 'skin-fold', ({ site, sign }) => `${site} ${sign}`),
   column(
-    'pit, mm',
+    measuresAnswers.pitMm,
     'pitting',
     ({ depthMm }) => formatNumber(depthMm, Number.isInteger(depthMm) ? 0 : 1),
     ({ depthMm }) => depthMm,
   ),
   column(
-    'warmer by, °C',
+    measuresAnswers.warmerByC,
     'temperature',
     ({ hereC, mirrorC }) => formatSigned(hereC - mirrorC, 1),
     ({ hereC, mirrorC }) => Math.abs(hereC - mirrorC),
   ),
-  column('face, cm', 'face', (face) => inCm(faceComposite(face)?.faceCm)),
-  column('right over left, %', 'face', (face) => {
+  column(measuresAnswers.faceCm, 'face', (face) => inCm(faceComposite(face)?.faceCm)),
+  column(measuresAnswers.rightOverLeft, 'face', (face) => {
     const composite = faceComposite(face);
     return composite ? formatSigned(composite.signedAsymmetry, 1) : null;
   }),
-  column('neck, cm', 'face', (face) => inCm(faceComposite(face)?.neckCm)),
-  column('neck bends forward / back', 'neck-range', (neck) => pair(neck.flexion, neck.extension)),
-  column('neck turns left / right', 'neck-range', (neck) => pair(neck.turnLeft, neck.turnRight)),
-  column('neck tilts left / right', 'neck-range', (neck) => pair(neck.bendLeft, neck.bendRight)),
-  column('chin at rest', 'neck-range', (neck) => neck.chin),
-  column('neck bones stand out', 'neck-range', (neck) => neck.bones),
-  column('head follows', 'neck-range', (neck) => neck.following),
-  column('navel, cm', 'abdomen', ({ girths }) => inCm(girths.find(({ heightCm }) => heightCm === 0)?.girthCm)),
-  column('impedance ratio', 'impedance', (reading) =>
+  column(measuresAnswers.neckCm, 'face', (face) => inCm(faceComposite(face)?.neckCm)),
+  column(measuresAnswers.neckBendsForwardBack, 'neck-range', (neck) => pair(neck.flexion, neck.extension)),
+  column(measuresAnswers.neckTurnsLeftRight, 'neck-range', (neck) => pair(neck.turnLeft, neck.turnRight)),
+  column(measuresAnswers.neckTiltsLeftRight, 'neck-range', (neck) => pair(neck.bendLeft, neck.bendRight)),
+  column(measuresAnswers.chinAtRest, 'neck-range', (neck) => neck.chin),
+  column(measuresAnswers.neckBonesStandOut, 'neck-range', (neck) => neck.bones),
+  column(measuresAnswers.headFollows, 'neck-range', (neck) => neck.following),
+  column(measuresAnswers.navelCm, 'abdomen', ({ girths }) =>
+    inCm(girths.find(({ heightCm }) => heightCm === 0)?.girthCm),
+  ),
+  column(measuresAnswers.impedanceRatio, 'impedance', (reading) =>
     formatNumber(impedanceRatio({ ...reading, affectedIsDominant: null }).ratio, 3),
   ),
-  column('weight, kg', 'weight', ({ weightKg }) => formatNumber(weightKg, 1)),
+  column(measuresAnswers.weightKg, 'weight', ({ weightKg }) => formatNumber(weightKg, 1)),
 ];
 
 function inCm(length: number | null | undefined): string | null {

@@ -16,6 +16,7 @@ import {
 import { changeSettings, findMeasuring } from '../people/settings.repository';
 import { insertAudit } from '../house/audit.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { measuresAnswers } from './measures.answers';
 
 type Saved = { readonly kind: 'saved' } | SaveRefusal;
 
@@ -57,7 +58,7 @@ export async function saveClientMeasuring(
         by: actor.therapistId,
         action: 'measuring of a client changed',
         subject: `client ${clientId}`,
-        detail: `method ${input.method ?? 'of the house'}, stronger hand ${input.hand}`,
+        detail: `method ${input.method ?? measuresAnswers.ofTheHouse}, stronger hand ${input.hand}`,
       });
   });
   return { kind: 'saved' };
@@ -80,7 +81,7 @@ export async function saveProtocol(
   if (isTaken)
     return {
       kind: 'refused',
-      errors: [{ path: 'name', message: 'There is a protocol of that name: choose another.' }],
+      errors: [{ path: 'name', message: measuresAnswers.thereIsAProtocolOfThat }],
     };
   if (id === undefined) {
     const made = await insertProtocol(db, input, actor.therapistId, actor.now.toISOString());
@@ -89,7 +90,7 @@ export async function saveProtocol(
   if (await isProtocolInUse(db, id))
     return {
       kind: 'refused',
-      errors: [{ path: '', message: 'Tapings were made by this protocol: save it as a copy under another name.' }],
+      errors: [{ path: '', message: measuresAnswers.tapingsWereMadeByThisProtocol }],
     };
   return (await updateProtocol(db, id, input)) ? { kind: 'saved', protocol: { ...input, id } } : { kind: 'not-found' };
 }

@@ -8,6 +8,7 @@ import { raiseFlags } from '../screening/raise-flags';
 import { readVisitFrame } from '../visits/read-visit';
 import { takenAt } from './save-taping';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { measuresAnswers } from './measures.answers';
 
 /** Stores what was felt, seen or said; a correction takes the place of the old one, which stays in the history. */
 export async function saveObservation(
@@ -21,13 +22,14 @@ export async function saveObservation(
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
   const refuse = (path: string, message: string) => ({ kind: 'refused', errors: [{ path, message }] }) as const;
-  if (placedKinds.has(input.kind) && input.place === null) return refuse('place', 'Say where: touch the body map.');
+  if (placedKinds.has(input.kind) && input.place === null)
+    return refuse('place', measuresAnswers.sayWhereTouchTheBodyMap);
   const name = input.place?.split('.')[0] ?? '';
   const isKnown =
     input.place === null ||
     anatomy.territories.has(input.place) ||
     (input.kind === 'skin-fold' && (input.place === 'left' || input.place === 'right'));
-  if (!isKnown) return refuse('place', `There is no place “${name}” on the body map.`);
+  if (!isKnown) return refuse('place', measuresAnswers.thereIsNoPlaceOnThe(name));
   const now = actor.now.toISOString();
   return db.transaction().execute(async (trx) => {
     if (input.replaces !== null) {

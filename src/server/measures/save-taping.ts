@@ -13,6 +13,7 @@ import { readVisitFrame } from '../visits/read-visit';
 import type { VisitRecord } from '../visits/visit-record';
 import { type Actor, type SaveRefusal, advance } from '../shared/saving';
 import { readVolumeSettings, volumeOf, withVolume } from './taping-volume';
+import { measuresAnswers } from './measures.answers';
 
 /** What was measured on the day of the visit was measured now; what is entered later belongs to its visit. */
 export const takenAt = (visit: Pick<VisitRecord, 'startsAt'>, now: Date) =>
@@ -62,7 +63,7 @@ function tapingErrors(
 ): FieldError[] {
   const errors: FieldError[] = [];
   const step = input.positions.findIndex((x, i) => i > 0 && x <= (input.positions[i - 1] ?? 0));
-  if (step > 0) errors.push({ path: `positions.${step}`, message: 'Positions must rise from the zero mark.' });
+  if (step > 0) errors.push({ path: `positions.${step}`, message: measuresAnswers.positionsMustRiseFromTheZero });
   const passes = [
     ['', input],
     ['second.', input.second],
@@ -74,13 +75,13 @@ function tapingErrors(
       if (girths.length !== input.positions.length)
         errors.push({
           path: `${path}${side}`,
-          message: `There are ${girths.length} girths for ${input.positions.length} positions.`,
+          message: measuresAnswers.thereAreGirthsForPositions(girths.length, input.positions.length),
         });
       girths.forEach((girth, i) => {
         if (girth !== null && toCm(girth, input.unit) >= longestGirthCm)
           errors.push({
             path: `${path}${side}.${i}`,
-            message: `No ${input.limb} measures ${girth} ${input.unit}: check the unit or the decimal point.`,
+            message: measuresAnswers.noMeasuresCheckTheUnitOr(input.limb, girth, input.unit),
           });
       });
     }

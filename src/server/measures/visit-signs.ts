@@ -15,6 +15,7 @@ import { toCm } from '../../core/units';
 import type { ChangeLimits } from './change-limits';
 import { isoDay } from '../shared/house-clock';
 import type { VisitRecord } from '../visits/visit-record';
+import { measuresAnswers } from './measures.answers';
 
 /** What is on record of a client's measures, oldest first. */
 export interface MeasuredClient {
@@ -152,8 +153,8 @@ function ofObservations(today: readonly ObservationView[], earlier: readonly Obs
   return Object.fromEntries(Object.entries(signs).filter(([, value]) => value !== undefined));
 }
 
-const cancerGroup = 'Cancer and its treatment';
-const procedureGroup = 'Recent procedures';
+const cancerGroup = measuresAnswers.cancerAndItsTreatment;
+const procedureGroup = measuresAnswers.recentProcedures;
 
 function ofRecord(visit: VisitRecord, day: string): Signs {
   const groupOf = (id: string) => screeningBook.conditions.get(id)?.group;

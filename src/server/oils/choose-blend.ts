@@ -31,6 +31,7 @@ import { mayNotSmell, type OilWork, oilScopeOf, oilWorkOf, readOilClient } from 
 import { readVisitFrame } from '../visits/read-visit';
 import type { VisitRecord } from '../visits/visit-record';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { oilsAnswers } from './oils.answers';
 
 type Saved = { readonly kind: 'saved'; readonly id: number } | SaveRefusal;
 
@@ -50,18 +51,18 @@ export function blendErrors(
   const isScented = blend.parts.length > 0;
   const client = of?.client ?? adult;
   const check = checkBlend(oilBook, { ...blend, client, basis: 'max', ...alreadyOf(blend, onSkin) });
-  if (!check) return [{ path: 'parts', message: `These drops are more than the ${blend.volumeMl} mL of the bottle.` }];
+  if (!check) return [{ path: 'parts', message: oilsAnswers.theseDropsAreMoreThanThe(blend.volumeMl) }];
   const carrier = oilBook.carriers.get(blend.carrier);
   const [kept] = reasonsAgainstCarrier(blend.carrier, client);
   const isReady = ready.some((known) => isSameBlend(known, blend));
   return [
     ...(kept
-      ? [{ path: 'carrier', message: `${carrier?.name ?? blend.carrier} is not for this client: ${kept}.` }]
+      ? [{ path: 'carrier', message: oilsAnswers.isNotForThisClient(carrier?.name ?? blend.carrier, kept) }]
       : []),
     ...(blend.area === 'face' && carrier && !carrier.faceSuitable
-      ? [{ path: 'carrier', message: `${carrier.name} is too heavy for the face.` }]
+      ? [{ path: 'carrier', message: oilsAnswers.isTooHeavyForTheFace(carrier.name) }]
       : []),
-    ...(isScented && of?.unscentedWhy ? [{ path: 'parts', message: `Unscented only: ${of.unscentedWhy}` }] : []),
+    ...(isScented && of?.unscentedWhy ? [{ path: 'parts', message: oilsAnswers.unscentedOnly2(of.unscentedWhy) }] : []),
     ...check.findings
       .filter(({ severity }) => severity === 'over')
       .map(({ text }) => ({ path: 'parts', message: text })),
@@ -69,13 +70,13 @@ export function blendErrors(
       ? [
           {
             path: 'parts',
-            message: check.findings.find(({ code }) => code === 'above-guide')?.text ?? 'Above what is usual.',
+            message: check.findings.find(({ code }) => code === 'above-guide')?.text ?? oilsAnswers.aboveWhatIsUsual,
           },
         ]
       : []),
     ...(isScented && !scope.mayBlend && !isReady ? [{ path: 'parts', message: scope.why }] : []),
     ...(isScented && !scope.mayBlend && check.totalPercent > readyMostPercent
-      ? [{ path: 'parts', message: `Without clinical training a blend has ${readyMostPercent} % at most.` }]
+      ? [{ path: 'parts', message: oilsAnswers.withoutClinicalTrainingABlendHas(readyMostPercent) }]
       : []),
   ];
 }
@@ -153,13 +154,11 @@ export async function chooseBlend(
   if (pouredFrom !== null) {
     const mix = await findMix(db, pouredFrom);
     if (mix?.state !== 'mixed' || mix.client_id !== null)
-      return { kind: 'refused', errors: [{ path: 'pouredFrom', message: 'There is no such bottle to pour from.' }] };
+      return { kind: 'refused', errors: [{ path: 'pouredFrom', message: oilsAnswers.thereIsNoSuchBottleTo }] };
     if (blend && mix.left_ml < blend.volumeMl)
       return {
         kind: 'refused',
-        errors: [
-          { path: 'pouredFrom', message: `Only ${Math.floor(mix.left_ml * 10) / 10} mL is left in that bottle.` },
-        ],
+        errors: [{ path: 'pouredFrom', message: oilsAnswers.onlyMlIsLeftInThat(Math.floor(mix.left_ml * 10) / 10) }],
       };
   }
   const before = (await listVisitBlends(db, visitId)).find((one) => one.area === area);
@@ -233,18 +232,17 @@ export async function recordSmell(
   if (mayNotSmell(record.stored))
     return {
       kind: 'refused',
-      errors: [{ path: 'visitId', message: 'No scents are tried with this client, who does not tolerate them.' }],
+      errors: [{ path: 'visitId', message: oilsAnswers.noScentsAreTriedWithThis }],
     };
   const [of, onSkin] = await Promise.all([clientOf(db, record, actor.now), readDropsOnSkin(db, visitId)]);
   const ready = (await listBlends(db)).map((one) => one.blend);
   const errors = strips.flatMap(({ blend }, i) =>
     blendErrors(blend, of, oilScopeOf(qualifications), ready, onSkin).map(({ path, message }) => ({
-      path: `strips.${i}.blend.${path}`,
+      path: oilsAnswers.stripsBlend(i, path),
       message,
     })),
   );
-  if (chosen !== null && !strips[chosen])
-    errors.push({ path: 'chosen', message: 'Choose one of the strips, or none.' });
+  if (chosen !== null && !strips[chosen]) errors.push({ path: 'chosen', message: oilsAnswers.chooseOneOfTheStripsOr });
   if (errors.length > 0) return { kind: 'refused', errors };
   const now = actor.now.toISOString();
   const taken = chosen === null ? undefined : strips[chosen];

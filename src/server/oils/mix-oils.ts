@@ -31,6 +31,7 @@ import { isoDay, shortDateIn } from '../shared/house-clock';
 import { oilScopeOf, oilWorkOf, readOilClient } from './oil-client';
 import { readVisitFrame } from '../visits/read-visit';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { oilsAnswers } from './oils.answers';
 
 type Saved = { readonly kind: 'saved'; readonly id: number; readonly words: string } | SaveRefusal;
 
@@ -79,10 +80,10 @@ export async function countMix(db: Db, id: number, { counted }: MixCountInput): 
   const mix = await findMix(db, id);
   if (!mix) return { kind: 'not-found' };
   if (mix.state !== 'mixing')
-    return { kind: 'refused', errors: [{ path: 'counted', message: 'This bottle is finished: open a new one.' }] };
+    return { kind: 'refused', errors: [{ path: 'counted', message: oilsAnswers.thisBottleIsFinishedOpenA }] };
   const foreign = Object.keys(counted).find((oil) => !mix.blend.parts.some((part) => part.oil === oil));
   if (foreign !== undefined)
-    return { kind: 'refused', errors: [{ path: `counted.${foreign}`, message: 'This oil is not in the blend.' }] };
+    return { kind: 'refused', errors: [{ path: `counted.${foreign}`, message: oilsAnswers.thisOilIsNotInThe }] };
   await setCounted(db, id, counted);
   return { kind: 'saved', id, words: '' };
 }
@@ -105,7 +106,7 @@ export async function finishMix(db: Db, id: number, actor: Actor): Promise<Saved
   if (missing)
     return {
       kind: 'refused',
-      errors: [{ path: 'counted', message: `${oilOf(oilBook, missing.oil).name} has not been counted in yet.` }],
+      errors: [{ path: 'counted', message: oilsAnswers.hasNotBeenCountedInYet(oilOf(oilBook, missing.oil).name) }],
     };
   const blend = mixedBlend(mix);
   const of = await clientFor(db, mix, actor.now);
@@ -120,7 +121,10 @@ export async function finishMix(db: Db, id: number, actor: Actor): Promise<Saved
     return {
       kind: 'refused',
       errors: [
-        { path: 'counted', message: over ? `As it was counted: ${over.text}` : 'More drops than the bottle holds.' },
+        {
+          path: 'counted',
+          message: over ? oilsAnswers.asItWasCounted(over.text) : oilsAnswers.moreDropsThanTheBottleHolds,
+        },
       ],
     };
   const now = actor.now.toISOString();
@@ -129,7 +133,7 @@ export async function finishMix(db: Db, id: number, actor: Actor): Promise<Saved
     for (const draw of draws) await drawBottle(trx, draw, 'mixed', { mixId: id, therapistId: actor.therapistId, now });
     const useBy = usableUntil(isoDay(now), carrierOf(oilBook, blend.carrier).waterBased, bestBefores);
     await setMixed(trx, id, { useBy, costCents, leftMl: blend.volumeMl, by: actor.therapistId, now });
-    const words = short.length > 0 ? `The shelf had less than that of ${short.join(', ')}: count it again.` : '';
+    const words = short.length > 0 ? oilsAnswers.theShelfHadLess(short.join(', ')) : '';
     return { kind: 'saved', id, words } as const;
   });
 }
@@ -138,7 +142,7 @@ export async function abandonMix(db: Db, id: number): Promise<Saved> {
   const mix = await findMix(db, id);
   if (!mix) return { kind: 'not-found' };
   if (mix.state === 'mixed')
-    return { kind: 'refused', errors: [{ path: '', message: 'This bottle is finished and stays on record.' }] };
+    return { kind: 'refused', errors: [{ path: '', message: oilsAnswers.thisBottleIsFinishedAndStays }] };
   await giveUpMix(db, id);
   return { kind: 'saved', id, words: '' };
 }

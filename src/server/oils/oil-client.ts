@@ -26,6 +26,7 @@ import type { VisitRecord } from '../visits/visit-record';
 import { type ScreeningCase, screenCase } from '../screening/screen-visit';
 import { likesColumn } from '../clients/clients.documents';
 import { contextColumn } from '../measures/measures.documents';
+import { oilsAnswers } from './oils.answers';
 
 const everything = [...screeningBook.qualifications].map(({ id }) => id);
 
@@ -35,9 +36,7 @@ export function oilScopeOf(qualifications: readonly string[]): OilScope {
   return {
     mayBlend: isClinical,
     mayLayer: isClinical,
-    why: isClinical
-      ? ''
-      : 'Own blends and layered drops are for those trained in clinical aromatherapy. Ready blends of the house are open to you.',
+    why: isClinical ? '' : oilsAnswers.ownBlendsAndLayeredDropsAre,
   };
 }
 
@@ -122,9 +121,9 @@ function whyUnscented(screened: Screening): string {
   const aroma = screened.byModality.find(({ modality }) => modality === 'aromatherapy');
   const reason = aroma?.reasons.find(({ decision, local }) => !local && rankOf(decision) >= rankOf('clear-first'));
   if (aroma && rankOf(aroma.decision) >= rankOf('clear-first'))
-    return reason?.text ?? 'Aromatherapy is not given today.';
+    return reason?.text ?? oilsAnswers.aromatherapyIsNotGivenToday;
   const unscented = screened.byModality.find(({ limits }) => limits.noScent === true);
-  return unscented ? (unscented.reasons[0]?.text ?? 'Unscented only.') : '';
+  return unscented ? (unscented.reasons[0]?.text ?? oilsAnswers.unscentedOnly) : '';
 }
 
 /** Skin that the oil of the visit touches, and that takes no scent: one bottle serves all of it. */
@@ -141,7 +140,7 @@ function unscentedSkin(screened: Screening, of: OilWork | undefined): string {
   const [first] = rows;
   const why = first?.reasons[0]?.text ?? '';
   return first
-    ? `The oil also touches ${placeNames([...new Set(rows.map(({ region }) => region))])}. ${why}`.trim()
+    ? oilsAnswers.theOilAlsoTouches(placeNames([...new Set(rows.map(({ region }) => region))]), why).trim()
     : '';
 }
 

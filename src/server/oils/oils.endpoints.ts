@@ -13,6 +13,7 @@ import { abandonMix, countMix, finishMix, readMix, startMix } from './mix-oils';
 import { placePatchTest, readPatchTest } from './patch-tests';
 import { readOilBench, readStock } from './read-oils';
 import { addBottle, changeBottle, exportShelf } from './save-oils';
+import { oilsAnswers } from './oils.answers';
 
 function scaleNow(): DropScaleView {
   const reading = houseScale().reading();
@@ -20,7 +21,7 @@ function scaleNow(): DropScaleView {
   return {
     isOn: reading.isOn,
     grams,
-    words: grams === null ? 'The scale does not answer: count by hand.' : reading.text,
+    words: grams === null ? oilsAnswers.theScaleDoesNotAnswerCount : reading.text,
   };
 }
 
@@ -48,7 +49,7 @@ export const oilEndpoints = endpoints(routes, {
     if (!mix || !size) return undefined;
     if (mix.fits.includes(size.id))
       return fileAnswer(routes.mixLabel.answer, await print('label', mix.label, size), 'label.pdf', 'inline');
-    const message = 'The text does not fit on this label: take a larger one, or give the blend a shorter name.';
+    const message = oilsAnswers.theTextDoesNotFitOn;
     return unfeasible([{ path: 'size', message }]);
   },
   mixAftercare: async ({ db, params, actor }) => {

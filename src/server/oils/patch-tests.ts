@@ -15,6 +15,7 @@ import {
 } from './patch-tests.repository';
 import { clockTime, isoDay, shortDay } from '../shared/house-clock';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { oilsAnswers } from './oils.answers';
 
 /** The last patch test of a client. */
 export async function readPatch(db: Db, clientId: ClientId, now: Date): Promise<PatchView | null> {
@@ -33,10 +34,10 @@ function viewOf({ id, what, placedAt, readings }: StoredPatchTest, now: Date): P
   const next = due[Math.min(readings.length, due.length - 1)] ?? placedAt;
   const isToday = isoDay(next) === isoDay(now.toISOString());
   const words = {
-    clear: `clear on ${shortDay(readings.at(-1)?.readAt ?? placedAt)}`,
-    reacted: `the skin reacted on ${shortDay(readings.at(-1)?.readAt ?? placedAt)}`,
-    due: `to be read now, due ${isToday ? '' : `${shortDay(next)}, `}${clockTime(next)}`,
-    waiting: `to be read ${isToday ? 'today' : shortDay(next)}, ${clockTime(next)}`,
+    clear: oilsAnswers.clearOn(shortDay(readings.at(-1)?.readAt ?? placedAt)),
+    reacted: oilsAnswers.theSkinReactedOn(shortDay(readings.at(-1)?.readAt ?? placedAt)),
+    due: oilsAnswers.toBeReadNowDue(isToday ? '' : `${shortDay(next)}, `, clockTime(next)),
+    waiting: oilsAnswers.toBeRead(isToday ? 'today' : shortDay(next), clockTime(next)),
   };
   return { id, what, placedAt, state, due: words[state], readings };
 }
@@ -73,12 +74,12 @@ export async function readPatchTest(db: Db, id: number, input: PatchReadingInput
   if (state === 'clear' || state === 'reacted')
     return {
       kind: 'refused',
-      errors: [{ path: 'reading', message: 'This test has been read to its end: place a new one.' }],
+      errors: [{ path: 'reading', message: oilsAnswers.thisTestHasBeenReadTo }],
     };
   if (state === 'waiting' && input.reading === 'clear')
     return {
       kind: 'refused',
-      errors: [{ path: 'reading', message: `Too early to call it clear: it is ${viewOf(test, actor.now).due}.` }],
+      errors: [{ path: 'reading', message: oilsAnswers.tooEarlyToCallItClear(viewOf(test, actor.now).due) }],
     };
   const readings = [...test.readings, { readAt: now, ...input }];
   const isOver = ['clear', 'reacted'].includes(patchState(test.placedAt, readings, now));

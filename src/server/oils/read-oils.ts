@@ -27,6 +27,7 @@ import type { VisitRecord } from '../visits/visit-record';
 import { readDropsOnSkin } from './layer-facts';
 import { readVisitBlends } from './visit-blends';
 import { storedWork } from '../visits/visit-holds';
+import { oilsAnswers } from './oils.answers';
 
 const weeksLookedAt = 8;
 
@@ -128,7 +129,7 @@ function shelfOf(
       words:
         good.length === 0
           ? first.words
-          : (turning?.words ?? (leftShare < 0.25 ? `${Math.round(100 * leftShare)} % left` : '')),
+          : (turning?.words ?? (leftShare < 0.25 ? oilsAnswers.left(Math.round(100 * leftShare)) : '')),
     };
     return [{ kind: first.kind, entry }];
   });

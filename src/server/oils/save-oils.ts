@@ -7,6 +7,7 @@ import { insertBottle, insertDraw, listBottles, updateBottle } from './oils.repo
 import { insertAudit } from '../house/audit.repository';
 import { isoDay } from '../shared/house-clock';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { oilsAnswers } from './oils.answers';
 
 type Saved = { readonly kind: 'saved'; readonly id: number } | SaveRefusal;
 
@@ -15,9 +16,9 @@ function bottleErrors(input: BottleInput, today: string): readonly FieldError[] 
   const isKnown = input.kind === 'essential' ? oilBook.oils.has(input.oil) : oilBook.carriers.has(input.oil);
   const what = input.kind === 'essential' ? 'oil' : 'carrier';
   return [
-    ...(isKnown ? [] : [{ path: 'oil', message: `There is no ${what} “${input.oil}” in the catalogue.` }]),
+    ...(isKnown ? [] : [{ path: 'oil', message: oilsAnswers.thereIsNoInTheCatalogue(what, input.oil) }]),
     ...(input.openedOn !== null && input.openedOn > today
-      ? [{ path: 'openedOn', message: 'It cannot have been opened in the future: check the date.' }]
+      ? [{ path: 'openedOn', message: oilsAnswers.itCannotHaveBeenOpenedIn }]
       : []),
   ];
 }
@@ -104,9 +105,7 @@ export function readShelf(
   if (missing.length > 0)
     return {
       bottles: [],
-      troubles: [
-        { row: 1, message: `The header row lacks ${missing.join(', ')}. It may have: ${columns.join(', ')}.` },
-      ],
+      troubles: [{ row: 1, message: oilsAnswers.theHeaderRowLacksItMay(missing.join(', '), columns.join(', ')) }],
     };
   const bottles: BottleInput[] = [];
   const troubles: { row: number; message: string }[] = [];

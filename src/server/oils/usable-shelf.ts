@@ -5,6 +5,7 @@ import { ageingOf } from '../../core/oils/stock';
 import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
 import { listBottles } from './oils.repository';
+import { oilsAnswers } from './oils.answers';
 
 /** Essential oils of the house that are not old and have something left, each once, as its own bottle counts. */
 export async function usableShelf(db: Db, today: string): Promise<LayerCase['shelf']> {
@@ -33,7 +34,7 @@ export async function layersWithoutBottle(
       : [
           {
             path: 'plan',
-            message: `${names[oil] ?? oil} is used up or too old by now: plan again, or choose another oil.`,
+            message: oilsAnswers.isUsedUpOrTooOld(names[oil] ?? oil),
           },
         ],
   );

@@ -4,6 +4,7 @@ import type { VisitBlendView, VisitBlends } from '../../contracts/oil-views';
 import { carrierOf, oilOf } from '../../core/oils/book';
 import type { Db } from '../db/connection';
 import { findMix, listVisitBlends, pourFrom } from './blends.repository';
+import { oilsAnswers } from './oils.answers';
 
 /** What a visit carries for body and face, with how far the mixing is. */
 export async function readVisitBlends(db: Db, visitId: VisitId): Promise<VisitBlends> {
@@ -24,7 +25,7 @@ export async function readVisitBlends(db: Db, visitId: VisitId): Promise<VisitBl
 function blendInWords({ parts, carrier, volumeMl }: VisitBlendView['blend']): string {
   const oils = parts.map(({ oil, drops }) => `${oilOf(oilBook, oil).name.toLowerCase()} ${drops}`);
   const base = carrierOf(oilBook, carrier).name.toLowerCase();
-  return oils.length === 0 ? `plain ${base}, ${volumeMl} mL` : `${oils.join(', ')}, in ${volumeMl} mL of ${base}`;
+  return oils.length === 0 ? oilsAnswers.plainMl(base, volumeMl) : oilsAnswers.inMlOf(oils.join(', '), volumeMl, base);
 }
 
 /** Takes what a visit poured out of the house's bottles. @param oilMl what was really used, where it is not as planned */

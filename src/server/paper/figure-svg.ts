@@ -10,6 +10,7 @@ import { boxOf, type Figure, mirrored } from '../../core/figure/figure';
 import { pebblePoint } from '../../core/figure/pebble-place';
 import { endOf, leafOutline, routePath } from '../../core/figure/route';
 import type { StepKind } from '../../core/drainage/step';
+import { paperAnswers } from './paper.answers';
 
 const drawings: Readonly<Record<FigureView, unknown>> = {
   front,
@@ -44,8 +45,7 @@ const card = '#fdfaf5';
 /** Wider than it is high, or as high as wide: what a row of a sheet has room for. */
 const shape = 0.82;
 /** The frame of a drawing, with nothing in it: as large, so that a page is laid out as it will be. */
-export const emptyFigure = (width: number): string =>
-  `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${width / shape}"></svg>`;
+export const emptyFigure = (width: number): string => paperAnswers.svgXmlnsHttpWwwW3Org(width, width / shape);
 
 /** What is worked, with so much about it that its numbers have room. */
 const roomRound = 1.4;
@@ -67,9 +67,7 @@ export function figureSvg(figure: Figure, steps: readonly DrawnStep[], width: nu
     .join('');
   const nodes = figure.nodes
     .filter(({ id }) => places.has(id))
-    .map(
-      (n) => `<circle cx="${n.x}" cy="${n.y}" r="${n.r}" fill="${card}" stroke="${way}" stroke-width="${2 * unit}"/>`,
-    )
+    .map((n) => paperAnswers.circleCxCyRFillStroke(n.x, n.y, n.r, card, way, 2 * unit))
     .join('');
   const routes = steps.map(({ path }) => routeSvg(figure, path, unit)).join('');
   const pebbles = spread(figure, steps, 26 * unit, [x, y, w, h])
@@ -78,7 +76,24 @@ export function figureSvg(figure: Figure, steps: readonly DrawnStep[], width: nu
         `<g transform="translate(${at[0]} ${at[1]}) scale(${0.95 * unit})"><path d="${pebbleOutlines[step.kind]}" fill="${card}" stroke="${ink}" stroke-width="1.4"/><text x="0" y="5" font-size="14" font-weight="bold" text-anchor="middle" fill="${ink}">${step.number}</text></g>`,
     )
     .join('');
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${Math.round(width / shape)}" viewBox="${x} ${y} ${w} ${h}"><path d="${figure.base}" fill="${skin}"/>${regions}<path d="${figure.outline}" fill="none" stroke="${line}" stroke-width="${1.4 * unit}"/>${figure.details.map((d) => `<path d="${d}" fill="none" stroke="${line}" stroke-width="${0.9 * unit}"/>`).join('')}${nodes}${routes}${pebbles}</svg>`;
+  return paperAnswers.svgXmlnsHttpWwwW3Org2(
+    width,
+    Math.round(width / shape),
+    x,
+    y,
+    w,
+    h,
+    figure.base,
+    skin,
+    regions,
+    figure.outline,
+    line,
+    1.4 * unit,
+    figure.details.map((d) => paperAnswers.pathDFillNoneStrokeStroke(d, line, 0.9 * unit)).join(''),
+    nodes,
+    routes,
+    pebbles,
+  );
 }
 
 /** The box round what is worked, in the shape of the drawing, inside the figure as far as that goes. */
@@ -102,7 +117,17 @@ function routeSvg(figure: Figure, path: readonly PlaceId[], unit: number): strin
   const d = routePath(figure, path, true);
   const end = d ? endOf(d) : undefined;
   if (!end) return '';
-  return `<path d="${d}" fill="none" stroke="${way}" stroke-width="${2.6 * unit}" stroke-linecap="round"/><path d="${leafOutline}" fill="${way}" transform="translate(${end.x} ${end.y}) rotate(${end.angle}) scale(${1.1 * unit})"/>`;
+  return paperAnswers.pathDFillNoneStrokeStroke2(
+    d,
+    way,
+    2.6 * unit,
+    leafOutline,
+    way,
+    end.x,
+    end.y,
+    end.angle,
+    1.1 * unit,
+  );
 }
 
 const rings = 14;

@@ -8,6 +8,7 @@ import { bestDrawing, viewsOf } from '../../core/figure/views';
 import type { HomePart, HomeSheet, HomeStep } from '../../core/homecare/sheet';
 import { emptyFigure, figureOf, figureSvg } from './figure-svg';
 import { makePdf, picture, runs } from './pdf';
+import { paperAnswers } from './paper.answers';
 
 export interface PrintedHome {
   readonly sheet: HomeSheet;
@@ -287,12 +288,9 @@ function logContent(words: HomeWords, { times }: HomeWish, size: Size): readonly
 function boxes(row: string): Content {
   const count = row.split(' ').length;
   const width = 13 * count + 5 * (count - 1);
-  const squares = Array.from(
-    { length: count },
-    (_, i) => `<rect x="${0.5 + i * 18}" y="0.5" width="12" height="12" rx="3" fill="none" stroke="${soft}"/>`,
-  );
+  const squares = Array.from({ length: count }, (_, i) => paperAnswers.rectXY05Width(0.5 + i * 18, soft));
   return {
-    svg: `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="13">${squares.join('')}</svg>`,
+    svg: paperAnswers.svgXmlnsHttpWwwW3Org3(width, squares.join('')),
     alignment: 'center',
     margin: [0, 1, 0, 0],
   };

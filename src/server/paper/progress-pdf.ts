@@ -10,6 +10,7 @@ import { volumesIn } from '../../core/volume-units';
 import { dayInWords } from '../../core/visit/words';
 import { chartSvg } from './chart-svg';
 import { makePdf, picture, runs } from './pdf';
+import { paperAnswers } from './paper.answers';
 
 const soft = '#564c5c';
 const chartWidth = 720;
@@ -25,19 +26,19 @@ export function printProgress(view: ProgressView, course: LimbCourse, bornOn: st
   const name = `${course.side} ${course.limb}`;
   const sentence =
     course.points.length === 1
-      ? 'One visit so far.'
+      ? paperAnswers.oneVisitSoFar
       : volumeTrendInWords(course.trends.excess ?? course.trends.affected, volumesIn(course.volumeUnit));
   return makePdf({
-    info: { title: `Progress of the ${name}, ${view.today}`, author: view.house },
+    info: { title: paperAnswers.progressOfThe(name, view.today), author: view.house },
     content: [
       { text: runs(view.house), fontSize: 16, bold: true },
       {
-        text: runs(`${view.client.name}${bornOn ? `, born ${dayInWords(bornOn)}` : ''}`),
+        text: runs(`${view.client.name}${bornOn ? paperAnswers.born(dayInWords(bornOn)) : ''}`),
         fontSize: 13,
         bold: true,
         margin: [0, 10, 0, 0],
       },
-      { text: `Progress of the ${name}, up to ${view.today}`, color: soft, margin: [0, 0, 0, 10] },
+      { text: paperAnswers.progressOfTheUpTo(name, view.today), color: soft, margin: [0, 0, 0, 10] },
       { text: sentence, fontSize: 14, bold: true },
       ...(newest ? [facts(course, newest)] : []),
       ...(course.points.length > 1 ? charts(view, course) : []),
@@ -47,7 +48,7 @@ export function printProgress(view: ProgressView, course: LimbCourse, bornOn: st
     footer: (page: number, pages: number): Content => ({
       columns: [
         {
-          text: 'Measured and recorded by a practice that is not medical; no diagnosis. Local law and licences come first.',
+          text: paperAnswers.measuredAndRecordedByAPractice,
           width: '*',
         },
         { text: `${page} of ${pages}`, width: 50, alignment: 'right' },
@@ -72,27 +73,37 @@ function facts(course: LimbCourse, newest: CoursePoint): Content {
     cell(
       volumes.text(newest.excessMl ?? newest.affectedMl),
       newest.excessPercent === null
-        ? `volume, ${newest.day}`
-        : `over the other side (${formatNumber(newest.excessPercent, 1)} %), ${newest.day}`,
+        ? paperAnswers.volume(newest.day)
+        : paperAnswers.overTheOtherSide(formatNumber(newest.excessPercent, 1), newest.day),
     ),
   ];
   if (firstChange)
     cells.push(
       cell(
         volumes.signed(firstChange.ml),
-        `since the start: ${firstChange.isBeyond ? 'beyond' : 'within'} measuring error (${volumes.text(firstChange.limitMl)})`,
+        paperAnswers.sinceTheStartMeasuringError(
+          firstChange.isBeyond ? 'beyond' : 'within',
+          volumes.text(firstChange.limitMl),
+        ),
       ),
     );
   if (course.medianResponseMl !== null)
     cells.push(
       cell(
         volumes.signed(-course.medianResponseMl),
-        `by one visit (median)${course.medianRetentionPercent === null ? '' : `; ${formatNumber(course.medianRetentionPercent)} % of it held to the next`}`,
+        paperAnswers.byOneVisitMedian(
+          course.medianRetentionPercent === null
+            ? ''
+            : paperAnswers.ofItHeldToTheNext(formatNumber(course.medianRetentionPercent)),
+        ),
       ),
     );
   const { isMet, short } = course.definition;
   cells.push(
-    cell(isMet === null ? '–' : isMet ? 'met' : 'not met', `definition in use: ${short.replace('≥', 'at least')}`),
+    cell(
+      isMet === null ? '–' : isMet ? 'met' : paperAnswers.notMet,
+      paperAnswers.definitionInUse(short.replace('≥', paperAnswers.atLeast)),
+    ),
   );
   return { columns: cells, columnGap: 12, margin: [0, 8, 0, 8] };
 }
@@ -104,22 +115,18 @@ function charts(view: ProgressView, course: LimbCourse): Content[] {
     svg(
       courseOption(course, view.visits, 'excess', paperPalette),
       300,
-      `Course of the ${course.side} ${course.limb} over ${course.points.length} days that were measured; the figures stand in the table below.`,
+      paperAnswers.courseOfTheOverDaysThat(course.side, course.limb, course.points.length),
     ),
     {
-      text: `Tint along the line: what the tape can err (95 %). Wide band: measuring error round the start (${volumesIn(course.volumeUnit).text(course.limitMl)}). Pebbles: visits.`,
+      text: paperAnswers.tintAlongTheLineWhatThe(volumesIn(course.volumeUnit).text(course.limitMl)),
       fontSize: 8.5,
       color: soft,
       margin: [0, 2, 0, 8],
     },
     ...(course.responses.length > 0
       ? [
-          { text: 'What each visit took, and how much of it held to the next', bold: true } as Content,
-          svg(
-            responseOption(course, paperPalette),
-            180,
-            'What each visit took, and how much of it held to the next, as bars.',
-          ),
+          { text: paperAnswers.whatEachVisitTookAndHow, bold: true } as Content,
+          svg(responseOption(course, paperPalette), 180, paperAnswers.whatEachVisitTookAndHow2),
         ]
       : []),
   ];
@@ -128,7 +135,13 @@ function charts(view: ProgressView, course: LimbCourse): Content[] {
 function howMeasured(course: LimbCourse): Content[] {
   return [
     {
-      text: `Girths by tape at fixed marks, ${formatNumber(course.fromCm)} to ${formatNumber(course.toCm)} cm from the zero mark; volumes by the ${course.method} method, all worked out afresh over this stretch; excess is the ${course.side} ${course.limb} minus the other. ± is 1.96 times the standard deviation from the tape.`,
+      text: paperAnswers.girthsByTapeAtFixedMarks(
+        formatNumber(course.fromCm),
+        formatNumber(course.toCm),
+        course.method,
+        course.side,
+        course.limb,
+      ),
       fontSize: 9.5,
       color: soft,
       margin: [0, 8, 0, 6],
@@ -139,7 +152,15 @@ function howMeasured(course: LimbCourse): Content[] {
 function figures(course: LimbCourse): Content {
   const { name, bare } = volumesIn(course.volumeUnit);
   const volume = (ml: Millilitres | null) => (ml === null ? '–' : bare(ml));
-  const head = ['Date', `${course.side}, ${name}`, `other, ${name}`, `excess, ${name}`, '%', `after, ${name}`, 'held'];
+  const head = [
+    'Date',
+    `${course.side}, ${name}`,
+    paperAnswers.other(name),
+    paperAnswers.excess(name),
+    '%',
+    paperAnswers.after(name),
+    'held',
+  ];
   const held = new Map(course.responses.map(({ date, retentionPercent }) => [date, retentionPercent]));
   const rows = course.points.toReversed().slice(0, mostRows);
   const right = (text: string): TableCell => ({ text, alignment: 'right' });

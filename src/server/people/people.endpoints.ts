@@ -22,6 +22,7 @@ import { invalidFields, problem } from '../http/problem';
 import { readDevices, signOutThere } from './devices';
 import { saveStaff } from './save-staff';
 import { changeSettings } from './settings.repository';
+import { peopleAnswers } from './people.answers';
 
 const saved = { kind: 'saved' } as const;
 
@@ -35,11 +36,11 @@ export const peopleEndpoints = endpoints(routes, {
         setDeviceCookie(context, result.deviceToken);
         return saved;
       case 'wrong':
-        return problem({ type: '/problems/sign-in', title: 'Name and password do not fit together', status: 401 });
+        return problem({ type: '/problems/sign-in', title: peopleAnswers.nameAndPasswordDoNotFit, status: 401 });
       case 'code':
         return problem({
           type: '/problems/second-factor',
-          title: result.isWrong ? 'That is not the code that is shown now' : 'Your second factor, too',
+          title: result.isWrong ? peopleAnswers.thatIsNotTheCodeThat : peopleAnswers.yourSecondFactorToo,
           status: 401,
         });
       case 'wait':
@@ -61,7 +62,7 @@ export const peopleEndpoints = endpoints(routes, {
     const result = await recoverOwner(db, body, actor, originOf(context));
     if (result.kind === 'wait') return tooFast(result.seconds);
     if (result.kind === 'wrong')
-      return problem({ type: '/problems/sign-in', title: 'Name and code do not fit together', status: 401 });
+      return problem({ type: '/problems/sign-in', title: peopleAnswers.nameAndCodeDoNotFit, status: 401 });
     return result;
   },
   signOut: async ({ db, actor, locals, context }) => {
@@ -73,31 +74,31 @@ export const peopleEndpoints = endpoints(routes, {
     if (!locals.isDemo)
       return problem({
         type: '/problems/forbidden',
-        title: 'Signing in by one click is for the demo house',
+        title: peopleAnswers.signingInByOneClickIs,
         status: 403,
       });
     if (locals.session?.handedVisitId)
-      return problem({ type: '/problems/handed', title: 'The tablet is with a client', status: 423 });
+      return problem({ type: '/problems/handed', title: peopleAnswers.theTabletIsWithAClient, status: 423 });
     const token = await signInAs(db, body.staffId, actor.now, deviceNameOf(context.request));
     if (token === undefined) return undefined;
     setSessionCookie(context, token);
     return saved;
   },
   lock: async ({ db, actor, locals: { session } }) => {
-    if (!session?.staff.hasPin) return noPin('Set a PIN first, then the screen can be locked');
+    if (!session?.staff.hasPin) return noPin(peopleAnswers.setAPinFirstThenThe);
     await lockSession(db, session, actor.now);
     return saved;
   },
   unlock: async ({ db, body, actor, locals: { session }, context }) =>
     session ? afterPin(await unlock(db, session, body.pin, actor.now), context) : undefined,
   prove: async ({ db, body, actor, locals: { session }, context }) => {
-    if (!session?.staff.hasPin) return noPin('Set a PIN first: it shows that it is you');
+    if (!session?.staff.hasPin) return noPin(peopleAnswers.setAPinFirstItShows);
     return afterPin(await prove(db, session, body.pin, actor.now), context);
   },
   devices: ({ db, staff, locals: { session } }) => readDevices(db, staff.id, session?.tokenHash),
   signOutThere: ({ db, staff, params, actor }) => signOutThere(db, staff.id, params.name, actor),
   handTablet: async ({ db, body, locals: { session } }) => {
-    if (!session?.staff.hasPin) return noPin('Set a PIN first: it is how the tablet comes back to you');
+    if (!session?.staff.hasPin) return noPin(peopleAnswers.setAPinFirstItIs);
     return (await handTablet(db, session, body.visitId)) ? saved : undefined;
   },
   // In the demo house nobody has a password.
@@ -119,7 +120,7 @@ const originOf = (context: APIContext): Origin => ({
 function tooFast(seconds: number): Response {
   const response = problem({
     type: '/problems/too-fast',
-    title: `Too many wrong tries: wait ${seconds} seconds, then try again`,
+    title: peopleAnswers.tooManyWrongTriesWaitSeconds(seconds),
     status: 429,
   });
   response.headers.set('retry-after', String(seconds));
@@ -133,14 +134,14 @@ function afterPin(tried: Unlocked, context: APIContext): typeof saved | Response
     case 'wrong':
       return problem({
         type: '/problems/wrong-pin',
-        title: `That is not the PIN; ${tried.left} ${tried.left === 1 ? 'try' : 'tries'} left`,
+        title: peopleAnswers.thatIsNotThePinLeft(tried.left, tried.left === 1 ? 'try' : 'tries'),
         status: 403,
       });
     case 'ended':
       clearSessionCookie(context);
       return problem({
         type: '/problems/sign-in',
-        title: 'Too many wrong PINs: sign in with your password',
+        title: peopleAnswers.tooManyWrongPinsSignIn,
         status: 401,
       });
   }

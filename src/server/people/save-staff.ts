@@ -11,6 +11,7 @@ import { deleteDevicesOf } from './tries.repository';
 import { insertAudit } from '../house/audit.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
 import { hoursColumn, qualificationsColumn } from './people.documents';
+import { peopleAnswers } from './people.answers';
 
 /** Two letters for a pebble. */
 export function initialsOf(name: string): string {
@@ -34,20 +35,21 @@ export async function saveStaff(
   if (id !== null && !before) return { kind: 'not-found' };
   const errors: FieldError[] = [];
   if (staff.some((member) => member.login === input.login && member.id !== id))
-    errors.push({ path: 'login', message: 'Somebody else signs in with this name.' });
+    errors.push({ path: 'login', message: peopleAnswers.somebodyElseSignsInWithThis });
   const trouble =
     input.password === ''
       ? undefined
       : (passwordTrouble(input.password, input.name) ?? oftenTriedTrouble(input.password, [input.name, input.login]));
   if (trouble) errors.push({ path: 'password', message: trouble });
-  if (id === null && input.password === '') errors.push({ path: 'password', message: 'Give a first password.' });
+  if (id === null && input.password === '')
+    errors.push({ path: 'password', message: peopleAnswers.giveAFirstPassword });
   const pin = input.pin === '' ? undefined : pinTrouble(input.pin);
   if (pin) errors.push({ path: 'pin', message: pin });
   const isOwner = (member: { readonly role: string; readonly leftAt: string | null }) =>
     member.role === 'owner' && !member.leftAt;
   const others = staff.filter((member) => member.id !== id && isOwner(member));
   if (before && isOwner(before) && others.length === 0 && (input.role !== 'owner' || input.hasLeft))
-    errors.push({ path: 'role', message: 'A house needs an owner: make somebody else one first.' });
+    errors.push({ path: 'role', message: peopleAnswers.aHouseNeedsAnOwnerMake });
   if (errors.length > 0) return { kind: 'refused', errors };
 
   const now = actor.now.toISOString();

@@ -19,6 +19,7 @@ import { screeningCaseOf } from '../visits/visit-case';
 import { bornTooLate, findingBefore } from '../clients/save-client';
 import type { Actor, SaveRefusal } from '../shared/saving';
 import { overrideRules, screenCase } from './screen-visit';
+import { screeningAnswers } from './screening.answers';
 
 type Answered = { readonly kind: 'saved'; readonly state: AskState } | SaveRefusal;
 
@@ -39,11 +40,11 @@ export async function answerIntake(
   const errors = input.answers.flatMap(({ condition }, i): FieldError[] =>
     screeningBook.conditions.has(condition)
       ? []
-      : [{ path: `answers.${i}.condition`, message: `There is no question “${condition}”.` }],
+      : [{ path: screeningAnswers.answersCondition(i), message: screeningAnswers.thereIsNoQuestion(condition) }],
   );
   const day = isoDay(visit.startsAt);
   if (input.dueOn && !pregnancyOn(input.dueOn, day))
-    errors.push({ path: 'dueOn', message: 'This date does not fit a pregnancy now: check the year.' });
+    errors.push({ path: 'dueOn', message: screeningAnswers.thisDateDoesNotFitA });
   const clientId = visit.client.id;
   const early = await findingBefore(db, clientId, input.bornOn ?? null);
   if (early) errors.push({ path: 'bornOn', message: bornTooLate(early) });
@@ -109,10 +110,10 @@ export async function signConsent(db: Db, visitId: VisitId, input: ConsentInput,
   if (wording.version !== input.wordingVersion)
     return {
       kind: 'refused',
-      errors: [{ path: 'wordingVersion', message: 'The wording has changed: read it again before signing.' }],
+      errors: [{ path: 'wordingVersion', message: screeningAnswers.theWordingHasChangedReadIt }],
     };
   if (visit.client.age !== null && visit.client.age < 18 && input.signer !== 'guardian')
-    return { kind: 'refused', errors: [{ path: 'signer', message: 'A guardian signs for a client under 18.' }] };
+    return { kind: 'refused', errors: [{ path: 'signer', message: screeningAnswers.aGuardianSignsForAClient }] };
   const now = actor.now.toISOString();
   await db.transaction().execute(async (trx) => {
     await keepFirstWording(trx, now);

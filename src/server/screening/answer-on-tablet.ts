@@ -9,6 +9,7 @@ import type { Actor, SaveRefusal } from '../shared/saving';
 import { readVisitFrame } from '../visits/read-visit';
 import { answerIntake, signConsent } from './answer-intake';
 import { listIntakeAnswers } from './screening.repository';
+import { screeningAnswers } from './screening.answers';
 
 /** Stages at which a client still fills in what is to be known before. */
 const before: readonly StageOrEnd[] = ['ask', 'measure', 'plan', 'prepare'];
@@ -30,12 +31,13 @@ export async function answerOnTablet(
   if (!visit || !client) return { kind: 'not-found' };
   if (!before.includes(visit.stage)) return begun;
   const [known, data] = [await listIntakeAnswers(db, visit.client.id), toClientData(client)];
-  const stands = 'This was answered with your therapist: tell them what has changed.';
+  const stands = screeningAnswers.thisWasAnsweredWithYourTherapist;
   const errors: FieldError[] = [];
   const answers = input.answers.filter(({ condition, answer }, i) => {
     const earlier = known.get(condition);
     const isTheirs = earlier?.source === 'therapist' && differenceInDays(actor.now, parseISO(earlier.at)) < standsDays;
-    if (isTheirs && earlier.answer !== answer) errors.push({ path: `answers.${i}.answer`, message: stands });
+    if (isTheirs && earlier.answer !== answer)
+      errors.push({ path: screeningAnswers.answersAnswer(i), message: stands });
     return !isTheirs;
   });
   for (const field of ['bornOn', 'dueOn', 'medicines'] as const)
@@ -46,7 +48,7 @@ export async function answerOnTablet(
 }
 
 const begun = {
-  ...{ kind: 'refused', errors: [{ path: '', message: 'This visit has begun: tell your therapist instead.' }] },
+  ...{ kind: 'refused', errors: [{ path: '', message: screeningAnswers.thisVisitHasBegunTellYour }] },
 } as const satisfies SaveRefusal;
 
 /** A consent is signed before the work, not after it. */

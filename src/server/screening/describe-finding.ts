@@ -11,6 +11,7 @@ import { addDays } from '../../core/calendar/days';
 import { limitsInWords } from '../../core/screening/words';
 import { findingInWords, placesInWords } from '../../core/visit/words';
 import type { StoredFinding } from './findings.repository';
+import { screeningAnswers } from './screening.answers';
 
 /** A condition of the record as screening takes it. */
 export function toCondition(finding: StoredFinding): RecordedCondition {
@@ -40,7 +41,8 @@ export function drainageOf(findings: readonly StoredFinding[]): readonly Finding
 export function describeFinding(finding: StoredFinding, onDate: string): PlacedFinding {
   const condition = screeningBook.conditions.get(finding.id);
   const [drainage = null] = drainageOf([finding]).filter((f) => f.id !== 'cancer-history');
-  const label = condition?.label ?? (finding.id === 'thickened' ? 'Thickened, doughy or firm skin' : finding.id);
+  const label =
+    condition?.label ?? (finding.id === 'thickened' ? screeningAnswers.thickenedDoughyOrFirmSkin : finding.id);
   return {
     ...finding,
     label,
@@ -54,7 +56,12 @@ export function describeFinding(finding: StoredFinding, onDate: string): PlacedF
 }
 
 function plainWords(label: string, { side, regions }: StoredFinding): string {
-  const where = regions && regions.length > 0 ? placesInWords(anatomy, regions) : side === 'both' ? 'both sides' : side;
+  const where =
+    regions && regions.length > 0
+      ? placesInWords(anatomy, regions)
+      : side === 'both'
+        ? screeningAnswers.bothSides
+        : side;
   const [short = label] = label.split(/ \(|, /);
   return `${short.charAt(0).toLowerCase()}${short.slice(1)}${where ? `: ${where}` : ''}`;
 }

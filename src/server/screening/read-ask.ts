@@ -24,6 +24,7 @@ import type { VisitRecord } from '../visits/visit-record';
 import { screenCase, viewScreening } from './screen-visit';
 import { visitCheckFor } from '../visits/visit-check';
 import { areasColumn } from './screening.documents';
+import { screeningAnswers } from './screening.answers';
 
 /** Everything that changes while one asks. @returns undefined when there is no such visit */
 export async function readAskState(db: Db, visitId: VisitId): Promise<AskState | undefined> {
@@ -51,13 +52,13 @@ async function stateOf(db: Db, visit: VisitRecord): Promise<AskState> {
     })),
     pregnancy: visit.dueOn === null ? null : (pregnancyOn(visit.dueOn, isoDay(visit.startsAt)) ?? null),
     contradictions: [
-      ...contradictionsIn(visit.findings).map(([a, b]) => `${a.label} and ${b.label}`),
+      ...contradictionsIn(visit.findings).map(([a, b]) => screeningAnswers.and(a.label, b.label)),
       ...visit.findings
         .filter(({ id }) => intake.get(id)?.answer === 'no')
         .map(({ id, label }) =>
           intake.get(id)?.source === 'client'
-            ? `${label}, on the record, and the client’s “no” on the tablet`
-            : `On the record: ${label}. Answered “no” now: still so?`,
+            ? screeningAnswers.onTheRecordAndTheClients(label)
+            : screeningAnswers.onTheRecordAnsweredNoNow(label),
         ),
     ],
     screening: viewScreening(screenCase(screeningCaseOf(visit)), visit.therapist.qualifications, overrides),
@@ -92,11 +93,12 @@ export async function readIntakeDue(
   visit: { readonly clientId: ClientId; readonly startsAt: string; readonly isFirst: boolean },
 ): Promise<string | null> {
   const newest = await latestIntakeAt(db, visit.clientId);
-  if (!newest) return visit.isFirst ? 'first visit' : 'no intake on record yet';
-  if (addYears(new Date(newest), 1).toISOString() < visit.startsAt) return `last intake ${shortDay(newest)}`;
+  if (!newest) return visit.isFirst ? screeningAnswers.firstVisit : screeningAnswers.noIntakeOnRecordYet;
+  if (addYears(new Date(newest), 1).toISOString() < visit.startsAt)
+    return screeningAnswers.lastIntake(shortDay(newest));
   const last = await lastTreatedBefore(db, visit.clientId, visit.startsAt);
   const isLongAgo = last !== null && addMonths(new Date(last), 6).toISOString() < visit.startsAt;
-  return isLongAgo && newest < last ? `away since ${shortDay(last)}` : null;
+  return isLongAgo && newest < last ? screeningAnswers.awaySince(shortDay(last)) : null;
 }
 
 export async function readConsent(db: Db, clientId: ClientId, on: string): Promise<ConsentView | null> {
@@ -128,7 +130,9 @@ async function viewOverrides(db: Db, visitId: VisitId): Promise<readonly Overrid
 }
 
 function overrideInWords({ key, value }: Override): string {
-  if (key === 'decision') return 'done in spite of a stop on which sources differ';
+  if (key === 'decision') return screeningAnswers.doneInSpiteOfAStop;
   const names = { practice: practiceLabel, oilGroup: oilGroupLabel };
-  return value === null ? `“${key}” lifted` : `now ${limitInWords({ [key]: value }, key, names)}`;
+  return value === null
+    ? screeningAnswers.lifted(key)
+    : screeningAnswers.now(limitInWords({ [key]: value }, key, names));
 }

@@ -15,6 +15,7 @@ import { isoDay, longDay } from '../shared/house-clock';
 import { readVisit, readVisitFrame } from '../visits/read-visit';
 import { screeningCaseOf } from '../visits/visit-case';
 import { screenCase } from './screen-visit';
+import { screeningAnswers } from './screening.answers';
 
 /** What a treating professional needs to answer, and nothing else. @returns undefined when there is no such visit */
 export async function readReferral(db: Db, visitId: VisitId): Promise<Referral | undefined> {
@@ -48,13 +49,21 @@ export async function readReferral(db: Db, visitId: VisitId): Promise<Referral |
       .map((finding) => ({ finding, described: describeFinding(finding, day) }))
       .filter(({ finding, described }) => (named.size > 0 ? named.has(finding.id) : described.drainage !== null))
       .map(({ finding, described: { words } }) => {
-        return finding.sinceOn ? `${words}, since ${dayInWords(finding.sinceOn)}` : words;
+        return finding.sinceOn ? screeningAnswers.since(words, dayInWords(finding.sinceOn)) : words;
       }),
     measured:
       taping?.volume?.excessMl === undefined || taping.volume.excessMl === null
         ? []
         : [
-            `${isoDayInWords(taping.takenAt)}: ${taping.side} ${taping.limb} ${formatNumber(Math.abs(taping.volume.excessMl))} mL ${taping.volume.excessMl < 0 ? 'below' : 'over'} the other side by tape (${taping.method} method, ${taping.positions.length} points).`,
+            screeningAnswers.mlTheOtherSideByTape(
+              isoDayInWords(taping.takenAt),
+              taping.side,
+              taping.limb,
+              formatNumber(Math.abs(taping.volume.excessMl)),
+              taping.volume.excessMl < 0 ? 'below' : 'over',
+              taping.method,
+              taping.positions.length,
+            ),
           ],
     work: asked.map((row) => screeningBook.modalities.get(row.modality)?.label ?? row.modality),
   };

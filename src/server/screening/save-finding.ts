@@ -15,6 +15,7 @@ import { insertAudit } from '../house/audit.repository';
 import { describeFinding, drainageOf } from './describe-finding';
 import { isoDay } from '../shared/house-clock';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { screeningAnswers } from './screening.answers';
 
 type Placed = { readonly kind: 'saved'; readonly finding: PlacedFinding } | SaveRefusal;
 
@@ -70,16 +71,14 @@ export async function addClearance(
     clearance.modalities === 'all' ? [] : clearance.modalities.filter((id) => !screeningBook.modalities.has(id));
   const errors: FieldError[] = unknown.map((id) => ({
     path: 'modalities',
-    message: `There is no work called “${id}”.`,
+    message: screeningAnswers.thereIsNoWorkCalled(id),
   }));
   const eventOn = eventDay(old.sinceOn ?? undefined, isoDay(actor.now.toISOString()));
   if (eventOn !== undefined && clearance.date < eventOn)
     errors.push({
       path: 'date',
       message:
-        old.sinceOn === eventOn
-          ? 'The note is older than what it is about; ask for a new one.'
-          : 'The note may be older than what it is about: give the exact day of the event first, or ask for a new note.',
+        old.sinceOn === eventOn ? screeningAnswers.theNoteIsOlderThanWhat : screeningAnswers.theNoteMayBeOlderThan,
     });
   if (errors.length > 0) return { kind: 'refused', errors };
   return replace(
@@ -88,7 +87,7 @@ export async function addClearance(
     { ...old, clearance },
     { ...old, id: old.id } as PlacedFindingInput,
     actor,
-    'clearance note added',
+    screeningAnswers.clearanceNoteAdded,
   );
 }
 
@@ -160,19 +159,19 @@ function findingErrors(
 ): readonly FieldError[] {
   const condition = screeningBook.conditions.get(input.id);
   if (!condition && input.id !== 'thickened')
-    return [{ path: 'id', message: `There is no finding called “${input.id}”.` }];
+    return [{ path: 'id', message: screeningAnswers.thereIsNoFindingCalled(input.id) }];
   const errors: FieldError[] = [];
   (input.regions ?? []).forEach((id, i) => {
     if (!anatomy.territories.has(id) && !anatomy.basins.has(id))
-      errors.push({ path: `regions.${i}`, message: `There is no place “${id}” on the body map.` });
+      errors.push({ path: `regions.${i}`, message: screeningAnswers.thereIsNoPlaceOnThe(id) });
   });
   if (input.sinceOn && bornOn && input.sinceOn < bornOn.slice(0, input.sinceOn.length))
-    errors.push({ path: 'sinceOn', message: 'This date lies before the client was born.' });
+    errors.push({ path: 'sinceOn', message: screeningAnswers.thisDateLiesBeforeTheClient });
   (input.crosses ?? []).forEach((pair, i) => {
     const [a = '', b = ''] = pair;
     const areKnown = pair.every((id) => anatomy.territories.has(id) || anatomy.basins.has(id));
     if (areKnown && a !== b && !areNeighbours(a, b))
-      errors.push({ path: `crosses.${i}`, message: 'A scar runs between two neighbours: these two do not touch.' });
+      errors.push({ path: `crosses.${i}`, message: screeningAnswers.aScarRunsBetweenTwoNeighbours });
   });
   if (errors.length > 0) return errors;
   const draft: StoredFinding = { ...input, key: 0, source: 'therapist', clearance: null } as StoredFinding;
@@ -183,8 +182,8 @@ function findingErrors(
 function placeErrors({ id, side, regions = [], crosses = [] }: PlacedFindingInput): readonly FieldError[] {
   const locatable = id === 'thickened' ? 'region' : (screeningBook.conditions.get(id)?.locatable ?? 'no');
   if (locatable === 'no' || regions.length > 0 || crosses.length > 0) return [];
-  if (locatable !== 'side') return [{ path: 'regions', message: 'Mark the place on the body.' }];
-  return side ? [] : [{ path: 'side', message: 'Say on which side: left, right or both.' }];
+  if (locatable !== 'side') return [{ path: 'regions', message: screeningAnswers.markThePlaceOnTheBody }];
+  return side ? [] : [{ path: 'side', message: screeningAnswers.sayOnWhichSideLeftRight }];
 }
 
 function areNeighbours(a: PlaceId, b: PlaceId): boolean {

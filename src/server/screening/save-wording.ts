@@ -4,6 +4,7 @@ import { insertWording } from './screening.repository';
 import { insertAudit } from '../house/audit.repository';
 import { keepFirstWording, readWording } from './wording';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { screeningAnswers } from './screening.answers';
 
 /** A new version of the consent; every client is asked to sign again, and what was signed keeps its own wording. */
 export async function saveWording(
@@ -14,7 +15,7 @@ export async function saveWording(
   const before = await readWording(db);
   if (before.version !== basedOn) return { kind: 'edited-elsewhere' };
   if (JSON.stringify([before.paragraphs, before.others]) === JSON.stringify([paragraphs, others]))
-    return { kind: 'refused', errors: [{ path: 'paragraphs', message: 'Nothing was changed.' }] };
+    return { kind: 'refused', errors: [{ path: 'paragraphs', message: screeningAnswers.nothingWasChanged }] };
   const at = actor.now.toISOString();
   return db.transaction().execute(async (trx) => {
     await keepFirstWording(trx, at);

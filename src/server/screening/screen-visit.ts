@@ -21,6 +21,7 @@ import { limitInWords, limitsInWords } from '../../core/screening/words';
 import { dayInWords } from '../../core/visit/words';
 import type { StoredFinding } from './findings.repository';
 import { noteLimits, oilGroupLabel, placeNames, practiceLabel, toCondition } from './describe-finding';
+import { screeningAnswers } from './screening.answers';
 
 export const overrideRules: OverrideRules = {
   neverLoosened: vocabulary.neverOverride,
@@ -125,7 +126,10 @@ function decisionView(
   const way = wayToOverride(screeningBook, overrideRules, answer, qualifications);
   const limits = limitsInWords(answer.limits, names).map((limit): LimitView => ({
     ...limit,
-    words: limit.key === 'waitUntil' ? `possible from ${dayInWords(answer.limits.waitUntil ?? '')}` : limit.words,
+    words:
+      limit.key === 'waitUntil'
+        ? screeningAnswers.possibleFrom(dayInWords(answer.limits.waitUntil ?? ''))
+        : limit.words,
     looser: answer.decision === 'modify' ? looserThan(answer.limits, limit.key, baseline) : [],
   }));
   const changed = limits.filter(({ key }) => JSON.stringify(answer.limits[key]) !== JSON.stringify(baseline[key]));
@@ -151,7 +155,7 @@ function lineOf(answer: ModalityAnswer, rows: readonly RegionAnswer[], changed: 
   }
   const off = rows.filter((row) => rankOf(row.decision) >= rankOf('clear-first')).map((row) => row.region);
   const parts = [
-    ...(off.length > 0 ? [`not on ${placeNames(off)}`] : []),
+    ...(off.length > 0 ? [screeningAnswers.notOn(placeNames(off))] : []),
     ...changed.filter(({ key }) => key !== 'workAround' && key !== 'waitUntil').map(({ words }) => words),
   ];
   if (parts.length < 2) {
@@ -159,7 +163,8 @@ function lineOf(answer: ModalityAnswer, rows: readonly RegionAnswer[], changed: 
       if (rankOf(place.decision) < rankOf('clear-first') && place.limits.length > 0)
         parts.push(`${place.limits.slice(0, 2).join(', ')} on ${place.words}`);
   }
-  if (parts.length === 0 && rows.length > 0) return `with care at ${placeNames(rows.map((row) => row.region))}`;
+  if (parts.length === 0 && rows.length > 0)
+    return screeningAnswers.withCareAt(placeNames(rows.map((row) => row.region)));
   return parts.slice(0, 3).join('; ');
 }
 
@@ -215,5 +220,5 @@ function looserThan(limits: Limits, key: LimitKey, baseline: Limits): LimitView[
       .filter((v) => typeof most !== 'number' || v <= most);
     return loosened.map((v) => ({ value: v, words: limitInWords({ [key]: v }, key, names) }));
   }
-  return [{ value: null, words: 'lift it for this visit' }];
+  return [{ value: null, words: screeningAnswers.liftItForThisVisit }];
 }

@@ -24,6 +24,7 @@ import { listClosingsOfClient } from '../visits/closings.repository';
 import { judgeVisit } from '../screening/judge-visit';
 import type { VisitRecord } from '../visits/visit-record';
 import { likesColumn } from '../clients/clients.documents';
+import { stonesAnswers } from './stones.answers';
 
 /** What a rotation is made from besides the plan. */
 export interface StoneTray {
@@ -85,7 +86,7 @@ async function stoneClientOf(db: Db, record: VisitRecord): Promise<Pick<StoneTra
   return {
     judgement,
     client: { ...whole, likes, lastRemark: remark },
-    noHeat: isOff ? (reasons?.[0]?.text ?? 'Screening allows no heat.') : '',
+    noHeat: isOff ? (reasons?.[0]?.text ?? stonesAnswers.screeningAllowsNoHeat) : '',
   };
 }
 

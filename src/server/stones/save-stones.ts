@@ -5,6 +5,7 @@ import type { Db } from '../db/connection';
 import { insertCare, insertStones, listStones, storeHabits, updateStone } from './stones.repository';
 import { insertAudit } from '../house/audit.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { stonesAnswers } from './stones.answers';
 
 type Saved = { readonly kind: 'saved' } | SaveRefusal;
 
@@ -19,7 +20,7 @@ function implausible({ material, massG, ...size }: StoneInput): SaveRefusal | un
     errors: [
       {
         path: 'massG',
-        message: `Stones of this size and material weigh about ${expected} g: check mass, measures and material.`,
+        message: stonesAnswers.stonesOfThisSizeAndMaterial(expected),
       },
     ],
   };
@@ -48,7 +49,7 @@ export async function logCare(db: Db, input: StoneCareInput, actor: Actor): Prom
   const known = new Set((await listStones(db)).map(({ id }) => id));
   const unknown = input.stones.findIndex((id) => !known.has(id));
   if (unknown >= 0)
-    return { kind: 'refused', errors: [{ path: `stones.${unknown}`, message: 'There is no such stone.' }] };
+    return { kind: 'refused', errors: [{ path: `stones.${unknown}`, message: stonesAnswers.thereIsNoSuchStone }] };
   await insertCare(db, input, actor.therapistId, actor.now.toISOString());
   return { kind: 'saved' };
 }
@@ -58,12 +59,12 @@ export async function saveHabits(db: Db, input: StoneHabitsInput, actor: Actor):
   if (input.usefulHotC >= input.hotBathC)
     return {
       kind: 'refused',
-      errors: [{ path: 'usefulHotC', message: 'A stone has to be swapped cooler than the bath is.' }],
+      errors: [{ path: 'usefulHotC', message: stonesAnswers.aStoneHasToBeSwapped }],
     };
   if (input.usefulColdC <= input.coldBathC)
     return {
       kind: 'refused',
-      errors: [{ path: 'usefulColdC', message: 'A cool stone has to be swapped warmer than its bath is.' }],
+      errors: [{ path: 'usefulColdC', message: stonesAnswers.aCoolStoneHasToBe }],
     };
   await storeHabits(db, input);
   await insertAudit(db, {

@@ -4,12 +4,13 @@ import type { StoneNote } from '../../contracts/treatment-views';
 import type { SizeId } from '../../core/stones/book';
 import type { Blocked } from '../../core/stones/step-times';
 import type { TableStep } from '../../core/table/table-step';
+import { stonesAnswers } from './stones.answers';
 
 const blockedWords: Readonly<Record<Blocked, string>> = {
-  'no-stock': 'the tray has no such stones',
-  window: 'no temperature is both useful and allowed',
-  rest: 'the stone cannot come to the allowed temperature in the air',
-  'short-lived': 'the stone cools in less than 15 seconds',
+  'no-stock': stonesAnswers.theTrayHasNoSuchStones,
+  window: stonesAnswers.noTemperatureIsBothUsefulAnd,
+  rest: stonesAnswers.theStoneCannotComeToThe,
+  'short-lived': stonesAnswers.theStoneCoolsInLessThan,
 };
 
 const minuteSeconds = 60;
@@ -28,9 +29,12 @@ export function stoneNote(
     standIns: standInsOf(sizes, told),
     trouble: [
       ...rotation.blocked.map(({ step, reason }) => `${told.get(step)?.title ?? step}: ${blockedWords[reason]}.`),
-      ...rotation.shortages.map(
-        ({ class: name, short, fromS, toS }) =>
-          `Short by ${stonesOf(name, short)} from minute ${Math.max(0, Math.floor(fromS / minuteSeconds))} to minute ${Math.ceil(toS / minuteSeconds)} of the visit.`,
+      ...rotation.shortages.map(({ class: name, short, fromS, toS }) =>
+        stonesAnswers.shortByFromMinuteToMinute(
+          stonesOf(name, short),
+          Math.max(0, Math.floor(fromS / minuteSeconds)),
+          Math.ceil(toS / minuteSeconds),
+        ),
       ),
     ],
     ways: waysOut.map(({ words, changes: changed }) => ({
@@ -46,10 +50,10 @@ function standInsOf(sizes: RotationView['sizes'], told: ReadonlyMap<string, Tabl
   for (const [id, size] of Object.entries(sizes)) {
     const one = told.get(id);
     if (!one?.stones || one.stones.size === size) continue;
-    const key = `${stoneBook.sizes[size].label} stones instead of ${labelOf(one.stones.size)}`;
+    const key = stonesAnswers.stonesInsteadOf(stoneBook.sizes[size].label, labelOf(one.stones.size));
     titles.set(key, (titles.get(key) ?? new Set()).add(one.title));
   }
-  return [...titles].map(([words, steps]) => `${words}, since the tray has too few: ${[...steps].join(', ')}.`);
+  return [...titles].map(([words, steps]) => stonesAnswers.sinceTheTrayHasTooFew(words, [...steps].join(', ')));
 }
 
 const labelOf = (size: SizeId) => stoneBook.sizes[size].label.toLowerCase();

@@ -23,58 +23,56 @@ import { readFlags } from '../screening/raise-flags';
 import { readGates } from '../visits/visit-gates';
 import { readVisitFrame, toPlanView } from '../visits/read-visit';
 import { type Actor, type SaveRefusal, advance } from '../shared/saving';
+import { tableAnswers } from './table.answers';
 
 /** Whether the plan may be carried out: decided, without broken rules, or with a written reason for each that is kept. */
 export async function readyForTable(db: Db, visitId: VisitId): Promise<readonly FieldError[] | undefined> {
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return undefined;
   const row = await latestPlan(db, visitId);
-  if (!row) return [{ path: 'plan', message: 'Make a plan first.' }];
+  if (!row) return [{ path: 'plan', message: tableAnswers.makeAPlanFirst }];
   const view = toPlanView(row, visit);
-  if (visit.stage === 'stopped') return [{ path: 'check', message: 'The check stopped this visit.' }];
+  if (visit.stage === 'stopped') return [{ path: 'check', message: tableAnswers.theCheckStoppedThisVisit }];
   const stopping = (await readFlags(db, visit.client.id, visitId)).find(({ level }) => stopsTreatment(level));
   if (stopping)
     return [
       {
         path: 'flags',
-        message: `${referralWords[stopping.level].label}: ${stopping.why}. Close it with a note first.`,
+        message: tableAnswers.closeItWithANoteFirst(referralWords[stopping.level].label, stopping.why),
       },
     ];
   const missing = await readGates(db, visit);
   if (missing.length > 0)
-    return [{ path: missing[0]?.gate ?? 'check', message: `Before the table: ${gatesInWords(missing)}.` }];
-  if (view.isStale)
-    return [{ path: 'plan', message: 'Findings or therapist have changed since this plan was made: plan again.' }];
+    return [{ path: missing[0]?.gate ?? 'check', message: tableAnswers.beforeTheTable(gatesInWords(missing)) }];
+  if (view.isStale) return [{ path: 'plan', message: tableAnswers.findingsOrTherapistHaveChangedSince }];
   const bottles = await chosenAgainst(db, visit);
   if (bottles.length > 0) return bottles;
   const layers = await layersWithoutBottle(db, view.treatment, isoDay(visit.startsAt));
   if (layers.length > 0) return layers;
   if (view.treatment) return readyTreatment(view.treatment, view.reason);
   if (rankOf(view.plan.decision) >= rankOf('clear-first'))
-    return [{ path: 'plan', message: view.plan.reasons[0]?.text ?? 'This plan is not to be carried out.' }];
+    return [{ path: 'plan', message: view.plan.reasons[0]?.text ?? tableAnswers.thisPlanIsNotToBe }];
   const read = readCase(anatomy, view.drainageCase);
   const errors = read.ok ? checkCourse(anatomy, read.value, view.steps).filter((v) => v.severity === 'error') : [];
   if (errors.length > 0 && view.reason === '')
-    return [{ path: 'reason', message: 'The course breaks a rule: mend it, or write why you keep it.' }];
+    return [{ path: 'reason', message: tableAnswers.theCourseBreaksARuleMend }];
   return [];
 }
 
 /** The same of a treatment of several parts: nothing broken, or a reason why it is kept; in the time there is. */
 function readyTreatment(treatment: TreatmentView, reason: string): readonly FieldError[] {
-  if (treatment.blocks.length === 0) return [{ path: 'plan', message: 'Nothing of what was chosen may be given.' }];
+  if (treatment.blocks.length === 0) return [{ path: 'plan', message: tableAnswers.nothingOfWhatWasChosenMay }];
   if (!treatment.fits)
     return [
       {
         path: 'minutes',
-        message: `Even the shortest form takes ${treatment.shortBySeconds} seconds more than there are.`,
+        message: tableAnswers.evenTheShortestFormTakesSeconds(treatment.shortBySeconds),
       },
     ];
   const broken = [...treatment.faults, ...treatment.stepFaults, ...treatment.conflicts].find(
     ({ severity }) => severity === 'error',
   );
-  return broken && reason === ''
-    ? [{ path: 'reason', message: `${broken.message} Mend it, or write why you keep it.` }]
-    : [];
+  return broken && reason === '' ? [{ path: 'reason', message: tableAnswers.mendItOrWriteWhyYou(broken.message) }] : [];
 }
 
 /** What a device learns from sending: how much of the treatment is on record, and who leads it. */
@@ -107,7 +105,7 @@ export async function recordEvents(
   if (strange >= 0)
     return {
       kind: 'refused',
-      errors: [{ path: `events.${strange}.oil`, message: 'There is no such oil in the catalogue: name it by its id.' }],
+      errors: [{ path: tableAnswers.eventsOil(strange), message: tableAnswers.thereIsNoSuchOilIn }],
     };
   const now = actor.now.toISOString();
   return db.transaction().execute(async (trx) => {

@@ -3,27 +3,28 @@ import { shortLabel } from '../../core/anatomy/place-labels';
 import type { JudgementViolation } from '../../core/judgement/violations';
 import type { ProductViolation } from '../../core/judgement/product-violations';
 import type { FieldError } from '../../core/result';
+import { treatmentsAnswers } from './treatments.answers';
 
 type Violation = Pick<JudgementViolation | ProductViolation, 'step' | 'limit' | 'place'>;
 
 const limitWords: Readonly<Record<Violation['limit'], string>> = {
-  decision: 'this kind of work is not given today',
-  place: 'that place is left alone',
-  margin: 'it lies too near to a mark',
-  'closed-group': 'its node group is closed',
-  maxPressure: 'it is too firm',
-  skipTechniques: 'this way of working is left out',
-  noHeat: 'no heat',
-  noCold: 'nothing cool',
-  noOil: 'no oil',
-  noScent: 'unscented only',
-  avoidPosition: 'not lying so',
-  spineDirection: 'along the spine only downwards',
-  maxMinutes: 'longer than allowed',
-  maxPerWeek: 'more often than allowed',
-  dilutionMaxPercent: 'stronger than allowed',
-  avoidOils: 'an oil that is kept away',
-  maxStoneC: 'the stone is too warm',
+  decision: treatmentsAnswers.thisKindOfWorkIsNot,
+  place: treatmentsAnswers.thatPlaceIsLeftAlone,
+  margin: treatmentsAnswers.itLiesTooNearToA,
+  'closed-group': treatmentsAnswers.itsNodeGroupIsClosed,
+  maxPressure: treatmentsAnswers.itIsTooFirm,
+  skipTechniques: treatmentsAnswers.thisWayOfWorkingIsLeft,
+  noHeat: treatmentsAnswers.noHeat,
+  noCold: treatmentsAnswers.nothingCool,
+  noOil: treatmentsAnswers.noOil,
+  noScent: treatmentsAnswers.unscentedOnly,
+  avoidPosition: treatmentsAnswers.notLyingSo,
+  spineDirection: treatmentsAnswers.alongTheSpineOnlyDownwards,
+  maxMinutes: treatmentsAnswers.longerThanAllowed,
+  maxPerWeek: treatmentsAnswers.moreOftenThanAllowed,
+  dilutionMaxPercent: treatmentsAnswers.strongerThanAllowed,
+  avoidOils: treatmentsAnswers.anOilThatIsKeptAway,
+  maxStoneC: treatmentsAnswers.theStoneIsTooWarm,
 };
 
 /**
@@ -36,11 +37,11 @@ export const violationErrors = (
   nameOf: (step: string) => string,
 ): readonly FieldError[] =>
   violations.map(({ step, limit, place }) => {
-    const what = step === null ? 'The whole of it' : `“${nameOf(step)}”`;
+    const what = step === null ? treatmentsAnswers.theWholeOfIt : `“${nameOf(step)}”`;
     const where = place === null ? '' : `, ${shortLabel(anatomy, place)}`;
     return {
       path,
-      message: `${what}${where}: ${limitWords[limit]}. Choose something else, or leave this part out.`,
+      message: treatmentsAnswers.chooseSomethingElseOrLeaveThis(what, where, limitWords[limit]),
     };
   });
 

@@ -43,6 +43,7 @@ import { roomHabits } from './room-habits';
 import { bottlesInWords, layersLeftOut, layersOf, namesIn, withDrops } from './layers-of-steps';
 import { rotationsOf, type StoneTray, warmUpOf } from '../stones/rotate-stones';
 import { stoneNote } from '../stones/stone-note';
+import { treatmentsAnswers } from './treatments.answers';
 
 /** What a treatment is composed from besides the wish: all that is known of the client that matters to it. */
 export interface TreatmentFacts {
@@ -78,7 +79,9 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
   const isRefused = drainage.blocks.length === 0;
   const nameOfChoice = (id: string) => {
     const protocol = wish.choices.find((one) => one.id === id)?.protocol ?? '';
-    return protocol === lineWorkId ? 'The client’s own lines' : (library.protocols.get(protocol)?.name ?? id);
+    return protocol === lineWorkId
+      ? treatmentsAnswers.theClientsOwnLines
+      : (library.protocols.get(protocol)?.name ?? id);
   };
   const neck = judgement.kind('neck-mobilisation')?.answer.decision;
   const isNeckStill = neck !== undefined && rankOf(neck) > rankOf('modify');
@@ -167,7 +170,7 @@ function habitsFor(tray: StoneTray, rotations: readonly RotationView[]): RoomHab
   return {
     ...roomHabits,
     stoneWarmUpMinutes: (hot && warmUpOf(tray)) ?? roomHabits.stoneWarmUpMinutes,
-    hotStones: hot && `set it to ${hot.bathC}°: ${inPlayWords(hot)}`,
+    hotStones: hot && treatmentsAnswers.setItTo(hot.bathC, inPlayWords(hot)),
     coolStones: cool && `at ${cool.bathC}°: ${inPlayWords(cool)}`,
   };
 }
@@ -186,7 +189,7 @@ function fasterInWords({ faster, blocks }: TreatmentPlan): NonNullable<Treatment
   const nameOf = (id: string) => blocks.find((block) => block.id === id)?.name ?? id;
   return {
     savesSeconds: faster?.savesSeconds ?? 0,
-    departs: (faster?.departs ?? []).map(({ first, then }) => `${nameOf(first)} before ${nameOf(then)}`),
+    departs: (faster?.departs ?? []).map(({ first, then }) => treatmentsAnswers.before(nameOf(first), nameOf(then))),
   };
 }
 
@@ -282,7 +285,7 @@ function planFor(visit: VisitRecord, wish: Wish, focus: readonly string[], minut
 const refusedDrainage = (choice: string, plan: DrainagePlan): readonly LeftOutView[] => [
   {
     ...{ choice, block: null, technique: null, places: [], instead: null, rule: plan.reasons[0]?.rule ?? 'no-focus' },
-    what: screeningBook.modalities.get('lymph-drainage')?.label ?? 'lymph drainage',
+    what: screeningBook.modalities.get('lymph-drainage')?.label ?? treatmentsAnswers.lymphDrainage,
     why: plan.reasons[0]?.text ?? reasonInWords(judgementNames, { kind: 'nothing-to-drain', rule: 'no-focus' }),
   },
 ];

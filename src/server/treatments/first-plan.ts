@@ -5,6 +5,7 @@ import { makePlan } from '../drainage/make-plan';
 import type { Actor, SaveRefusal } from '../shared/saving';
 import { readVisit } from '../visits/read-visit';
 import { makeTreatment } from './make-treatment';
+import { treatmentsAnswers } from './treatments.answers';
 
 /** The first plan of a visit: of what it was booked for, or a drainage that fills the time booked. */
 export async function makeFirstPlan(
@@ -16,7 +17,7 @@ export async function makeFirstPlan(
   if (!visit) return { kind: 'not-found' };
   if (visit.plan) return { kind: 'saved', plan: visit.plan };
   if (visit.stage === 'stopped' || visit.stage === 'ask')
-    return { kind: 'refused', errors: [{ path: '', message: 'Ask first: the check comes before the plan.' }] };
+    return { kind: 'refused', errors: [{ path: '', message: treatmentsAnswers.askFirstTheCheckComesBefore }] };
   const { minutes, holds, school } = visit;
   return holds
     ? makeTreatment(db, visitId, { ...holds, minutes, reason: '', basedOn: 0 }, actor)

@@ -20,6 +20,7 @@ import { capitalise } from '../../core/wording/capitalise';
 import type { LayerFacts } from '../oils/layer-facts';
 import { judgeVisit } from '../screening/judge-visit';
 import type { VisitRecord } from '../visits/visit-record';
+import { treatmentsAnswers } from './treatments.answers';
 
 /** Which oil drops in each step that asks for drops; undefined where none does. */
 export function layersOf(
@@ -43,10 +44,17 @@ export function withDrops(steps: readonly TableStep[], { layers }: Layers): read
     const { oil, drops } = layer;
     const told =
       oil === null
-        ? { ...step.told, note: `No drops: ${layer.why} ${step.told.note}`.trim() }
+        ? { ...step.told, note: treatmentsAnswers.noDrops(layer.why, step.told.note).trim() }
         : {
             ...step.told,
-            note: `${capitalise(dropsText(drops))} of ${nameOf(oil).toLowerCase()}, diluted to ${percentText(layer.strengthPercent)}. ${step.told.note}`.trim(),
+            note: treatmentsAnswers
+              .ofDilutedTo(
+                capitalise(dropsText(drops)),
+                nameOf(oil).toLowerCase(),
+                percentText(layer.strengthPercent),
+                step.told.note,
+              )
+              .trim(),
             dropped: { oil, name: nameOf(oil), drops },
           };
     return { ...step, told };
@@ -67,7 +75,7 @@ export function layersLeftOut(
       : [
           {
             ...{ choice: block.choice, block: block.id, rule: 'oil-limits', why, instead: null },
-            what: `${told?.title ?? 'Drops'} for ${purposesInWords(purposes)}`,
+            what: treatmentsAnswers.forWord(told?.title ?? 'Drops', purposesInWords(purposes)),
             technique: told?.technique ?? null,
             places: told?.places ?? [],
           },
@@ -84,7 +92,7 @@ export const bottlesInWords = ({ layers }: Layers): string | undefined => {
   const names = layers.flatMap(({ oil, inBottle }) =>
     oil === null ? [] : [`${nameOf(oil).toLowerCase()} ${inBottle}`],
   );
-  return names.length > 0 ? `${layerBottleMl} mL of plain medium each, with drops of ${names.join(', ')}` : undefined;
+  return names.length > 0 ? treatmentsAnswers.mlOfPlainMediumEachWith(layerBottleMl, names.join(', ')) : undefined;
 };
 
 /** What of the therapist's choices this skin may not have. */

@@ -23,6 +23,7 @@ import { readTreatmentFacts } from './treatment-facts';
 import { nameOfHolds } from '../visits/visit-holds';
 import type { VisitHolds } from '../visits/visit.documents';
 import { caseColumn, planColumn, stepsColumn } from '../visits/plan.documents';
+import { treatmentsAnswers } from './treatments.answers';
 
 type Saved = { readonly kind: 'saved'; readonly plan: PlanView } | SaveRefusal;
 type Wish = Omit<TreatmentInput, 'basedOn' | 'reason'>;
@@ -32,11 +33,11 @@ export async function makeTreatment(db: Db, visitId: VisitId, input: TreatmentIn
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
   if (visit.stage === 'stopped')
-    return { kind: 'refused', errors: [{ path: '', message: 'The check stopped this visit: nothing is planned.' }] };
+    return { kind: 'refused', errors: [{ path: '', message: treatmentsAnswers.theCheckStoppedThisVisitNothing }] };
   if ((await listEvents(db, visitId)).length > 0)
     return {
       kind: 'refused',
-      errors: [{ path: 'plan', message: 'The treatment has begun: the plan stays as it is.' }],
+      errors: [{ path: 'plan', message: treatmentsAnswers.theTreatmentHasBegunThePlan }],
     };
   const library = await readHouseLibrary(db);
   const unknown = unknownChoices(library, input);
@@ -120,11 +121,13 @@ export function unknownChoices(
     if (protocol === lineWorkId) return [];
     const known = library.protocols.get(protocol);
     if (!known)
-      return [{ path: `choices.${i}.protocol`, message: `There is no protocol “${protocol}” in this house.` }];
+      return [
+        { path: treatmentsAnswers.choicesProtocol(i), message: treatmentsAnswers.thereIsNoProtocolInThis(protocol) },
+      ];
     return blocks.flatMap((id, k) =>
       known.blocks.some((block) => block.id === id)
         ? []
-        : [{ path: `choices.${i}.blocks.${k}`, message: `“${known.name}” has no part “${id}”.` }],
+        : [{ path: treatmentsAnswers.choicesBlocks(i, k), message: treatmentsAnswers.hasNoPart(known.name, id) }],
     );
   });
 }

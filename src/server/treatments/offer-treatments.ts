@@ -13,6 +13,7 @@ import { lastTreatment } from './given-treatment';
 import { unknownChoices } from './make-treatment';
 import { type HouseLibrary, readHouseLibrary } from '../library/read-library';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { treatmentsAnswers } from './treatments.answers';
 
 /**
  * What may be chosen for a visit: ready-made treatments first, then all that the library has.
@@ -34,7 +35,7 @@ export async function offerTreatments(db: Db, clientId: ClientId | null, now: Da
             {
               id: 'last',
               kind: 'last' as const,
-              name: `As on ${last.date}: ${last.name}`,
+              name: treatmentsAnswers.asOn(last.date, last.name),
               minutes: last.minutes,
               holds: last.holds,
             },
@@ -83,9 +84,9 @@ const minutesPerLine = 1;
 
 const lineWork = (lines: number): TreatmentOffers['protocols'][number] => ({
   id: lineWorkId,
-  name: 'The client’s own lines',
-  about: `${lines} drawn on the face: across each, then along it to its drain.`,
-  modality: screeningBook.modalities.get('facial-massage')?.label ?? 'facial massage',
+  name: treatmentsAnswers.theClientsOwnLines,
+  about: treatmentsAnswers.drawnOnTheFaceAcrossEach(lines),
+  modality: screeningBook.modalities.get('facial-massage')?.label ?? treatmentsAnswers.facialMassage,
   school: 'outlet-first',
   minutes: Math.max(2, lines * minutesPerLine),
   isPlanned: false,
@@ -103,7 +104,7 @@ export async function saveTemplate(
   if (unknown.length > 0)
     return { kind: 'refused', errors: unknown.map(({ path, message }) => ({ path: `holds.${path}`, message })) };
   if (input.clientId !== null && !(await findClient(db, input.clientId)))
-    return { kind: 'refused', errors: [{ path: 'clientId', message: 'There is no such client.' }] };
+    return { kind: 'refused', errors: [{ path: 'clientId', message: treatmentsAnswers.thereIsNoSuchClient }] };
   const now = actor.now.toISOString();
   return db.transaction().execute(async (trx) => {
     const id = await insertTemplate(trx, input, actor.therapistId, now);

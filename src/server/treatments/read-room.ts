@@ -18,6 +18,7 @@ import { roomHabits } from './room-habits';
 import { advance, type SaveRefusal } from '../shared/saving';
 import { drainageWork, storedWork } from '../visits/visit-holds';
 import { readyColumn } from '../visits/visit.documents';
+import { treatmentsAnswers } from './treatments.answers';
 
 /** The room list of a visit with the time of day for each item. @returns undefined when there is no such visit */
 export async function readRoom(db: Db, visitId: VisitId): Promise<RoomView | undefined> {
@@ -44,15 +45,19 @@ export async function readRoom(db: Db, visitId: VisitId): Promise<RoomView | und
 function oilOf({ id, blends }: VisitView, area: 'body' | 'face'): NonNullable<RoomView['items'][number]['oil']> {
   const bench = `/bench/oils?visit=${id}`;
   const chosen = blends[area];
-  if (!chosen) return { words: 'No blend is chosen yet.', href: bench, act: 'Choose a blend' };
+  if (!chosen) return { words: treatmentsAnswers.noBlendIsChosenYet, href: bench, act: treatmentsAnswers.chooseABlend };
   const words = `${chosen.blend.name}: ${chosen.words}`;
   if (chosen.pouredFrom !== null)
-    return { words: `${words}. Pour it from the house’s bottle.`, href: bench, act: 'Another blend' };
-  if (!chosen.mix) return { words: `${words}.`, href: bench, act: 'Mix it' };
+    return {
+      words: treatmentsAnswers.pourItFromTheHousesBottle(words),
+      href: bench,
+      act: treatmentsAnswers.anotherBlend,
+    };
+  if (!chosen.mix) return { words: `${words}.`, href: bench, act: treatmentsAnswers.mixIt };
   const card = `/bench/mixes/${chosen.mix.id}`;
   return chosen.mix.isMixed
-    ? { words: `${words}. It is mixed.`, href: card, act: 'The label' }
-    : { words: `${words}.`, href: card, act: 'Go on mixing' };
+    ? { words: treatmentsAnswers.itIsMixed(words), href: card, act: treatmentsAnswers.theLabel }
+    : { words: `${words}.`, href: card, act: treatmentsAnswers.goOnMixing };
 }
 
 /** A drainage by itself needs little: the bed, warm hands, water. */

@@ -10,6 +10,7 @@ import { readVisitFrame } from './read-visit';
 import { drawDropped } from '../oils/draw-drops';
 import { pourForVisit } from '../oils/visit-blends';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { visitsAnswers } from './visits.answers';
 
 const longestNote = 4000;
 
@@ -24,7 +25,10 @@ export async function saveClosing(
   if (!visit) return { kind: 'not-found' };
   const note = input.noteDoc ? plainNote(input.noteDoc) : input.note;
   if (note.length > longestNote)
-    return { kind: 'refused', errors: [{ path: 'note', message: `Keep the note within ${longestNote} characters.` }] };
+    return {
+      kind: 'refused',
+      errors: [{ path: 'note', message: visitsAnswers.keepTheNoteWithinCharacters(longestNote) }],
+    };
   return db.transaction().execute(async (trx) => {
     const known = await latestClosing(trx, visitId);
     if ((known?.version ?? 0) !== input.basedOn) return { kind: 'edited-elsewhere' } as const;
@@ -48,7 +52,7 @@ export async function saveFeedback(
   if (!visit) return { kind: 'not-found' };
   // A record that was signed off is corrected by its therapist, not from a tablet.
   if (visit.stage === 'done')
-    return { kind: 'refused', errors: [{ path: '', message: 'This visit is closed: tell your therapist instead.' }] };
+    return { kind: 'refused', errors: [{ path: '', message: visitsAnswers.thisVisitIsClosedTellYour }] };
   const answered = feedbackFields.filter((field): field is FeedbackField => input[field] !== undefined);
   await db.transaction().execute(async (trx) => {
     const known = (await latestClosing(trx, visitId)) ?? emptyClosing;

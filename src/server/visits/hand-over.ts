@@ -5,6 +5,7 @@ import { insertAudit } from '../house/audit.repository';
 import { setTherapist } from './visits.repository';
 import { readVisitFrame } from './read-visit';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { visitsAnswers } from './visits.answers';
 
 /** Hands a visit over to a colleague, for instance one who holds the qualification that it needs. */
 export async function handOver(
@@ -16,7 +17,7 @@ export async function handOver(
   const visit = await readVisitFrame(db, visitId);
   if (!visit) return { kind: 'not-found' };
   if (!(await listBookable(db)).some(({ id }) => id === therapistId))
-    return { kind: 'refused', errors: [{ path: 'therapistId', message: 'There is no such therapist in this house.' }] };
+    return { kind: 'refused', errors: [{ path: 'therapistId', message: visitsAnswers.thereIsNoSuchTherapistIn }] };
   await db.transaction().execute(async (trx) => {
     await setTherapist(trx, visitId, therapistId);
     await insertAudit(trx, {

@@ -15,6 +15,7 @@ import { lastWorkOf } from '../clients/read-client';
 import { readProgress } from '../measures/read-progress';
 import { readVisitFrame } from './read-visit';
 import { readLedger } from '../treatments/treatment-facts';
+import { visitsAnswers } from './visits.answers';
 
 const gapsLookedAt = 4;
 
@@ -77,4 +78,4 @@ function usualDaysOf(visits: readonly VisitRow[], now: VisitRow): number | null 
 }
 
 const inDays = (days: number) =>
-  days === 7 ? 'in a week' : days % 7 === 0 ? `in ${days / 7} weeks` : `in ${days} days`;
+  days === 7 ? visitsAnswers.inAWeek : days % 7 === 0 ? visitsAnswers.inWeeks(days / 7) : visitsAnswers.inDays(days);

@@ -26,6 +26,7 @@ import { countOutbox } from '../booking/reminders';
 import { readVolumeSettings, withVolume } from '../measures/taping-volume';
 import { findMeasuring } from '../people/settings.repository';
 import { focusColumn, readyColumn } from './visit.documents';
+import { visitsAnswers } from './visits.answers';
 
 const reached: Readonly<Record<StageOrEnd, number>> = {
   ask: 0,
@@ -191,7 +192,13 @@ function skinTasks(visitId: VisitId, stage: StageOrEnd, { ends, closings }: Know
   const due = lookAgainAt({ endedAt, redness, rednessBefore, fadeMinutes });
   if (due === null) return [];
   return [
-    { text: 'Look at the skin again', when: `at ${clockTime(due)}`, stage: 'close', isPressing: true, done: false },
+    {
+      text: visitsAnswers.lookAtTheSkinAgain,
+      when: `at ${clockTime(due)}`,
+      stage: 'close',
+      isPressing: true,
+      done: false,
+    },
   ];
 }
 
@@ -220,22 +227,27 @@ async function lineOf(
 ): Promise<string> {
   if (stage === 'done') {
     const comfort = mayTreat ? closings.get(visitId)?.comfort : undefined;
-    return comfort === null || comfort === undefined ? 'closed' : `closed · comfort ${comfort} of 10`;
+    return comfort === null || comfort === undefined ? 'closed' : visitsAnswers.closedComfortOf10(comfort);
   }
-  if (stage === 'stopped') return mayTreat ? 'stopped at the check' : 'did not take place';
+  if (stage === 'stopped') return mayTreat ? visitsAnswers.stoppedAtTheCheck : visitsAnswers.didNotTakePlace;
   const before = earlier.get(visitId) ?? 0;
-  const number = before === 0 ? 'first visit' : `visit ${before + 1}`;
+  const number = before === 0 ? visitsAnswers.firstVisit : `visit ${before + 1}`;
   const excess = last ? withVolume(last, await readVolumeSettings(db, last.client_id)).volume?.excessMl : null;
   if (!last || excess === null || excess === undefined) return number;
   const volumes = volumesIn((await findMeasuring(db)).volumeUnit);
-  return `${number} · last time ${volumes.text(excess)} over the ${last.side === 'left' ? 'right' : 'left'} ${last.limb}`;
+  return visitsAnswers.lastTimeOverThe(
+    number,
+    volumes.text(excess),
+    last.side === 'left' ? 'right' : 'left',
+    last.limb,
+  );
 }
 
 /** Patch tests that are to be read today, with the time. */
 async function patchEnds(db: Db, now: Date): Promise<DayView['looseEnds']> {
   const tests = await patchTestsDue(db, now);
   return tests.map(({ client, clientId, words }) => ({
-    text: `${client}: patch test`,
+    text: visitsAnswers.patchTest(client),
     what: words,
     href: `/bench/oils?client=${clientId}`,
   }));
@@ -245,7 +257,7 @@ async function patchEnds(db: Db, now: Date): Promise<DayView['looseEnds']> {
 async function bottleEnds(db: Db, now: Date): Promise<DayView['looseEnds']> {
   const [first, ...others] = await bottlesTurning(db, now);
   if (!first) return [];
-  const more = others.length > 0 ? ` and ${others.length} more` : '';
+  const more = others.length > 0 ? visitsAnswers.andMore(others.length) : '';
   return [{ text: `${first.name}${more}`, what: first.words, href: '/bench/bottles' }];
 }
 
@@ -256,7 +268,7 @@ async function looseEndsOf(db: Db, now: Date): Promise<DayView['looseEnds']> {
   const [today] = dayBounds(now);
   const rows = await listOpenBefore(db, today, mostLooseEnds);
   return rows.map((row) => ({
-    text: `${row.name}: record to finish`,
+    text: visitsAnswers.recordToFinish(row.name),
     what: format(new Date(row.starts_at), 'EEE d MMM'),
     href: `/visits/${row.id}/${row.stage === 'ask' ? 'ask' : 'close'}`,
   }));

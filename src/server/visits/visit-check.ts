@@ -3,6 +3,7 @@ import type { GateId } from '../../core/visit/check-gates';
 import { makeVisitCheck, type VisitCheck } from '../../core/visit/visit-check';
 import type { StoredFinding } from '../screening/findings.repository';
 import { isoDay, shortDay } from '../shared/house-clock';
+import { visitsAnswers } from './visits.answers';
 
 const tablesOfCheck = () => ({
   conditions: screeningBook.conditions.values(),
@@ -29,12 +30,16 @@ function toldOf({ stored, dueOn }: Checked): ReadonlyMap<GateId, readonly string
     clearance === null
       ? []
       : [
-          `${screeningBook.conditions.get(id)?.label ?? id}: note of ${shortDay(clearance.date)}, ${clearance.writtenBy}`,
+          visitsAnswers.noteOf(
+            screeningBook.conditions.get(id)?.label ?? id,
+            shortDay(clearance.date),
+            clearance.writtenBy,
+          ),
         ],
   );
   return new Map([
     ['new', notes],
-    ['pregnant', dueOn === null ? [] : [`due on ${shortDay(dueOn)}`]],
+    ['pregnant', dueOn === null ? [] : [visitsAnswers.dueOn(shortDay(dueOn))]],
   ]);
 }
 

@@ -6,6 +6,7 @@ import { workInWords } from '../../core/visit/words';
 import type { VisitRow } from '../db/schema';
 import type { HouseLibrary } from '../library/read-library';
 import { focusColumn, holdsColumn, type VisitHolds } from './visit.documents';
+import { visitsAnswers } from './visits.answers';
 
 export const drainageWork: readonly string[] = ['lymph-drainage', 'reroute-drainage'];
 
@@ -29,7 +30,7 @@ export const modalitiesOf = (row: Pick<VisitRow, 'holds_json'>): readonly string
 /** What was chosen, in words; what the planner works out is said by where and why. */
 export function nameOfHolds(library: HouseLibrary, holds: TreatmentHolds, drainage: string): string {
   const names = holds.choices.map(({ protocol }) => {
-    if (protocol === lineWorkId) return 'lines of the face';
+    if (protocol === lineWorkId) return visitsAnswers.linesOfTheFace;
     const known = library.protocols.get(protocol);
     return known?.source === 'planner' ? drainage : (known?.name ?? protocol);
   });
@@ -37,4 +38,4 @@ export function nameOfHolds(library: HouseLibrary, holds: TreatmentHolds, draina
 }
 
 /** The same for those who do not treat: the kind of work, without places and why. */
-export const workForDesk = (row: HeldRow): string => storedWork(row)?.name ?? 'Lymph drainage';
+export const workForDesk = (row: HeldRow): string => storedWork(row)?.name ?? visitsAnswers.lymphDrainage;

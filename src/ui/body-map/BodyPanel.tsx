@@ -4,6 +4,7 @@ import { Choice } from '../choice/Choice';
 import { BodyMap, type BodyMapProps } from './BodyMap';
 import styles from './BodyPanel.module.css';
 import type { DrawingChoice } from './views';
+import { bodyMapWords } from './body-map.words';
 
 type Sheet = 'body' | 'face' | 'hand' | 'foot';
 
@@ -24,7 +25,12 @@ const sheetOf: Readonly<Record<FigureView, Sheet>> = {
   hand: 'hand',
   foot: 'foot',
 };
-const names: Readonly<Record<Sheet, string>> = { body: 'Body', face: 'Face', hand: 'Hands', foot: 'Feet' };
+const names: Readonly<Record<Sheet, string>> = {
+  body: bodyMapWords.body,
+  face: bodyMapWords.face,
+  hand: bodyMapWords.hands,
+  foot: bodyMapWords.feet,
+};
 
 /** Drawings of a sheet: the first large, the others beside it. */
 const drawings: Readonly<Record<Sheet, readonly (DrawingChoice & { readonly name: string })[]>> = {
@@ -34,16 +40,16 @@ const drawings: Readonly<Record<Sheet, readonly (DrawingChoice & { readonly name
   ],
   face: [
     { view: 'face-front', side: 'left', name: 'front' },
-    { view: 'face-side', side: 'left', name: 'left side' },
-    { view: 'face-side', side: 'right', name: 'right side' },
+    { view: 'face-side', side: 'left', name: bodyMapWords.leftSide },
+    { view: 'face-side', side: 'right', name: bodyMapWords.rightSide },
   ],
   hand: [
-    { view: 'hand', side: 'left', name: 'left hand' },
-    { view: 'hand', side: 'right', name: 'right hand' },
+    { view: 'hand', side: 'left', name: bodyMapWords.leftHand },
+    { view: 'hand', side: 'right', name: bodyMapWords.rightHand },
   ],
   foot: [
-    { view: 'foot', side: 'left', name: 'left foot' },
-    { view: 'foot', side: 'right', name: 'right foot' },
+    { view: 'foot', side: 'left', name: bodyMapWords.leftFoot },
+    { view: 'foot', side: 'right', name: bodyMapWords.rightFoot },
   ],
 };
 
@@ -71,7 +77,7 @@ export function BodyPanel({
       {sheets.length > 1 && (
         <div className={styles['switch']}>
           <Choice
-            label="Drawing"
+            label={bodyMapWords.drawing}
             isLabelHidden
             options={sheets.map((value) => ({ value, text: names[value] }))}
             value={sheet}

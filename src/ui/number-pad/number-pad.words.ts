@@ -6,4 +6,5 @@ export const numberPadWords = {
   next: 'next',
   same: 'same',
   sameAs: (text: string) => `same as last time, ${text}`,
+  pointerCoarse: '(pointer: coarse)',
 } as const;

@@ -10,6 +10,7 @@ import {
   Popover,
 } from 'react-aria-components';
 import styles from './Pick.module.css';
+import { pickWords } from './pick.words';
 
 export interface PickOption {
   readonly id: string;
@@ -36,7 +37,7 @@ export function Pick({ label, options, value, onChange }: Props) {
     >
       <Label className={styles['label'] ?? ''}>{label}</Label>
       <div className={styles['box']}>
-        <Input className={styles['input'] ?? ''} placeholder="Type a part of it" />
+        <Input className={styles['input'] ?? ''} placeholder={pickWords.typeAPartOfIt} />
         <Button className={styles['open'] ?? ''}>▾</Button>
       </div>
       <Popover className={styles['popover'] ?? ''}>

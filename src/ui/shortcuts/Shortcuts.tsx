@@ -4,6 +4,7 @@ import { Kbd } from '../kbd/Kbd';
 import { keyboard, type Shortcut } from './keyboard';
 import styles from './Shortcuts.module.css';
 import { useShortcuts } from './use-shortcuts';
+import { shortcutsWords } from './shortcuts.words';
 
 /** `Ctrl+Z` as the two keys that are pressed together. */
 const together = (key: string): readonly string[] => (key === '+' ? [key] : key.split('+'));
@@ -15,10 +16,10 @@ export function Shortcuts() {
   useShortcuts([{ keys: ['?'], act: open }]);
   return (
     <>
-      <button type="button" className={styles['button']} aria-label="? Keys of this view" onClick={open}>
+      <button type="button" className={styles['button']} aria-label={shortcutsWords.keysOfThisView} onClick={open}>
         <Kbd>?</Kbd>
       </button>
-      <Dialog title="Keys of this view" isOpen={listed !== undefined} onClose={() => setListed(undefined)}>
+      <Dialog title={shortcutsWords.keysOfThisView2} isOpen={listed !== undefined} onClose={() => setListed(undefined)}>
         <dl className={styles['list']}>
           {listed?.map(({ keys, words }) => (
             <div key={words}>

@@ -1,5 +1,6 @@
 import { type PointerEvent, useRef, useState } from 'react';
 import styles from './SignName.module.css';
+import { signNameWords } from './sign-name.words';
 
 const width = 600;
 const height = 160;
@@ -35,7 +36,7 @@ export function SignName({
       <svg
         viewBox={`0 0 ${width} ${height}`}
         role="img"
-        aria-label={path === '' ? `${label}: not drawn yet` : `${label}: drawn`}
+        aria-label={path === '' ? signNameWords.notDrawnYet(label) : `${label}: drawn`}
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);
           isDown.current = true;

@@ -2,6 +2,7 @@ import { closestCenter, DndContext, type DragEndEvent, PointerSensor, useSensor,
 import { restrictToVerticalAxis } from '@dnd-kit/modifiers';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { type KeyboardEvent, type ReactNode, useEffect, useRef } from 'react';
+import { sortableWords } from './sortable.words';
 
 interface Props {
   readonly ids: readonly string[];
@@ -51,7 +52,7 @@ export function SortableList({ ids, label, what, className, onMove, children }: 
       modifiers={[restrictToVerticalAxis]}
       onDragEnd={onDragEnd}
       accessibility={{
-        screenReaderInstructions: { draggable: `Press Alt with the up or down arrow key to move this ${what}.` },
+        screenReaderInstructions: { draggable: sortableWords.pressAltWithTheUpOr(what) },
       }}
     >
       <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>

@@ -1,4 +1,5 @@
 import styles from './SteppingStones.module.css';
+import { stonesWords } from './stones.words';
 
 export interface Stone {
   readonly name: string;
@@ -13,7 +14,7 @@ export interface Stone {
 /** Where a visit stands, as stepping stones. */
 export function SteppingStones({ stones }: { readonly stones: readonly Stone[] }) {
   return (
-    <nav aria-label="The visit, step by step" className={styles['stones']}>
+    <nav aria-label={stonesWords.theVisitStepByStep} className={styles['stones']}>
       <ol>
         {stones.map((stone) => (
           <li key={stone.name} data-state={stone.state}>

@@ -2,6 +2,7 @@ import type { Seconds } from '../../core/quantities';
 import { pebbleTone, type PebbleKind } from '../pebbles';
 import { formatClock } from '../../core/units';
 import styles from './TimeRibbon.module.css';
+import { timeRibbonWords } from './time-ribbon.words';
 
 export interface Bead {
   readonly id: string;
@@ -30,7 +31,7 @@ export function TimeRibbon({ beads, budgetSeconds, selected, onSelect }: Props) 
   }, []);
   const spare = Math.max(0, budgetSeconds - total);
   return (
-    <div className={styles['ribbon']} aria-label="Time ribbon" role="group">
+    <div className={styles['ribbon']} aria-label={timeRibbonWords.timeRibbon} role="group">
       <span className={styles['name']}>Steps</span>
       <div className={styles['beads']} aria-hidden="true">
         {beads.map((bead) => (
@@ -46,7 +47,11 @@ export function TimeRibbon({ beads, budgetSeconds, selected, onSelect }: Props) 
           />
         ))}
         {spare > 0 && (
-          <i className={styles['spare']} style={{ flexGrow: spare }} title={`${formatClock(spare)} to spare`} />
+          <i
+            className={styles['spare']}
+            style={{ flexGrow: spare }}
+            title={timeRibbonWords.toSpare(formatClock(spare))}
+          />
         )}
       </div>
       <strong className={styles['total']} data-over={total > budgetSeconds ? true : undefined}>
@@ -61,7 +66,7 @@ export function TimeRibbon({ beads, budgetSeconds, selected, onSelect }: Props) 
         ))}
         {spare > 0 && (
           <span className={styles['free']} style={{ flexGrow: spare }}>
-            {spare / budgetSeconds > 0.08 ? 'to spare' : ''}
+            {spare / budgetSeconds > 0.08 ? timeRibbonWords.toSpare2 : ''}
           </span>
         )}
       </div>

@@ -1,5 +1,6 @@
 import { type ReactNode, useCallback, useEffect, useState } from 'react';
 import styles from './Toast.module.css';
+import { toastWords } from './toast.words';
 
 interface Toast {
   readonly id: number;
@@ -30,7 +31,7 @@ export function useToasts(): {
       {list.map((toast) => (
         <div key={toast.id} className={styles['toast']} data-tone={toast.tone}>
           <span>{toast.text}</span>
-          <button type="button" onClick={() => drop(toast.id)} aria-label="Close message">
+          <button type="button" onClick={() => drop(toast.id)} aria-label={toastWords.closeMessage}>
             ×
           </button>
         </div>

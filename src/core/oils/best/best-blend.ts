@@ -16,6 +16,7 @@ import {
 } from './blend-problem';
 import { neighbours } from './neighbours';
 import { searchBest } from './search';
+import { oilsSays } from '../oils.says';
 
 export interface BestBlend {
   readonly parts: readonly { readonly oil: OilId; readonly drops: Drops }[];
@@ -45,12 +46,11 @@ export function bestBlend(book: OilBook, input: BestBlendCase): BestBlendAnswer 
     const { maxPercent, audience } = guideOf(book, input.client, input.area);
     return none(
       'targetPercent',
-      `${percentText(input.targetPercent)} is above the ${percentText(maxPercent)} usual here (${audience}): aim at that at most.`,
+      oilsSays.isAboveTheUsualHereAim(percentText(input.targetPercent), percentText(maxPercent), audience),
     );
   }
   const problem = blendProblem(book, input);
-  if (problem.most.every((drops) => drops === 0))
-    return none('candidates', 'None of these oils may be used for this client: offer others.');
+  if (problem.most.every((drops) => drops === 0)) return none('candidates', oilsSays.noneOfTheseOilsMayBe);
   const best = searchBest(problem);
   if (!best) return none(...whyNothing(book, input, problem));
   return {
@@ -71,22 +71,22 @@ function whyNothing(book: OilBook, input: BestBlendCase, problem: BlendProblem):
   const { volumeMl, targetPercent } = input;
   const able = problem.share.filter((_, i) => (problem.most[i] ?? 0) > 0);
   const drops = 1 / Math.min(...able);
-  const wish = `${volumeMl} mL at ${percentText(targetPercent)}`;
+  const wish = oilsSays.mlAt(volumeMl, percentText(targetPercent));
   if (drops < 2 && !able.some((share) => share >= 0.95 && share <= 1.05))
-    return ['volumeMl', `${wish} is less than ${dropsText(2)}: mix more, or make it stronger.`];
+    return ['volumeMl', oilsSays.isLessThanMixMoreOr(wish, dropsText(2))];
   const ceiling = sumOf(problem.share.map((share, i) => share * (problem.most[i] ?? 0)));
-  if (ceiling < 0.95) return ['candidates', `There are not enough drops for ${wish}: offer more oils, or mix less.`];
+  if (ceiling < 0.95) return ['candidates', oilsSays.thereAreNotEnoughDropsFor(wish)];
   const limited = problem.packings.map(({ kind, id }) => nameOf(book, kind, id));
   return [
     'candidates',
     limited.length > 0
-      ? `${wish} cannot be reached with these oils inside the limits of ${[...new Set(limited)].join(', ')}: offer others, or aim lower.`
-      : `${wish} cannot be met in whole drops of these oils: mix more, or offer others.`,
+      ? oilsSays.cannotBeReachedWithTheseOils(wish, [...new Set(limited)].join(', '))
+      : oilsSays.cannotBeMetInWholeDrops(wish),
   ];
 }
 
 function nameOf(book: OilBook, kind: string, id: string): string {
-  if (kind === 'sun') return 'sun-sensitive oils';
+  if (kind === 'sun') return oilsSays.sunSensitiveOils;
   return kind === 'oil' ? oilOf(book, id).name : (book.constituents.get(id)?.name ?? id);
 }
 
@@ -106,12 +106,12 @@ function bindingInWords(book: OilBook, { maxOils, targetPercent }: BestBlendCase
   const [kind = '', rest = ''] = id.split(':');
   switch (kind) {
     case 'total':
-      return `the total, which was aimed at ${percentText(targetPercent)} give or take a twentieth of it`;
+      return oilsSays.theTotalWhichWasAimedAt(percentText(targetPercent));
     case 'oils':
-      return `the wish for at most ${maxOils} oils`;
+      return oilsSays.theWishForAtMostOils(maxOils);
     case 'stock':
-      return `the drops of ${oilOf(book, rest).name} that there are`;
+      return oilsSays.theDropsOfThatThereAre(oilOf(book, rest).name);
     default:
-      return `the limit of ${nameOf(book, kind, rest)}`;
+      return oilsSays.theLimitOf(nameOf(book, kind, rest));
   }
 }

@@ -1,0 +1,14 @@
+/** Sentences that the server answers in `booking`, in British English; a sentence with values in it is a function of them. */
+export const bookingAnswers = {
+  theNumberDoesNotAnswer: 'The number does not answer.',
+  rightBesideAnotherVisitOrThe: 'right beside another visit or the end of the day, with time to tidy',
+  leavesFreeMinutesBesideIt: (gapMinutes: number) => `leaves ${gapMinutes} free minutes beside it`,
+  thereIsNoArea: (id: string) => `There is no area “${id}”.`,
+  thereIsNoSuchClient: 'There is no such client.',
+  thereIsNoSuchTherapist: 'There is no such therapist.',
+  isTakenChooseAnotherTime: (longDay: string, time: string) => `${longDay}, ${time} is taken: choose another time.`,
+  theClientHasAnotherVisitOn: (longDay: string, time: string) =>
+    `The client has another visit on ${longDay}, ${time}: choose another time.`,
+  itHasBegunAndStays: 'This visit has begun; it stays where it is.',
+  itHasBegunCloseIt: 'This visit has begun; close it instead.',
+};

@@ -1,0 +1,32 @@
+/** Sentences that the server answers in `clients`, in British English; a sentence with values in it is a function of them. */
+export const clientsAnswers = {
+  thatFileIsEmpty: 'That file is empty.',
+  keepFilesWithin10MbSend: 'Keep files within 10 MB: send a smaller picture or scan.',
+  onlyPicturesJpegPngWebpAnd:
+    'Only pictures (JPEG, PNG, WebP) and PDF are kept; the content of this file is something else.',
+  thatIsNotAPictureChoose: 'That is not a picture: choose a JPEG, PNG or WebP.',
+  thatPictureCannotBeReadIt: 'That picture cannot be read: it is damaged, or larger than 60 million points.',
+  filesOfThisClientTakeUp: 'Files of this client take up 250 MB already: take some out first.',
+  samePhoneNumber: 'same phone number',
+  sameNameAndBirthday: 'same name and birthday',
+  sameName: 'same name',
+  sameBirthdayMuchTheSameName: 'same birthday, much the same name',
+  inAnEmergency: 'in an emergency',
+  dueDate: 'due date',
+  theClient: 'the client',
+  since: (sinceOn: string) => `, since ${sinceOn}`,
+  findingEnded: 'finding ended',
+  findingCorrected: 'finding corrected',
+  clientDataChanged: 'client data changed',
+  tapeNumberChanged: (phase: string) => `tape number changed, ${phase}`,
+  closingChanged: 'closing changed',
+  comfort: (comfort: number) => `comfort ${comfort}`,
+  redness: (redness: number) => `redness ${redness}`,
+  threeTimesInARow: (what: string, text: string | number) => `${what}: ${text}, three times in a row`,
+  somethingOnTheRecordHappenedBefore: 'Something on the record happened before this birthday: check the year.',
+  somethingOnTheRecordHappenedIn: (early: string) =>
+    `Something on the record happened in ${early}, before this birthday.`,
+  typeTheNameAsItStands: 'Type the name as it stands on the record.',
+  someoneElseSavedInTheMeantime: 'Someone else saved in the meantime',
+  bothAreShownKeepYoursOr: 'Both are shown: keep yours, or take theirs.',
+};
