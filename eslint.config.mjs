@@ -32,6 +32,7 @@ const layers = {
 /** Modules of the core that read text: of people, of files, of drawings. */
 const readsText = [
   'src/core/exchange/**',
+  'src/core/calendar/read-date.ts',
   'src/core/search/**',
   'src/core/sign-in/**',
   'src/core/figure/**',

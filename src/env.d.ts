@@ -12,6 +12,8 @@ declare namespace App {
     /** The person signed in, as others see them; undefined before signing in. */
     readonly therapist: import('./contracts/people-views').TherapistView | undefined;
     readonly therapists: readonly import('./contracts/people-views').TherapistView[];
+    /** How the house writes dates. */
+    readonly dateOrder: import('./core/calendar/read-date').DateOrder;
     readonly isDemo: boolean;
     /** Whose drafts the page may keep; undefined before signing in. */
     readonly writer: import('./server/auth/draft-key').Writer | undefined;

@@ -22,6 +22,7 @@ import { keepNightly } from './server/keeping/keeping';
 import { log } from './server/log';
 import { isHouseOpen } from './server/people/set-up-house';
 import { readTherapists } from './server/people/read-facts';
+import { findDateOrder } from './server/people/settings.repository';
 
 const isDemo = process.env['VELVET_STONE_DEMO'] === '1';
 let isHouseSetUp = false;
@@ -89,6 +90,7 @@ async function admit(context: APIContext, next: () => Promise<Response>): Promis
   Object.assign(context.locals, {
     ...{ db, session, isDemo, actor },
     therapists: await readTherapists(db),
+    dateOrder: await findDateOrder(db),
     therapist: session?.staff,
     writer: session && (await writerOfSession(db, session)),
   });

@@ -2,6 +2,7 @@ import { currencyIds } from '../core/money';
 import { languageIds } from '../core/language';
 import { z } from 'zod';
 import { homeRoutineIds } from '../core/homecare/sheet';
+import { dateOrders } from '../core/calendar/read-date';
 
 const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time such as 07:30.');
 
@@ -33,6 +34,7 @@ export const HouseFactsInput = z.object({
   phone: z.string().trim().max(40, 'Keep the phone number within 40 characters.').optional(),
   language: z.enum(languageIds).optional(),
   currency: z.enum(currencyIds).optional(),
+  dateOrder: z.enum(dateOrders).optional(),
 });
 export type HouseFactsInput = z.infer<typeof HouseFactsInput>;
 

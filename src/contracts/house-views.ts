@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { factorRules } from './sign-in';
 import { TherapistView } from './people-views';
 import { MeasuringInput } from './measures';
+import { dateOrders } from '../core/calendar/read-date';
 
 /** Somebody of the house, as the owner sees them. */
 export const PersonView = TherapistView.extend({
@@ -59,6 +60,8 @@ export const HouseView = z.object({
   /** In which clients read who have not said another one. */
   language: z.enum(languageIds),
   currency: z.enum(currencyIds),
+  /** How dates are written in fields. */
+  dateOrder: z.enum(dateOrders),
   /** Who needs a second factor to sign in. */
   secondFactor: z.enum(factorRules),
   audit: AuditView,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { columnRoles } from '../core/exchange/measure-rows';
-import { dateOrders } from '../core/exchange/read-date';
+import { dateOrders } from '../core/calendar/read-date';
 import { tapingPhases } from '../core/swelling/taping-context';
 import { lengthUnits } from '../core/units';
 

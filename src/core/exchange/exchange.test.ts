@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { decodeText, detectEncoding } from './decode-text';
 import { TapingHeap } from './gather-tapings';
 import { type ColumnPlan, guessColumns, missingInPlan, readRow } from './measure-rows';
-import { guessDateOrder, readDate } from './read-date';
+import { guessDateOrder, readDate } from '../calendar/read-date';
 
 const bytes = (...codes: number[]) => new Uint8Array(codes);
 

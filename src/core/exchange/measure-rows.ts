@@ -2,7 +2,7 @@ import type { Limb } from '../swelling/entry-checks';
 import { readLength } from '../swelling/read-length';
 import type { TapingPhase } from '../swelling/taping-context';
 import { type LengthUnit, roundTo, toCm } from '../units';
-import { type DateOrder, readDate } from './read-date';
+import { type DateOrder, readDate } from '../calendar/read-date';
 import { exchangeSays } from './exchange.says';
 
 /** What a column of a table of girths may hold. A row holds one girth, or all girths of one side. */

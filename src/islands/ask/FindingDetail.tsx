@@ -15,6 +15,7 @@ import { Field, Select, TextArea } from '../../ui/field/Field';
 import type { RequestError } from '../api';
 import styles from './FindingDetail.module.css';
 import type { Asking } from './useAsk';
+import { DateField } from '../../ui/date-field/DateField';
 
 interface Props {
   readonly finding: PlacedFinding;
@@ -72,7 +73,7 @@ export function FindingDetail(props: Props) {
           </div>
         )}
         {condition?.dated && (
-          <DateField
+          <SinceField
             value={finding.sinceOn}
             error={error?.fieldError('sinceOn')}
             onKeep={(sinceOn) => change({ sinceOn })}
@@ -147,14 +148,14 @@ const leads: Readonly<Record<string, readonly string[]>> = {
 };
 const leadsOf = (question: string): readonly string[] => leads[question] ?? [];
 
-interface DateFieldProps {
+interface SinceFieldProps {
   readonly value: string | null;
   readonly error: string | undefined;
   readonly onKeep: (value: string | null) => void;
 }
 
 /** A year, a year and a month, or a whole date; kept when one leaves it or presses Enter. */
-function DateField({ value, error, onKeep }: DateFieldProps) {
+function SinceField({ value, error, onKeep }: SinceFieldProps) {
   const [text, setText] = useState(value ?? '');
   const keep = () => {
     const next = text.trim() === '' ? null : text.trim();
@@ -208,7 +209,7 @@ function AddNote({ finding, decisions, asking, onClose }: AddNoteProps) {
     <Dialog title={askWords.noteAbout(finding.label)} isOpen onClose={onClose}>
       <form className={styles['form']} onSubmit={(event) => void save(event)} noValidate>
         <p>{askWords.copyAWrittenNoteWhatWas}</p>
-        <Field label={askWords.writtenOn} name="date" type="date" error={error?.fieldError('date')} />
+        <DateField label={askWords.writtenOn} name="date" error={error?.fieldError('date')} />
         <Field
           label={askWords.byWhomNameAndRole}
           name="writtenBy"

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { AskView } from '../../contracts/ask-views';
 import type { ConditionView } from '../../contracts/screening-views';
 import { Button } from '../../ui/button/Button';
-import { Field, TextArea } from '../../ui/field/Field';
+import { TextArea } from '../../ui/field/Field';
 import type { RequestError } from '../api';
 import { AnswerRow } from './AnswerRow';
 import shared from './AskView.module.css';
@@ -11,6 +11,7 @@ import styles from './Intake.module.css';
 import { FindingDetail } from './FindingDetail';
 import type { IntakeGroup } from './rows';
 import type { Answer, Asking } from './useAsk';
+import { DateField } from '../../ui/date-field/DateField';
 
 interface Props {
   readonly view: AskView;
@@ -109,11 +110,9 @@ function Birthday({ asking }: Pick<Props, 'asking'>) {
   const [isKept, setIsKept] = useState(false);
   return (
     <div className={styles['free']}>
-      <Field
+      <DateField
         label={askWords.bornOn}
-        type="date"
-        onChange={(event) => {
-          const { value } = event.target;
+        onDay={(value) => {
           if (!/^(19|20)\d\d-/.test(value)) return;
           void asking.keepText({ bornOn: value }).then((refused) => {
             setError(refused);
@@ -173,12 +172,10 @@ function DueDate({ view, asking }: Pick<Props, 'view' | 'asking'>) {
   const { pregnancy } = asking.state;
   return (
     <div className={styles['free']}>
-      <Field
+      <DateField
         label={askWords.dueDate}
-        type="date"
-        defaultValue={view.dueOn ?? ''}
-        onChange={(event) => {
-          const { value } = event.target;
+        first={view.dueOn ?? ''}
+        onDay={(value) => {
           if (value === '' || /^20\d\d-/.test(value)) void asking.keepText({ dueOn: value || null }).then(setError);
         }}
         hint={

@@ -16,6 +16,8 @@ import { areas, reasons } from './booked-work';
 import styles from './Booking.module.css';
 import { KindSelect } from './KindSelect';
 import { useProposals } from './useProposals';
+import { FormDate } from '../forms/FormDate';
+import { DateField } from '../../ui/date-field/DateField';
 
 /** What is moved, when a visit that is booked already gets another time. */
 export interface Moving {
@@ -160,7 +162,7 @@ export function BookVisit(props: Props) {
           </Select>
         </div>
         <div className={styles['row']}>
-          <Field label={bookingWords.from} type="date" min={today} {...field('from')} />
+          <FormDate label={bookingWords.from} form={form} name="from" />
           <label className={styles['check']}>
             <input type="checkbox" {...form.register('withStones')} /> {bookingWords.warmStonesMinutesToHeat}
           </label>
@@ -183,11 +185,10 @@ export function BookVisit(props: Props) {
           {proposals.length === 0 && <p>{bookingWords.nothingFreeInTheNextTwo}</p>}
         </fieldset>
         <div className={styles['row']}>
-          <Field
+          <DateField
             label={bookingWords.date}
-            type="date"
             value={date}
-            onChange={(event) => setChosen({ date: event.target.value, time })}
+            onDay={(day) => setChosen({ date: day, time })}
             error={form.errorOf('startsAt')}
           />
           <Field

@@ -9,6 +9,7 @@ import { RequestError, send } from '../api';
 import { typedNumber } from '../forms/numbers';
 import { useHouseForm } from '../forms/use-house-form';
 import styles from './EditClient.module.css';
+import { FormDate } from '../forms/FormDate';
 
 interface Props {
   readonly clientId: ClientId;
@@ -99,7 +100,7 @@ export function EditClient({ clientId, data, version, isContactOnly, onSaved }: 
       )}
       <div className={styles['grid']}>
         <Field label={clientWords.name} autoComplete="off" {...field('name')} />
-        <Field label={clientWords.bornOn} type="date" {...field('bornOn')} />
+        <FormDate label={clientWords.bornOn} form={form} name="bornOn" />
         <Field label={clientWords.phone} autoComplete="off" {...field('phone')} />
         <Field label={clientWords.email} autoComplete="off" {...field('email')} />
         <Field label={clientWords.address} autoComplete="off" {...field('address')} />

@@ -8,6 +8,7 @@ import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import { RequestError, send } from '../api';
 import styles from './FindClients.module.css';
 import { useClientSearch } from './useClientSearch';
+import { DateField } from '../../ui/date-field/DateField';
 
 /** Clients, found as one types; and adding one. */
 export function FindClients({
@@ -106,7 +107,7 @@ function AddClient({ isOpen, onClose }: { readonly isOpen: boolean; readonly onC
     <Dialog title={clientsWords.addAClient} isOpen={isOpen} onClose={onClose}>
       <form onSubmit={(event) => void save(event)} className={styles['form']} noValidate>
         <Field label={clientsWords.name} name="name" autoFocus autoComplete="off" error={error?.fieldError('name')} />
-        <Field label={clientsWords.bornOn} name="bornOn" type="date" error={error?.fieldError('bornOn')} />
+        <DateField label={clientsWords.bornOn} name="bornOn" error={error?.fieldError('bornOn')} />
         <Field label={clientsWords.phone} name="phone" autoComplete="off" error={error?.fieldError('phone')} />
         <Field
           label={clientsWords.eMail}

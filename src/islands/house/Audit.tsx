@@ -3,6 +3,7 @@ import type { HouseView } from '../../contracts/house-views';
 import { Button } from '../../ui/button/Button';
 import { Field, Select } from '../../ui/field/Field';
 import styles from './House.module.css';
+import { DateField } from '../../ui/date-field/DateField';
 
 export interface AuditFilter {
   readonly by: string;
@@ -47,7 +48,7 @@ export function Audit({ audit, people, filter, page }: Props) {
           defaultValue={filter.action}
           placeholder={houseWords.suchAsErasedSeen}
         />
-        <Field label={houseWords.until} name="until" type="date" defaultValue={filter.until} />
+        <DateField label={houseWords.until} name="until" first={filter.until} />
         <Button type="submit">{houseWords.show}</Button>
       </form>
       {audit.entries.length === 0 ? (

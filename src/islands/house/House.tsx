@@ -13,6 +13,7 @@ import { Measuring } from './Measuring';
 import { People } from './People';
 import { SignInRules } from './SignInRules';
 import { Wording } from './Wording';
+import { Dates } from './Dates';
 
 type Part = 'people' | 'measuring' | 'consent' | 'keeping' | 'audit';
 
@@ -46,6 +47,7 @@ export function House({ view, part: first, filter, page }: Props) {
         {part === 'people' && <SignInRules first={view.secondFactor} say={say} />}
         {part === 'measuring' && <Measuring first={view.measuring} say={say} />}
         {part === 'measuring' && <Currency first={view.currency} say={say} />}
+        {part === 'measuring' && <Dates first={view.dateOrder} say={say} />}
         {part === 'consent' && <HousePhone first={view.phone} say={say} />}
         {part === 'consent' && <ClientLanguage first={view.language} say={say} />}
         {part === 'consent' && <Wording wording={view.wording} say={say} />}

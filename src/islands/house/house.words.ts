@@ -53,6 +53,11 @@ export const houseWords = {
 
   // ClientLanguage
   savedClientsReadUnlessTheirPage: (value: string) => `Saved. Clients read ${value} unless their page says otherwise.`,
+  datesInFields: 'Dates in fields',
+  dayFirst: 'day first, 18/04/2026',
+  monthFirst: 'month first, 04/18/2026',
+  yearFirst: 'year first, 2026-04-18',
+  savedDatesAreWritten: (how: string) => `Saved. Dates are written ${how}.`,
   currency: 'Currency',
   savedPricesAreShownIn: (currency: string) => `Saved. Prices are shown in ${currency}.`,
   languageOfClients: 'Language of clients',

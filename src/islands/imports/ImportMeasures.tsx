@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { ImportPlan } from '../../contracts/imports';
 import { decodeText, detectEncoding } from '../../core/exchange/decode-text';
 import { type ColumnRole, columnRoles, guessColumns, missingInPlan } from '../../core/exchange/measure-rows';
-import { dateOrders, guessDateOrder } from '../../core/exchange/read-date';
+import { dateOrders, guessDateOrder } from '../../core/calendar/read-date';
 import { Button, ButtonLink } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
 import { Select } from '../../ui/field/Field';

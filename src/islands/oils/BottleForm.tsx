@@ -9,6 +9,7 @@ import { typedNumber } from '../forms/numbers';
 import { useHouseForm } from '../forms/use-house-form';
 import shared from './Oils.module.css';
 import styles from './BottleForm.module.css';
+import { FormDate } from '../forms/FormDate';
 
 interface Props {
   readonly bottle: BottleView | undefined;
@@ -87,10 +88,10 @@ export function BottleForm({ bottle, onClose, onSaved }: Props) {
             ))}
           </Select>
           <Field label={oilsWords.lot} maxLength={40} {...field('lot')} />
-          <Field label={oilsWords.openedOn} type="date" hint={oilsWords.emptyStillClosed} {...field('openedOn')} />
+          <FormDate label={oilsWords.openedOn} hint={oilsWords.emptyStillClosed} form={form} name="openedOn" />
           <Field label={oilsWords.sizeMl} inputMode="decimal" {...field('sizeMl')} />
           <Field label={oilsWords.leftMl} inputMode="decimal" hint={oilsWords.emptyFull} {...field('leftMl')} />
-          <Field label={oilsWords.bestBeforeAsPrinted} type="date" {...field('printedOn')} />
+          <FormDate label={oilsWords.bestBeforeAsPrinted} form={form} name="printedOn" />
           <Field label={oilsWords.whatItCost} inputMode="decimal" {...field('cost')} />
           {kind === 'essential' && (
             <Field

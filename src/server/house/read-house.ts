@@ -37,6 +37,7 @@ export async function readHouse(db: Db, wish: AuditWish): Promise<HouseView> {
     wording: { ...wording, since: made ? shortDay(made) : '' },
     language: settings.language ?? 'en',
     currency: settings.currency ?? 'EUR',
+    dateOrder: settings.dateOrder ?? 'day-month-year',
     secondFactor: settings.secondFactor ?? 'nobody',
     audit,
     measuring,

@@ -7,6 +7,7 @@ import { currencyIds } from '../../core/money';
 import { languageIds } from '../../core/language';
 import { qualificationIds } from '../../core/drainage/case';
 import { jsonColumn } from '../db/json-column';
+import { dateOrders } from '../../core/calendar/read-date';
 
 export const schoolColumn = jsonColumn('house.school_json', SchoolShape);
 export const qualificationsColumn = jsonColumn(
@@ -25,6 +26,8 @@ const HouseSettings = z.object({
   /** In which clients read who have not said another one. */
   language: z.enum(languageIds).optional(),
   currency: z.enum(currencyIds).optional(),
+  /** How dates are written in fields; day first where it has not said. */
+  dateOrder: z.enum(dateOrders).optional(),
   measuring: MeasuringInput.partial().optional(),
   stones: StoneHabitsInput.partial().optional(),
   /** Secret address of a calendar feed → whose it is. */

@@ -3,6 +3,7 @@ import type { CurrencyId } from '../../core/money';
 import { type MeasuringSettings, usualMeasuring } from '../../core/swelling/settings';
 import type { Db } from '../db/connection';
 import { type HouseSettings, settingsColumn } from './people.documents';
+import type { DateOrder } from '../../core/calendar/read-date';
 
 /** What the house has decided; nothing on a data folder in which no house has been set up. */
 export async function findSettings(db: Db): Promise<HouseSettings> {
@@ -26,6 +27,10 @@ export const findMeasuring = async (db: Db): Promise<MeasuringSettings> => ({
 
 /** What the house counts in; euros where it has not said. */
 export const findCurrency = async (db: Db): Promise<CurrencyId> => (await findSettings(db)).currency ?? 'EUR';
+
+/** How the house writes dates; day first where it has not said. */
+export const findDateOrder = async (db: Db): Promise<DateOrder> =>
+  (await findSettings(db)).dateOrder ?? 'day-month-year';
 
 /** The address of somebody’s calendar leads nowhere from now on. */
 export async function endFeed(db: Db, staffId: TherapistId): Promise<void> {
