@@ -21,6 +21,7 @@ export const ToldStepShape: z.ZodType<ToldStep> = z.object({
   places: z.array(z.string()).readonly(),
   rounds: z.array(z.string()).readonly().optional(),
   isOpening: z.boolean().optional(),
+  breath: z.enum(['follow', 'recoil']).optional(),
   tool: z.string().optional(),
   layer: StepLayerShape.optional(),
   dropped: z.object({ oil: z.string(), name: z.string(), drops: z.number() }).optional(),

@@ -24,6 +24,8 @@ export interface ToldStep {
   /** Shared by the steps of parts that are the same work on either side. */
   readonly twin?: string | undefined;
   readonly count: 'repetitions' | 'breaths' | 'hold';
+  /** The client's breath leads it: followed out, or let go like a spring. */
+  readonly breath?: 'follow' | 'recoil' | undefined;
   readonly places: readonly PlaceId[];
   /** The places and sides that its repetitions count for, one after the other, in words; absent where it is one. */
   readonly rounds?: readonly string[] | undefined;

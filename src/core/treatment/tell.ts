@@ -1,6 +1,6 @@
 import type { PlaceId, RegionGroups } from '../anatomy/place';
 import type { StepKind } from '../drainage/step';
-import type { Family, Technique } from '../library/technique';
+import { type Family, hasTrait, type Technique } from '../library/technique';
 import { toolFor } from './tool';
 import type { JudgementReason } from '../judgement/reasons';
 import type { Setting } from '../sequencing/block';
@@ -110,6 +110,9 @@ export function tellStep(
     modality: block.modality,
     twin: block.twin === undefined ? undefined : `${block.choice} ${block.twin}`,
     count: technique.family === 'breath' ? 'breaths' : isHeld(technique) ? 'hold' : 'repetitions',
+    ...(hasTrait(technique, 'breath-linked') && technique.family !== 'breath'
+      ? { breath: technique.family === 'pump' ? ('recoil' as const) : ('follow' as const) }
+      : {}),
     places: step.places,
     ...(roundsOfStep(step, regionLabel).length > 1 ? { rounds: roundsOfStep(step, regionLabel) } : {}),
     isOpening: technique.id === 'node-clear' || technique.family === 'breath' || undefined,

@@ -9,6 +9,7 @@ import { BenchNav } from '../bench/BenchNav';
 import { simulateTape, type TapeReading } from '../measure/button-tape';
 import { useScale } from '../oils/useScale';
 import styles from './Devices.module.css';
+import { EarPanel } from './EarPanel';
 import { FootPanel } from './FootPanel';
 
 interface Props {
@@ -31,6 +32,7 @@ export function Devices({ bath, usualBathC, outbox }: Props) {
       </header>
       <main id="main" className={styles['view']}>
         <FootPanel />
+        <EarPanel />
         <section className={styles['device']} aria-label={devicesWords.stoneBathWithThermometer}>
           <h2>{devicesWords.stoneBath}</h2>
           <BathPanel first={bath} stones={12} wantedC={null} usualC={usualBathC} />

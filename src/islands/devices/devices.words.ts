@@ -46,4 +46,10 @@ export const devicesWords = {
   aTremblingFoot: 'A trembling foot',
   pullTheCable: 'Pull the cable',
   plugItIn: 'Plug it in',
+  earBud: 'Ear-bud',
+  nothingSaidYet: 'nothing said yet',
+  atPaceAndLoudness: (pace: number, percent: number) => `at pace ${pace}, ${percent} % loud`,
+  whileThisWindowIsOpen:
+    'While this window is open, a table in another one is heard here instead of by the loudspeaker: press B there for the voice.',
+  heard: 'What was heard',
 };

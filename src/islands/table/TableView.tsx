@@ -1,5 +1,4 @@
 import { tableWords } from './table.words';
-import type { Seconds } from '../../core/quantities';
 import { format, parseISO } from 'date-fns';
 import { useCallback, useEffect, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
@@ -8,13 +7,13 @@ import type { PlanView, VisitView } from '../../contracts/visit-views';
 import { phasesOf } from '../../core/drainage/step-words';
 import { isTimeToAsk } from '../../core/table/marks';
 import type { MarkKind } from '../../core/table/mark-kinds';
-import { type Beat, beatAt } from '../../core/table/progress';
+import { spokenAt } from '../../core/table/conduct';
+import { beatAt } from '../../core/table/progress';
 import { noChange } from '../../core/table/table-event';
 import { reachFor } from '../../core/table/reach';
 import { shortHowOf, spanOf, type TableStep, titleOf } from '../../core/table/table-step';
 import { cueAt } from '../../core/stones/cues';
 import { formatClock } from '../../core/units';
-import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import { AskAgain } from './AskAgain';
 import { Bands } from './Bands';
 import { CatchUpBar } from './CatchUpBar';
@@ -23,14 +22,20 @@ import { Finished } from './Finished';
 import { keepingWords, offlineWords } from './keeping';
 import { MarkBar } from './MarkBar';
 import { SideAsk } from './SideAsk';
-import { Beads, Drift, paceWords, Ring } from './pace';
+import { Drift, Ring } from './pace';
 import { StepMap } from './StepMap';
 import styles from './TableView.module.css';
-import { TouchKey } from './TouchKey';
+import { soundAfter } from './conducting';
+import { ConductingDialog } from './ConductingDialog';
 import { useBeatSound } from './useBeatSound';
+import { useConductor } from './useConductor';
 import { useFootSwitch } from './useFootSwitch';
 import { useOffline } from './useOffline';
 import { TaughtStrip } from './TaughtStrip';
+import { Count } from './Count';
+import { handsOf, planSeconds } from './of-plan';
+import { pressesOf } from './presses';
+import { TableFoot } from './TableFoot';
 import { useTable } from './useTable';
 import { useTableKeys } from './useTableKeys';
 import { useWakeLock } from './useWakeLock';
@@ -59,9 +64,9 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
   const availableSeconds = plan.treatment?.availableSeconds ?? plan.drainageCase.minutes * 60;
   const table = useTable(visit, plan.steps, plan.version, availableSeconds);
   const { state, steps, index, goOn, goBack, pause, ways, refit, marks, mark, stay, role } = table;
-  const [isSoundOn, setIsSoundOn] = useState(false);
   const [isByClock, setIsByClock] = useState(false);
   const [isWhyShown, setIsWhyShown] = useState(false);
+  const [isSetting, setIsSetting] = useState(false);
   const [stopped, setStopped] = useState<readonly TableStep[]>([]);
   const [trouble, setTrouble] = useState<string>();
   const makeMark = useCallback(
@@ -87,7 +92,7 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
     const timer = setTimeout(() => goOn('end'), byClockMs);
     return () => clearTimeout(timer);
   }, [goOn, isByClock, isOver, state.status, state.stepId]);
-  useWakeLock(state.status === 'running' || state.status === 'paused');
+  const wakeLock = useWakeLock(state.status === 'running' || state.status === 'paused');
   const isAtItsEnd = state.status === 'finished';
   const offline = useOffline(visit.id, isAtItsEnd && table.keeping.kind === 'saved');
   const pressed = pressesOf(table, makeMark);
@@ -95,8 +100,23 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
     if (press === 'next') pressed.onNext();
     else pressed.onBack();
   });
+  const conductor = useConductor(
+    step &&
+      beat &&
+      spokenAt(anatomy, {
+        ...{ step, beat, next: steps[Math.max(0, index) + 1] },
+        ...{ stepSeconds: table.stepMs / 1000, status: state.status },
+      }),
+  );
+  const { sound } = conductor.conducting;
+  const nextSound = () => conductor.change({ sound: soundAfter(sound) });
+  const { say } = conductor;
+  const isVoiceAlone = wakeLock === 'lost' && sound === 'voice';
+  useEffect(() => {
+    if (isVoiceAlone) say(tableWords.theScreenMayGoDark);
+  }, [isVoiceAlone, say]);
   useBeatSound(
-    isSoundOn && state.status === 'running' && beat !== undefined && beat.repetition > 0 && !beat.isOver,
+    sound === 'beats' && state.status === 'running' && beat !== undefined && beat.repetition > 0 && !beat.isOver,
     `${index} ${beat?.placement} ${beat?.repetition}`,
   );
   useTableKeys(
@@ -106,7 +126,8 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
       again: table.again.length > 0 ? makeMark : undefined,
       takeWay: ({ change }) => refit(change),
       undo: () => refit(noChange),
-      toggleSound: () => setIsSoundOn((on) => !on),
+      toggleSound: nextSound,
+      setSound: () => setIsSetting(true),
       toggleClock: () => setIsByClock((on) => !on),
       drop: table.drop,
       toggleWhy: () => setIsWhyShown((on) => !on),
@@ -138,7 +159,6 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
   const wanted = isReady ? undefined : step.told?.dropped;
   const fell = table.dropped.find(({ stepId }) => stepId === step.id)?.drops ?? 0;
   const drops = wanted && { fell, of: wanted.drops };
-  const { drop } = table;
   return (
     <div className={styles['view']} aria-busy={table.storeKind === undefined ? true : undefined}>
       <header className={styles['head']}>
@@ -162,6 +182,11 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
           <p className={styles['band']} role="status">
             <strong>{tableWords.thisPlanIsOf(format(parseISO(plan.madeOn), 'd MMMM'))}</strong>{' '}
             {tableWords.hasTodayBeenAsked} <a href={`/visits/${visit.id}/ask`}>{tableWords.askBeforeYouBegin}</a>
+          </p>
+        )}
+        {wakeLock === 'lost' && sound === 'voice' && (
+          <p className={styles['band']} role="status">
+            <strong>{tableWords.theScreenMayGoDark}</strong> {tableWords.theVoiceGoesOn}
           </p>
         )}
         {foot === 'lost' && (
@@ -223,38 +248,25 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
           <MarkBar marks={marks.filter(({ stepId }) => stepId === step.id)} onMark={makeMark} onStay={stay} />
         )}
       </div>
-      <footer className={styles['foot']}>
-        <Beads steps={steps} index={index} outcomes={state.outcomes} />
-        <div className={styles['keys']}>
-          <TouchKey onPress={() => goOn('end')} name={isReady ? 'begin' : 'next'} keyName="Space" wide />
-          <TouchKey onPress={goBack} name="back" keyName="PgUp" />
-          <TouchKey onPress={pause} name={state.status === 'paused' ? tableWords.goOn : 'pause'} keyName="P" />
-          <TouchKey onPress={() => goOn('skip')} name="skip" keyName="S" />
-          {/* Where drops are counted there is no pace to beat; B and C stay on the keyboard. */}
-          {drop && <TouchKey onPress={() => drop(1)} name={tableWords.aDrop} keyName="D" wide />}
-          {drop && <TouchKey onPress={() => drop(-1)} name={tableWords.oneTooMany} keyName="Z" />}
-          {!drop && (
-            <>
-              <TouchKey
-                onPress={() => setIsSoundOn((on) => !on)}
-                name={isSoundOn ? tableWords.beatSoundOn : tableWords.beatSilent}
-                keyName="B"
-              />
-              <TouchKey
-                onPress={() => setIsByClock((on) => !on)}
-                name={isByClock ? tableWords.byTheClock : tableWords.byHand}
-                keyName="C"
-              />
-            </>
-          )}
-          <span className={styles['kept']} role="status">
-            {keepingWords(table.keeping)}
-            <small>{offlineWords(offline)}</small>
-          </span>
-          <Shortcuts />
-          <a href={`/visits/${visit.id}/plan`}>{tableWords.leave}</a>
-        </div>
-      </footer>
+      <TableFoot
+        visitId={visit.id}
+        table={table}
+        sound={sound}
+        isByClock={isByClock}
+        kept={[keepingWords(table.keeping), offlineWords(offline)]}
+        onSound={nextSound}
+        onSetSound={() => setIsSetting(true)}
+        onClock={() => setIsByClock((on) => !on)}
+      />
+      {isSetting && (
+        <ConductingDialog
+          conducting={conductor.conducting}
+          voices={conductor.voices()}
+          onChange={conductor.change}
+          onTry={() => say(`${titleOf(anatomy, step)}.`)}
+          onClose={() => setIsSetting(false)}
+        />
+      )}
       {state.status === 'paused' && (
         <div className={styles['paused']} role="status">
           {tableWords.paused}
@@ -262,63 +274,4 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
       )}
     </div>
   );
-}
-
-/** Beside the number of the pace: of how many, at which place, and what the pace asks for. */
-function Count({ step, beat, status }: { readonly step: TableStep; readonly beat: Beat; readonly status: string }) {
-  return (
-    <>
-      <span>{step.told?.count === 'hold' ? tableWords.secondsLeft : `of ${step.repetitions}`}</span>
-      {step.told?.rounds && step.told.rounds.length > 1 && (
-        <span>
-          {tableWords.place} {beat.placement} {tableWords.of} {step.told.rounds.length} ·{' '}
-          {step.told.rounds[beat.placement - 1]}
-        </span>
-      )}
-      {step.placements > 1 && <span>{tableWords.placeOf(beat.placement, step.placements)}</span>}
-      <em>{paceWords(step, beat, status)}</em>
-    </>
-  );
-}
-
-/** What the two zones and the two pedals do now: answer what is asked, or go on and back. */
-function pressesOf(
-  { again, asked, answerSide, goOn, goBack, state }: ReturnType<typeof useTable>,
-  makeMark: (kind: MarkKind) => void,
-) {
-  if (again.length > 0)
-    return {
-      onNext: () => makeMark('asked-again'),
-      onBack: () => makeMark('declined'),
-      nextName: tableWords.nothingSpeaksAgainstIt,
-      backName: tableWords.leaveThisWorkOut,
-    };
-  if (asked)
-    return {
-      onNext: () => answerSide('right'),
-      onBack: () => answerSide('left'),
-      nextName: tableWords.theClientsRight,
-      backName: tableWords.theClientsLeft,
-    };
-  const nextName = state.status === 'ready' ? 'begin' : tableWords.nextStep;
-  return { onNext: () => goOn('end'), onBack: goBack, nextName, backName: 'back' };
-}
-
-/** Where the plan stands: stones are swapped by it, also when the clock has run away from it. */
-function planSeconds(steps: readonly TableStep[], step: TableStep, stepSeconds: Seconds): number {
-  const at = steps.findIndex(({ id }) => id === step.id);
-  const before = steps.slice(0, Math.max(0, at)).reduce((sum, one) => sum + spanOf(one), 0);
-  return before + Math.min(stepSeconds, spanOf(steps[at] ?? step));
-}
-
-/** What is on the hands for a step: of the treatment’s part, or as drainage is given. */
-function handsOf(plan: PlanView, step: TableStep): string {
-  const block = plan.treatment?.blocks.find(({ steps }) => steps.includes(step.id));
-  if (block)
-    return block.hands === 'tool'
-      ? 'tool'
-      : block.hands === 'brush'
-        ? tableWords.dryBrush
-        : tableWords.hands(block.hands);
-  return plan.drainageCase.school.hand === 'roller' ? tableWords.stoneRoller : tableWords.dryHands;
 }

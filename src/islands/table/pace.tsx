@@ -1,6 +1,7 @@
 import { tableWords } from './table.words';
 import type { Seconds } from '../../core/quantities';
 import { spanOf, type TableStep } from '../../core/table/table-step';
+import { breathAt, isLedByBreath } from '../../core/table/breath';
 import { type Beat, repetitionMsOf } from '../../core/table/progress';
 import { pebbleOutlines } from '../../ui/pebbles';
 import styles from './pace.module.css';
@@ -16,7 +17,9 @@ export function paceWords(step: TableStep, beat: Beat, status: string): string {
   const kind = paceKindOf(step);
   if (kind === 'hold')
     return step.repetitions > 1 ? tableWords.holdOf(beat.repetition, step.repetitions) : tableWords.holdStill;
-  if (kind === 'breath') return beat.phase < 0.5 ? tableWords.breatheIn : tableWords.breatheOut;
+  const breath = breathAt(step, beat);
+  if (breath)
+    return breath.isRelease ? tableWords.letGo : breath.part === 'in' ? tableWords.breatheIn : tableWords.breatheOut;
   if (step.told) return tableWords.slowlyOneAtATime;
   if (step.kind === 'carry' || step.kind === 'return') return tableWords.oneSlowStroke;
   if (beat.phase >= 1) return tableWords.moveOn;
@@ -71,7 +74,7 @@ interface RingProps {
 /** How the pace of a step is drawn: a count that fills, a hold that runs down, or a breath that swells and sinks. */
 export type PaceKind = 'count' | 'hold' | 'breath';
 const paceKindOf = (step: TableStep): PaceKind =>
-  step.kind === 'breathe' || step.told?.count === 'breaths' ? 'breath' : step.told?.count === 'hold' ? 'hold' : 'count';
+  isLedByBreath(step) ? 'breath' : step.told?.count === 'hold' ? 'hold' : 'count';
 
 /** Seconds that are left of the hold at hand. */
 const holdLeft = (step: TableStep, beat: Beat) =>
@@ -80,6 +83,7 @@ const holdLeft = (step: TableStep, beat: Beat) =>
 /** The pace in its pebble. */
 export function Ring({ step, beat, isPaused, drops }: RingProps) {
   const kind = paceKindOf(step);
+  const breath = breathAt(step, beat);
   const d = pebbleOutlines[step.kind];
   const isHeld = kind === 'hold' && beat.repetition > 0 && !beat.isOver;
   const counted = isHeld ? holdLeft(step, beat) : beat.repetition === 0 ? step.repetitions : beat.repetition;
@@ -101,8 +105,8 @@ export function Ring({ step, beat, isPaused, drops }: RingProps) {
       data-kind={step.kind}
       data-pace={kind}
     >
-      {kind === 'breath' && beat.repetition > 0 && !beat.isOver && (
-        <path d={d} className={styles['breath']} style={{ transform: `scale(${breathScale(beat.phase)})` }} />
+      {breath && (
+        <path d={d} className={styles['breath']} style={{ transform: `scale(${breathScale(breath.fullness)})` }} />
       )}
       <path d={d} className={styles['ringBed']} pathLength={1} />
       {kind !== 'breath' && (
@@ -123,9 +127,8 @@ export function Ring({ step, beat, isPaused, drops }: RingProps) {
 
 const smallestBreath = 0.32;
 
-/** In for the first half, out for the second, easing at both ends as breath does. */
-const breathScale = (phase: number) =>
-  smallestBreath + (1 - smallestBreath) * (0.5 - 0.5 * Math.cos(2 * Math.PI * phase));
+/** It swells and sinks, easing at both ends as breath does. */
+const breathScale = (fullness: number) => smallestBreath + (1 - smallestBreath) * fullness;
 
 /** Every step as a pebble: done, skipped, at hand, to come. */
 export function Beads({

@@ -11,6 +11,7 @@ import { overrunSeconds, stepsAfter } from '../../core/table/refit';
 import { spanOf, type TableStep } from '../../core/table/table-step';
 import { useCatchUp } from './useCatchUp';
 import { useEvents } from './useEvents';
+import { useTicks } from './useTicks';
 
 const tickMs = 100;
 const lookMs = 10_000;
@@ -41,10 +42,7 @@ export function useTable(
   const state = useMemo(() => replay(events), [events]);
   const steps = useMemo(() => stepsAfter(planned, state.change), [planned, state.change]);
 
-  useEffect(() => {
-    const ticking = setInterval(() => setNowMs(Date.now()), tickMs);
-    return () => clearInterval(ticking);
-  }, []);
+  useTicks(tickMs, () => setNowMs(Date.now()));
 
   const emit = useCallback(
     (...made: readonly (readonly [TableEvent['kind'], string | null, Extra?])[]) =>

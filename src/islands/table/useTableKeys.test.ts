@@ -4,7 +4,7 @@ import { tableShortcuts, type TableActs } from './useTableKeys';
 
 const actsWith = (change: Partial<TableActs> = {}): TableActs => ({
   ...{ goOn: vi.fn(), goBack: vi.fn(), pause: vi.fn(), stay: vi.fn(), mark: vi.fn(), takeWay: vi.fn(), undo: vi.fn() },
-  ...{ toggleSound: vi.fn(), toggleClock: vi.fn(), toggleWhy: vi.fn() },
+  ...{ setSound: vi.fn(), toggleSound: vi.fn(), toggleClock: vi.fn(), toggleWhy: vi.fn() },
   ...change,
 });
 

@@ -32,6 +32,8 @@ export interface TableActs {
   readonly takeWay: (way: CatchUp) => void;
   readonly undo: () => void;
   readonly toggleSound: () => void;
+  /** How it is said aloud. */
+  readonly setSound: () => void;
   readonly toggleClock: () => void;
   /** Only where drops fall straight onto the skin. */
   readonly drop?: ((by: 1 | -1) => void) | undefined;
@@ -85,6 +87,7 @@ function workShortcuts(acts: TableActs, ways: readonly CatchUp[]): readonly Shor
     { keys: ['P'], words: tableWords.pauseAndGoOn, act: acts.pause },
     { keys: ['S'], words: tableWords.skipThisStep, act: () => acts.goOn('skip') },
     { keys: ['B'], words: tableWords.soundOfTheBeatOnOr, act: acts.toggleSound },
+    { keys: ['H'], words: tableWords.howItIsSaid, act: acts.setSound },
     ...(['evenly', 'leave-out', 'over', 'stretch'] as const).map(catchUp),
     { keys: ['U'], words: tableWords.asPlannedAgain, act: acts.undo },
     { keys: ['1', '…', '7'], words: tableWords.markWhatIsFeltOrSaid },
