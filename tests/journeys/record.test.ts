@@ -179,7 +179,30 @@ describe('the house and its desk', () => {
     await control(desk, 'button', 'Cancel the visit').click();
     await words(desk, 'Nothing is booked.');
     await words(desk, 'It stays on record.');
+    await control(desk, 'button', 'Undo').click();
+    await words(desk, 'Booked again:');
+    await words(desk, '60 min with Ines Hollen');
     expect(troubles(desk)).toEqual([]);
+    await desk.close();
+  }, 60_000);
+
+  it('books somebody new without losing the booking', async () => {
+    const desk = await open(browser, `${app}/`, undefined, 'assistant');
+    await control(desk, 'button', 'Book a visit').click();
+    await control(desk, 'searchbox', 'For whom').fill('Frida Neuling');
+    await control(desk, 'button', 'Somebody new').click();
+    await words(desk, 'Add a client');
+    expect(await desk.$eval('[role="dialog"] input[name="name"]', (one) => (one as HTMLInputElement).value)).toBe(
+      'Frida Neuling',
+    );
+    await control(desk, 'button', 'Add').click();
+    await words(desk, 'Book a visit for Frida Neuling');
+    await desk.waitForSelector('[aria-pressed="true"]');
+    await control(desk, 'button', 'Book').click();
+    await gone(desk, 'Book a visit for Frida Neuling');
+    const [{ id }] = (await call('GET', '/api/clients?q=frida%20neuling')).body;
+    const booked = (await call('GET', `/api/clients/${id}/booked`)).body;
+    expect(booked).toHaveLength(1);
     await desk.close();
   }, 60_000);
 

@@ -68,6 +68,15 @@ export const bookingRoutes = {
     answer: saved({ cancelled: z.number() }),
     audit: ['visit cancelled'],
   }),
+  takeBackVisit: post('/api/visits/{id}/booking/back', {
+    who: 'assistant',
+    what: 'visit',
+    summary:
+      'Takes a cancelled visit back, with those of its row that were cancelled with it, while their times are free.',
+    params: { id: VisitNumber },
+    answer: saved({ takenBack: z.number() }),
+    audit: ['visit taken back'],
+  }),
   ownCalendar: get('/api/calendar', {
     who: 'assistant',
     what: 'calendar',

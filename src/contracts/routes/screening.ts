@@ -90,6 +90,12 @@ export const screeningRoutes = {
     answer: savedOnly,
     audit: ['finding ended'],
   }),
+  takeBackFinding: post('/api/clients/{id}/findings/{key}/back', {
+    ...ofFinding,
+    summary: 'Takes back that a finding was ended.',
+    answer: savedOnly,
+    audit: ['finding taken back'],
+  }),
   addClearance: post('/api/clients/{id}/findings/{key}/clearance', {
     ...ofFinding,
     summary: 'Adds a written note to a finding.',

@@ -5,6 +5,7 @@ import type { DayView } from '../../contracts/day-views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field } from '../../ui/field/Field';
+import { AddClient } from '../clients/AddClient';
 import { useClientSearch } from '../clients/useClientSearch';
 import styles from './Booking.module.css';
 import { BookVisit } from './BookVisit';
@@ -18,7 +19,8 @@ interface Props {
 /** Booking that begins with the day: for whom, then when. */
 export function BookFromDay({ day, onBooked, onClose }: Props) {
   const [query, setQuery] = useState('');
-  const [client, setClient] = useState<FoundClient>();
+  const [client, setClient] = useState<Pick<FoundClient, 'id' | 'name'>>();
+  const [isNew, setIsNew] = useState(false);
   const { found, trouble } = useClientSearch(query, [], '');
   if (client)
     return (
@@ -33,6 +35,7 @@ export function BookFromDay({ day, onBooked, onClose }: Props) {
         onBooked={() => void onBooked().finally(onClose)}
       />
     );
+  if (isNew) return <AddClient name={query} onClose={() => setIsNew(false)} onAdded={setClient} />;
   return (
     <Dialog title={bookingWords.bookAVisit} isOpen onClose={onClose}>
       <div className={styles['form']}>
@@ -69,7 +72,9 @@ export function BookFromDay({ day, onBooked, onClose }: Props) {
           {query !== '' && found.length === 0 ? bookingWords.nobodyMatches(query) : ''}
         </p>
         <div className={styles['buttons']}>
-          <a href="/clients">{bookingWords.somebodyNew}</a>
+          <Button look="link" onClick={() => setIsNew(true)}>
+            {bookingWords.somebodyNew}
+          </Button>
           <Button onClick={onClose}>{bookingWords.cancel}</Button>
         </div>
       </div>

@@ -6,6 +6,7 @@ import type { LastWork } from '../../contracts/last-work';
 import type { TherapistView } from '../../contracts/people-views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
+import type { Say } from '../../ui/toast/useToasts';
 import { send, sentenceOf } from '../api';
 import { BookVisit } from '../booking/BookVisit';
 import styles from './ClientPage.module.css';
@@ -18,7 +19,7 @@ interface Props {
   readonly lastWork: LastWork | null;
   /** Those who treat go straight into a visit that is for today. */
   readonly mayTreat: boolean;
-  readonly say: (words: string, tone?: 'error') => void;
+  readonly say: Say;
 }
 
 /** Visits that are to come: book, move, cancel. */
@@ -27,12 +28,12 @@ export function Booked({ clientId, booked: first, therapists, today, lastWork, m
   const [isBooking, setIsBooking] = useState(false);
   const [moving, setMoving] = useState<BookedView>();
   const [cancelling, setCancelling] = useState<BookedView>();
-  const reload = async (words: string) => {
+  const reload = async (words: string, undo?: () => void) => {
     setBooked(await send('GET /api/clients/{id}/booked', { params: { id: clientId } }));
     setIsBooking(false);
     setMoving(undefined);
     setCancelling(undefined);
-    say(words);
+    say(words, 'note', undo);
   };
   const cancel = async (visit: BookedView, following: boolean) => {
     try {
@@ -40,9 +41,17 @@ export function Booked({ clientId, booked: first, therapists, today, lastWork, m
         params: { id: visit.id },
         query: { following },
       });
-      await reload(clientWords.cancelled(visit.date, visit.time));
+      await reload(clientWords.cancelled(visit.date, visit.time), () => void takeBack(visit));
     } catch (error) {
       setCancelling(undefined);
+      say(sentenceOf(error), 'error');
+    }
+  };
+  const takeBack = async (visit: BookedView) => {
+    try {
+      await send('POST /api/visits/{id}/booking/back', { params: { id: visit.id } });
+      await reload(clientWords.bookedAgain(visit.date, visit.time));
+    } catch (error) {
       say(sentenceOf(error), 'error');
     }
   };

@@ -4,6 +4,7 @@ import type { ClientView } from '../../contracts/client-views';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field } from '../../ui/field/Field';
+import type { Say } from '../../ui/toast/useToasts';
 import { download, RequestError, send, sentenceOf } from '../api';
 import shared from './ClientPage.module.css';
 import styles from './Care.module.css';
@@ -24,7 +25,7 @@ interface Preview {
 interface Props {
   readonly view: ClientView;
   readonly isOwner: boolean;
-  readonly say: (words: string, tone?: 'error') => void;
+  readonly say: Say;
 }
 
 const countNames: Readonly<Record<string, string>> = {
@@ -56,14 +57,15 @@ export function Care({ view, isOwner, say }: Props) {
       say(sentenceOf(error), 'error');
     }
   };
-  const archive = async () => {
+  const archive = async (isWanted: boolean) => {
     try {
       const params = { id: client.id };
-      await (isArchived
-        ? send('DELETE /api/clients/{id}/archive', { params })
-        : send('POST /api/clients/{id}/archive', { params }));
-      setIsArchived(!isArchived);
-      say(isArchived ? clientWords.takenBackFromTheArchive : clientWords.putIntoTheArchiveFoundLast);
+      await (isWanted
+        ? send('POST /api/clients/{id}/archive', { params })
+        : send('DELETE /api/clients/{id}/archive', { params }));
+      setIsArchived(isWanted);
+      if (isWanted) say(clientWords.putIntoTheArchiveFoundLast, 'note', () => void archive(false));
+      else say(clientWords.takenBackFromTheArchive);
     } catch (error) {
       say(sentenceOf(error), 'error');
     }
@@ -82,7 +84,7 @@ export function Care({ view, isOwner, say }: Props) {
         </p>
       ))}
       <div className={shared['acts']}>
-        <Button onClick={() => void archive()}>
+        <Button onClick={() => void archive(!isArchived)}>
           {isArchived ? clientWords.takeBackFromTheArchive : clientWords.putIntoTheArchive}
         </Button>
         <Button look="link" onClick={() => void handOut()}>

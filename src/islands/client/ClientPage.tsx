@@ -58,7 +58,16 @@ export function ClientPage({ view, today, isOwner }: Props) {
     try {
       await send('DELETE /api/clients/{id}/findings/{key}', { params: { id: client.id, key: finding.key } });
       setFindings((all) => all.filter((f) => f.key !== finding.key));
-      say(clientWords.endedItStaysInTheHistory(finding.words));
+      say(clientWords.endedItStaysInTheHistory(finding.words), 'note', () => void takeBack(finding));
+    } catch (error) {
+      say(sentenceOf(error), 'error');
+    }
+  };
+  const takeBack = async (finding: PlacedFinding) => {
+    try {
+      await send('POST /api/clients/{id}/findings/{key}/back', { params: { id: client.id, key: finding.key } });
+      setFindings((all) => [...all, finding]);
+      say(clientWords.holdsAgain(finding.words));
     } catch (error) {
       say(sentenceOf(error), 'error');
     }

@@ -208,4 +208,6 @@ export const clientWords = {
   placed: 'Placed',
   corrected: 'Corrected',
   noteOf: (dayInWords: string, which: string) => ` · note of ${dayInWords}${which}`,
+  bookedAgain: (date: string, time: string) => `Booked again: ${date}, ${time}.`,
+  holdsAgain: (finding: string) => `Holds again: ${finding}.`,
 };

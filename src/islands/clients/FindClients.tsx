@@ -1,14 +1,12 @@
 import { clientsWords } from './clients.words';
-import { type FormEvent, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import type { FoundClient } from '../../contracts/client-views';
 import { Button } from '../../ui/button/Button';
-import { Dialog } from '../../ui/dialog/Dialog';
-import { Field, TextArea } from '../../ui/field/Field';
+import { Field } from '../../ui/field/Field';
 import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
-import { RequestError, send } from '../api';
+import { AddClient } from './AddClient';
 import styles from './FindClients.module.css';
 import { useClientSearch } from './useClientSearch';
-import { DateField } from '../../ui/date-field/DateField';
 
 /** Clients, found as one types; and adding one. */
 export function FindClients({
@@ -74,57 +72,9 @@ export function FindClients({
           </tbody>
         </table>
       )}
-      <AddClient isOpen={isAdding} onClose={() => setIsAdding(false)} />
+      {isAdding && (
+        <AddClient onClose={() => setIsAdding(false)} onAdded={({ id }) => window.location.assign(`/clients/${id}`)} />
+      )}
     </main>
-  );
-}
-
-function AddClient({ isOpen, onClose }: { readonly isOpen: boolean; readonly onClose: () => void }) {
-  const [error, setError] = useState<RequestError>();
-  const [isSaving, setIsSaving] = useState(false);
-  const save = async (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const form = new FormData(event.currentTarget);
-    const text = (name: string) => String(form.get(name) ?? '');
-    setIsSaving(true);
-    try {
-      const { id } = await send('POST /api/clients', {
-        body: {
-          name: text('name'),
-          bornOn: text('bornOn') || null,
-          phone: text('phone'),
-          email: text('email'),
-          note: text('note'),
-        },
-      });
-      window.location.assign(`/clients/${id}`);
-    } catch (caught) {
-      setIsSaving(false);
-      if (caught instanceof RequestError) setError(caught);
-    }
-  };
-  return (
-    <Dialog title={clientsWords.addAClient} isOpen={isOpen} onClose={onClose}>
-      <form onSubmit={(event) => void save(event)} className={styles['form']} noValidate>
-        <Field label={clientsWords.name} name="name" autoFocus autoComplete="off" error={error?.fieldError('name')} />
-        <DateField label={clientsWords.bornOn} name="bornOn" error={error?.fieldError('bornOn')} />
-        <Field label={clientsWords.phone} name="phone" autoComplete="off" error={error?.fieldError('phone')} />
-        <Field
-          label={clientsWords.eMail}
-          name="email"
-          type="email"
-          autoComplete="off"
-          error={error?.fieldError('email')}
-        />
-        <TextArea label={clientsWords.goodToKnow} name="note" error={error?.fieldError('note')} />
-        {error && !error.problem.errors && <p role="alert">{error.message}</p>}
-        <div className={styles['buttons']}>
-          <Button onClick={onClose}>{clientsWords.cancel}</Button>
-          <Button look="filled" type="submit" disabled={isSaving}>
-            {clientsWords.add}
-          </Button>
-        </div>
-      </form>
-    </Dialog>
   );
 }

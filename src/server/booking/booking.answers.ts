@@ -11,4 +11,5 @@ export const bookingAnswers = {
     `The client has another visit on ${longDay}, ${time}: choose another time.`,
   itHasBegunAndStays: 'This visit has begun; it stays where it is.',
   itHasBegunCloseIt: 'This visit has begun; close it instead.',
+  itsTimeIsOver: 'Its time is over: book a new visit.',
 };

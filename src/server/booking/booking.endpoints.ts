@@ -6,6 +6,7 @@ import { keepingEnds } from '../keeping/keeping';
 import { readDay } from '../visits/read-day';
 import { bookVisit, cancelVisit, moveVisit, proposeTimes } from './booking';
 import { feedToken, staffOfFeed, writeCalendar } from './calendar';
+import { takeBackVisit } from './take-back';
 import { listReminders, settleReminders } from './reminders';
 
 export const bookingEndpoints = endpoints(routes, {
@@ -32,6 +33,7 @@ export const bookingEndpoints = endpoints(routes, {
   bookVisit: ({ db, body, actor }) => bookVisit(db, body, actor),
   moveVisit: ({ db, params, body, actor }) => moveVisit(db, params.id, body, actor),
   cancelVisit: ({ db, params, query, actor }) => cancelVisit(db, params.id, query.reason, query.following, actor),
+  takeBackVisit: ({ db, params, actor }) => takeBackVisit(db, params.id, actor),
   ownCalendar: async ({ db, staff, actor }) =>
     fileAnswer(routes.ownCalendar.answer, await writeCalendar(db, staff.id, actor.now), 'visits.ics'),
   feedAddress: async ({ db, query, staff }) => ({

@@ -2,6 +2,7 @@ import type { Minutes } from '../../core/quantities';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { VisitInput } from '../../contracts/record';
 import { bookVisit, cancelVisit, moveVisit, proposeTimes } from './booking';
+import { takeBackVisit } from './take-back';
 import { actor, now, openHouse, type TestHouse } from '../shared/test-house';
 import { countOutbox, listReminders, settleReminders } from './reminders';
 
@@ -129,5 +130,47 @@ describe('the outbox', () => {
     const before = (await listReminders(house.db, now)).length;
     await bookVisit(house.db, wish(), actor);
     expect(await listReminders(house.db, now)).toHaveLength(before);
+  });
+});
+
+describe('a cancellation that was a slip', () => {
+  const bookedOf = async (change: Partial<VisitInput> = {}) => {
+    const booked = await bookVisit(house.db, wish(change), actor);
+    if (booked.kind !== 'saved') throw new Error(JSON.stringify(booked));
+    return booked.ids;
+  };
+  const waiting = async () => (await listReminders(house.db, now)).filter(({ state }) => state === 'waiting').length;
+
+  it('is taken back: the visit stands, and so does its reminder', async () => {
+    const [id = 0] = await bookedOf();
+    const before = await waiting();
+    await cancelVisit(house.db, id, 'ill', false, actor);
+    expect(await takeBackVisit(house.db, id, actor)).toEqual({ kind: 'saved', takenBack: 1 });
+    expect(await waiting()).toBe(before);
+    expect((await bookVisit(house.db, wish(), actor)).kind).toBe('refused');
+    expect((await takeBackVisit(house.db, id, actor)).kind).toBe('not-found');
+  });
+
+  it('is taken back for the whole row that went with it, and for nothing that was cancelled before', async () => {
+    const ids = await bookedOf({ repeat: { everyWeeks: 1, times: 4 } });
+    const later = { ...actor, now: new Date(now.getTime() + 60_000) };
+    await cancelVisit(house.db, ids[0] ?? 0, '', false, actor);
+    await cancelVisit(house.db, ids[1] ?? 0, '', true, later);
+    expect(await takeBackVisit(house.db, ids[2] ?? 0, later)).toEqual({ kind: 'saved', takenBack: 3 });
+    expect(await takeBackVisit(house.db, ids[0] ?? 0, later)).toEqual({ kind: 'saved', takenBack: 1 });
+  });
+
+  it('is not taken back once somebody else has the time, or it is over; then nothing is', async () => {
+    const ids = await bookedOf({ repeat: { everyWeeks: 1, times: 2 } });
+    await cancelVisit(house.db, ids[0] ?? 0, '', true, actor);
+    await bookedOf({ startsAt: new Date(Date.parse(at(26, 10)) + 7 * 86_400_000).toISOString() });
+    expect(await takeBackVisit(house.db, ids[0] ?? 0, actor)).toMatchObject({ kind: 'refused' });
+    expect((await bookVisit(house.db, wish(), actor)).kind).toBe('saved');
+    const [past = 0] = await bookedOf({ startsAt: at(27, 10) });
+    await cancelVisit(house.db, past, '', false, actor);
+    expect(await takeBackVisit(house.db, past, { ...actor, now: new Date(2026, 10, 28) })).toMatchObject({
+      kind: 'refused',
+      errors: [{ message: 'Its time is over: book a new visit.' }],
+    });
   });
 });

@@ -172,7 +172,7 @@ interface Wanted {
  * Why a time cannot be had; undefined when it is free. Being at two tables at once is refused, for the therapist and for
  * the client, over midnight too; a short pause is not asked for.
  */
-async function collision(db: Db, wanted: Wanted): Promise<string | undefined> {
+export async function collision(db: Db, wanted: Wanted): Promise<string | undefined> {
   const { therapistId, clientId, startsAt, minutes, butVisit } = wanted;
   const [from, to] = [parseISO(startsAt), addMinutes(parseISO(startsAt), minutes)];
   // No visit lasts longer than a day: what began before yesterday's time is over.

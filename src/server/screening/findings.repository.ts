@@ -138,6 +138,21 @@ export async function insertFinding(
 }
 
 /** A finding that no longer holds stays in the history with who ended it, when and why. @returns whether it held until now */
+/** It holds after all. @returns whether it was ended, and nothing has taken its place */
+export async function unendFinding(db: Db, clientId: ClientId, key: number): Promise<boolean> {
+  const result = await db
+    .updateTable('finding')
+    .set({ ended_at: null, ended_by: null, end_reason: '' })
+    .where('id', '=', key)
+    .where('client_id', '=', clientId)
+    .where('ended_at', 'is not', null)
+    .where(({ not, exists, selectFrom }) =>
+      not(exists(selectFrom('finding as next').select('next.id').where('next.replaces', '=', key))),
+    )
+    .executeTakeFirst();
+  return result.numUpdatedRows > 0n;
+}
+
 export async function endFinding(
   db: Db,
   clientId: ClientId,

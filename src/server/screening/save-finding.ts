@@ -10,7 +10,7 @@ import { eventDay } from '../../core/screening/time';
 import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
 import { findClient } from '../clients/clients.repository';
-import { endFinding, insertFinding, listFindings, type StoredFinding } from './findings.repository';
+import { endFinding, insertFinding, unendFinding, listFindings, type StoredFinding } from './findings.repository';
 import { insertAudit } from '../house/audit.repository';
 import { describeFinding, drainageOf } from './describe-finding';
 import { isoDay } from '../shared/house-clock';
@@ -105,6 +105,26 @@ export async function removeFinding(
       at: now,
       by: actor.therapistId,
       action: 'finding ended',
+      subject: `client ${clientId}`,
+      detail: `finding ${key}`,
+    });
+    return { kind: 'saved' } as const;
+  });
+}
+
+/** Takes back that a finding was ended; not of one that was corrected since. */
+export async function takeBackFinding(
+  db: Db,
+  clientId: ClientId,
+  key: number,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved' } | SaveRefusal> {
+  return db.transaction().execute(async (trx) => {
+    if (!(await unendFinding(trx, clientId, key))) return { kind: 'not-found' } as const;
+    await insertAudit(trx, {
+      at: actor.now.toISOString(),
+      by: actor.therapistId,
+      action: 'finding taken back',
       subject: `client ${clientId}`,
       detail: `finding ${key}`,
     });

@@ -5,7 +5,7 @@ import { answerIntake, makeOverride, signConsent, takeBackOverride } from './ans
 import { settleFlag } from './raise-flags';
 import { readAskState } from './read-ask';
 import { makeReferral } from './referral';
-import { addClearance, addFinding, correctFinding, removeFinding } from './save-finding';
+import { addClearance, addFinding, correctFinding, removeFinding, takeBackFinding } from './save-finding';
 import { saveWording } from './save-wording';
 
 export const screeningEndpoints = endpoints(routes, {
@@ -24,6 +24,7 @@ export const screeningEndpoints = endpoints(routes, {
   },
   placeFinding: ({ db, params, body, actor }) => addFinding(db, params.id, body, actor),
   correctFinding: ({ db, params, body, actor }) => correctFinding(db, params.id, params.key, body, actor),
+  takeBackFinding: ({ db, params, actor }) => takeBackFinding(db, params.id, params.key, actor),
   endFinding: ({ db, params, actor }) => removeFinding(db, params.id, params.key, actor),
   addClearance: ({ db, params, body, actor }) => addClearance(db, params.id, params.key, body, actor),
   closeFlag: ({ db, params, body, actor }) => settleFlag(db, params.id, params.key, body.note, actor),

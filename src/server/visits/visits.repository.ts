@@ -242,6 +242,26 @@ export async function setCancelled(db: Db, id: number, reason: string, now: stri
     .execute();
 }
 
+/** A cancelled visit, and those of its row that were cancelled in the same moment. */
+export async function listCancelledWith(db: Db, visit: VisitRow): Promise<readonly VisitRow[]> {
+  return db
+    .selectFrom('visit')
+    .selectAll()
+    .where('cancelled_at', '=', visit.cancelled_at)
+    .where((eb) => (visit.series ? eb('series', '=', visit.series) : eb('id', '=', visit.id)))
+    .orderBy('starts_at')
+    .execute();
+}
+
+/** It takes place after all. */
+export async function unsetCancelled(db: Db, id: number): Promise<void> {
+  await db
+    .updateTable('visit')
+    .set((eb) => ({ cancelled_at: null, cancel_reason: '', sequence: eb('sequence', '+', 1) }))
+    .where('id', '=', id)
+    .execute();
+}
+
 /** A visit and all later ones of its row that have not begun. */
 export async function listFollowing(db: Db, visit: VisitRow): Promise<readonly number[]> {
   const rows = await db

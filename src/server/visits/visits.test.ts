@@ -6,7 +6,7 @@ import type { TableEvent } from '../../core/table/table-event';
 import type { Db } from '../db/connection';
 import { answerCheck } from './answer-check';
 import { finishVisit, saveClosing } from './close-visit';
-import { addFinding, removeFinding } from '../screening/save-finding';
+import { addFinding, removeFinding, takeBackFinding } from '../screening/save-finding';
 import { actor, book as bookIn, closing, finding, now, openHouse, taping, admit } from '../shared/test-house';
 import { handOver } from './hand-over';
 import { makePlan, rearrangeCourse } from '../drainage/make-plan';
@@ -62,6 +62,9 @@ describe('a client', () => {
 
   it('keeps an ended finding in the history, with who ended it', async () => {
     const [placed] = (await readClient(db, client, now))?.findings ?? [];
+    expect((await removeFinding(db, client, placed?.key ?? 0, actor)).kind).toBe('saved');
+    expect((await takeBackFinding(db, client, placed?.key ?? 0, actor)).kind).toBe('saved');
+    expect((await takeBackFinding(db, client, placed?.key ?? 0, actor)).kind).toBe('not-found');
     expect((await removeFinding(db, client, placed?.key ?? 0, actor)).kind).toBe('saved');
     expect((await readClient(db, client, now))?.findings).toEqual([]);
     const rows = await db.selectFrom('finding').selectAll().execute();
