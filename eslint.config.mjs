@@ -56,6 +56,8 @@ export default tseslint.config(
       ...reactHooks.configs.recommended.rules,
       'layers/import-direction': 'error',
       '@typescript-eslint/consistent-type-imports': 'error',
+      // `import { type X }` would still fetch the module, and its schemas, into the browser.
+      '@typescript-eslint/no-import-type-side-effects': 'error',
       '@typescript-eslint/no-non-null-assertion': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', ignoreRestSiblings: true }],
       eqeqeq: ['error', 'always', { null: 'ignore' }],
@@ -117,6 +119,7 @@ export default tseslint.config(
       globals: {
         process: 'readonly',
         console: 'readonly',
+        PerformanceObserver: 'readonly',
         URL: 'readonly',
         fetch: 'readonly',
         Buffer: 'readonly',

@@ -13,6 +13,7 @@ import { benchJudgement } from './bench/judgement.mjs';
 import { fillHouse } from './bench/large-house.mjs';
 import { benchBlends } from './bench/oils.mjs';
 import { benchServer, benchViews } from './bench/pages.mjs';
+import { benchPhone } from './bench/phone.mjs';
 import { benchScreening } from './bench/screening.mjs';
 import { benchRefit, benchSequencing } from './bench/sequencing.mjs';
 import { benchStones } from './bench/stones.mjs';
@@ -59,9 +60,26 @@ async function benchHouse(load) {
   }
 }
 
+/** The demo house as it comes to a phone. */
+async function benchPages(load) {
+  const data = mkdtempSync(path.join(tmpdir(), 'velvet-stone-bench-'));
+  const server = await startServer({ data });
+  try {
+    const caller = await callerOf(server.url);
+    const visit = Number(/href="\/visits\/(\d+)\/\w+"[^>]*>Marit/.exec(await caller.ask('/'))[1]);
+    await caller.post(`/api/visits/${visit}/check`, { answers: await checkWithoutFindings(load) });
+    await caller.ask(`/visits/${visit}/plan`);
+    await benchPhone(caller, visit);
+  } finally {
+    await server.stop();
+    rmSync(data, { recursive: true, force: true });
+  }
+}
+
 await withSource(async (load) => {
   for (const [name, bench] of Object.entries(core)) if (isWanted(name)) await bench(load);
   if (isWanted('house')) await benchHouse(load);
+  if (isWanted('pages')) await benchPages(load);
   // Twenty processes take five gigabytes: only when asked for by name.
   if (wanted.includes('houses')) await benchHouses();
 });

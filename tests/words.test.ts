@@ -4,6 +4,7 @@ import { fileURLToPath } from 'node:url';
 import ts from 'typescript';
 import { describe, expect, it } from 'vitest';
 import { auditActions } from '../src/contracts/audit';
+import { poses } from '../src/core/skin/poses';
 import { pseudo } from './pseudo';
 
 const root = fileURLToPath(new URL('../src', import.meta.url));
@@ -67,7 +68,7 @@ const areWords =
 
 /** Kinds of entries in the log of changes, statements of the database, columns of files. */
 const isNoSentence = (said: string) =>
-  (auditActions as readonly string[]).includes(said) ||
+  [...auditActions, ...poses].some((id) => id === said) ||
   /^(select|<!doctype) |^date of birth$|fl oz$|^queue is at limit$/.test(said);
 
 /** A sentence has a space between words; what is thrown is for whoever reads the log. */

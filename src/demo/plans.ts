@@ -4,7 +4,7 @@ import { caseColumn, planColumn, stepsColumn } from '../server/visits/plan.docum
 import { defaultSchool, type DrainageCase, readCase } from '../core/drainage/case';
 import { planDrainage } from '../core/drainage/plan';
 import { middleX, sideOfLine } from '../core/facial/line';
-import { type TableStep } from '../core/table/table-step';
+import type { TableStep } from '../core/table/table-step';
 import { usualLines } from '../catalogue/facial/usual-lines';
 import { insertObservation } from '../server/measures/measures.repository';
 import { storeTreatment } from '../server/treatments/make-treatment';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { FileView, FoundClient } from '../client-views';
 import { PhotoView } from '../measure-views';
-import { poses } from '../photos';
+import { poses } from '../../core/skin/poses';
 import { ClientChangeInput, ClientInput, MergeInput } from '../record';
 import { ClientNumber, del, file, get, Id, post, put, saved, savedOnly, VisitNumber } from './route';
 

@@ -1,8 +1,8 @@
 import type { Minutes } from '../quantities';
 import type { FindingId, Finding } from './finding';
 import { expandArea } from '../anatomy/areas';
-import { type Anatomy, type PlaceId } from '../anatomy/place';
-import { type FieldError, type Result } from '../result';
+import type { Anatomy, PlaceId } from '../anatomy/place';
+import type { FieldError, Result } from '../result';
 import { findHindrances, type Hindrances } from './hindrance';
 import { type NodeFindingId, nodeFindingIds, nodeFindingOf, sidesOfFinding } from '../anatomy/node-findings';
 import type { ScreenedDrainage } from './screened';

@@ -1,13 +1,13 @@
 import type { Seconds } from '../quantities';
 import type { Fitted } from './fitted';
-import { type Anatomy, type PlaceId } from '../anatomy/place';
+import type { Anatomy, PlaceId } from '../anatomy/place';
 import type { FieldError, Result } from '../result';
 import { type Candidate, candidatesOf, whyNotUsed } from './candidates';
 import { type DrainageCase, type ReadCase, readCase } from './case';
 import { writeCourse } from './course';
 import { drainOrder } from './drain-order';
 import { courseSeconds, fitCourse, settle } from './fit';
-import { type Decision } from '../screening/tables';
+import type { Decision } from '../screening/tables';
 import { decide, type Reason, timeReasons } from './reasons';
 import type { Step } from './step';
 import { type Exit, type Survey, surveyCase } from './survey';

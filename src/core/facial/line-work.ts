@@ -1,5 +1,5 @@
 import { list } from '../drainage/wording';
-import { type Anatomy, type PlaceId } from '../anatomy/place';
+import type { Anatomy, PlaceId } from '../anatomy/place';
 import type { Library } from '../library/protocol';
 import type { TreatmentBlock, TreatmentStep } from '../treatment/block';
 import { placesFor } from '../treatment/expand';

@@ -1,5 +1,5 @@
 import type { Seconds } from '../quantities';
-import { type PlaceId } from '../anatomy/place';
+import type { PlaceId } from '../anatomy/place';
 import { groupsAhead } from '../drainage/outlets';
 import type { Technique, Touch } from '../library/technique';
 import type { Limits } from '../screening/tables';

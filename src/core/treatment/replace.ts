@@ -1,4 +1,4 @@
-import { type Anatomy, type PlaceId } from '../anatomy/place';
+import type { Anatomy, PlaceId } from '../anatomy/place';
 import type { Judgement } from '../judgement/judgement';
 import { judgeStep } from '../judgement/judge-step';
 import type { Library } from '../library/protocol';

@@ -1,5 +1,5 @@
 import { clientWords } from './client.words';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import type { ClientView } from '../../contracts/client-views';
 import type { PlacedFinding } from '../../contracts/people-views';
 import { dayInWords } from '../../core/visit/words';
@@ -14,12 +14,14 @@ import { marksOf } from '../body-marks';
 import { Booked } from './Booked';
 import { Care } from './Care';
 import styles from './ClientPage.module.css';
-import { EditClient } from './EditClient';
-import { Files } from './Files';
 import { PlaceFinding, usePlacing } from './PlaceFinding';
 import { Visits } from './Visits';
 import { volumesIn } from '../../core/volume-units';
 import { capitalise } from '../../core/wording/capitalise';
+
+// Parts of the record that are opened one at a time.
+const EditClient = lazy(() => import('./EditClient').then((found) => ({ default: found.EditClient })));
+const Files = lazy(() => import('./Files').then((found) => ({ default: found.Files })));
 
 type Part = 'record' | 'visits' | 'data' | 'files' | 'corrections';
 
@@ -239,26 +241,30 @@ export function ClientPage({ view, today, isOwner }: Props) {
             <div className={styles['heading']}>
               <h2>{clientWords.contactAndLikes2}</h2>
             </div>
-            <EditClient
-              clientId={client.id}
-              data={data}
-              version={version}
-              isContactOnly={false}
-              onSaved={(next, nextVersion) => {
-                setData(next);
-                setVersion(nextVersion);
-              }}
-            />
+            <Suspense>
+              <EditClient
+                clientId={client.id}
+                data={data}
+                version={version}
+                isContactOnly={false}
+                onSaved={(next, nextVersion) => {
+                  setData(next);
+                  setVersion(nextVersion);
+                }}
+              />
+            </Suspense>
           </>
         )}
         {part === 'files' && (
-          <Files
-            clientId={client.id}
-            initial={view.files}
-            consent={view.consent}
-            say={say}
-            onRemove={(id) => send('DELETE /api/clients/{id}/files/{key}', { params: { id: client.id, key: id } })}
-          />
+          <Suspense>
+            <Files
+              clientId={client.id}
+              initial={view.files}
+              consent={view.consent}
+              say={say}
+              onRemove={(id) => send('DELETE /api/clients/{id}/files/{key}', { params: { id: client.id, key: id } })}
+            />
+          </Suspense>
         )}
         {part === 'corrections' && <Corrections view={view} />}
       </main>

@@ -1,10 +1,11 @@
 import { dayWords } from './day.words';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import type { DayView } from '../../contracts/day-views';
 import { Button } from '../../ui/button/Button';
 import { Calendar } from '../calendar/Calendar';
-import { BookFromDay } from '../booking/BookFromDay';
 import styles from './DayAside.module.css';
+
+const BookFromDay = lazy(() => import('../booking/BookFromDay').then((found) => ({ default: found.BookFromDay })));
 
 /** Beside the day: the week, booking, what was left open, and what goes out of the house. */
 export function DayAside({ day, onBooked }: { readonly day: DayView; readonly onBooked: () => Promise<void> }) {
@@ -73,7 +74,11 @@ export function DayAside({ day, onBooked }: { readonly day: DayView; readonly on
       </ul>
       <h2>{dayWords.goodToKnow}</h2>
       <p className={styles['quiet']}>{dayWords.velvetStoneSupportsTrainedHandsIt}</p>
-      {open === 'booking' && <BookFromDay day={day} onBooked={onBooked} onClose={() => setOpen(undefined)} />}
+      {open === 'booking' && (
+        <Suspense>
+          <BookFromDay day={day} onBooked={onBooked} onClose={() => setOpen(undefined)} />
+        </Suspense>
+      )}
       {open === 'calendar' && <Calendar onClose={() => setOpen(undefined)} />}
     </aside>
   );

@@ -1,4 +1,4 @@
-import { type ComponentProps } from 'react';
+import type { ComponentProps } from 'react';
 import { type FieldPath, type FieldValues, useController } from 'react-hook-form';
 import { DateField } from '../../ui/date-field/DateField';
 import type { HouseForm } from './use-house-form';

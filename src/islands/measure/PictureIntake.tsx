@@ -5,7 +5,7 @@ import type { PhotoView } from '../../contracts/measure-views';
 import { Button } from '../../ui/button/Button';
 import { sentenceOf } from '../api';
 import { upload } from '../upload';
-import type { Pose } from '../../contracts/photos';
+import type { Pose } from '../../core/skin/poses';
 import styles from './PictureSheet.module.css';
 
 interface Props {

@@ -1,7 +1,7 @@
 import { measureWords } from './measure.words';
 import type { ClientId } from '../../core/ids';
-import { poses } from '../../contracts/photos';
-import type { Pose } from '../../contracts/photos';
+import { poses } from '../../core/skin/poses';
+import type { Pose } from '../../core/skin/poses';
 import { useState } from 'react';
 import type { PhotoView } from '../../contracts/measure-views';
 import { Choice } from '../../ui/choice/Choice';

@@ -1,6 +1,6 @@
 import { tableWords } from './table.words';
 import { format, parseISO } from 'date-fns';
-import { useCallback, useEffect, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TableStones } from '../../contracts/stone-views';
 import type { PlanView, VisitView } from '../../contracts/visit-views';
@@ -26,7 +26,6 @@ import { Drift, Ring } from './pace';
 import { StepMap } from './StepMap';
 import styles from './TableView.module.css';
 import { soundAfter } from './conducting';
-import { ConductingDialog } from './ConductingDialog';
 import { useBeatSound } from './useBeatSound';
 import { useConductor } from './useConductor';
 import { useFootSwitch } from './useFootSwitch';
@@ -41,6 +40,10 @@ import { useTableKeys } from './useTableKeys';
 import { useWakeLock } from './useWakeLock';
 import { Words } from './Words';
 import { Zones } from './Zones';
+
+const ConductingDialog = lazy(() =>
+  import('./ConductingDialog').then((found) => ({ default: found.ConductingDialog })),
+);
 
 interface Props {
   readonly visit: VisitView;
@@ -259,13 +262,15 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
         onClock={() => setIsByClock((on) => !on)}
       />
       {isSetting && (
-        <ConductingDialog
-          conducting={conductor.conducting}
-          voices={conductor.voices()}
-          onChange={conductor.change}
-          onTry={() => say(`${titleOf(anatomy, step)}.`)}
-          onClose={() => setIsSetting(false)}
-        />
+        <Suspense>
+          <ConductingDialog
+            conducting={conductor.conducting}
+            voices={conductor.voices()}
+            onChange={conductor.change}
+            onTry={() => say(`${titleOf(anatomy, step)}.`)}
+            onClose={() => setIsSetting(false)}
+          />
+        </Suspense>
       )}
       {state.status === 'paused' && (
         <div className={styles['paused']} role="status">

@@ -1,5 +1,6 @@
 import type { VisitId } from '../../core/ids';
 import { useEffect, useState } from 'react';
+import { keepDialogReady } from '../../ui/dialog/Dialog';
 import { figureUrls } from '../../ui/body-map/figure';
 
 /** Whether the view can go on, and be opened again, without the network; `no` where the browser cannot keep it. */
@@ -42,6 +43,8 @@ export function useOffline(visitId: VisitId, isFinished: boolean): Offline {
     const prepare = async () => {
       if (!('serviceWorker' in navigator)) return false;
       await navigator.serviceWorker.register('/offline.js');
+      // What opens only later has to be here, too.
+      await Promise.all([keepDialogReady(), import('./ConductingDialog')]);
       return ask(isFinished ? { kind: 'forget', path } : { kind: 'keep', path, assets: loadedFiles() });
     };
     prepare().then(

@@ -3,7 +3,7 @@ import { ChevronLeft } from 'lucide-react';
 import { use, useEffect, useRef } from 'react';
 import type { Stage, StageOrEnd } from '../../contracts/people-views';
 import { stages } from '../../core/visit/stage';
-import { type VisitView } from '../../contracts/visit-views';
+import type { VisitView } from '../../contracts/visit-views';
 import { type Stone, SteppingStones } from '../../ui/stones/SteppingStones';
 import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import { RefreshContext } from './refresh';

@@ -1,5 +1,5 @@
 import type { VisitId } from '../../core/ids';
-import type { Pose } from '../../contracts/photos';
+import type { Pose } from '../../core/skin/poses';
 import type { PhotoView } from '../../contracts/measure-views';
 import type { Db } from '../db/connection';
 import { insertPhoto } from '../measures/measures.repository';

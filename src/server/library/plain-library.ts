@@ -1,8 +1,12 @@
 import { homeGroups, homePlaces } from '../../catalogue/homecare/home-places';
+import { checkHomePlaces } from '../../catalogue/homecare/home-places.schemas';
 import { type PlainProtocol, plainProtocol, type PlainTechnique, plainTechnique } from '../../core/library/plain-form';
 import type { Db } from '../db/connection';
 import { readHouseLibrary } from './read-library';
 import { libraryAnswers } from './library.answers';
+
+// What ships is looked at once, before anybody is told it.
+checkHomePlaces();
 
 const formVersion = 2;
 

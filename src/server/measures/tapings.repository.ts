@@ -4,7 +4,7 @@ import type { TapingInput } from '../../contracts/record';
 import type { TapingView } from '../../contracts/visit-views';
 import type { LimbVolume } from '../../core/swelling/limb-volume';
 import { type Pass, settleTaping } from '../../core/swelling/taping';
-import { type TapingPhase } from '../../core/swelling/taping-context';
+import type { TapingPhase } from '../../core/swelling/taping-context';
 import type { Db } from '../db/connection';
 import type { TapingRow } from '../db/schema';
 import { againColumn, contextColumn, girthsColumn, positionsColumn } from './measures.documents';

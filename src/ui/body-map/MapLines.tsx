@@ -1,4 +1,4 @@
-import { type FaceLine, type Point } from '../../core/facial/line';
+import type { FaceLine, Point } from '../../core/facial/line';
 import { strokesOf } from '../../core/facial/strokes';
 import { type Figure, pointOf } from '../../core/figure/figure';
 import styles from './MapLines.module.css';

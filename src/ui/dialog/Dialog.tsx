@@ -1,35 +1,23 @@
-import type { ReactNode } from 'react';
-import { Dialog as AriaDialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
+import { lazy, Suspense, useState } from 'react';
 import { useCover } from '../shortcuts/use-shortcuts';
-import styles from './Dialog.module.css';
+import type { DialogProps } from './dialog-props';
 
-interface Props {
-  readonly title: string;
-  readonly isOpen: boolean;
-  readonly onClose: () => void;
-  /** `wide` where two columns are chosen from side by side. */
-  readonly size?: 'usual' | 'wide';
-  readonly children: ReactNode;
-}
+const fetchDialog = () => import('./OpenDialog').then(({ OpenDialog }) => ({ default: OpenDialog }));
+const OpenDialog = lazy(fetchDialog);
+
+/** Has it here before it is opened: where the network may be gone by then. */
+export const keepDialogReady = async (): Promise<void> => void (await fetchDialog());
 
 /** A dialog that keeps the focus inside, closes with Escape and gives the focus back. */
-export function Dialog({ title, isOpen, onClose, size = 'usual', children }: Props) {
+export function Dialog(props: DialogProps) {
+  const { isOpen } = props;
   useCover(isOpen);
+  const [wasOpened, setWasOpened] = useState(isOpen);
+  if (isOpen && !wasOpened) setWasOpened(true);
+  if (!wasOpened) return null;
   return (
-    <ModalOverlay
-      isOpen={isOpen}
-      onOpenChange={(open) => !open && onClose()}
-      isDismissable
-      className={styles['overlay'] ?? ''}
-    >
-      <Modal className={styles['modal'] ?? ''} data-size={size}>
-        <AriaDialog className={styles['dialog'] ?? ''}>
-          <Heading slot="title" className={styles['title'] ?? ''}>
-            {title}
-          </Heading>
-          {children}
-        </AriaDialog>
-      </Modal>
-    </ModalOverlay>
+    <Suspense>
+      <OpenDialog {...props} />
+    </Suspense>
   );
 }
