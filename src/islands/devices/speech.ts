@@ -25,7 +25,7 @@ export interface Speech {
 const hasSpeech = () => typeof window !== 'undefined' && 'speechSynthesis' in window;
 
 /** The browser’s own; silent where it has none. */
-export const browserSpeech: Speech = {
+const browserSpeech: Speech = {
   say(text, { voice, rate, volume }) {
     if (!hasSpeech()) return;
     const { speechSynthesis } = window;

@@ -2,7 +2,7 @@ import type { Manner } from '../devices/speech';
 
 /** How a treatment is followed with the ears: a soft beat, a voice, or not at all. */
 export type Sound = 'silent' | 'beats' | 'voice';
-export const sounds: readonly Sound[] = ['silent', 'beats', 'voice'];
+const sounds: readonly Sound[] = ['silent', 'beats', 'voice'];
 
 export interface Conducting {
   readonly sound: Sound;
