@@ -77,6 +77,7 @@ async function takeWidths() {
       '/clients/3',
       '/clients/3/progress',
       '/outbox',
+      '/guide',
       '/house',
       '/library',
       '/protocols',

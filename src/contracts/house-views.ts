@@ -60,6 +60,8 @@ export const HouseView = z.object({
   /** In which clients read who have not said another one. */
   language: z.enum(languageIds),
   currency: z.enum(currencyIds),
+  /** Of the application. */
+  version: z.string(),
   /** How dates are written in fields. */
   dateOrder: z.enum(dateOrders),
   /** Who needs a second factor to sign in. */

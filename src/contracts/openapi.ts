@@ -21,6 +21,7 @@ import * as shapesOfSwelling from './shapes/swelling';
 import * as shapesOfTable from './shapes/table';
 import * as shapesOfTreatment from './shapes/treatment';
 import { isBytes, isFile, type Route } from './routes/route';
+import { version } from '../core/version';
 
 const titles: Readonly<Record<number, string>> = {
   400: 'Some fields need attention; `errors` names them.',
@@ -165,7 +166,7 @@ export function openApiDocument(domains: Readonly<Record<string, Readonly<Record
       openapi: '3.1.0',
       info: {
         title: 'Velvet Stone',
-        version: '0.1.0',
+        version,
         description: 'Errors are problem details (RFC 9457).',
         license: { name: 'All rights reserved', identifier: 'LicenseRef-Proprietary' },
       },

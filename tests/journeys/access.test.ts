@@ -79,6 +79,7 @@ describe('every view', () => {
     ['house, trail', () => '/house?part=audit', 'Of whom'],
     ['house, consent', () => '/house?part=consent', 'What clients consent to'],
     ['outbox', () => '/outbox', 'Waiting'],
+    ['guide', () => '/guide', 'The day'],
     ['measure', () => `/visits/${visit}/measure`, 'Tape run'],
     ['measure, skin', () => `/visits/${visit}/measure?sheet=skin`, 'Found today'],
     ['measure, feeling', () => `/visits/${visit}/measure?sheet=feel`, 'Heaviness'],

@@ -46,6 +46,21 @@ describe('in the house', () => {
     await words(page, 'How was it?');
   });
 
+  it('has a guide, opened at the chapter of the view, that is searched in one’s own words', async () => {
+    await go(page, `${app}/bench/stones`);
+    await page.keyboard.press('?');
+    await words(page, 'Read about this view in the guide');
+    const href = await page.$eval('[role="dialog"] a', (a) => a.getAttribute('href'));
+    expect(href).toBe('/guide#stones');
+    await go(page, `${app}${href}`);
+    await words(page, 'Hot and cool stones');
+    await control(page, 'searchbox', 'Search the guide').fill('foot swich');
+    await gone(page, 'Hot and cool stones');
+    await words(page, 'The foot switch is silent');
+    await control(page, 'searchbox', 'Search the guide').fill('elephant');
+    await words(page, 'Nothing in the guide has all of these words');
+  });
+
   it('jumps to finding a client with the slash key', async () => {
     await go(page, `${app}/`);
     await Promise.all([page.waitForNavigation({ waitUntil: 'load' }), page.keyboard.press('/')]);

@@ -48,7 +48,7 @@ describe('every view has room', () => {
     const client = await clientOf('Marit');
     for (const visit of [marit, sunniva]) await makeReady(visit);
     views = [
-      ...['/', '/clients', `/clients/${client}`, `/clients/${client}/progress`, '/outbox', '/house'],
+      ...['/', '/clients', `/clients/${client}`, `/clients/${client}/progress`, '/outbox', '/house', '/guide'],
       ...['ask', 'measure', 'plan', 'prepare', 'table', 'close', 'home', 'print'].map(
         (name) => `/visits/${marit}/${name}`,
       ),

@@ -18,6 +18,7 @@ export const pages = [
   { path: '/clients', who: 'assistant' },
   { path: '/clients/{id}', who: 'assistant' },
   { path: '/outbox', who: 'assistant' },
+  { path: '/guide', who: 'assistant' },
   { path: '/measures', who: 'therapist' },
   { path: '/protocols', who: 'therapist' },
   { path: '/library', who: 'therapist' },

@@ -41,6 +41,7 @@ export function House({ view, part: first, filter, page }: Props) {
       <main id="main" className={styles['view']}>
         <div className={styles['top']}>
           <h1>{view.name}</h1>
+          <span className={styles['version']}>{houseWords.ofVersion(view.version)}</span>
           <Choice label={houseWords.partOfTheHouse} isLabelHidden options={parts} value={part} onChange={setPart} />
         </div>
         {part === 'people' && <People people={view.people} qualifications={view.qualifications} />}

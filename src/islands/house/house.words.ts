@@ -219,4 +219,5 @@ export const houseWords = {
   friday: 'Friday',
   saturday: 'Saturday',
   sunday: 'Sunday',
+  ofVersion: (version: string) => `Velvet Stone ${version}`,
 };

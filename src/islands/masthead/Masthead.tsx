@@ -6,6 +6,7 @@ import {
   Droplets,
   House,
   KeyRound,
+  LifeBuoy,
   Lamp,
   Lock,
   LogOut,
@@ -32,7 +33,7 @@ import { Dialog } from '../../ui/dialog/Dialog';
 import styles from './Masthead.module.css';
 
 interface Props {
-  readonly place: 'day' | 'clients' | 'bench' | 'library' | 'house' | 'outbox';
+  readonly place: 'day' | 'clients' | 'bench' | 'library' | 'house' | 'outbox' | 'guide';
   readonly me: MeView;
 }
 
@@ -175,6 +176,11 @@ export function Masthead({ place, me }: Props) {
               </strong>
             </MenuItem>
             <Separator className={styles['separator'] ?? ''} />
+            <MenuItem id="guide" href="/guide" textValue={mastheadWords.guide} className={styles['item'] ?? ''}>
+              <strong>
+                <LifeBuoy size={16} aria-hidden="true" /> {mastheadWords.guide}
+              </strong>
+            </MenuItem>
             <MenuItem id="light" textValue={mastheadWords.light} className={styles['item'] ?? ''}>
               <strong>
                 {isLamp ? <Sun size={16} aria-hidden="true" /> : <Lamp size={16} aria-hidden="true" />}{' '}

@@ -23,4 +23,5 @@ export const mastheadWords = {
   findAClientKey: 'find a client',
   myPin: 'My PIN',
   light: 'Light',
+  guide: 'Guide',
 };

@@ -9,6 +9,7 @@ import { listFactorOwners } from '../auth/second-factor.repository';
 import { readAudit } from './read-audit';
 import { wordingMadeAt } from '../screening/screening.repository';
 import { readWording } from '../screening/wording';
+import { version } from '../../core/version';
 
 /** What the owner sees to: people, the wording of the consent, and who did what. */
 export async function readHouse(db: Db, wish: AuditWish): Promise<HouseView> {
@@ -37,6 +38,7 @@ export async function readHouse(db: Db, wish: AuditWish): Promise<HouseView> {
     wording: { ...wording, since: made ? shortDay(made) : '' },
     language: settings.language ?? 'en',
     currency: settings.currency ?? 'EUR',
+    version,
     dateOrder: settings.dateOrder ?? 'day-month-year',
     secondFactor: settings.secondFactor ?? 'nobody',
     audit,

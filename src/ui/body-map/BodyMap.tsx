@@ -11,7 +11,6 @@ import { MapRoute } from './MapRoute';
 import { MapSign } from './MapSign';
 import { isArrowKey, neighbourOf } from './neighbour';
 import { RegionPatterns, regionFill } from './RegionPatterns';
-import { bodyMapWords } from './body-map.words';
 
 export interface BodyMapProps {
   readonly view: FigureView;
@@ -218,9 +217,9 @@ export function BodyMap(props: BodyMapProps) {
 }
 
 const stands = {
-  top: bodyMapWords.xmidyminMeet,
-  middle: bodyMapWords.xmidymidMeet,
-  foot: bodyMapWords.xmidymaxMeet,
+  top: 'xMidYMin meet',
+  middle: 'xMidYMid meet',
+  foot: 'xMidYMax meet',
 } as const;
 const zoomMargin = 0.14;
 /** Drawings carry some air at their edges, more than a view needs. */

@@ -1,8 +1,5 @@
 /** What the rules of body-map say, in British English; a sentence with values in it is a function of them. */
 export const bodyMapWords = {
-  xmidyminMeet: 'xMidYMin meet',
-  xmidymidMeet: 'xMidYMid meet',
-  xmidymaxMeet: 'xMidYMax meet',
   body: 'Body',
   face: 'Face',
   hands: 'Hands',

@@ -15,7 +15,7 @@ interface Props {
 
 const keys: readonly PadKey[] = ['7', '8', '9', 'back', '4', '5', '6', '1', '2', '3', '.', '0', '½'];
 
-const coarse = numberPadWords.pointerCoarse;
+const coarse = '(pointer: coarse)';
 const watch = (onChange: () => void) => {
   const query = window.matchMedia(coarse);
   query.addEventListener('change', onChange);

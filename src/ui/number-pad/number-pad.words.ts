@@ -6,5 +6,4 @@ export const numberPadWords = {
   next: 'next',
   same: 'same',
   sameAs: (text: string) => `same as last time, ${text}`,
-  pointerCoarse: '(pointer: coarse)',
 } as const;

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { chapterOf } from '../../catalogue/guide/chapter-of';
 import { Dialog } from '../dialog/Dialog';
 import { Kbd } from '../kbd/Kbd';
 import { keyboard, type Shortcut } from './keyboard';
@@ -35,10 +36,22 @@ export function Shortcuts() {
             <dt>
               <Kbd>Esc</Kbd>
             </dt>
-            <dd>close this list</dd>
+            <dd>{shortcutsWords.closeThisList}</dd>
           </div>
         </dl>
+        {listed && <ToTheGuide />}
       </Dialog>
     </>
+  );
+}
+
+/** Beside what is open, so that a treatment that runs goes on. */
+function ToTheGuide() {
+  return (
+    <p className={styles['guide']}>
+      <a href={`/guide#${chapterOf(window.location.pathname)}`} target="_blank" rel="noopener">
+        {shortcutsWords.readInTheGuide}
+      </a>
+    </p>
   );
 }

@@ -1,5 +1,3 @@
-import { shortcutsWords } from './shortcuts.words';
-
 /**
  * The one place where keys of the application are known: views add theirs, the sheet behind `?` is made from what is
  * there, and nothing below an open dialog hears a key. Framework-free; the hooks beside it bind it to views.
@@ -54,7 +52,7 @@ const caps: Readonly<Record<string, string>> = {
 /** The name of a press as keycaps have it, `Ctrl+Z`; the command key of some keyboards counts as Ctrl. */
 export function capOf({ key, ctrlKey, metaKey, altKey }: Press): string {
   const cap = caps[key] ?? (key.length === 1 ? key.toUpperCase() : key);
-  return [...(ctrlKey || metaKey ? [shortcutsWords.ctrl] : []), ...(altKey ? ['Alt'] : []), cap].join('+');
+  return [...(ctrlKey || metaKey ? ['Ctrl'] : []), ...(altKey ? ['Alt'] : []), cap].join('+');
 }
 
 /** Letters of units, as in “34,5 cm” or “13.6 in”. */
