@@ -42,5 +42,7 @@ export default defineConfig({
   vite: {
     ssr: { external: ['better-sqlite3-multiple-ciphers'] },
     build: { assetsInlineLimit: 4096 },
+    // The same in the browser and on the server, and another one for each build.
+    define: { __BUILD__: JSON.stringify(Date.now().toString(36)) },
   },
 });

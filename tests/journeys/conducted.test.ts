@@ -2,7 +2,7 @@ import type { Browser, Page } from 'puppeteer-core';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { call, post, visitOf } from '../api/client';
 import { allNo } from '../api/answers';
-import { choose, control, go, gone, open, pace, textOf, tread, until, words } from './browser';
+import { choose, control, go, gone, open, pace, settled, textOf, tread, until, words } from './browser';
 import { ownHouse } from './own-house';
 
 /** A treatment that is followed with the ears: what it says is heard by an ear-bud in another window. */
@@ -56,6 +56,7 @@ describe('a conducted treatment', () => {
     await page.keyboard.press('Escape');
     await gone(page, 'With eyes closed');
     await page.reload({ waitUntil: 'load' });
+    await settled(page);
     await words(page, 'a voice');
   });
 

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Browser, Page } from 'puppeteer-core';
+import type { Browser, HTTPRequest, Page } from 'puppeteer-core';
 import { appUrl } from '../app-url';
-import { control, go, launch, open, troubles, words } from './browser';
+import { control, follow, go, launch, open, textOf, troubles, words } from './browser';
 
 const url = appUrl();
 
@@ -31,6 +31,27 @@ describe('on a device of the treatment room', () => {
     const sizes = manifest.icons.map(({ sizes }: { sizes: string }) => sizes);
     expect(sizes).toContain('512x512');
     await session.detach();
+  });
+
+  it('says when the house was brought up to date while the page was open, and loads it again where one stands', async () => {
+    await go(page, `${url}/clients`);
+    const look = () => page.evaluate(() => void document.dispatchEvent(new Event('visibilitychange')));
+    await look();
+    expect(await textOf(page)).not.toContain('brought up to date');
+    const health = await (await fetch(`${url}/api/health`)).json();
+    await page.setRequestInterception(true);
+    const answer = (request: HTTPRequest) =>
+      void (request.url().endsWith('/api/health')
+        ? request.respond({ contentType: 'application/json', body: JSON.stringify({ ...health, build: 'newer' }) })
+        : request.continue());
+    page.on('request', answer);
+    await look();
+    await words(page, 'brought up to date: load again');
+    page.off('request', answer);
+    await page.setRequestInterception(false);
+    await follow(page, 'link', 'brought up to date: load again');
+    expect(page.url()).toBe(`${url}/clients`);
+    expect(await textOf(page)).not.toContain('brought up to date');
   });
 
   it('follows the device’s light, also while it is open', async () => {

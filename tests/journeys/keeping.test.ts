@@ -105,7 +105,7 @@ describe('keeping the house', () => {
     await words(page, 'Marit Olsvang');
     await go(page, `${house.url}/house?part=keeping`);
     await control(page, 'button', 'Remove the encryption …').click();
-    const [input] = await page.$$('[role="dialog"] input[type="password"]');
+    const input = await page.waitForSelector('[role="dialog"] input[type="password"]');
     await input?.type('a tale of two stones');
     await control(page, 'button', 'Remove it').click();
     await words(page, 'The data is not encrypted');

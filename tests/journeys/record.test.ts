@@ -112,7 +112,7 @@ describe('a client’s record', () => {
     await Promise.all([page.waitForNavigation({ waitUntil: 'load' }), pinAgain(page)]);
     await settled(page);
     await choose(page, 'Part of the record', 'contact and likes');
-    expect(await page.$$eval('input', (all) => all.map((i) => i.value))).toContain('alba@brook.example');
+    await expect.poll(() => page.$$eval('input', (all) => all.map((i) => i.value))).toContain('alba@brook.example');
     await go(page, `${app}/clients/${twin}`);
     expect(await textOf(page)).not.toContain('0700 1');
   });

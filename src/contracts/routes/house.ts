@@ -10,8 +10,8 @@ export const houseRoutes = {
     whileLocked: true,
     whileHanded: true,
     what: 'house',
-    summary: 'Whether the server is up and a house is set up.',
-    answer: z.object({ ok: z.boolean(), isSetUp: z.boolean() }),
+    summary: 'Whether the server is up and a house is set up, and which build of the application answers.',
+    answer: z.object({ ok: z.boolean(), isSetUp: z.boolean(), build: z.string() }),
   }),
   openApi: get('/api/openapi.json', {
     who: 'everybody',

@@ -31,6 +31,7 @@ import { OwnPin } from '../door/OwnPin';
 import { SecondFactor } from '../door/SecondFactor';
 import { Dialog } from '../../ui/dialog/Dialog';
 import styles from './Masthead.module.css';
+import { useNewBuild } from './useNewBuild';
 
 interface Props {
   readonly place: 'day' | 'clients' | 'bench' | 'library' | 'house' | 'outbox' | 'guide';
@@ -48,6 +49,7 @@ function watchLight(onChange: () => void): () => void {
 /** The slim head of every view: where one is, finding a client, who is signed in; and the door that shuts before it. */
 export function Masthead({ place, me }: Props) {
   const isLamp = useSyncExternalStore(watchLight, readLight, () => false);
+  const isNewBuild = useNewBuild();
   const [hasPin, setHasPin] = useState(me.hasPin);
   const [isSettingPin, setIsSettingPin] = useState(false);
   const [isListing, setIsListing] = useState(false);
@@ -128,6 +130,7 @@ export function Masthead({ place, me }: Props) {
         )}
       </nav>
       <LeftOver />
+      {isNewBuild && <NewBuild />}
       <a href="/clients" className={styles['find']}>
         <Search size={20} aria-hidden="true" />
         <span>{mastheadWords.findAClient}</span> <Kbd>/</Kbd>
@@ -209,5 +212,17 @@ export function Masthead({ place, me }: Props) {
       )}
       <Door me={me} />
     </header>
+  );
+}
+
+/** Nothing is lost by going on with the old page for a while; whoever wants to, loads the new one. */
+function NewBuild() {
+  const { pathname, search } = window.location;
+  return (
+    <span role="status">
+      <a href={`${pathname}${search}`} className={styles['newBuild']}>
+        {mastheadWords.broughtUpToDate}
+      </a>
+    </span>
   );
 }

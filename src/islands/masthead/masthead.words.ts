@@ -24,4 +24,5 @@ export const mastheadWords = {
   myPin: 'My PIN',
   light: 'Light',
   guide: 'Guide',
+  broughtUpToDate: 'brought up to date: load again',
 };

@@ -7,7 +7,7 @@ import { Button } from '../../ui/button/Button';
 import { Drawn } from '../../ui/charts/Drawn';
 import { Choice } from '../../ui/choice/Choice';
 import { Kbd } from '../../ui/kbd/Kbd';
-import { NumberPad, useTouch } from '../../ui/number-pad/NumberPad';
+import { NumberPad } from '../../ui/number-pad/NumberPad';
 import { ButtonTapePanel } from './ButtonTapePanel';
 import { lastGirthsCm } from './doubts';
 import { Frame } from './Frame';
@@ -108,7 +108,6 @@ export function TapeSheet(props: Props) {
   const last = run.last ? lastGirthsCm(run.last, run.positionsCm) : undefined;
   const inUnit = (cm: number | null) => (cm === null ? null : fromCm(cm, run.unit));
   const positions = run.positionsCm.map((cm) => fromCm(cm, run.unit));
-  const hasPad = useTouch();
   const pointCm = at.index === 'eight' ? undefined : run.positionsCm[at.index];
   const pointWords =
     pointCm === undefined ? measureWords.asAnEight : `${formatNumber(fromCm(pointCm, run.unit), 0)} ${run.unit}`;
@@ -251,13 +250,11 @@ export function TapeSheet(props: Props) {
       }
       foot={
         <>
-          {hasPad && (
-            <NumberPad
-              title={`${pointWords}, ${at.side === 'affected' ? side : other}`}
-              hint={lastText === undefined ? measureWords.tapeFlat : measureWords.lastTimeItWas(lastText)}
-              last={lastText}
-            />
-          )}
+          <NumberPad
+            title={`${pointWords}, ${at.side === 'affected' ? side : other}`}
+            hint={lastText === undefined ? measureWords.tapeFlat : measureWords.lastTimeItWas(lastText)}
+            last={lastText}
+          />
           <FootKey
             letter="I"
             words={run.unit === 'cm' ? measureWords.inches : measureWords.centimetres}

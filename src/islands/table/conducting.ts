@@ -17,10 +17,13 @@ export const soundAfter = (sound: Sound): Sound => sounds[(sounds.indexOf(sound)
 
 const name = 'velvet-stone-conducting';
 
-/** What this device was set to; the usual where nothing, or nothing that can be read, is kept. */
-export function readConducting(store: Pick<Storage, 'getItem'>): Conducting {
+/**
+ * What this device was set to; the usual where nothing, or nothing that can be read, is kept.
+ * @param store a browser that keeps nothing throws already when it is asked for its store
+ */
+export function readConducting(store: () => Pick<Storage, 'getItem'>): Conducting {
   try {
-    const kept = JSON.parse(store.getItem(name) ?? '{}') as Partial<Conducting>;
+    const kept = JSON.parse(store().getItem(name) ?? '{}') as Partial<Conducting>;
     const { rate, volume, voice } = { ...usualConducting.manner, ...kept.manner };
     return {
       sound: sounds.find((one) => one === kept.sound) ?? usualConducting.sound,
@@ -39,9 +42,9 @@ const within = (value: unknown, least: number, most: number, usual: number): num
   typeof value === 'number' && value >= least && value <= most ? value : usual;
 
 /** A browser that keeps nothing asks again next time. */
-export function keepConducting(store: Pick<Storage, 'setItem'>, conducting: Conducting): void {
+export function keepConducting(store: () => Pick<Storage, 'setItem'>, conducting: Conducting): void {
   try {
-    store.setItem(name, JSON.stringify(conducting));
+    store().setItem(name, JSON.stringify(conducting));
   } catch {
     // As above.
   }

@@ -12,7 +12,7 @@ export function useConductor(spoken: Spoken | undefined) {
     speech.current = opened;
     // Kept on this device; the page was made without knowing it.
     // eslint-disable-next-line react-hooks/set-state-in-effect
-    setConducting(readConducting(localStorage));
+    setConducting(readConducting(() => localStorage));
     return () => {
       opened.hush();
       opened.close();
@@ -33,7 +33,7 @@ export function useConductor(spoken: Spoken | undefined) {
   const change = useCallback((part: Partial<Conducting>) => {
     setConducting((before) => {
       const next = { ...before, ...part };
-      keepConducting(localStorage, next);
+      keepConducting(() => localStorage, next);
       return next;
     });
   }, []);

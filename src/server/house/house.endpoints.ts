@@ -1,5 +1,6 @@
 import { openApiDocument } from '../../contracts/openapi';
 import { houseRoutes as routes } from '../../contracts/routes/house';
+import { build } from '../../core/version';
 import { openSession } from '../auth/sessions';
 import { setSessionCookie } from '../http/cookie';
 import { endpoints } from '../http/endpoint';
@@ -11,7 +12,7 @@ import { setUpHouse } from '../people/set-up-house';
 let openApi: Readonly<Record<string, unknown>> | undefined;
 
 export const houseEndpoints = endpoints(routes, {
-  health: async ({ db }) => ({ ok: true, isSetUp: (await readHouseFacts(db)) !== undefined }),
+  health: async ({ db }) => ({ ok: true, isSetUp: (await readHouseFacts(db)) !== undefined, build }),
   openApi: () => (openApi ??= { ...openApiDocument() }),
   setUp: async ({ db, body, actor, context }) => {
     const result = await setUpHouse(db, body, actor);

@@ -32,7 +32,7 @@ export const useTouch = (): boolean =>
 
 const fieldInHand = () => (document.activeElement instanceof HTMLInputElement ? document.activeElement : undefined);
 
-/** Big keys for one number after the other; what is pressed goes into the field that has the focus. */
+/** Big keys for one number after the other, where fingers do the pointing; what is pressed goes into the field that has the focus. */
 export function NumberPad({ title, hint, last }: Props) {
   const press = (key: PadKey) => {
     const field = fieldInHand();
