@@ -56,3 +56,9 @@ export function cueAt(cues: readonly StoneCue[], planS: number): (StoneCue & { r
   const cue = cues.find(({ atS }) => atS > planS - behindS && atS - planS <= aheadS);
   return cue && { ...cue, inS: Math.max(0, Math.round(cue.atS - planS)) };
 }
+
+/** Long enough to be spoken; then place and count go on (s). */
+const spokenS = 4;
+
+/** Whether a cue is said aloud now: as it comes, not while it still stands to be read. */
+export const isSaidNow = ({ atS }: StoneCue, planS: number): boolean => planS >= atS && planS < atS + spokenS;

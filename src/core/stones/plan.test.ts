@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { shippedLibrary } from '../../catalogue/library/library';
 import { stoneBook as book } from '../../catalogue/stones/stones';
-import { cueAt, cuesOf } from './cues';
+import { cueAt, cuesOf, isSaidNow } from './cues';
 import { bathForVisit, firstTouchOf, type StoneClient } from './first-touch';
 import { stoneStepsOf } from '../table/stone-steps';
 import { usualHabits } from './habits';
@@ -253,5 +253,12 @@ describe('times of a step', () => {
       140.3,
       1,
     );
+  });
+});
+
+describe('a cue that is said aloud', () => {
+  it('is said as it comes, not before, and gives way to place and count after some seconds', () => {
+    const cue = { atS: 60, words: 'Swap palm 1 and 2.' };
+    expect([59, 60, 63, 64, 79].map((planS) => isSaidNow(cue, planS))).toEqual([false, true, true, false, false]);
   });
 });

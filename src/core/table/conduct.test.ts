@@ -86,6 +86,29 @@ describe('a treatment that is followed with eyes closed', () => {
     expect(said.slice(1, 3)).toEqual(['Hold.', 'Five more.']);
   });
 
+  it('stops where something has to be asked again, and says nothing else until it is answered', () => {
+    for (const ms of [0, 8000, 15_000, 60_000]) {
+      const step = stepOf({ asksAgain: ['Is the mouth empty?'] });
+      const now: Now = { step, next: undefined, beat: beatAt(step, ms), stepSeconds: ms / 1000, status: 'running' };
+      expect(spokenAt(anatomy, { ...now, mustAsk: true })?.text).toBe('Stop. Ask again before this.');
+    }
+  });
+
+  it('puts what the stones ask for before place and count', () => {
+    const step = stepOf();
+    const now: Now = { step, next: undefined, beat: beatAt(step, 8000), stepSeconds: 8, status: 'running' };
+    expect(spokenAt(anatomy, { ...now, stoneCue: 'Swap stone 4.' })?.text).toBe('Swap stone 4.');
+    expect(spokenAt(anatomy, { ...now, stoneCue: 'Swap stone 4.', mustAsk: true })?.text).toContain('Ask again');
+  });
+
+  it('says how many drops fall, and leaves the counting of them to the hand', () => {
+    const dropped = { oil: 'lavender', name: 'Lavender', drops: 6 } as NonNullable<ToldStep['dropped']>;
+    expect(conducted(stepOf({}, { dropped }))).toEqual([
+      'Skin stretch. armpit, one side, then the other. 6 drops',
+      'Done. That was the last step.',
+    ]);
+  });
+
   it('never says a name, a finding, a caution or a note', () => {
     const said = conducted(stepOf({ changes: ['Drape anew.'], setupSeconds: 5 })).join(' ');
     expect(said).not.toMatch(/Ruth|scar|removed|coin/);

@@ -17,6 +17,10 @@ export interface Now {
   /** Seconds of the step that have passed. */
   readonly stepSeconds: number;
   readonly status: 'ready' | 'running' | 'paused' | 'finished';
+  /** Something has to be asked again before this step, and was not answered yet. */
+  readonly mustAsk?: boolean;
+  /** What the stones ask for in these seconds: taking out, changing, putting back. */
+  readonly stoneCue?: string | undefined;
 }
 
 /** Repetitions faster than this are said in fives: nobody can speak each of them (ms). */
@@ -34,6 +38,9 @@ export function spokenAt(anatomy: Anatomy, now: Now): Spoken | undefined {
   const at = (moment: string, text: string): Spoken => ({ moment: `${step.id} ${moment}`, text });
   if (status === 'paused') return at('paused', tableSays.paused);
   if (status !== 'running') return undefined;
+  // Nothing leads on with closed eyes while a question stands open.
+  if (now.mustAsk) return at('asks again', tableSays.askAgainFirst);
+  if (now.stoneCue !== undefined) return at(`stones ${now.stoneCue}`, now.stoneCue);
   if (beat.isOver) return at('over', endWords(anatomy, now.next));
   if (beat.repetition === 0) {
     if (now.stepSeconds < (step.setupSeconds ?? 0)) return at('change', changeWords(step));
@@ -45,6 +52,8 @@ export function spokenAt(anatomy: Anatomy, now: Now): Spoken | undefined {
 }
 
 function workWords({ step, beat }: Now, at: (moment: string, text: string) => Spoken): Spoken | undefined {
+  // Drops are counted as they fall, by whoever lets them fall.
+  if (step.told?.dropped) return undefined;
   const rep = `${beat.placement}.${beat.repetition}`;
   const breath = breathAt(step, beat);
   if (breath) {
@@ -74,6 +83,7 @@ function placeWords(anatomy: Anatomy, step: TableStep, placement: number): strin
 }
 
 function timesWords({ repetitions, told, kind, seconds }: TableStep): string {
+  if (told?.dropped) return told.dropped.drops === 1 ? tableSays.oneDrop : tableSays.drops(told.dropped.drops);
   if (told?.count === 'hold')
     return repetitions > 1 ? tableSays.holdsOf(repetitions) : tableSays.holdFor(Math.round(seconds));
   if (kind === 'breathe' || told?.count === 'breaths') return tableSays.breaths(repetitions);

@@ -41,6 +41,8 @@ export const tableSays = {
   holdFor: (seconds: number) => `Hold for ${seconds} seconds`,
   breaths: (times: number) => `${times} breaths`,
   once: 'Once',
+  drops: (drops: number) => `${drops} drops`,
+  askAgainFirst: 'Stop. Ask again before this.',
   times: (times: number) => `${times} times`,
   goTo: 'Go to the',
   leaveOneHandOn: 'Leave one hand on.',

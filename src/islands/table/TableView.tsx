@@ -12,7 +12,7 @@ import { beatAt } from '../../core/table/progress';
 import { noChange } from '../../core/table/table-event';
 import { reachFor } from '../../core/table/reach';
 import { shortHowOf, spanOf, type TableStep, titleOf } from '../../core/table/table-step';
-import { cueAt } from '../../core/stones/cues';
+import { cueAt, isSaidNow } from '../../core/stones/cues';
 import { formatClock } from '../../core/units';
 import { AskAgain } from './AskAgain';
 import { Bands } from './Bands';
@@ -70,6 +70,7 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
   const [isByClock, setIsByClock] = useState(false);
   const [isWhyShown, setIsWhyShown] = useState(false);
   const [isSetting, setIsSetting] = useState(false);
+  const [bathTrouble, setBathTrouble] = useState<string>();
   const [stopped, setStopped] = useState<readonly TableStep[]>([]);
   const [trouble, setTrouble] = useState<string>();
   const makeMark = useCallback(
@@ -103,21 +104,24 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
     if (press === 'next') pressed.onNext();
     else pressed.onBack();
   });
+  const planS = step && state.status !== 'ready' ? planSeconds(plan.steps, step, table.stepMs / 1000) : 0;
+  const stoneNow = cueAt(stones.cues, planS);
+  const stoneCue = stoneNow && isSaidNow(stoneNow, planS) ? stoneNow.words : undefined;
   const conductor = useConductor(
     step &&
       beat &&
       spokenAt(anatomy, {
         ...{ step, beat, next: steps[Math.max(0, index) + 1] },
-        ...{ stepSeconds: table.stepMs / 1000, status: state.status },
+        ...{ stepSeconds: table.stepMs / 1000, status: state.status, mustAsk: table.again.length > 0, stoneCue },
       }),
   );
   const { sound } = conductor.conducting;
   const nextSound = () => conductor.change({ sound: soundAfter(sound) });
   const { say } = conductor;
-  const isVoiceAlone = wakeLock === 'lost' && sound === 'voice';
+  const aside = bathTrouble ?? (wakeLock === 'lost' ? tableWords.theScreenMayGoDark : undefined);
   useEffect(() => {
-    if (isVoiceAlone) say(tableWords.theScreenMayGoDark);
-  }, [isVoiceAlone, say]);
+    if (aside !== undefined && sound === 'voice') say(aside);
+  }, [aside, say, sound]);
   useBeatSound(
     sound === 'beats' && state.status === 'running' && beat !== undefined && beat.repetition > 0 && !beat.isOver,
     `${index} ${beat?.placement} ${beat?.repetition}`,
@@ -210,7 +214,8 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
           isSaidFirst={askedWork.includes(step.told?.modality ?? 'lymph-drainage')}
           isAsking={isTimeToAsk(isReady ? undefined : step, table.visitMs / 1000, marks)}
           stones={stones}
-          cue={cueAt(stones.cues, isReady ? 0 : planSeconds(plan.steps, step, table.stepMs / 1000))}
+          onBathTrouble={setBathTrouble}
+          cue={stoneNow}
           oilName={oilOf(step)}
         />
         <Zones {...pressed} />

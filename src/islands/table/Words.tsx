@@ -25,12 +25,24 @@ interface Props {
   readonly isSaidFirst?: boolean;
   readonly isAsking: boolean;
   readonly stones: TableStones;
+  readonly onBathTrouble: (words: string | undefined) => void;
   readonly cue: (StoneCue & { readonly inS: number }) | undefined;
   readonly oilName: string | undefined;
 }
 
 /** What to do now, in words: before it what changes, what was stopped, what to ask, which stone. */
-export function Words({ step, place, isReady, stopped, isSaidFirst, isAsking, stones, cue, oilName }: Props) {
+export function Words({
+  step,
+  place,
+  isReady,
+  stopped,
+  isSaidFirst,
+  isAsking,
+  stones,
+  onBathTrouble,
+  cue,
+  oilName,
+}: Props) {
   const title = titleOf(anatomy, step);
   const how = shortHowOf(anatomy, step);
   const [first] = stopped;
@@ -67,7 +79,7 @@ export function Words({ step, place, isReady, stopped, isSaidFirst, isAsking, st
           {tableWords.deeper}
         </p>
       )}
-      {stones.hotBathC !== null && <BathWarning bathC={stones.hotBathC} />}
+      {stones.hotBathC !== null && <BathWarning bathC={stones.hotBathC} onTrouble={onBathTrouble} />}
       {cue && (
         <p className={shared['cue']} role="status">
           <strong>{cue.inS > 0 ? `in ${cue.inS} s` : tableWords.now}</strong> {cue.words}

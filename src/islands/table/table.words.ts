@@ -198,4 +198,5 @@ export const tableWords = {
   tryIt: 'Try it',
   theScreenMayGoDark: 'The screen may go dark.',
   theVoiceGoesOn: 'The voice goes on; a touch wakes it.',
+  stoneBathSays: (words: string) => `Stone bath: ${words}`,
 };
