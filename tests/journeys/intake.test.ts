@@ -117,7 +117,7 @@ describe('an intake with seven conditions, by keyboard alone', () => {
     await until(page, () =>
       document.querySelector('[aria-label="Body map"]')?.innerHTML.includes('left armpit nodes: closed'),
     );
-    await control(page, 'textbox', 'When (year, or year-month-day)').fill('2022');
+    await control(page, 'textbox', 'When (a year, a month or a day)').fill('2022');
     await page.keyboard.press('Tab');
     await allKept(page);
     const stored = async () => (await stateOf(visit)).findings.find(({ id }) => id === 'nodes-removed-axillary');

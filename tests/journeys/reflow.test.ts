@@ -49,6 +49,7 @@ describe('every view has room', () => {
     for (const visit of [marit, sunniva]) await makeReady(visit);
     views = [
       ...['/', '/clients', `/clients/${client}`, `/clients/${client}/progress`, '/outbox', '/house', '/guide'],
+      ...['measuring', 'consent', 'keeping', 'audit'].map((part) => `/house?part=${part}`),
       ...['ask', 'measure', 'plan', 'prepare', 'table', 'close', 'home', 'print'].map(
         (name) => `/visits/${marit}/${name}`,
       ),

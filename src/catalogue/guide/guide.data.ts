@@ -6,7 +6,7 @@ export interface Chapter {
   readonly picture: string | null;
   readonly paragraphs: readonly string[];
   /** What to do if it does not go as told. */
-  readonly trouble?: readonly (readonly [what: string, todo: string])[];
+  readonly trouble?: readonly (readonly [what: string, remedy: string])[];
 }
 
 /** How a day with the house goes, in its order. */

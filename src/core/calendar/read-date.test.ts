@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { dateOrders, readDate, writeDate } from './read-date';
+import { dateOrders, readDate, readRoughDate, writeDate, writeRoughDate } from './read-date';
 
 describe('a date as somebody types it', () => {
   it('is read in the order in which the house writes dates', () => {
@@ -52,5 +52,28 @@ describe('a date in a field', () => {
 
   it('leaves what is no date as it was typed', () => {
     expect(writeDate('18/4', 'day-month-year')).toBe('18/4');
+  });
+});
+
+describe('a date of which only a part is known', () => {
+  it('may be a year, a month of a year, or a whole day in the order of the house', () => {
+    for (const order of dateOrders) {
+      expect(readRoughDate('2024', order)).toBe('2024');
+      expect(['2024-03', '2024/3', '3/2024', '03.2024'].map((text) => readRoughDate(text, order))).toEqual(
+        Array.from({ length: 4 }, () => '2024-03'),
+      );
+    }
+    expect(readRoughDate('3/2/2024', 'day-month-year')).toBe('2024-02-03');
+    expect(readRoughDate('3/2/2024', 'month-day-year')).toBe('2024-03-02');
+  });
+
+  it('is none for a thirteenth month, half a year, or words', () => {
+    for (const text of ['13/2024', '2024-00', '24', 'in spring', ''])
+      expect(readRoughDate(text, 'day-month-year'), text).toBeUndefined();
+  });
+
+  it('is read back as it was written', () => {
+    for (const iso of ['2024', '2024-03', '2024-03-18'])
+      for (const order of dateOrders) expect(readRoughDate(writeRoughDate(iso, order), order)).toBe(iso);
   });
 });

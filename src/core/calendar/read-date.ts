@@ -42,6 +42,25 @@ export function writeDate(iso: string, order: DateOrder): string {
   return order === 'day-month-year' ? `${day}/${month}/${year}` : `${month}/${day}/${year}`;
 }
 
+/**
+ * A date of which people often know the year only, or year and month: `2024`, `3/2024` or `2024-03`, `18/03/2024`.
+ * @returns YYYY, YYYY-MM or YYYY-MM-DD; undefined for what is none of them
+ */
+export function readRoughDate(text: string, order: DateOrder): string | undefined {
+  const plain = text.trim();
+  if (/^\d{4}$/.test(plain)) return plain;
+  const match = /^(\d{4})[-./](\d{1,2})$/.exec(plain) ?? /^(\d{1,2})[-./](\d{4})$/.exec(plain);
+  if (!match) return readDate(plain, order);
+  const [year, month] = match[1]?.length === 4 ? [match[1], match[2]] : [match[2], match[1]];
+  return Number(month) >= 1 && Number(month) <= 12 ? `${year}-${String(month).padStart(2, '0')}` : undefined;
+}
+
+/** Such a date as it stands in a field; the parts that are known, in the order in which the house writes dates. */
+export function writeRoughDate(iso: string, order: DateOrder): string {
+  const match = /^(\d{4})-(\d\d)$/.exec(iso);
+  return match && order !== 'year-month-day' ? `${match[2]}/${match[1]}` : writeDate(iso, order);
+}
+
 /** The order that reads most of some dates; day first where both would do. */
 export function guessDateOrder(dates: readonly string[]): DateOrder {
   const readable = (order: DateOrder) => dates.filter((date) => readDate(date, order) !== undefined).length;

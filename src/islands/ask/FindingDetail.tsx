@@ -16,6 +16,7 @@ import type { RequestError } from '../api';
 import styles from './FindingDetail.module.css';
 import type { Asking } from './useAsk';
 import { DateField } from '../../ui/date-field/DateField';
+import { RoughDateField } from '../../ui/date-field/RoughDateField';
 
 interface Props {
   readonly finding: PlacedFinding;
@@ -156,22 +157,17 @@ interface SinceFieldProps {
 
 /** A year, a year and a month, or a whole date; kept when one leaves it or presses Enter. */
 function SinceField({ value, error, onKeep }: SinceFieldProps) {
-  const [text, setText] = useState(value ?? '');
-  const keep = () => {
-    const next = text.trim() === '' ? null : text.trim();
-    if (next !== value) onKeep(next);
-  };
+  const [date, setDate] = useState(value ?? '');
   return (
-    <Field
-      label={askWords.whenYearOrYearMonthDay}
-      value={text}
-      placeholder="2024-03"
-      maxLength={10}
-      onChange={(event) => setText(event.target.value)}
-      onBlur={keep}
-      onKeyDown={(event) => event.key === 'Enter' && keep()}
+    <RoughDateField
+      label={askWords.whenYearMonthOrDay}
+      value={date}
       error={error}
-      className={styles['date'] ?? ''}
+      className={styles['date']}
+      onDate={setDate}
+      onKeep={(next) => {
+        if ((next || null) !== value) onKeep(next || null);
+      }}
     />
   );
 }

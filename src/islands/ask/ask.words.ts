@@ -96,7 +96,7 @@ export const askWords = {
   countsUntil: (day: string) => `Counts until ${day}.`,
   aWrittenNoteFromTheTreating: 'A written note from the treating professional is needed.',
   addTheNote: 'Add the note',
-  whenYearOrYearMonthDay: 'When (year, or year-month-day)',
+  whenYearMonthOrDay: 'When (a year, a month or a day)',
   noteAbout: (label: string) => `Note about: ${label}`,
   copyAWrittenNoteWhatWas:
     'Copy a written note. What was said on the telephone, or passed on by the client, is not one.',

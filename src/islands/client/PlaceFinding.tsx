@@ -8,6 +8,7 @@ import { getPlace, type PlaceId } from '../../core/anatomy/place';
 import { list } from '../../core/drainage/wording';
 import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
+import { RoughDateField } from '../../ui/date-field/RoughDateField';
 import { Field } from '../../ui/field/Field';
 import { Pick, type PickOption } from '../../ui/pick/Pick';
 import { RequestError, send } from '../api';
@@ -190,11 +191,10 @@ export function PlaceFinding({
         </p>
       )}
       <div className={styles['row']}>
-        <Field
-          label={clientWords.sinceYearOrYearMonthDay}
+        <RoughDateField
+          label={clientWords.sinceYearMonthOrDay}
           value={placing.sinceOn}
-          maxLength={10}
-          onChange={(event) => placing.setSinceOn(event.target.value)}
+          onDate={placing.setSinceOn}
           error={dateError}
         />
         <Field

@@ -170,7 +170,7 @@ export const clientWords = {
   both: 'both',
   noPlacePickedYet: 'No place picked yet.',
   picked2: (n: string) => `Picked: ${n}.`,
-  sinceYearOrYearMonthDay: 'Since (year, or year-month-day)',
+  sinceYearMonthOrDay: 'Since (a year, a month or a day)',
   note: 'Note',
   whyItIsCorrected: 'Why it is corrected',
   correctIt: 'Correct it',

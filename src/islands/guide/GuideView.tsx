@@ -73,10 +73,10 @@ function ChapterText({ chapter, picture }: { readonly chapter: Chapter; readonly
           <>
             <h3>{guideWords.ifNot}</h3>
             <dl>
-              {trouble.map(([what, todo]) => (
+              {trouble.map(([what, remedy]) => (
                 <div key={what}>
                   <dt>{what}</dt>
-                  <dd>{todo}</dd>
+                  <dd>{remedy}</dd>
                 </div>
               ))}
             </dl>

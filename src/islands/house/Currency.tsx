@@ -1,34 +1,24 @@
-import { useState } from 'react';
 import { type CurrencyId, currencyIds } from '../../core/money';
 import { Select } from '../../ui/field/Field';
-import { send, sentenceOf } from '../api';
+import type { Say } from '../../ui/toast/useToasts';
 import { houseWords } from './house.words';
 import styles from './House.module.css';
+import { useHouseFact } from './useHouseFact';
 
 interface Props {
   readonly first: CurrencyId;
-  readonly say: (words: string, tone?: 'error') => void;
+  readonly say: Say;
 }
 
 /** What oils and bottles are paid in. */
 export function Currency({ first, say }: Props) {
-  const [currency, setCurrency] = useState(first);
-  const save = async (next: CurrencyId) => {
-    setCurrency(next);
-    try {
-      await send('PUT /api/house', { body: { currency: next } });
-      say(houseWords.savedPricesAreShownIn(next));
-    } catch (failure) {
-      setCurrency(currency);
-      say(sentenceOf(failure), 'error');
-    }
-  };
+  const [currency, change] = useHouseFact('currency', first, say, houseWords.savedPricesAreShownIn);
   return (
     <div className={styles['language']}>
       <Select
         label={houseWords.currency}
         value={currency}
-        onChange={(event) => void save(event.target.value as CurrencyId)}
+        onChange={(event) => change(event.target.value as CurrencyId)}
       >
         {currencyIds.map((id) => (
           <option key={id} value={id}>

@@ -1,9 +1,9 @@
-import { useState } from 'react';
 import { type DateOrder, dateOrders } from '../../core/calendar/read-date';
 import { Select } from '../../ui/field/Field';
-import { send, sentenceOf } from '../api';
+import type { Say } from '../../ui/toast/useToasts';
 import { houseWords } from './house.words';
 import styles from './House.module.css';
+import { useHouseFact } from './useHouseFact';
 
 const namesOf: Readonly<Record<DateOrder, string>> = {
   'day-month-year': houseWords.dayFirst,
@@ -13,29 +13,21 @@ const namesOf: Readonly<Record<DateOrder, string>> = {
 
 interface Props {
   readonly first: DateOrder;
-  readonly say: (words: string, tone?: 'error') => void;
+  readonly say: Say;
 }
 
 /** How dates are typed and shown in fields, on every device of the house. */
 export function Dates({ first, say }: Props) {
-  const [order, setOrder] = useState(first);
-  const save = async (next: DateOrder) => {
-    setOrder(next);
-    try {
-      await send('PUT /api/house', { body: { dateOrder: next } });
-      document.documentElement.dataset['dates'] = next;
-      say(houseWords.savedDatesAreWritten(namesOf[next]));
-    } catch (failure) {
-      setOrder(order);
-      say(sentenceOf(failure), 'error');
-    }
-  };
+  const [order, change] = useHouseFact('dateOrder', first, say, (next) => {
+    document.documentElement.dataset['dates'] = next;
+    return houseWords.savedDatesAreWritten(namesOf[next]);
+  });
   return (
     <div className={styles['language']}>
       <Select
         label={houseWords.datesInFields}
         value={order}
-        onChange={(event) => void save(event.target.value as DateOrder)}
+        onChange={(event) => change(event.target.value as DateOrder)}
       >
         {dateOrders.map((id) => (
           <option key={id} value={id}>

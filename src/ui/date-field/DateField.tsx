@@ -40,7 +40,8 @@ export function DateField({ label, value, first = '', name, hint, error, autoFoc
   const order = useDateOrder();
   const [own, setOwn] = useState(first);
   const [typed, setTyped] = useState<string>();
-  const [isLeft, setIsLeft] = useState(false);
+  // What stood there already was left by somebody before, such as the address of a page.
+  const [isLeft, setIsLeft] = useState(true);
   const calendar = useRef<HTMLInputElement>(null);
   const day = value ?? own;
   const take = (next: string) => {
