@@ -5,6 +5,7 @@ import type { StoneBenchView, StoneView } from '../../contracts/stone-views';
 import { Button, ButtonLink } from '../../ui/button/Button';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { send, sentenceOf } from '../api';
+import { PaneTabs, paneOf } from '../../ui/pane-tabs/PaneTabs';
 import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import { BathPanel } from './BathPanel';
 import shared from './Bench.module.css';
@@ -30,6 +31,13 @@ import { StoneRotations } from './StoneRotations';
 import { Tray } from './Tray';
 import { useStoneAnswer } from './useStoneAnswer';
 
+type Pane = 'tray' | 'stone';
+
+const panes: readonly { readonly id: Pane; readonly words: string }[] = [
+  { id: 'stone', words: benchWords.oneStoneAndTheDay },
+  { id: 'tray', words: benchWords.trayAndBath },
+];
+
 /** Hot and cool stones by calculation: what they do, how long they may lie and glide, which serves when. */
 export function StoneBench({ first }: { readonly first: StoneBenchView }) {
   const [bench, setBench] = useState(first);
@@ -38,6 +46,7 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
   const [pinned, setPinned] = useState<ReturnType<typeof useStoneAnswer>>();
   const [form, setForm] = useState<StoneView | 'new' | 'habits'>();
   const [said, setSaid] = useState('');
+  const [pane, setPane] = useState<Pane>('stone');
   const cold = isCold(now);
   const cloths = clothWords(now);
   const title = titleOf(now);
@@ -85,7 +94,8 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
     <>
       <StoneHead visit={visit} visits={visits} inUse={inUse} />
       <div className={styles['view']}>
-        <aside className={styles['left']} aria-label={benchWords.theHousesStones}>
+        <PaneTabs label={benchWords.partsOfTheBench} panes={panes} here={pane} onChange={setPane} />
+        <aside className={styles['left']} {...paneOf('tray', pane)} aria-label={benchWords.theHousesStones}>
           <div className={shared['line']}>
             <h2>{benchWords.tray}</h2>
             <span>{benchWords.ofInUse(inUse, stones.length)}</span>
@@ -118,7 +128,7 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
             }}
           />
         </aside>
-        <main id="main" className={styles['main']}>
+        <main id="main" className={styles['main']} {...paneOf('stone', pane)}>
           <div className={styles['top']}>
             <section aria-label={title}>
               <div className={shared['line']}>

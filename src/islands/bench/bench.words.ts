@@ -2,6 +2,9 @@ import { countOf } from '../../core/wording/count';
 
 /** What the bench view says, in the order of its files. */
 export const benchWords = {
+  oneStoneAndTheDay: 'One stone and the day',
+  trayAndBath: 'Tray and bath',
+  partsOfTheBench: 'Parts of the bench',
   // BathPanel
   bath: 'Bath',
   setTo: (setC: number) => `set to ${setC}°`,

@@ -66,7 +66,7 @@ export function Marked({ visit, note, onTake }: Props) {
   return (
     <>
       <h2>{closeWords.marked}</h2>
-      <ul className={styles['marked']}>
+      <ul className={`marked-list ${styles['marked']}`}>
         {sentences.map((sentence) => (
           <li key={sentence}>{sentence}</li>
         ))}

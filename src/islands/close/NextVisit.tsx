@@ -21,7 +21,7 @@ export function NextVisit({ visit, next }: { readonly visit: VisitView; readonly
           <p>
             <strong>{next.words}</strong>
           </p>
-          <ul className={styles['marked']}>
+          <ul className={`marked-list ${styles['marked']}`}>
             {next.why.map((reason) => (
               <li key={reason}>{reason}</li>
             ))}

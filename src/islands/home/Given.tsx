@@ -137,7 +137,7 @@ export function Given({ visit, sheets, onSheets, today, canKeep, onKeep, say }: 
       {ended.length > 0 && (
         <details className={styles['ended']}>
           <summary>{homeWords.earlier(ended.length)}</summary>
-          <ul>
+          <ul className="marked-list">
             {ended.map((one) => (
               <li key={one.id}>{homeWords.sinceOf(one.title, dayOf(one.madeOn), one.log.done, one.log.asked)}</li>
             ))}

@@ -32,13 +32,13 @@ export function HomeStart({ page, words, onBegin }: Props) {
         <p className={styles['ticked']}>{words.page.tooOften(page.mostPerWeek, page.againFrom)}</p>
       )}
       <h2>{words.page.beforeTitle}</h2>
-      <ul>
+      <ul className="marked-list">
         {beforeLines(words, sheet.routine).map((line) => (
           <li key={line}>{line}</li>
         ))}
       </ul>
       <h2>{words.page.stopTitle}</h2>
-      <ul>
+      <ul className="marked-list">
         {words.stop.map((line) => (
           <li key={line}>{line}</li>
         ))}
@@ -48,7 +48,7 @@ export function HomeStart({ page, words, onBegin }: Props) {
         {sheet.parts.map((part, i) => (
           <section key={`${part.id} ${i}`}>
             <h3>{words.parts[part.id]}</h3>
-            <ol>
+            <ol className="marked-list">
               {linesOf(words, sheet, part).map(({ steps: [step], title, count }) => (
                 <li key={step?.id}>
                   {title}, {count}

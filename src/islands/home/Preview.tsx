@@ -92,7 +92,7 @@ export function Preview({ drawn, language, title }: Props) {
         {sheet.leftOut.length > 0 && (
           <details>
             <summary>{homeWords.leftOut(sheet.leftOut.length)}</summary>
-            <ul>
+            <ul className="marked-list">
               {sheet.leftOut.map(({ what, why }) => (
                 <li key={`${what} ${why}`}>
                   {what}: {why}

@@ -201,7 +201,7 @@ function Restore({ name, onClose }: { readonly name: string; readonly onClose: (
         {contents ? (
           <>
             <p>{houseWords.whatIsInIt(contents.house, contents.made)}</p>
-            <ul>
+            <ul className="marked-list">
               <li>{houseWords.clientsInIt(contents.clients)}</li>
               <li>{houseWords.visitsInIt(contents.visits)}</li>
               {contents.erased > 0 && <li>{houseWords.erasedSince(contents.erased)}</li>}

@@ -87,7 +87,7 @@ export function LibraryFiles({ onClose, onChanged, say }: Props) {
         {faults.length > 0 && (
           <div role="alert" className={shared['alert']}>
             <p>{libraryWords.nothingWasBroughtIn2}</p>
-            <ul>
+            <ul className="marked-list">
               {faults.slice(0, mostFaults).map(({ path, message }) => (
                 <li key={`${path} ${message}`}>
                   {path && <code>{path}</code>} {message}

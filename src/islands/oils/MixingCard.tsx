@@ -232,7 +232,7 @@ function Finished({ mix }: { readonly mix: MixView }) {
         )}
       </p>
       <h2>{oilsWords.forTheWayHome}</h2>
-      <ul>
+      <ul className="marked-list">
         {mix.aftercare.map((line) => (
           <li key={line}>{line}</li>
         ))}

@@ -2,6 +2,7 @@ import { moneyText } from '../../core/money';
 import { oilsWords } from './oils.words';
 import type { Millilitres } from '../../core/quantities';
 import { useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { oilBook } from '../../catalogue/oils/oils';
 import type { OilBenchView } from '../../contracts/oil-views';
 import { carrierOf, useIds } from '../../core/oils/book';
@@ -10,6 +11,7 @@ import { Button } from '../../ui/button/Button';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import { BenchNav } from '../bench/BenchNav';
+import { PaneTabs, paneOf } from '../../ui/pane-tabs/PaneTabs';
 import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import { BlendRows } from './BlendRows';
 import { carriersFor } from './blend-draft';
@@ -30,6 +32,14 @@ import { BenchContext, useBench } from './bench-context';
 import { useBlend } from './useBlend';
 import { Verdict } from './Verdict';
 
+type Pane = 'shelf' | 'blend' | 'limits';
+
+const panes: readonly { readonly id: Pane; readonly words: string }[] = [
+  { id: 'shelf', words: oilsWords.shelf },
+  { id: 'blend', words: oilsWords.blendPane },
+  { id: 'limits', words: oilsWords.limits },
+];
+
 type Open = 'carrier' | 'smell' | 'layered' | 'keep' | { readonly standInFor: string };
 
 /** Blends in whole drops for one client, one area and one amount, out of the bottles that the house has. */
@@ -38,6 +48,7 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
   const { blend, draft, change, check } = bench;
   const { visit, client, scope } = bench.view;
   const [open, setOpen] = useState<Open>();
+  const [pane, setPane] = useState<Pane>('blend');
   const rows = useRef<HTMLElement>(null);
   const search = useRef<HTMLInputElement>(null);
   const need = blend.area === 'face' ? visit?.needs.face : visit?.needs.body;
@@ -48,6 +59,10 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
     if (next === undefined) return;
     change({ kind: 'select', oil: next });
     rows.current?.querySelector<HTMLElement>(`[data-oil="${next}"] button`)?.focus();
+  };
+  const lookForOil = () => {
+    flushSync(() => setPane('shelf'));
+    search.current?.focus();
   };
   const pin = () => bench.setPinned((now) => (now ? undefined : blend));
   const { selected } = draft;
@@ -64,7 +79,7 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
         words: oilsWords.takeTheOilOut,
         act: selected === null ? undefined : () => change({ kind: 'remove', oil: selected }),
       },
-      { keys: ['A'], words: oilsWords.lookForAnOilEnterLets, act: () => search.current?.focus() },
+      { keys: ['A'], words: oilsWords.lookForAnOilEnterLets, act: lookForOil },
       { keys: ['B'], words: oilsWords.theBestBlendForWhatIs, act: bench.findBest },
       { keys: ['S'], words: oilsWords.makeItSafe, act: bench.makeItSafe },
       { keys: ['M'], words: oilsWords.makeItBetterByOneDrop, act: bench.makeItBetter },
@@ -112,11 +127,12 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
         </div>
       </div>
       <div className={styles['view']}>
-        <aside className={styles['left']} aria-label={oilsWords.whatTheHouseHas}>
+        <PaneTabs label={oilsWords.partsOfTheBench} panes={panes} here={pane} onChange={setPane} />
+        <aside className={styles['left']} {...paneOf('shelf', pane)} aria-label={oilsWords.whatTheHouseHas}>
           <Shelf searchRef={search} />
           <ReadyBlends />
         </aside>
-        <main id="main" ref={rows} className={styles['main']}>
+        <main id="main" ref={rows} className={styles['main']} {...paneOf('blend', pane)}>
           <div className={styles['wishes']}>
             <div role="group" aria-label={oilsWords.whatItIsFor}>
               {useIds.map((use) => (
@@ -180,7 +196,12 @@ export function OilBench({ first }: { readonly first: OilBenchView }) {
           </p>
           {bench.pinned && <Compare before={bench.pinned} now={blend} client={bench.client} />}
         </main>
-        <aside className={styles['right']} aria-label={oilsWords.whatItComesTo} tabIndex={0}>
+        <aside
+          className={styles['right']}
+          {...paneOf('limits', pane)}
+          aria-label={oilsWords.whatItComesTo}
+          tabIndex={0}
+        >
           <Limits check={check} onSkin={blend.area === 'body' ? (visit?.onSkin ?? null) : null} />
           <Unfold parts={blend.parts} />
           <Sizes />

@@ -136,7 +136,9 @@ export const oilsWords = {
   notFirmlyKnown: 'not firmly known',
   theWholeBlend: 'the whole blend',
   burnsInTheSun: 'burns in the sun',
+  blendPane: 'Blend',
   limits: 'Limits',
+  partsOfTheBench: 'Parts of the bench',
   worstBottleAssumed: 'worst bottle assumed',
   andMoreAllFurtherFromTheir: (n: number) => `and ${n} more, all further from their limits`,
 

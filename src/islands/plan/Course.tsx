@@ -141,7 +141,7 @@ function Row({ step, number, heading, violations, isSelected, isMoved, isTaught,
             ))}
             <details>
               <summary>{planWords.rulesBehindIt}</summary>
-              <ul>
+              <ul className="marked-list">
                 {step.rules.map((rule) => (
                   <li key={rule}>
                     <code>{rule}</code> {ruleBook[rule]}

@@ -97,7 +97,7 @@ export function PlanSide({ visit, plan, therapists, say }: Props) {
       {shaping.length > 0 && (
         <section>
           <h2>{planWords.whatShapedIt}</h2>
-          <ul className={styles['reasons']}>
+          <ul className={`marked-list ${styles['reasons']}`}>
             {shaping.map(({ text }) => (
               <li key={text}>{text}</li>
             ))}

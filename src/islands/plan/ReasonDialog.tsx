@@ -32,7 +32,7 @@ export function ReasonDialog({ title, faults, isOpen, onClose, onMendAll, onKeep
           onClose();
         }}
       >
-        <ul>
+        <ul className="marked-list">
           {faults.slice(0, mostShown).map((fault, i) => (
             <li key={`${fault} ${i}`}>{fault}</li>
           ))}

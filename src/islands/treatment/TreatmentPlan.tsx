@@ -164,7 +164,7 @@ function SinceLast({ date, words }: { readonly date: string; readonly words: rea
         {treatmentWords.but} {words.length === 1 ? treatmentWords.oneThingIs : treatmentWords.thingsAre(words.length)}{' '}
         {treatmentWords.different}
       </summary>
-      <ul>
+      <ul className="marked-list">
         {words.map((one) => (
           <li key={one}>{one}</li>
         ))}
