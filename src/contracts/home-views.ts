@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { FollowedSheet, HomeLogShape, HomeRoutineShape } from './shapes/homecare';
 import { HomeWish } from './home';
-import { VisitView } from './visit-views';
+import { VisitHeadView } from './visit-views';
 
 /** A routine that may be offered, with what it would begin from. */
 export const HomeOffer = z.object({
@@ -32,7 +32,7 @@ export const KeptSheet = z.object({
 export type KeptSheet = z.infer<typeof KeptSheet>;
 
 export const HomeView = z.object({
-  visit: VisitView,
+  visit: VisitHeadView,
   offers: z.array(HomeOffer).readonly(),
   first: HomeWish,
   languages: z

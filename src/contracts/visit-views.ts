@@ -148,9 +148,25 @@ export const VisitView = VisitFrame.extend({
 });
 export type VisitView = z.infer<typeof VisitView>;
 
+/** What is worked by: the steps, without how the planner came to them. */
+const PlanAtWork = PlanView.omit({ plan: true });
+export type PlanAtWork = z.infer<typeof PlanAtWork>;
+
+/** A visit at the table and at its end. */
+export const VisitAtWork = VisitView.extend({ plan: PlanAtWork.nullable() });
+export type VisitAtWork = z.infer<typeof VisitAtWork>;
+
+/** Client and stage of a visit: what the head of its views says. */
+export const VisitHeadView = VisitView.pick({
+  ...{ id: true, startsAt: true, time: true, date: true, minutes: true, stage: true, focus: true, purpose: true },
+  ...{ work: true, holds: true, client: true, therapist: true, findings: true, school: true, isFirst: true },
+  ...{ missing: true, events: true, before: true },
+});
+export type VisitHeadView = z.infer<typeof VisitHeadView>;
+
 /** The end of a visit: what was used, what to mind, when to come again. */
 export const CloseView = z.object({
-  visit: VisitView,
+  visit: VisitAtWork,
   next: NextVisitView.nullable(),
   /** Proposed by what was done. */
   aftercare: z.array(z.enum(aftercareIds)).readonly(),

@@ -1,6 +1,6 @@
 import { clientWords } from './client.words';
 import type { ClientId } from '../../core/ids';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import type { BookedView } from '../../contracts/client-views';
 import type { LastWork } from '../../contracts/last-work';
 import type { TherapistView } from '../../contracts/people-views';
@@ -8,8 +8,9 @@ import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
 import type { Say } from '../../ui/toast/useToasts';
 import { send, sentenceOf } from '../api';
-import { BookVisit } from '../booking/BookVisit';
 import styles from './ClientPage.module.css';
+
+const BookVisit = lazy(async () => ({ default: (await import('../booking/BookVisit')).BookVisit }));
 
 interface Props {
   readonly clientId: ClientId;
@@ -100,23 +101,27 @@ export function Booked({ clientId, booked: first, therapists, today, lastWork, m
         </ul>
       )}
       {isBooking && (
-        <BookVisit
-          isOpen
-          {...common}
-          onClose={() => setIsBooking(false)}
-          onBooked={(id) =>
-            mayTreat ? window.location.assign(`/visits/${id}/ask`) : void reload(clientWords.isBooked)
-          }
-        />
+        <Suspense>
+          <BookVisit
+            isOpen
+            {...common}
+            onClose={() => setIsBooking(false)}
+            onBooked={(id) =>
+              mayTreat ? window.location.assign(`/visits/${id}/ask`) : void reload(clientWords.isBooked)
+            }
+          />
+        </Suspense>
       )}
       {moving && (
-        <BookVisit
-          isOpen
-          {...common}
-          moving={moving}
-          onClose={() => setMoving(undefined)}
-          onBooked={() => void reload(clientWords.isMoved)}
-        />
+        <Suspense>
+          <BookVisit
+            isOpen
+            {...common}
+            moving={moving}
+            onClose={() => setMoving(undefined)}
+            onBooked={() => void reload(clientWords.isMoved)}
+          />
+        </Suspense>
       )}
       {cancelling && (
         <Dialog

@@ -14,12 +14,13 @@ import { marksOf } from '../body-marks';
 import { Booked } from './Booked';
 import { Care } from './Care';
 import styles from './ClientPage.module.css';
-import { PlaceFinding, usePlacing } from './PlaceFinding';
+import { usePlacing } from './usePlacing';
 import { Visits } from './Visits';
 import { volumesIn } from '../../core/volume-units';
 import { capitalise } from '../../core/wording/capitalise';
 
 // Parts of the record that are opened one at a time.
+const PlaceFinding = lazy(() => import('./PlaceFinding').then((found) => ({ default: found.PlaceFinding })));
 const EditClient = lazy(() => import('./EditClient').then((found) => ({ default: found.EditClient })));
 const Files = lazy(() => import('./Files').then((found) => ({ default: found.Files })));
 
@@ -144,7 +145,11 @@ export function ClientPage({ view, today, isOwner }: Props) {
                 </Button>
               )}
             </div>
-            {placing.isOpen && <PlaceFinding placing={placing} conditions={view.conditions} />}
+            {placing.isOpen && (
+              <Suspense>
+                <PlaceFinding placing={placing} conditions={view.conditions} />
+              </Suspense>
+            )}
             {findings.length === 0 && !placing.isOpen && (
               <p className={styles['quiet']}>{clientWords.nothingIsPlacedAllNodeGroups}</p>
             )}

@@ -1,12 +1,13 @@
 import { clientsWords } from './clients.words';
-import { useRef, useState } from 'react';
+import { lazy, Suspense, useRef, useState } from 'react';
 import type { FoundClient } from '../../contracts/client-views';
 import { Button } from '../../ui/button/Button';
 import { Field } from '../../ui/field/Field';
 import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
-import { AddClient } from './AddClient';
 import styles from './FindClients.module.css';
 import { useClientSearch } from './useClientSearch';
+
+const AddClient = lazy(async () => ({ default: (await import('./AddClient')).AddClient }));
 
 /** Clients, found as one types; and adding one. */
 export function FindClients({
@@ -73,7 +74,12 @@ export function FindClients({
         </table>
       )}
       {isAdding && (
-        <AddClient onClose={() => setIsAdding(false)} onAdded={({ id }) => window.location.assign(`/clients/${id}`)} />
+        <Suspense>
+          <AddClient
+            onClose={() => setIsAdding(false)}
+            onAdded={({ id }) => window.location.assign(`/clients/${id}`)}
+          />
+        </Suspense>
       )}
     </main>
   );

@@ -1,6 +1,6 @@
 import { closeWords } from './close.words';
 import type { VisitId } from '../../core/ids';
-import { homeWordsOf } from '../../catalogue/homecare/homecare';
+import { english as words } from '../../catalogue/homecare/words.en';
 import { type AftercareId, aftercareIds } from '../../core/visit/aftercare';
 import { ButtonLink } from '../../ui/button/Button';
 import type { Answers } from './answers';
@@ -19,7 +19,6 @@ const always: readonly AftercareId[] = ['normal', 'not-normal', 'call'];
 
 /** What the client should mind, proposed by what was done; lines can be taken out or put in. */
 export function Aftercare({ visitId, proposed, answers, onAnswer, isFixed }: Props) {
-  const words = homeWordsOf('');
   const chosen = answers.aftercare ?? proposed;
   const toggle = (id: AftercareId) => {
     const next = chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id];

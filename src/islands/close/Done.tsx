@@ -1,6 +1,6 @@
 import { closeWords } from './close.words';
 import { anatomy } from '../../catalogue/anatomy';
-import type { VisitView } from '../../contracts/visit-views';
+import type { VisitAtWork } from '../../contracts/visit-views';
 import { list } from '../../core/drainage/wording';
 import { givenOf } from '../../core/table/given';
 import { replay } from '../../core/table/progress';
@@ -11,7 +11,7 @@ import styles from './CloseView.module.css';
 const mostNamed = 4;
 
 /** What was done at the table, against the plan: steps, time, repetitions, what was left out. */
-export function Done({ visit }: { readonly visit: VisitView }) {
+export function Done({ visit }: { readonly visit: VisitAtWork }) {
   const state = replay(visit.events);
   const input = givenOf(visit.plan?.steps ?? [], state, visit.events);
   if (!input) return <p className={styles['soft']}>{closeWords.nothingWasDoneAtTheTable}</p>;

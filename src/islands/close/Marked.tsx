@@ -1,7 +1,7 @@
 import { closeWords } from './close.words';
 import { useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
-import type { VisitView } from '../../contracts/visit-views';
+import type { VisitAtWork } from '../../contracts/visit-views';
 import { shortLabel } from '../../core/anatomy/place-labels';
 import { regionLabel } from '../../core/anatomy/place';
 import { asksForSide, type Mark, markedPlace, marksInWords, marksOf, markWords } from '../../core/table/marks';
@@ -14,7 +14,7 @@ import { deviceId } from '../table/device';
 import styles from './CloseView.module.css';
 
 interface Props {
-  readonly visit: VisitView;
+  readonly visit: VisitAtWork;
   readonly note: string;
   readonly onTake: (sentences: readonly string[]) => void;
 }

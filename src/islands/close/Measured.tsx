@@ -1,6 +1,6 @@
 import { closeWords } from './close.words';
 import { useState } from 'react';
-import type { TapingView, VisitView } from '../../contracts/visit-views';
+import type { TapingView, VisitAtWork } from '../../contracts/visit-views';
 import { compareTapings } from '../../core/swelling/compare-tapings';
 import type { VolumeSettings } from '../../core/swelling/settings';
 import { type ShownVolumes, volumesIn } from '../../core/volume-units';
@@ -10,7 +10,7 @@ import styles from './Measured.module.css';
 import { ShortTape } from './ShortTape';
 
 /** Before and after in one visit: the change, and the shortest way to take the after-measure. */
-export function Measured({ visit }: { readonly visit: VisitView }) {
+export function Measured({ visit }: { readonly visit: VisitAtWork }) {
   const [after, setAfter] = useState<TapingView | null>(visit.after);
   const { before } = visit;
   return (

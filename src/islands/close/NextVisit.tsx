@@ -1,6 +1,6 @@
 import { closeWords } from './close.words';
 import { lazy, Suspense, useState } from 'react';
-import type { NextVisitView, VisitView } from '../../contracts/visit-views';
+import type { NextVisitView, VisitAtWork } from '../../contracts/visit-views';
 import { Button } from '../../ui/button/Button';
 import styles from './CloseView.module.css';
 
@@ -8,7 +8,7 @@ import styles from './CloseView.module.css';
 const BookVisit = lazy(async () => ({ default: (await import('../booking/BookVisit')).BookVisit }));
 
 /** When to come again, with the reasons; booked with the dialog of the house. */
-export function NextVisit({ visit, next }: { readonly visit: VisitView; readonly next: NextVisitView }) {
+export function NextVisit({ visit, next }: { readonly visit: VisitAtWork; readonly next: NextVisitView }) {
   const [isBooking, setIsBooking] = useState(false);
   const [booked, setBooked] = useState(next.booked);
   return (

@@ -1,6 +1,6 @@
 import { closeWords } from './close.words';
 import { type KeyboardEvent, useRef, useState } from 'react';
-import type { TapingView, VisitView } from '../../contracts/visit-views';
+import type { TapingView, VisitAtWork } from '../../contracts/visit-views';
 import { formatNumber, formatSigned } from '../../core/units';
 import type { Answer } from '../../contracts/routes/asking';
 import { SaveLine } from '../saving/SaveLine';
@@ -10,7 +10,7 @@ import { numberIn, readGirth } from '../measure/tape-cells';
 import styles from './ShortTape.module.css';
 
 interface Props {
-  readonly visit: VisitView;
+  readonly visit: VisitAtWork;
   readonly before: TapingView;
   readonly after: TapingView | null;
   readonly onSaved: (after: TapingView) => void;

@@ -1,6 +1,6 @@
 import { closeWords } from './close.words';
 import { format } from 'date-fns';
-import type { VisitView } from '../../contracts/visit-views';
+import type { VisitAtWork } from '../../contracts/visit-views';
 import styles from './Signed.module.css';
 
 /** Who signed the record, and that it was corrected since. */
@@ -8,7 +8,7 @@ export function Signed({
   signatures,
   version,
 }: {
-  readonly signatures: VisitView['signatures'];
+  readonly signatures: VisitAtWork['signatures'];
   readonly version: number;
 }) {
   const last = signatures.at(-1);

@@ -1,11 +1,11 @@
 import { closeWords } from './close.words';
-import type { CloseView, VisitView } from '../../contracts/visit-views';
+import type { CloseView, VisitAtWork } from '../../contracts/visit-views';
 import { Field } from '../../ui/field/Field';
 import type { Answers } from './answers';
 import styles from './Used.module.css';
 
 interface Props {
-  readonly visit: VisitView;
+  readonly visit: VisitAtWork;
   readonly stones: CloseView['stones'];
   readonly answers: Answers;
   readonly onAnswer: (change: Partial<Answers>) => void;

@@ -1,6 +1,6 @@
 import { useCallback, useRef, useState } from 'react';
 import type { Answer } from '../../contracts/routes/asking';
-import type { VisitView } from '../../contracts/visit-views';
+import type { VisitAtWork } from '../../contracts/visit-views';
 import { send } from '../api';
 import type { Comparison } from '../saving/SaveLine';
 import { versioned } from '../saving/sending';
@@ -12,7 +12,7 @@ const typingMs = 600;
 const typed: readonly (keyof Answers)[] = ['note', 'noteDoc', 'oilMl', 'stonesUsed'];
 
 /** The answers of the end: kept as they are given, sent one after the other; what is typed, when typing rests. */
-export function useClosing(visit: VisitView) {
+export function useClosing(visit: VisitAtWork) {
   const params = { id: visit.id };
   const [answers, setAnswers] = useState<Answers>(() => answersFrom(visit.closing));
   const latest = useRef(answers);

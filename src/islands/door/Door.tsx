@@ -1,13 +1,15 @@
 import { doorWords } from './door.words';
-import { useEffect, useState } from 'react';
-import { Dialog as AriaDialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import type { MeView } from '../../contracts/people-views';
 import { Dialog } from '../../ui/dialog/Dialog';
+import { useLater } from '../../ui/later';
 import { useCover } from '../../ui/shortcuts/use-shortcuts';
 import { openedEvent, provedEvent, proveEvent, send, type Shut, shutEvent } from '../api';
 import styles from './Door.module.css';
 import { PinForm } from './PinForm';
-import { SignInForm } from './SignInForm';
+
+const fetchDoor = () => import('./ShutDoor').then(({ ShutDoor }) => ({ default: ShutDoor }));
+const ShutDoor = lazy(fetchDoor);
 
 const idleMs = 10 * 60_000;
 
@@ -57,6 +59,7 @@ export function Door({ me }: { readonly me: MeView }) {
     };
   }, [me.hasPin, shut]);
 
+  useLater(fetchDoor);
   useCover(shut !== undefined);
   const open = () => {
     setShut(undefined);
@@ -81,26 +84,11 @@ export function Door({ me }: { readonly me: MeView }) {
           }}
         />
       </Dialog>
-      <ModalOverlay className={styles['cover'] ?? ''} isOpen={shut !== undefined} isKeyboardDismissDisabled>
-        <Modal>
-          <AriaDialog className={styles['door'] ?? ''}>
-            <Heading slot="title" level={2}>
-              {shut === 'locked' ? doorWords.lockedFor(me.name) : doorWords.signInAgain}
-            </Heading>
-            <p>{shut === 'locked' ? doorWords.everythingIsAsYouLeftIt : doorWords.youWereSignedOutWhatYou}</p>
-            {shut === 'locked' ? (
-              <PinForm
-                label={doorWords.yourPin}
-                button={doorWords.open}
-                onOpen={open}
-                onEnded={() => setShut('signed-out')}
-              />
-            ) : (
-              <SignInForm people={me.people} onOpen={open} />
-            )}
-          </AriaDialog>
-        </Modal>
-      </ModalOverlay>
+      {shut && (
+        <Suspense fallback={<div className={styles['cover']} />}>
+          <ShutDoor me={me} shut={shut} onOpen={open} onEnded={() => setShut('signed-out')} />
+        </Suspense>
+      )}
     </>
   );
 }

@@ -2,7 +2,7 @@ import { homeWords } from './home.words';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import type { KeptSheet } from '../../contracts/home-views';
-import type { VisitView } from '../../contracts/visit-views';
+import type { VisitHeadView } from '../../contracts/visit-views';
 import { Button, ButtonLink } from '../../ui/button/Button';
 import { send, sentenceOf } from '../api';
 import shared from './HomeSheetView.module.css';
@@ -10,7 +10,7 @@ import styles from './Given.module.css';
 import { PaperLog } from './PaperLog';
 
 interface Props {
-  readonly visit: VisitView;
+  readonly visit: VisitHeadView;
   readonly sheets: readonly KeptSheet[];
   readonly onSheets: (sheets: readonly KeptSheet[]) => void;
   readonly today: string;

@@ -1,10 +1,11 @@
 import { houseWords } from './house.words';
 import { roleWords } from './role-words';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import type { HouseView, PersonView } from '../../contracts/house-views';
 import { Button } from '../../ui/button/Button';
-import { EditPerson } from './EditPerson';
 import styles from './House.module.css';
+
+const EditPerson = lazy(async () => ({ default: (await import('./EditPerson')).EditPerson }));
 
 /** Who works here, what they may and when. */
 export function People({ people, qualifications }: Pick<HouseView, 'people' | 'qualifications'>) {
@@ -43,11 +44,13 @@ export function People({ people, qualifications }: Pick<HouseView, 'people' | 'q
         ))}
       </ul>
       {editing && (
-        <EditPerson
-          person={editing === 'new' ? null : editing}
-          qualifications={qualifications}
-          onClose={() => setEditing(undefined)}
-        />
+        <Suspense>
+          <EditPerson
+            person={editing === 'new' ? null : editing}
+            qualifications={qualifications}
+            onClose={() => setEditing(undefined)}
+          />
+        </Suspense>
       )}
     </>
   );

@@ -8,6 +8,7 @@ import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
 import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import { useToasts } from '../../ui/toast/useToasts';
+import { send, sentenceOf } from '../api';
 import { Filters } from './Filters';
 import { type Filter, filterProtocols, filterTechniques, noFilter, regionsByTechnique } from './filter-library';
 import { directionRoutes, nodeMarks, placesOfStep, regionMarks, regionOf } from './library-marks';
@@ -54,9 +55,12 @@ export function LibraryView({ first, opened }: Props) {
     window.history.replaceState(null, '', `/library?${query}`);
   };
   const reload = async (words: string) => {
-    const answer = await fetch('/api/library/view');
-    if (answer.ok) setView((await answer.json()) as View);
-    say(words);
+    try {
+      setView(await send('GET /api/library/view'));
+      say(words);
+    } catch (error) {
+      say(sentenceOf(error));
+    }
   };
 
   const steps: readonly Pick<ProtocolStep, 'regions' | 'side' | 'technique'>[] =

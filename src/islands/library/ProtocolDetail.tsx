@@ -1,5 +1,5 @@
 import { libraryWords } from './library.words';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import type { LibraryView } from '../../contracts/library-views';
 import { type Protocol, protocolStepSeconds, type ProtocolStep } from '../../core/library/protocol';
 import { formatClock } from '../../core/units';
@@ -8,8 +8,9 @@ import { send, sentenceOf } from '../api';
 import { Differences } from './Differences';
 import shared from './LibraryView.module.css';
 import styles from './ProtocolDetail.module.css';
-import { ProtocolEditor } from './ProtocolEditor';
 import { plainWords } from './words';
+
+const ProtocolEditor = lazy(async () => ({ default: (await import('./ProtocolEditor')).ProtocolEditor }));
 
 interface Props {
   readonly entry: LibraryView['protocols'][number];
@@ -47,13 +48,15 @@ export function ProtocolDetail({ entry, view, step, onStep, onChanged, say }: Pr
   };
   if (edited)
     return (
-      <ProtocolEditor
-        first={edited.value}
-        basedOn={edited.basedOn}
-        view={view}
-        onClose={() => setEdited(undefined)}
-        onSaved={onChanged}
-      />
+      <Suspense>
+        <ProtocolEditor
+          first={edited.value}
+          basedOn={edited.basedOn}
+          view={view}
+          onClose={() => setEdited(undefined)}
+          onSaved={onChanged}
+        />
+      </Suspense>
     );
   return (
     <>

@@ -1,5 +1,5 @@
 import { libraryWords } from './library.words';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import type { Entry, LibraryView } from '../../contracts/library-views';
 import type { Technique } from '../../core/library/technique';
 import { formatNumber } from '../../core/units';
@@ -8,8 +8,9 @@ import { send, sentenceOf } from '../api';
 import { Differences } from './Differences';
 import shared from './LibraryView.module.css';
 import styles from './TechniqueDetail.module.css';
-import { TechniqueForm } from './TechniqueForm';
 import { directionWords, familyWords, handWords, standingWords, touchWords, traitWords } from './words';
+
+const TechniqueForm = lazy(async () => ({ default: (await import('./TechniqueForm')).TechniqueForm }));
 
 interface Props {
   readonly entry: Entry<Technique>;
@@ -36,15 +37,17 @@ export function TechniqueDetail({ entry, view, onOpenProtocol, onChanged, say }:
   };
   if (edited)
     return (
-      <TechniqueForm
-        first={edited.value}
-        basedOn={edited.basedOn}
-        taken={new Set(view.techniques.map((one) => one.value.id))}
-        modalities={view.modalities}
-        others={view.techniques.map((one) => one.value)}
-        onClose={() => setEdited(undefined)}
-        onSaved={onChanged}
-      />
+      <Suspense>
+        <TechniqueForm
+          first={edited.value}
+          basedOn={edited.basedOn}
+          taken={new Set(view.techniques.map((one) => one.value.id))}
+          modalities={view.modalities}
+          others={view.techniques.map((one) => one.value)}
+          onClose={() => setEdited(undefined)}
+          onSaved={onChanged}
+        />
+      </Suspense>
     );
   const { min, usual, max } = value.repetitions;
   const seconds = value.secondsPerRepetition * value.placements;

@@ -2,6 +2,9 @@ import { countOf } from '../../core/wording/count';
 
 /** What the library view says, in the order of its files. */
 export const libraryWords = {
+  // LibraryPage
+  theLibraryComes: 'The library comes …',
+  fetchItAgain: 'Fetch it again',
   // AddStep
   addAStepTo: (part: string) => `Add a step to “${part}”`,
   technique: 'Technique',

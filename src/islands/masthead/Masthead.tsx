@@ -1,25 +1,9 @@
 import { mastheadWords } from './masthead.words';
-import {
-  BookOpen,
-  ChevronDown,
-  Clock3,
-  Droplets,
-  House,
-  KeyRound,
-  LifeBuoy,
-  Lamp,
-  Lock,
-  LogOut,
-  MonitorSmartphone,
-  Search,
-  ShieldCheck,
-  Sun,
-  UserRound,
-} from 'lucide-react';
-import { useState, useSyncExternalStore } from 'react';
-import { Button, Menu, MenuItem, MenuTrigger, Popover, Separator } from 'react-aria-components';
+import { BookOpen, ChevronDown, Clock3, Droplets, House, Search, UserRound } from 'lucide-react';
+import { lazy, Suspense, useRef, useState, useSyncExternalStore } from 'react';
 import type { MeView } from '../../contracts/people-views';
 import { Kbd } from '../../ui/kbd/Kbd';
+import { useLater } from '../../ui/later';
 import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import { send, shutEvent } from '../api';
 import { Door } from '../door/Door';
@@ -32,6 +16,9 @@ import { SecondFactor } from '../door/SecondFactor';
 import { Dialog } from '../../ui/dialog/Dialog';
 import styles from './Masthead.module.css';
 import { useNewBuild } from './useNewBuild';
+
+const fetchMenu = () => import('./WhoMenu').then(({ WhoMenu }) => ({ default: WhoMenu }));
+const WhoMenu = lazy(fetchMenu);
 
 interface Props {
   readonly place: 'day' | 'clients' | 'bench' | 'library' | 'house' | 'outbox' | 'guide';
@@ -50,6 +37,9 @@ function watchLight(onChange: () => void): () => void {
 export function Masthead({ place, me }: Props) {
   const isLamp = useSyncExternalStore(watchLight, readLight, () => false);
   const isNewBuild = useNewBuild();
+  useLater(fetchMenu);
+  const who = useRef<HTMLButtonElement>(null);
+  const [isMenuOpen, setIsMenuOpen] = useState(false);
   const [hasPin, setHasPin] = useState(me.hasPin);
   const [isSettingPin, setIsSettingPin] = useState(false);
   const [isListing, setIsListing] = useState(false);
@@ -135,64 +125,25 @@ export function Masthead({ place, me }: Props) {
         <Search size={20} aria-hidden="true" />
         <span>{mastheadWords.findAClient}</span> <Kbd>/</Kbd>
       </a>
-      <MenuTrigger>
-        <Button className={styles['who'] ?? ''} aria-label={mastheadWords.isSignedInOpenTheMenu(me.initials, me.name)}>
-          <span className={styles['initials']}>{me.initials}</span>
-          <ChevronDown size={16} aria-hidden="true" />
-        </Button>
-        <Popover className={styles['popover'] ?? ''} placement="bottom end">
-          <Menu className={styles['menu'] ?? ''} onAction={act}>
-            {me.people.map((person) => (
-              <MenuItem key={person.id} id={String(person.id)} textValue={person.name} className={styles['item'] ?? ''}>
-                <strong>{person.name}</strong>
-                <span>
-                  {person.title}
-                  {person.id === me.id ? mastheadWords.signedIn : ''}
-                </span>
-              </MenuItem>
-            ))}
-            {hasPin && (
-              <MenuItem id="lock" textValue={mastheadWords.lockTheScreen} className={styles['item'] ?? ''}>
-                <strong>
-                  <Lock size={16} aria-hidden="true" /> {mastheadWords.lockTheScreen}
-                </strong>
-              </MenuItem>
-            )}
-            <MenuItem id="pin" textValue={mastheadWords.myPin} className={styles['item'] ?? ''}>
-              <strong>
-                <KeyRound size={16} aria-hidden="true" /> {hasPin ? mastheadWords.changeMyPin : mastheadWords.setMyPin}
-              </strong>
-            </MenuItem>
-            <MenuItem id="devices" textValue={mastheadWords.devices} className={styles['item'] ?? ''}>
-              <strong>
-                <MonitorSmartphone size={16} aria-hidden="true" /> {mastheadWords.devices}
-              </strong>
-            </MenuItem>
-            <MenuItem id="factor" textValue={mastheadWords.secondFactor} className={styles['item'] ?? ''}>
-              <strong>
-                <ShieldCheck size={16} aria-hidden="true" /> {mastheadWords.secondFactor}
-              </strong>
-            </MenuItem>
-            <MenuItem id="out" textValue={mastheadWords.signOut} className={styles['item'] ?? ''}>
-              <strong>
-                <LogOut size={16} aria-hidden="true" /> {mastheadWords.signOut}
-              </strong>
-            </MenuItem>
-            <Separator className={styles['separator'] ?? ''} />
-            <MenuItem id="guide" href="/guide" textValue={mastheadWords.guide} className={styles['item'] ?? ''}>
-              <strong>
-                <LifeBuoy size={16} aria-hidden="true" /> {mastheadWords.guide}
-              </strong>
-            </MenuItem>
-            <MenuItem id="light" textValue={mastheadWords.light} className={styles['item'] ?? ''}>
-              <strong>
-                {isLamp ? <Sun size={16} aria-hidden="true" /> : <Lamp size={16} aria-hidden="true" />}{' '}
-                {isLamp ? mastheadWords.daylight : mastheadWords.lampLight}
-              </strong>
-            </MenuItem>
-          </Menu>
-        </Popover>
-      </MenuTrigger>
+      <button
+        ref={who}
+        type="button"
+        className={styles['who']}
+        aria-label={mastheadWords.isSignedInOpenTheMenu(me.initials, me.name)}
+        aria-haspopup="menu"
+        aria-expanded={isMenuOpen}
+        onPointerEnter={() => void fetchMenu()}
+        onFocus={() => void fetchMenu()}
+        onClick={() => setIsMenuOpen(true)}
+      >
+        <span className={styles['initials']}>{me.initials}</span>
+        <ChevronDown size={16} aria-hidden="true" />
+      </button>
+      {isMenuOpen && (
+        <Suspense>
+          <WhoMenu at={who} me={me} hasPin={hasPin} isLamp={isLamp} onAct={act} onClose={() => setIsMenuOpen(false)} />
+        </Suspense>
+      )}
       {unsent > 0 && <SignOutDialog count={unsent} onStay={() => setUnsent(0)} onLeave={() => void signOut()} />}
       {isSecuring && (
         <Dialog title={mastheadWords.secondFactor} isOpen onClose={() => setIsSecuring(false)}>

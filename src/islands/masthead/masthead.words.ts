@@ -10,6 +10,7 @@ export const mastheadWords = {
   library: 'Library',
   house: 'House',
   findAClient: 'Find a client',
+  menu: 'Who is signed in',
   isSignedInOpenTheMenu: (initials: string, name: string) => `${initials}: ${name} is signed in. Open the menu`,
   signedIn: ' · signed in',
   lockTheScreen: 'Lock the screen',

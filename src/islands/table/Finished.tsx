@@ -1,5 +1,5 @@
 import { tableWords } from './table.words';
-import type { VisitView } from '../../contracts/visit-views';
+import type { VisitAtWork } from '../../contracts/visit-views';
 import { formatClock } from '../../core/units';
 import { type Keeping, keepingWords } from './keeping';
 import shared from './TableView.module.css';
@@ -13,7 +13,7 @@ export function Finished({
   total,
   keeping,
 }: {
-  readonly visit: VisitView;
+  readonly visit: VisitAtWork;
   readonly visitMs: number;
   readonly done: number;
   readonly total: number;

@@ -1,6 +1,6 @@
 import { tableWords } from './table.words';
 import { anatomy } from '../../catalogue/anatomy';
-import type { VisitView } from '../../contracts/visit-views';
+import type { VisitAtWork } from '../../contracts/visit-views';
 import type { FaceLine } from '../../core/facial/line';
 import type { TableStep, ToldStep } from '../../core/table/table-step';
 import { BodyMap } from '../../ui/body-map/BodyMap';
@@ -10,7 +10,7 @@ import { bestDrawing } from '../../ui/body-map/views';
 import { marksOf } from '../body-marks';
 
 interface Props {
-  readonly visit: VisitView;
+  readonly visit: VisitAtWork;
   readonly step: TableStep;
   /** The client's lines, for steps that run across them. */
   readonly lines?: readonly FaceLine[] | undefined;
@@ -59,7 +59,7 @@ function ToldMap({
   told: { places, lines: worked = [] },
   lines,
 }: {
-  readonly visit: VisitView;
+  readonly visit: VisitAtWork;
   readonly told: ToldStep;
   readonly lines: readonly FaceLine[];
 }) {

@@ -3,7 +3,7 @@ import { format, parseISO } from 'date-fns';
 import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TableStones } from '../../contracts/stone-views';
-import type { PlanView, VisitView } from '../../contracts/visit-views';
+import type { PlanAtWork, VisitAtWork } from '../../contracts/visit-views';
 import { phasesOf } from '../../core/drainage/step-words';
 import { isTimeToAsk } from '../../core/table/marks';
 import type { MarkKind } from '../../core/table/mark-kinds';
@@ -46,8 +46,8 @@ const ConductingDialog = lazy(() =>
 );
 
 interface Props {
-  readonly visit: VisitView;
-  readonly plan: PlanView;
+  readonly visit: VisitAtWork;
+  readonly plan: PlanAtWork;
   readonly stones?: TableStones;
   /** Kinds of work in which every step is said and asked about first. */
   readonly askedWork?: readonly string[];

@@ -1,5 +1,5 @@
 import { tableWords } from './table.words';
-import type { PlanView } from '../../contracts/visit-views';
+import type { PlanAtWork } from '../../contracts/visit-views';
 import type { Seconds } from '../../core/quantities';
 import { spanOf, type TableStep } from '../../core/table/table-step';
 
@@ -11,7 +11,7 @@ export function planSeconds(steps: readonly TableStep[], step: TableStep, stepSe
 }
 
 /** What is on the hands for a step: of the treatment’s part, or as drainage is given. */
-export function handsOf(plan: PlanView, step: TableStep): string {
+export function handsOf(plan: PlanAtWork, step: TableStep): string {
   const block = plan.treatment?.blocks.find(({ steps }) => steps.includes(step.id));
   if (block)
     return block.hands === 'tool'

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
-import type { VisitView } from '../../contracts/visit-views';
+import type { VisitAtWork } from '../../contracts/visit-views';
 import { mergeEvents } from '../../core/table/events';
 import type { TableEvent } from '../../core/table/table-event';
 import { send } from '../api';
@@ -24,7 +24,7 @@ const mostAtOnce = 200;
  * The events of a running treatment. Each press is numbered and kept on the device first, then sent; the house answers
  * for it or it is sent again. A device that does not lead asks every other second how things stand.
  */
-export function useEvents(visit: VisitView, planVersion: number) {
+export function useEvents(visit: VisitAtWork, planVersion: number) {
   const [events, setEvents] = useState<readonly TableEvent[]>(visit.events);
   const [role, setRole] = useState<Role>('leads');
   const [storeKind, setStoreKind] = useState<EventStore['kind']>();

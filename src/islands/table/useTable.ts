@@ -2,7 +2,7 @@ import type { OilId } from '../../core/ids';
 import type { Drops, Seconds } from '../../core/quantities';
 import { droppedOf } from '../../core/table/dropped';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import type { VisitView } from '../../contracts/visit-views';
+import type { VisitAtWork } from '../../contracts/visit-views';
 import { askedBefore, asksForSide, longerStay, marksOf, withoutWork, withoutTechnique } from '../../core/table/marks';
 import type { MarkKind, MarkSide } from '../../core/table/mark-kinds';
 import { clocksAt, replay } from '../../core/table/progress';
@@ -31,7 +31,7 @@ interface Extra {
 
 /** The running treatment: every press becomes an event that is kept here first and then sent; the state is replayed from them. */
 export function useTable(
-  visit: VisitView,
+  visit: VisitAtWork,
   planned: readonly TableStep[],
   planVersion: number,
   availableSeconds: Seconds,

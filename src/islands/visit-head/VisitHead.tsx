@@ -3,7 +3,7 @@ import { ChevronLeft } from 'lucide-react';
 import { use, useEffect, useRef } from 'react';
 import type { Stage, StageOrEnd } from '../../contracts/people-views';
 import { stages } from '../../core/visit/stage';
-import type { VisitView } from '../../contracts/visit-views';
+import type { VisitHeadView } from '../../contracts/visit-views';
 import { type Stone, SteppingStones } from '../../ui/stones/SteppingStones';
 import { Shortcuts } from '../../ui/shortcuts/Shortcuts';
 import { RefreshContext } from './refresh';
@@ -21,13 +21,13 @@ const names: Readonly<Record<(typeof walked)[number], string>> = {
 };
 
 interface Props {
-  readonly visit: VisitView;
+  readonly visit: VisitHeadView;
   readonly here: (typeof walked)[number];
   readonly stage?: StageOrEnd;
 }
 
 /** What of the asking is missing, for a visit that has not begun at the table. */
-function missingWords({ missing, events }: VisitView): string | undefined {
+function missingWords({ missing, events }: VisitHeadView): string | undefined {
   if (missing.length === 0 || events.length > 0) return undefined;
   const names = { intake: 'intake', consent: 'consent', check: 'check' } as const;
   return visitHeadWords.missing(missing.map(({ gate }) => names[gate]).join(', '));

@@ -28,6 +28,7 @@ import { mostOf } from './how-often';
 import { judgeVisit } from '../screening/judge-visit';
 import { isoDay, shortDay } from '../shared/house-clock';
 import { readHouseLibrary } from '../library/read-library';
+import { headOf } from '../visits/at-work';
 import { completeVisit, readVisitFrame } from '../visits/read-visit';
 import type { VisitRecord } from '../visits/visit-record';
 import type { Actor, SaveRefusal } from '../shared/saving';
@@ -46,7 +47,7 @@ export async function readHome(db: Db, visitId: VisitId, now: Date): Promise<Hom
   // What was given last goes on, unless this visit did something that a sheet of its own carries on at home.
   const isOther = carriedOn(record) !== undefined && latest?.wish.routine !== suited.routine;
   return {
-    visit,
+    visit: headOf(visit),
     offers: homeRoutines.map((routine) => {
       const { mostPerWeek, whyNotMore } = mostPerWeekOf(judgement, routine);
       return {

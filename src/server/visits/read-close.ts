@@ -11,6 +11,7 @@ import { replay } from '../../core/table/progress';
 import { aftercareFor } from '../../core/visit/aftercare';
 import type { CloseView, VisitView } from '../../contracts/visit-views';
 import type { Db } from '../db/connection';
+import { visitAtWork } from './at-work';
 import { proposeNext } from './propose-next';
 import { type HouseLibrary, readHouseLibrary } from '../library/read-library';
 import { judgeVisit } from '../screening/judge-visit';
@@ -27,7 +28,7 @@ export async function readClose(db: Db, visitId: VisitId, now: Date): Promise<Cl
   const steps = visit.plan?.steps ?? [];
   const rotations = steps.some(({ told }) => told?.stones) ? rotationsOf(steps, await readTray(db, record)) : [];
   return {
-    visit,
+    visit: visitAtWork(visit),
     next: await proposeNext(db, visitId, now),
     aftercare: aftercareFor({
       modalities: input,
