@@ -116,6 +116,11 @@ describe('what cannot be sent at once', () => {
   });
 
   it('is asked about before somebody signs out, and is gone from the device afterwards', async () => {
+    // Menu and dialogs come some seconds after the view, so that they are here when the network goes.
+    await page.waitForFunction(() => {
+      const fetched = performance.getEntriesByType('resource').map(({ name }) => name);
+      return ['WhoMenu', 'OpenDialog'].every((part) => fetched.some((name) => name.includes(part)));
+    });
     await page.setOfflineMode(true);
     await choose(page, 'Comfort, 0 to 10', '7');
     await words(page, 'safe on this device');

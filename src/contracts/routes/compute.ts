@@ -33,6 +33,8 @@ import {
   TrendResponse,
 } from '../swelling';
 
+import { DrillAnswerRequest, DrillAnswerResponse, DrillRequest, DrillResponse } from '../training';
+
 /** A pure question to the core: open to everybody, nothing is stored, no house is needed. */
 const ask = <const Name extends string, Body extends z.ZodType, Answer extends z.ZodType>(
   name: Name,
@@ -170,5 +172,12 @@ export const computeRoutes = {
     TimeFitRequest,
     TimeFitResponse,
     'Repetitions that cost the least quality within a time, exactly.',
+  ),
+  drill: ask('drill', DrillRequest, DrillResponse, 'A made-up case to practise on: the same for the same seed.'),
+  drillAnswer: ask(
+    'drill-answer',
+    DrillAnswerRequest,
+    DrillAnswerResponse,
+    'Judges an answer to a case; null is given up, and still answers what would have been right.',
   ),
 } as const;

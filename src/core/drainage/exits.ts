@@ -4,7 +4,7 @@ import type { Rejection } from './wording';
 import { type Route, routesTo } from './routes';
 
 /** Groups that rerouted fluid may be led to. */
-const candidateGroups = ['axillary', 'inguinal', 'terminus'] as const;
+export const candidateGroups = ['axillary', 'inguinal', 'terminus'] as const;
 const everyKind = new Set(['flow', 'detour', 'crossing'] as const);
 
 /** An exit that costs more than this is no help. */

@@ -41,3 +41,12 @@ export function endOf(d: string): { readonly x: number; readonly y: number; read
   const [px = 0, py = 0] = numbers.slice(-4, -2);
   return { x, y, angle: (Math.atan2(y - py, x - px) * 180) / Math.PI };
 }
+
+/** The straight line from the beginning to the end of an arrow, as an angle: 0° to the right, clockwise as drawn. */
+export function chordDegrees(d: string): number | undefined {
+  const numbers = [...d.matchAll(/-?[\d.]+/g)].map(Number);
+  if (numbers.length < 4) return undefined;
+  const [x = 0, y = 0] = numbers;
+  const [toX = 0, toY = 0] = numbers.slice(-2);
+  return ((Math.atan2(toY - y, toX - x) * 180) / Math.PI + 360) % 360;
+}

@@ -79,7 +79,7 @@ describe('a finding under its yes', () => {
   it('asks for side, date and what follows', async () => {
     const html = detail(await opened(), 'nodes-removed-inguinal');
     expect(html).toContain('Side of the client');
-    expect(html).toContain('value="2023-01-01"');
+    expect(html).toContain('value="01/01/2023"');
     expect(html).toContain('Is the leg, foot or lower belly swollen or heavy?');
   });
 

@@ -3,7 +3,7 @@ import { BookOpen, ChevronDown, Clock3, Droplets, House, Search, UserRound } fro
 import { lazy, Suspense, useRef, useState, useSyncExternalStore } from 'react';
 import type { MeView } from '../../contracts/people-views';
 import { Kbd } from '../../ui/kbd/Kbd';
-import { useLater } from '../../ui/later';
+import { untilHere, useLater } from '../../ui/later';
 import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import { send, shutEvent } from '../api';
 import { Door } from '../door/Door';
@@ -13,12 +13,14 @@ import { countUnsent, endSession, wipeDevice } from '../saving/sign-out';
 import { SignOutDialog } from '../saving/SignOutDialog';
 import { OwnPin } from '../door/OwnPin';
 import { SecondFactor } from '../door/SecondFactor';
-import { Dialog } from '../../ui/dialog/Dialog';
+import { Dialog, keepDialogReady } from '../../ui/dialog/Dialog';
 import styles from './Masthead.module.css';
 import { useNewBuild } from './useNewBuild';
 
 const fetchMenu = () => import('./WhoMenu').then(({ WhoMenu }) => ({ default: WhoMenu }));
-const WhoMenu = lazy(fetchMenu);
+/** What may be wanted when the network is gone. */
+const fetchParts = () => Promise.all([fetchMenu(), keepDialogReady()]);
+const WhoMenu = lazy(untilHere(fetchMenu));
 
 interface Props {
   readonly place: 'day' | 'clients' | 'bench' | 'library' | 'house' | 'outbox' | 'guide';
@@ -37,7 +39,7 @@ function watchLight(onChange: () => void): () => void {
 export function Masthead({ place, me }: Props) {
   const isLamp = useSyncExternalStore(watchLight, readLight, () => false);
   const isNewBuild = useNewBuild();
-  useLater(fetchMenu);
+  useLater(fetchParts);
   const who = useRef<HTMLButtonElement>(null);
   const [isMenuOpen, setIsMenuOpen] = useState(false);
   const [hasPin, setHasPin] = useState(me.hasPin);
@@ -132,8 +134,7 @@ export function Masthead({ place, me }: Props) {
         aria-label={mastheadWords.isSignedInOpenTheMenu(me.initials, me.name)}
         aria-haspopup="menu"
         aria-expanded={isMenuOpen}
-        onPointerEnter={() => void fetchMenu()}
-        onFocus={() => void fetchMenu()}
+        onPointerEnter={() => void fetchParts().catch(() => undefined)}
         onClick={() => setIsMenuOpen(true)}
       >
         <span className={styles['initials']}>{me.initials}</span>

@@ -2,6 +2,7 @@ import { anatomy } from '../../catalogue/anatomy';
 import { oilBook } from '../../catalogue/oils/oils';
 import { screeningBook } from '../../catalogue/screening/screening';
 import { stoneBook } from '../../catalogue/stones/stones';
+import { trainingBooks } from '../../catalogue/training';
 import type { computeRoutes } from '../../contracts/routes/compute';
 import { readCase } from '../../core/drainage/case';
 import { checkCourse, stepErrors } from '../../core/drainage/check';
@@ -31,6 +32,7 @@ import { limbChange } from '../../core/swelling/limb-change';
 import { limbVolume } from '../../core/swelling/limb-volume';
 import { measurementError } from '../../core/swelling/measurement-error';
 import { trendOf } from '../../core/swelling/trend';
+import { markDrill, questionOf } from '../../core/training/drills';
 import { type Handler, unwrap } from '../http/endpoint';
 import { invalidFields, problem, unfeasible } from '../http/problem';
 import { computeHomeSheet, computeTreatment } from './compute-judged';
@@ -150,6 +152,12 @@ export const computeAnswers: ComputeAnswers = {
       detail: ringWords(ring),
       errors: [{ path: `blocks.${at}.after`, message: ringWords(ring) }],
     });
+  },
+  drill: ({ body }) => questionOf(trainingBooks, body) as never,
+  drillAnswer: ({ body: { answer, ...wish } }) => {
+    const marked = markDrill(trainingBooks, wish, answer);
+    if (marked.ok) return marked.value as never;
+    return invalidFields(marked.errors.map(({ path, message }) => ({ path: `answer.${path}`, message })));
   },
   timeFit: ({ body: { steps, availableSeconds, fill } }) => fitTime(steps, availableSeconds, fill),
 };

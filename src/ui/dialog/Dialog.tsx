@@ -1,9 +1,10 @@
 import { lazy, Suspense, useState } from 'react';
+import { untilHere } from '../later';
 import { useCover } from '../shortcuts/use-shortcuts';
 import type { DialogProps } from './dialog-props';
 
 const fetchDialog = () => import('./OpenDialog').then(({ OpenDialog }) => ({ default: OpenDialog }));
-const OpenDialog = lazy(fetchDialog);
+const OpenDialog = lazy(untilHere(fetchDialog));
 
 /** Has it here before it is opened: where the network may be gone by then. */
 export const keepDialogReady = async (): Promise<void> => void (await fetchDialog());

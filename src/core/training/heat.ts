@@ -1,0 +1,105 @@
+import type { Celsius, Seconds } from '../quantities';
+import type { MaterialId, SizeId, SkinId } from '../stones/book';
+import { contactOf } from '../stones/contact';
+import { firstTouchOf, type StoneClient } from '../stones/first-touch';
+import { restingTime } from '../stones/resting';
+import type { Drill, DrillFault, TrainingBooks } from './drill';
+import { scoreOf } from './drill';
+import { stoneInWords, timeInWords } from './case-words';
+import { trainingSays } from './training.says';
+
+interface HeatCase extends StoneClient {
+  readonly size: SizeId;
+  readonly material: MaterialId;
+  readonly thicknessMm: number;
+  readonly towelLayers: number;
+  readonly skinStartC: Celsius;
+  readonly ambientC: Celsius;
+  readonly best: HeatAnswer;
+}
+
+export type HeatQuestion = Omit<HeatCase, 'best'> & { readonly words: string };
+
+export interface HeatAnswer {
+  /** The warmest that the stone may be at the first touch. */
+  readonly firstC: Celsius;
+  /** How long it may then lie still. */
+  readonly seconds: Seconds;
+}
+
+const sizes = [
+  { size: 'placement', thicknessMm: 30 },
+  { size: 'large', thicknessMm: 35 },
+  { size: 'palm', thicknessMm: 25 },
+  { size: 'small', thicknessMm: 18 },
+] as const;
+const rightBelowC = 1;
+const rightShare = 0.2;
+const rightSeconds = 30;
+
+/** How warm a stone may be for a client, and how long it may lie. */
+export const heatDrill: Drill<HeatCase, HeatQuestion, HeatAnswer> = {
+  make: (books, draw, level) => {
+    const client: StoneClient = {
+      skin: draw.pick<SkinId>(level === 1 ? ['normal'] : ['normal', 'thin', 'thick']),
+      mostC: level >= 3 && draw.isLikely(0.5) ? draw.pick([38, 40, 42]) : null,
+      likes: level >= 2 && draw.isLikely(0.3) ? 'cooler' : 'usual',
+      lastRemark: level >= 2 && draw.isLikely(0.3) ? draw.pick([1, 2]) : null,
+    };
+    const towelLayers = level === 4 && draw.isLikely(0.3) ? 0 : draw.pick(level === 1 ? [1] : [1, 2, 3]);
+    const stone = {
+      ...draw.pick(sizes),
+      ...{ material: 'basalt' as const, towelLayers, skinStartC: 33, ambientC: draw.pick([22, 24, 26]) },
+    };
+    const { firstC } = firstTouchOf(books.stones.limits, client, 'still', towelLayers);
+    const { seconds } = restingTime(books.stones, { ...stone, skin: client.skin, startC: firstC });
+    return { ...client, ...stone, best: { firstC, seconds } };
+  },
+  ask: (_books, { best: _best, ...shown }) => ({ ...shown, words: stoneInWords(shown) }),
+  errors: () => [],
+  judge: (books, of, answer) => {
+    const faults: DrillFault[] = [];
+    const { firstC, seconds } = of.best;
+    let score = 1;
+    if (answer.firstC > firstC + 1e-9) {
+      faults.push({ rule: 'first-touch', text: trainingSays.tooHot(answer.firstC, firstC) });
+      score -= 0.5;
+    } else if (answer.firstC < firstC - rightBelowC) {
+      faults.push({ rule: 'first-touch', text: trainingSays.coolerThanNeeded(answer.firstC, firstC) });
+      score -= Math.min(0.3, 0.05 * (firstC - answer.firstC));
+    }
+    if (answer.seconds > seconds + 1e-9) {
+      faults.push({
+        rule: 'resting',
+        text:
+          seconds === 0
+            ? trainingSays.notStill
+            : trainingSays.tooLong(timeInWords(answer.seconds), timeInWords(seconds)),
+      });
+      score -= 0.4;
+    } else if (answer.seconds < seconds - Math.max(rightSeconds, rightShare * seconds)) {
+      faults.push({
+        rule: 'resting',
+        text: trainingSays.shorterThanNeeded(timeInWords(answer.seconds), timeInWords(seconds)),
+      });
+      score -= 0.2;
+    }
+    if (isBurning(books, of, answer)) {
+      faults.push({ rule: 'burn', text: trainingSays.thisBurns });
+      score -= 1;
+    }
+    return { score: scoreOf(score), faults };
+  },
+  best: (_books, { best }) => best,
+};
+
+/** What contact itself says about an answer: harm weighs double. */
+function isBurning({ stones }: TrainingBooks, of: HeatCase, { firstC, seconds }: HeatAnswer): boolean {
+  if (seconds <= 0 || (firstC <= of.best.firstC && seconds <= of.best.seconds)) return false;
+  const { material, thicknessMm, towelLayers, skin, skinStartC, ambientC } = of;
+  const contact = contactOf(stones, {
+    ...{ material, thicknessMm, towelLayers, skin, skinStartC, ambientC, seconds, startC: firstC },
+    mode: 'still',
+  });
+  return contact.burnRisk === 'stop';
+}
