@@ -11,6 +11,7 @@ export interface ShownVolumes {
   readonly decimals: number;
   /** Unrounded, in the unit. */
   readonly from: (ml: Millilitres) => number;
+  readonly toMl: (shown: number) => Millilitres;
   readonly bare: (ml: Millilitres) => string;
   readonly text: (ml: Millilitres) => string;
   /** With a plus sign on what is above zero. */
@@ -30,6 +31,7 @@ export function volumesIn(unit: VolumeUnit): ShownVolumes {
     name,
     decimals,
     from,
+    toMl: (shown) => shown * mlPer[unit],
     bare: (ml) => formatNumber(from(ml), decimals),
     text: (ml) => `${formatNumber(from(ml), decimals)} ${name}`,
     signedBare: (ml) => formatSigned(from(ml), decimals),

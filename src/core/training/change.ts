@@ -122,7 +122,7 @@ const leastShiftCm = 1.5;
  * than as the same limb grown or shrunk, come from a tape that was laid at other marks.
  * @returns by how much (cm), or undefined where it was not
  */
-export function slippedBy(
+function slippedBy(
   positions: readonly number[],
   before: readonly number[],
   after: readonly number[],

@@ -116,7 +116,7 @@ function wrongSteps(read: ReadCase, steps: readonly OrderStep[]): readonly Order
 }
 
 /** What an order lets out against what the best one does, 0–1, by the flow model. */
-export function shareDrained({ anatomy }: TrainingBooks, of: OrderCase, own: readonly OrderStep[]): number {
+function shareDrained({ anatomy }: TrainingBooks, of: OrderCase, own: readonly OrderStep[]): number {
   const graph = flowGraph(anatomy, of.read.hindrances, of.read.findings);
   const start = usualStart(anatomy, of.read.territories);
   const out = (steps: readonly OrderStep[]) => {

@@ -26,6 +26,11 @@ export interface Moving {
   readonly therapistId: TherapistId;
 }
 
+export interface Series {
+  readonly everyWeeks: number;
+  readonly times: number;
+}
+
 interface Props {
   readonly isOpen: boolean;
   readonly onClose: () => void;
@@ -35,6 +40,8 @@ interface Props {
   readonly lastWork: LastWork | null;
   readonly today: string;
   readonly moving?: Moving | undefined;
+  /** A series that was proposed: it can still be changed. */
+  readonly series?: Series | undefined;
   /** Where to go when it is booked: into the visit for those who treat, back to the client for the front desk. */
   readonly onBooked: (id: number) => void;
 }
@@ -47,7 +54,7 @@ export function instantOf(date: string, time: string): string {
 
 /** Books a visit, or moves one: times are proposed that leave room to tidy and to warm stones; any other can be typed. */
 export function BookVisit(props: Props) {
-  const { isOpen, onClose, clientId, clientName, therapists, lastWork, today, moving, onBooked } = props;
+  const { isOpen, onClose, clientId, clientName, therapists, lastWork, today, moving, series, onBooked } = props;
   const { state } = useOffers(clientId, isOpen && !moving);
   const offers = state.kind === 'here' ? state.offers : undefined;
   const [chosen, setChosen] = useState<{ readonly date: string; readonly time: string }>();
@@ -61,8 +68,8 @@ export function BookVisit(props: Props) {
       therapist: String(moving?.therapistId ?? therapists[0]?.id ?? ''),
       from: today,
       withStones: false,
-      times: '1',
-      everyWeeks: '1',
+      times: String(series?.times ?? 1),
+      everyWeeks: String(series?.everyWeeks ?? 1),
       startsAt: '',
     },
     houseNames: { holds: 'kind', therapistId: 'therapist', repeat: 'times' },

@@ -5,9 +5,11 @@ import type { BookedView } from '../../contracts/client-views';
 import type { LastWork } from '../../contracts/last-work';
 import type { TherapistView } from '../../contracts/people-views';
 import { Button } from '../../ui/button/Button';
+import { useIsBrowser } from '../../ui/charts/Drawn';
 import { Dialog } from '../../ui/dialog/Dialog';
 import type { Say } from '../../ui/toast/useToasts';
 import { send, sentenceOf } from '../api';
+import type { Series } from '../booking/BookVisit';
 import styles from './ClientPage.module.css';
 
 const BookVisit = lazy(async () => ({ default: (await import('../booking/BookVisit')).BookVisit }));
@@ -21,12 +23,15 @@ interface Props {
   /** Those who treat go straight into a visit that is for today. */
   readonly mayTreat: boolean;
   readonly say: Say;
+  /** Opens the booking with a series that was proposed. */
+  readonly series?: Series | undefined;
 }
 
 /** Visits that are to come: book, move, cancel. */
-export function Booked({ clientId, booked: first, therapists, today, lastWork, mayTreat, say }: Props) {
+export function Booked({ clientId, booked: first, therapists, today, lastWork, mayTreat, say, series }: Props) {
   const [booked, setBooked] = useState(first);
-  const [isBooking, setIsBooking] = useState(false);
+  const [isBooking, setIsBooking] = useState(series !== undefined);
+  const isBrowser = useIsBrowser();
   const [moving, setMoving] = useState<BookedView>();
   const [cancelling, setCancelling] = useState<BookedView>();
   const reload = async (words: string, undo?: () => void) => {
@@ -100,11 +105,12 @@ export function Booked({ clientId, booked: first, therapists, today, lastWork, m
           ))}
         </ul>
       )}
-      {isBooking && (
+      {isBrowser && isBooking && (
         <Suspense>
           <BookVisit
             isOpen
             {...common}
+            series={series}
             onClose={() => setIsBooking(false)}
             onBooked={(id) =>
               mayTreat ? window.location.assign(`/visits/${id}/ask`) : void reload(clientWords.isBooked)

@@ -11,6 +11,7 @@ import { Choice } from '../../ui/choice/Choice';
 import { useToasts } from '../../ui/toast/useToasts';
 import { send, sentenceOf } from '../api';
 import { marksOf } from '../body-marks';
+import type { Series } from '../booking/BookVisit';
 import { Booked } from './Booked';
 import { Care } from './Care';
 import styles from './ClientPage.module.css';
@@ -38,10 +39,12 @@ interface Props {
   readonly view: ClientView;
   readonly today: string;
   readonly isOwner: boolean;
+  /** Opens the booking with this series. */
+  readonly series?: Series | undefined;
 }
 
 /** One client: cautions that fit a glance, what is located on the body, all visits, and the record around them. */
-export function ClientPage({ view, today, isOwner }: Props) {
+export function ClientPage({ view, today, isOwner, series }: Props) {
   const { client, history } = view;
   const [findings, setFindings] = useState(view.findings);
   const [data, setData] = useState(view.data);
@@ -198,6 +201,7 @@ export function ClientPage({ view, today, isOwner }: Props) {
               today={today}
               lastWork={view.lastWork}
               mayTreat
+              series={series}
               say={say}
             />
             <Care view={view} isOwner={isOwner} say={say} />

@@ -12,6 +12,7 @@ import { bestDrawing } from '../../ui/body-map/views';
 import { Button } from '../../ui/button/Button';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { TimeRibbon } from '../../ui/time-ribbon/TimeRibbon';
+import { untilHere, useLater } from '../../ui/later';
 import { useToasts } from '../../ui/toast/useToasts';
 import { VisitHead } from '../visit-head/VisitHead';
 import { Course } from './Course';
@@ -27,6 +28,8 @@ import { useRefresh } from '../visit-head/refresh';
 import { WayCard } from './WayCard';
 import { waysOf } from './ways';
 
+const fetchReplay = async () => ({ default: (await import('../flow/Replay')).Replay });
+const Replay = lazy(untilHere(fetchReplay));
 const Chooser = lazy(async () => ({ default: (await import('../treatment/Chooser')).Chooser }));
 
 interface Props {
@@ -39,9 +42,11 @@ interface Props {
 export function PlanView({ visit, first, therapists }: Props) {
   const plan = usePlan(visit, first);
   const refresh = useRefresh();
+  useLater(fetchReplay);
   const [selectedId, setSelectedId] = useState<string>();
   const [isReasonAsked, setIsReasonAsked] = useState(false);
   const [isTaught, setIsTaught] = useState(false);
+  const [isFlowing, setIsFlowing] = useState(false);
   const [isChoosing, setIsChoosing] = useState(false);
   const [wayTo, setWayTo] = useState<PlaceId>();
   const ways = waysOf(plan);
@@ -60,6 +65,7 @@ export function PlanView({ visit, first, therapists }: Props) {
       setIsTaught((is) => !is);
     },
     undo: plan.undo,
+    flow: () => setIsFlowing(true),
     mend: () => {
       const ofSelected = plan.violations.find((v) => v.step === selectedId && v.fix);
       const fix = (ofSelected ?? plan.violations.find((v) => v.fix))?.fix;
@@ -151,9 +157,25 @@ export function PlanView({ visit, first, therapists }: Props) {
           needsReason={errors.length > 0 && plan.view.reason === ''}
           onAskReason={() => setIsReasonAsked(true)}
         >
+          <Button look="link" onClick={() => setIsFlowing(true)}>
+            <Kbd>F</Kbd> {planWords.seeItFlow}
+          </Button>
           <a href={`/visits/${visit.id}/print`}>{planWords.print}</a>
         </PlanActions>
       </footer>
+      {isFlowing && (
+        <Suspense>
+          <Replay
+            name={visit.client.name}
+            drainageCase={plan.view.drainageCase}
+            steps={plan.steps}
+            proposed={plan.view.isRearranged ? plan.view.plan.steps : undefined}
+            nodes={marks.nodes}
+            selected={selectedId}
+            onClose={() => setIsFlowing(false)}
+          />
+        </Suspense>
+      )}
       {isChoosing && (
         <Suspense>
           <Chooser

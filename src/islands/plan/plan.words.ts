@@ -13,6 +13,7 @@ export const planWords = {
   planAgain: 'Plan again',
 
   // Course
+  seeItFlow: 'See it flow',
   theCourse: 'The course',
   step: 'step',
   movedHereByYou: 'moved here by you',

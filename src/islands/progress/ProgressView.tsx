@@ -12,6 +12,7 @@ import { Drawn } from '../../ui/charts/Drawn';
 import { Choice } from '../../ui/choice/Choice';
 import { AtHome } from './AtHome';
 import { CompareDates } from './CompareDates';
+import { CourseAhead } from './CourseAhead';
 import { FeedbackTable, FiguresTable, SeenFigures } from './FiguresTable';
 import styles from './ProgressView.module.css';
 
@@ -80,6 +81,9 @@ export function ProgressView({ view }: { readonly view: View }) {
         )}
       </div>
       {offered.length > 0 && <Panels key={courseKey} view={view} course={course} what={shown} />}
+      {course?.points.some(({ excessMl }) => excessMl !== null) && (
+        <CourseAhead key={`ahead ${courseKey}`} clientId={view.client.id} course={course} />
+      )}
       {course && <FiguresTable course={course} visits={view.visits} />}
       {view.home.length > 0 && <AtHome home={view.home} />}
       {view.seen.rows.length > 0 && <SeenFigures seen={view.seen} />}

@@ -22,6 +22,41 @@ export const progressWords = {
   chooseTwoDifferentDates: 'Choose two different dates.',
   mostBetweenAndCm: (from: string, to: string, signed: string) => `, most between ${from} and ${to} cm (${signed})`,
 
+  // CourseAhead
+  theCourseAhead: 'The course ahead',
+  anEstimateNeverAPromise: 'An estimate from this client’s own visits, never a promise.',
+  notEnoughVisits: (more: string) => `Not enough visits yet: ${more} with both measures, before and after the work.`,
+  oneMore: 'one more',
+  moreOfThem: (count: string) => `${count} more`,
+  workingItOut: 'The course is worked out …',
+  tooLittleBeyondError: 'The visits took less than the measuring error: nothing can be said ahead.',
+  takesAndHolds: (percent: string, range: string, days: string, daysRange: string) =>
+    `A visit takes about ${percent} % of the excess (${range}); a third of that is left after ${days} days (${daysRange}).`,
+  range: (low: string, high: string) => `${low} to ${high}`,
+  noLongerChange: 'Visits as now no longer change it.',
+  whatMayBeRaised:
+    'To be raised: the compression and how old it is, what is done at home, the weight, and a new look by whoever refers.',
+  howFarAhead: 'How far ahead',
+  weeksAhead: (weeks: number) => `${weeks} weeks`,
+  goalIn: (unit: string) => `Goal, ${unit}`,
+  excessThatIsWanted: 'The excess over the other side that is wanted.',
+  giveTheGoalAsANumber: 'Give the goal as a number, such as 300.',
+  excessJustBeforeTheVisitAfter:
+    'Excess just before the visit after the last one; in brackets where eight of ten draws lie.',
+  aVisitEvery: 'A visit every',
+  visitsThatIs: 'Visits',
+  wouldComeTo: 'Would come to',
+  about: (middle: string, low: string, high: string) => `${middle} (${low} to ${high})`,
+  lowerThanAnythingMeasured: 'lower than anything measured so far: no forecast',
+  week: 'week',
+  weeks: (count: number) => `${count} weeks`,
+  days: (count: number) => `${count} days`,
+  noneReachesTheGoal: 'None of these intervals reaches the goal within this time, by what has been measured.',
+  reachesItSafely: (every: string) => `A visit every ${every} reaches the goal, at the cautious end too.`,
+  reachesItInTheMiddle: (every: string) =>
+    `A visit every ${every} reaches the goal in the middle case; at the cautious end it does not.`,
+  bookASeries: 'Book this series …',
+
   // FiguresTable
   allFigures: 'All figures',
   to2: 'to',

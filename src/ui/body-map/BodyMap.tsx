@@ -158,6 +158,7 @@ export function BodyMap(props: BodyMapProps) {
               <path
                 d={region.d}
                 className={styles['region']}
+                data-region={region.id}
                 data-tone={mark?.tone}
                 data-selected={region.id === selected ? true : undefined}
                 style={mark?.strength === undefined ? undefined : { fillOpacity: 0.15 + 0.85 * mark.strength }}

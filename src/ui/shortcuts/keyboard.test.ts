@@ -27,6 +27,25 @@ describe('the names of keys', () => {
 });
 
 describe('the keyboard of a page', () => {
+  it('gives the keys of what covers a view to that alone, and to nobody under a second cover', () => {
+    const keys = new Keyboard();
+    const [below, above] = [vi.fn(), vi.fn()];
+    keys.add(() => [{ keys: ['M'], act: below }]);
+    keys.add(() => [{ keys: ['F'], act: above }], { isOnTop: true });
+    const lift = keys.cover();
+    keys.press(pressOf('m'));
+    keys.press(pressOf('f'));
+    expect(below).not.toHaveBeenCalled();
+    expect(above).toHaveBeenCalledOnce();
+    const liftDoor = keys.cover();
+    keys.press(pressOf('f'));
+    expect(above).toHaveBeenCalledOnce();
+    liftDoor();
+    lift();
+    keys.press(pressOf('m'));
+    expect(below).toHaveBeenCalledOnce();
+  });
+
   it('does what the view says and spends the press', () => {
     const keys = new Keyboard();
     const act = vi.fn();

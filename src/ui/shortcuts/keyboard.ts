@@ -20,6 +20,8 @@ export interface Manner {
   readonly isSteady?: boolean;
   /** Of the whole application: a view that uses the key itself comes first, and the sheet lists it last. */
   readonly isEverywhere?: boolean;
+  /** Of what covers the rest itself: heard although nothing below is. */
+  readonly isOnTop?: boolean;
 }
 
 /** What a key press tells; a `KeyboardEvent` is one. */
@@ -122,11 +124,13 @@ export class Keyboard {
 
   /** Does what a press means here. @returns whether it meant anything */
   press(event: Press): boolean {
-    if (this.#covers > 0 || event.defaultPrevented) return false;
+    if (event.defaultPrevented) return false;
     const cap = capOf(event);
     const target = event.target as HTMLElement | null;
     if (isOfControl(target, cap)) return false;
     for (const { read, manner } of this.#inTurn()) {
+      // Under a cover its own keys are heard; under two, none.
+      if (this.#covers > 1 || (this.#covers === 1 && !manner.isOnTop)) continue;
       const found = read().find(({ keys, act }) => act && keys.includes(cap));
       if (!found || !isHeard(writingIn(target, cap), manner)) continue;
       event.preventDefault();

@@ -7,7 +7,7 @@ import { keyboard, type Manner, type Shortcut } from './keyboard';
  */
 export function useShortcuts(
   shortcuts: readonly Shortcut[],
-  { whileWriting, isSteady, isEverywhere }: Manner = {},
+  { whileWriting, isSteady, isEverywhere, isOnTop }: Manner = {},
 ): void {
   const latest = useRef(shortcuts);
   useLayoutEffect(() => {
@@ -20,8 +20,9 @@ export function useShortcuts(
         ...(whileWriting && { whileWriting }),
         ...(isSteady && { isSteady }),
         ...(isEverywhere && { isEverywhere }),
+        ...(isOnTop && { isOnTop }),
       }),
-    [whileWriting, isSteady, isEverywhere],
+    [whileWriting, isSteady, isEverywhere, isOnTop],
   );
 }
 

@@ -1,0 +1,222 @@
+import { useId, useState } from 'react';
+import type { LimbCourse } from '../../contracts/progress-views';
+import { longestThatReaches, visitsWanted } from '../../core/course/advice';
+import type { Course, CourseVisit, Forecast } from '../../core/course/course';
+import type { ClientId } from '../../core/ids';
+import { volumesIn } from '../../core/volume-units';
+import { ButtonLink } from '../../ui/button/Button';
+import { Choice } from '../../ui/choice/Choice';
+import { Field } from '../../ui/field/Field';
+import { typedNumber } from '../forms/numbers';
+import styles from './CourseAhead.module.css';
+import { progressWords } from './progress.words';
+import { useCourse } from './useCourse';
+
+const intervals = [3, 4, 7, 10, 14, 21, 28];
+const horizons = [42, 84, 168] as const;
+const weekDays = 7;
+const mostMl = 100_000;
+
+interface Props {
+  readonly clientId: ClientId;
+  readonly course: LimbCourse;
+}
+
+/** How often is often enough: an estimate from the client's own visits, with its range, and never a promise. */
+export function CourseAhead({ clientId, course }: Props) {
+  const visits = visitsOf(course);
+  const wanted = visitsWanted(visits);
+  return (
+    <section className={styles['ahead']} aria-label={progressWords.theCourseAhead}>
+      <div className={styles['heading']}>
+        <h2>{progressWords.theCourseAhead}</h2>
+        <p>{progressWords.anEstimateNeverAPromise}</p>
+      </div>
+      {wanted > 0 ? (
+        <p>{progressWords.notEnoughVisits(moreWords(wanted))}</p>
+      ) : (
+        <Ahead clientId={clientId} course={course} visits={visits} />
+      )}
+    </section>
+  );
+}
+
+function Ahead({ clientId, course: limb, visits }: Props & { readonly visits: readonly CourseVisit[] }) {
+  const [horizonDays, setHorizonDays] = useState<number>(84);
+  const [goal, setGoal] = useState('');
+  const volumes = volumesIn(limb.volumeUnit);
+  const typed = typedNumber(goal);
+  const isBadGoal = typed !== null && !(typed >= 0 && volumes.toMl(typed) <= mostMl);
+  const goalMl = isBadGoal || typed === null ? null : volumes.toMl(typed);
+  const course = useCourse({ visits, errorMl: errorOf(limb), intervals, horizonDays, phases: null, goalMl, seed: 1 });
+  if (!course)
+    return (
+      <p role="status" aria-busy="true">
+        {progressWords.workingItOut}
+      </p>
+    );
+  if (!course.enough) return <p>{progressWords.tooLittleBeyondError}</p>;
+  return (
+    <>
+      <p className={styles['sentence']}>{responseInWords(course)}</p>
+      {course.plateau && (
+        <div className={styles['plateau']} role="note">
+          <strong>{progressWords.noLongerChange}</strong>
+          <p>{progressWords.whatMayBeRaised}</p>
+        </div>
+      )}
+      <div className={styles['asked']}>
+        <Choice
+          label={progressWords.howFarAhead}
+          options={horizons.map((days) => ({ value: String(days), text: progressWords.weeksAhead(days / weekDays) }))}
+          value={String(horizonDays)}
+          onChange={(days) => setHorizonDays(Number(days))}
+        />
+        <Field
+          label={progressWords.goalIn(volumes.name)}
+          inputMode="decimal"
+          value={goal}
+          onChange={(event) => setGoal(event.target.value)}
+          error={isBadGoal ? progressWords.giveTheGoalAsANumber : undefined}
+          hint={progressWords.excessThatIsWanted}
+        />
+      </div>
+      <Fan course={course} goalMl={goalMl} text={volumes.text} />
+      {goalMl !== null && <Chosen clientId={clientId} course={course} goalMl={goalMl} horizonDays={horizonDays} />}
+    </>
+  );
+}
+
+interface FanProps {
+  readonly course: Course;
+  readonly goalMl: number | null;
+  readonly text: (ml: number) => string;
+}
+
+/** Each interval with the excess it would come to: its middle, and the range in which eight of ten draws lie. */
+function Fan({ course, goalMl, text }: FanProps) {
+  const most = Math.max(...course.forecast.map(({ highMl }) => highMl), goalMl ?? 0, 1);
+  const share = (ml: number) => `${Math.min(100, Math.max(0, (100 * ml) / most))}%`;
+  const id = useId();
+  return (
+    <table className={styles['fan']} aria-describedby={id}>
+      <caption id={id}>{progressWords.excessJustBeforeTheVisitAfter}</caption>
+      <thead>
+        <tr>
+          <th scope="col">{progressWords.aVisitEvery}</th>
+          <th scope="col">{progressWords.visitsThatIs}</th>
+          <th scope="col">{progressWords.wouldComeTo}</th>
+          <td />
+        </tr>
+      </thead>
+      <tbody>
+        {course.forecast.map((one) => (
+          <tr key={one.everyDays} data-reaches={(one.reachesGoal === true && !one.beyondSeen) || undefined}>
+            <th scope="row">{daysInWords(one.everyDays)}</th>
+            <td>{one.visits}</td>
+            <td>
+              {one.beyondSeen
+                ? progressWords.lowerThanAnythingMeasured
+                : progressWords.about(text(one.endMl), text(one.lowMl), text(one.highMl))}
+            </td>
+            <td aria-hidden="true">
+              <Bar one={one} share={share} goalMl={goalMl} />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Bar({
+  one,
+  share,
+  goalMl,
+}: {
+  readonly one: Forecast;
+  readonly share: (ml: number) => string;
+  readonly goalMl: number | null;
+}) {
+  return (
+    <div className={styles['bar']}>
+      {!one.beyondSeen && (
+        <>
+          <i style={{ left: share(one.lowMl), right: `calc(100% - ${share(one.highMl)})` }} />
+          <b style={{ left: share(one.endMl) }} />
+        </>
+      )}
+      {goalMl !== null && <em style={{ left: share(goalMl) }} />}
+    </div>
+  );
+}
+
+function Chosen({
+  clientId,
+  course,
+  goalMl,
+  horizonDays,
+}: {
+  readonly clientId: ClientId;
+  readonly course: Course;
+  readonly goalMl: number;
+  readonly horizonDays: number;
+}) {
+  const choice = longestThatReaches(course.forecast, goalMl);
+  if (!choice) return <p className={styles['chosen']}>{progressWords.noneReachesTheGoal}</p>;
+  const weeks = choice.everyDays / weekDays;
+  const every = daysInWords(choice.everyDays);
+  return (
+    <div className={styles['chosen']} role="status">
+      <p>{choice.isSafe ? progressWords.reachesItSafely(every) : progressWords.reachesItInTheMiddle(every)}</p>
+      {Number.isInteger(weeks) && (
+        <ButtonLink
+          href={`/clients/${clientId}?book=${weeks},${Math.max(1, Math.floor(horizonDays / choice.everyDays))}`}
+        >
+          {progressWords.bookASeries}
+        </ButtonLink>
+      )}
+    </div>
+  );
+}
+
+const moreWords = (count: number) =>
+  count === 1 ? progressWords.oneMore : progressWords.moreOfThem(['two', 'three', 'four'][count - 2] ?? String(count));
+
+const daysInWords = (days: number) =>
+  days % weekDays === 0
+    ? days === weekDays
+      ? progressWords.week
+      : progressWords.weeks(days / weekDays)
+    : progressWords.days(days);
+
+/** Excess of each visit before and after the work; a limb smaller than the other one has none. */
+function visitsOf({ points }: LimbCourse): readonly CourseVisit[] {
+  return points.flatMap(({ date, excessMl, afterExcessMl }) =>
+    excessMl === null
+      ? []
+      : [
+          {
+            day: date,
+            beforeMl: Math.max(0, excessMl),
+            afterMl: afterExcessMl === null ? null : Math.max(0, afterExcessMl),
+          },
+        ],
+  );
+}
+
+/** What two tapings of one visit can differ by with the marks left on (mL, 95 %): by the least sure of them. */
+const errorOf = ({ points }: LimbCourse): number =>
+  1.96 * Math.SQRT2 * Math.max(...points.map(({ affectedSdMl }) => affectedSdMl), 0);
+
+function responseInWords({ response, held }: Course): string {
+  const percent = (part: number) => String(Math.round(100 * part));
+  const days = (count: number) => (count < 10 ? count.toFixed(1) : count.toFixed(0));
+  if (!response || !held) return '';
+  return progressWords.takesAndHolds(
+    percent(response.median),
+    progressWords.range(percent(response.low), percent(response.high)),
+    days(held.tauDays),
+    progressWords.range(days(held.low), days(held.high)),
+  );
+}
