@@ -151,9 +151,6 @@ async function takeAll() {
   await shoot('library');
   const sunniva = await visitOf('Sunniva Harrow');
   await answerNo(sunniva);
-  await go(`/visits/${sunniva}/measure?sheet=lines`);
-  await wait(600);
-  await shoot('lines');
   await go(`/visits/${sunniva}/plan`);
   await page.click('[data-row="c1/eye-corner-left"]');
   await wait(900);
@@ -196,6 +193,12 @@ async function takeAll() {
   await wait(500);
   await shoot('plan');
   await press(['m'], 600);
+  await press(['f'], 2500);
+  await press(['o'], 400);
+  await press(['Space'], 22_000);
+  await press(['Space'], 400);
+  await shoot('flow');
+  await press(['f'], 400);
   await go(`/visits/${marit}/table`);
   await press(
     Array.from({ length: 12 }, () => 'PageDown'),

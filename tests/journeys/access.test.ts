@@ -36,6 +36,11 @@ async function axe(page: Page): Promise<readonly string[]> {
     );
 }
 
+const widths = [
+  [390, 844],
+  [820, 1180],
+] as const;
+
 describe('every view', () => {
   let browser: Browser;
   let visit: number;
@@ -121,6 +126,16 @@ describe('every view', () => {
       // What fades in is faint for a moment.
       await still(page);
       expect(await axe(page)).toEqual([]);
+    });
+
+    it.each(widths)('has nothing serious for axe at %i px, by either light', async (width, height) => {
+      await page.setViewport({ width, height });
+      for (const light of ['daylight', 'lamp']) {
+        await page.evaluate((value) => (document.documentElement.dataset['theme'] = value), light);
+        await still(page);
+        // What scrolls goes under the foot that stays: where a control lies at the moment is not its size.
+        expect((await axe(page)).filter((one) => !one.includes('partially obscured')), light).toEqual([]);
+      }
     });
 
     it('fits 1024 by 700 without scrolling sideways', async () => {

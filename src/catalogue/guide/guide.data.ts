@@ -79,6 +79,7 @@ export const guide: readonly Chapter[] = [
     picture: 'plan',
     paragraphs: [
       'The house opens the ways before it leads anything along them: the hollow above the collarbones first, then the sound side, then each way from its end. Removed or irradiated groups are gone round; the plan says by which way and why.',
+      'F shows how fluid would follow the plan, and beside it the same case done otherwise: the far end first, ways not prepared, nothing opened. It explains the order; it predicts nobody’s body.',
       'Move a step by dragging, or with Alt and the arrow keys. What breaks a rule is named at once, and M mends it. W tells why a step stands where it stands, what it is never done to, and how the hands feel that it has worked.',
     ],
     trouble: [
@@ -179,6 +180,7 @@ export const guide: readonly Chapter[] = [
     picture: 'progress',
     paragraphs: [
       'The course of a swelling with its measuring error, what each visit took, and how much of it held until the next. Two dates can be laid side by side. A letter to the physician is made from here, with figures and their ranges.',
+      'From four visits on that were taped before and after, the course ahead says what a visit takes, how long it holds, and what an interval would come to, with its range: an estimate, never a promise. Name a goal, and the longest interval that reaches it can be booked as a series.',
     ],
   },
   {

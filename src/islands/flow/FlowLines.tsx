@@ -9,6 +9,7 @@ import type { Replay } from './useReplay';
 interface Props {
   readonly planned: Flow;
   readonly other: Flow | undefined;
+  readonly plannedTitle: string;
   readonly otherTitle: string;
   readonly endS: Seconds;
   readonly replay: Replay;
@@ -17,7 +18,7 @@ interface Props {
 const [width, height, left, top] = [640, 250, 56, 22];
 
 /** What has left to the veins, over time: the plan, and the same case otherwise. */
-export function FlowLines({ planned, other, otherTitle, endS, replay }: Props) {
+export function FlowLines({ planned, other, plannedTitle, otherTitle, endS, replay }: Props) {
   const cursor = useRef<SVGLineElement>(null);
   const most = niceMost(Math.max(...[planned, other].map((flow) => flow?.series.at(-1)?.drainedMl ?? 0), 1));
   const x = (second: Seconds) => left + ((width - left - 8) * second) / endS;
@@ -42,6 +43,7 @@ export function FlowLines({ planned, other, otherTitle, endS, replay }: Props) {
       viewBox={`0 0 ${width} ${height}`}
       role="img"
       aria-label={flowWords.lines(
+        plannedTitle,
         (planned.series.at(-1)?.drainedMl ?? 0).toFixed(0),
         (other?.series.at(-1)?.drainedMl ?? 0).toFixed(0),
         otherTitle,
@@ -68,7 +70,7 @@ export function FlowLines({ planned, other, otherTitle, endS, replay }: Props) {
       {other && <path d={lineOf(other)} className={styles['other']} />}
       <path d={lineOf(planned)} className={styles['planned']} />
       <text x={width - 10} y={endOf(planned) - 8} textAnchor="end" className={styles['plannedName']}>
-        {flowWords.asPlanned}
+        {plannedTitle}
       </text>
       {other && (
         <text
@@ -88,5 +90,5 @@ export function FlowLines({ planned, other, otherTitle, endS, replay }: Props) {
 /** The next round number above: 10, 20, 50, 100 … */
 function niceMost(ml: number): number {
   const ten = 10 ** Math.floor(Math.log10(ml));
-  return ten * ([1, 2, 4, 5, 10].find((step) => step * ten >= ml) ?? 10);
+  return ten * ([1, 1.2, 1.6, 2, 3, 4, 6, 8, 10].find((step) => step * ten >= ml) ?? 10);
 }

@@ -114,6 +114,7 @@ export function Replay({ name, drainageCase, steps, proposed, nodes, selected, o
   const at = stepAt(starts, replay.second);
   const bead = steps[at];
   const shared = { drawing, nodes };
+  const ownTitle = proposed ? flowWords.asItStands : flowWords.asPlanned;
   return dialog(
     <>
       <header className={styles['head']}>
@@ -131,7 +132,7 @@ export function Replay({ name, drainageCase, steps, proposed, nodes, selected, o
           </div>
         ) : (
           <div className={styles['bodies']} data-beside={beside ? true : undefined}>
-            <FlowBody {...shared} title={flowWords.asPlanned} flow={planned} replay={replay} second={replay.second} />
+            <FlowBody {...shared} title={ownTitle} flow={planned} replay={replay} second={replay.second} />
             {beside && other !== 'none' && (
               <FlowBody {...shared} title={titles[other]} flow={beside} replay={replay} second={replay.second} />
             )}
@@ -143,6 +144,7 @@ export function Replay({ name, drainageCase, steps, proposed, nodes, selected, o
           <FlowLines
             planned={planned}
             other={beside}
+            plannedTitle={ownTitle}
             otherTitle={other === 'none' ? '' : titles[other]}
             endS={endS}
             replay={replay}

@@ -5,15 +5,16 @@ export const flowWords = {
   out: (ml: string) => `${ml} mL out`,
   bodyAt: (title: string, ml: string) => `${title}: ${ml} mL have left to the veins`,
   // FlowLines
-  asPlanned: 'as planned',
-  lines: (planned: string, other: string, title: string) =>
-    `What has left to the veins at the end: as planned ${planned} mL; ${title} ${other} mL`,
+  lines: (own: string, planned: string, other: string, title: string) =>
+    `What has left to the veins at the end: ${own} ${planned} mL; ${title} ${other} mL`,
   // Replay
   flowOfThisPlan: 'the flow of this plan',
   explains: 'It explains order. It predicts nobody’s body.',
   besideIt: 'Beside it',
   anotherOrder: (title: string) => `Another order: ${title}`,
   nothingBeside: 'nothing',
+  asPlanned: 'as planned',
+  asItStands: 'as it stands',
   asProposed: 'as proposed',
   farFirst: 'far end first',
   notPrepared: 'ways not prepared',

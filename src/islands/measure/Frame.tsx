@@ -23,7 +23,7 @@ export function Frame({ bodyLabel, body, main, asideLabel, aside, foot, isBodyLa
         <main id="main" className={styles['main']}>
           {main}
         </main>
-        <aside className={styles['aside']} aria-label={asideLabel}>
+        <aside className={styles['aside']} aria-label={asideLabel} tabIndex={0}>
           {aside}
         </aside>
       </div>

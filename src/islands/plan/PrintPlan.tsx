@@ -124,7 +124,7 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
           </ul>
         </section>
       )}
-      <table className={styles['steps']}>
+      <table className={styles['steps']} tabIndex={0}>
         <thead>
           <tr>
             <th scope="col">{planWords.no}</th>
