@@ -134,7 +134,10 @@ describe('every view', () => {
         await page.evaluate((value) => (document.documentElement.dataset['theme'] = value), light);
         await still(page);
         // What scrolls goes under the foot that stays: where a control lies at the moment is not its size.
-        expect((await axe(page)).filter((one) => !one.includes('partially obscured')), light).toEqual([]);
+        expect(
+          (await axe(page)).filter((one) => !one.includes('partially obscured')),
+          light,
+        ).toEqual([]);
       }
     });
 
