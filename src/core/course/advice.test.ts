@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { longestThatReaches, visitsWanted } from './advice';
+import { longestThatReaches, visitErrorMl, visitsWanted } from './advice';
 import { courseOf, type Forecast } from './course';
 
 const visit = (day: number, beforeMl: number, afterMl: number | null) => ({
@@ -25,6 +25,13 @@ describe('visits that a forecast still needs', () => {
       ...{ visits, errorMl: 20, intervals: [7], horizonDays: 84, phases: null, goalMl: null, seed: 1 },
     });
     expect(course.enough).toBe(true);
+  });
+});
+
+describe('what a visit has to take to be told', () => {
+  it('is the 95 % of two tapings by the least sure one', () => {
+    expect(visitErrorMl([31, 20])).toBeCloseTo(1.96 * Math.SQRT2 * 31);
+    expect(visitErrorMl([])).toBe(0);
   });
 });
 

@@ -1,8 +1,18 @@
 import type { Millilitres } from '../quantities';
+import { judgeChange } from '../swelling/change';
 import type { CourseVisit, Forecast } from './course';
 
 const fewestVisits = 4;
 const fewestGaps = 3;
+
+/**
+ * What two tapings of one visit can differ by with the marks left on (mL, 95 %): by the least sure of them.
+ * @param sdsMl standard deviations of the excess, one for each visit
+ */
+export const visitErrorMl = (sdsMl: readonly Millilitres[]): Millilitres => {
+  const sdMl = Math.max(0, ...sdsMl);
+  return judgeChange(0, sdMl, sdMl, 0).limit;
+};
 
 /** How many more visits with both measures a forecast needs; 0 when there are enough. */
 export function visitsWanted(visits: readonly CourseVisit[]): number {

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { PlaceId } from '../../core/anatomy/place';
 import type { DrawingChoice } from '../../core/figure/views';
@@ -21,7 +21,6 @@ interface Props {
   /** Follows a replay; without one it stands still at `second`. */
   readonly replay?: Replay;
   readonly second: Seconds;
-  readonly onPoint?: (words: string | undefined) => void;
 }
 
 /** Depth of the colour: none when empty, full at what skin holds. */
@@ -31,26 +30,27 @@ const depthOf = (place: PlaceId, ml: number): number => {
 };
 
 /** One body that fills and empties. Every frame is written straight into the drawing. */
-export function FlowBody({ title, flow, drawing, nodes, replay, second, onPoint }: Props) {
+export function FlowBody({ title, flow, drawing, nodes, replay, second }: Props) {
   const host = useRef<HTMLDivElement>(null);
+  /** What lies under the finger or the pointer, with what it holds. */
+  const [pointed, setPointed] = useState<string>();
   const { onFrame } = replay ?? {};
   useEffect(() => {
-    const draw = (now: Seconds) => paint(host.current, flow, frameAt(flow, now));
-    if (onFrame) {
-      const stop = onFrame(draw);
-      // The drawing is fetched: the first frame waits for it.
-      const watch = new MutationObserver(() => draw(replay?.second ?? 0));
-      if (host.current) watch.observe(host.current, { childList: true, subtree: true });
-      return () => {
-        stop();
-        watch.disconnect();
-      };
-    }
-    draw(second);
-    const watch = new MutationObserver(() => draw(second));
+    let shown = second;
+    const draw = (now: Seconds) => {
+      shown = now;
+      paint(host.current, flow, frameAt(flow, now));
+    };
+    const stop = onFrame?.(draw);
+    if (!onFrame) draw(second);
+    // The drawing is fetched: what is to be seen is painted once it is here.
+    const watch = new MutationObserver(() => draw(shown));
     if (host.current) watch.observe(host.current, { childList: true, subtree: true });
-    return () => watch.disconnect();
-    // `replay.second` only serves the first frame.
+    return () => {
+      stop?.();
+      watch.disconnect();
+    };
+    // While it follows a replay, frames say the second.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [flow, onFrame, onFrame ? 0 : second]);
   const frame = frameAt(flow, second);
@@ -69,10 +69,11 @@ export function FlowBody({ title, flow, drawing, nodes, replay, second, onPoint 
           label={flowWords.bodyAt(title, frame.drainedMl.toFixed(0))}
           regions={marks}
           nodes={nodes}
-          onPoint={onPoint}
+          onPoint={setPointed}
         />
       </div>
       <strong>{flowWords.out(frame.drainedMl.toFixed(0))}</strong>
+      <small className={styles['pointed']}>{pointed}</small>
     </figure>
   );
 }

@@ -1,6 +1,6 @@
 import { useId, useState } from 'react';
 import type { LimbCourse } from '../../contracts/progress-views';
-import { longestThatReaches, visitsWanted } from '../../core/course/advice';
+import { longestThatReaches, visitErrorMl, visitsWanted } from '../../core/course/advice';
 import type { Course, CourseVisit, Forecast } from '../../core/course/course';
 import type { ClientId } from '../../core/ids';
 import { volumesIn } from '../../core/volume-units';
@@ -48,7 +48,15 @@ function Ahead({ clientId, course: limb, visits }: Props & { readonly visits: re
   const typed = typedNumber(goal);
   const isBadGoal = typed !== null && !(typed >= 0 && volumes.toMl(typed) <= mostMl);
   const goalMl = isBadGoal || typed === null ? null : volumes.toMl(typed);
-  const course = useCourse({ visits, errorMl: errorOf(limb), intervals, horizonDays, phases: null, goalMl, seed: 1 });
+  const course = useCourse({
+    visits,
+    errorMl: visitErrorMl(limb.points.flatMap(({ excessSdMl }) => excessSdMl ?? [])),
+    intervals,
+    horizonDays,
+    phases: null,
+    goalMl,
+    seed: 1,
+  });
   if (!course)
     return (
       <p role="status" aria-busy="true">
@@ -204,10 +212,6 @@ function visitsOf({ points }: LimbCourse): readonly CourseVisit[] {
         ],
   );
 }
-
-/** What two tapings of one visit can differ by with the marks left on (mL, 95 %): by the least sure of them. */
-const errorOf = ({ points }: LimbCourse): number =>
-  1.96 * Math.SQRT2 * Math.max(...points.map(({ affectedSdMl }) => affectedSdMl), 0);
 
 function responseInWords({ response, held }: Course): string {
   const percent = (part: number) => String(Math.round(100 * part));
