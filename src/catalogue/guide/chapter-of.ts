@@ -12,6 +12,7 @@ const pagesOf: Readonly<Record<string, readonly string[]>> = {
   close: ['/visits/:id/close'],
   home: ['/visits/:id/home'],
   progress: ['/clients/:id/progress'],
+  practice: ['/practice'],
   library: ['/library'],
   devices: ['/bench/devices'],
   house: ['/house', '/outbox', '/measures', '/protocols'],

@@ -184,6 +184,16 @@ export const guide: readonly Chapter[] = [
     ],
   },
   {
+    id: 'practice',
+    title: 'Practice',
+    picture: 'practice',
+    paragraphs: [
+      'Under Practice are made-up cases without end, in nine kinds and four levels; nobody’s data is used. Put steps into order, lead a way round what is closed, draw a stroke, keep a minute’s pace, keep the count while somebody talks, say how warm a stone may be, how many drops, what may be done today, and whether two runs of the tape differ.',
+      'Answer with Enter: it says what was not right and by which rule, and shows what would have been. N brings the case that is most worth practising now. What I know shows each rule as a pebble that fills; what was not known comes back. Ten minutes are enough for a day.',
+      'The number of a case is in the address: give it to a colleague, and both have the same. Practise this course, at the foot of a plan, takes it along without whose it is. An owner sets a drill to everybody, and sees under The house practises who is sure in what; nothing is ever forbidden by it.',
+    ],
+  },
+  {
     id: 'library',
     title: 'The library',
     picture: 'library',

@@ -28,3 +28,9 @@ export const bareLabel = (anatomy: Anatomy, id: PlaceId): string =>
 export function theLabel(anatomy: Anatomy, id: PlaceId): string {
   return `the ${shortLabel(anatomy, id)}`;
 }
+
+const manyAtTheEnd = ['nodes', 'fingers', 'toes'] as const;
+
+/** Whether a place is named in the plural: the armpit nodes *are* open, the cheek *is*. */
+export const isNamedAsMany = (anatomy: Anatomy, id: PlaceId): boolean =>
+  manyAtTheEnd.some((end) => shortLabel(anatomy, id).endsWith(end));

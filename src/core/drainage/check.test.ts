@@ -49,6 +49,15 @@ describe('checking a rearranged course', () => {
     expect(violations.map((v) => [v.rule, v.severity])).toEqual([['sound-side-first', 'warning']]);
   });
 
+  it('speaks of several nodes as several, whatever is put first', () => {
+    const { steps, check } = course();
+    const told = [steps.toReversed(), [...steps.slice(9), ...steps.slice(0, 9)]].flatMap((arranged) =>
+      check(arranged).map(({ text }) => text),
+    );
+    expect(told.length).toBeGreaterThan(10);
+    expect(told.filter((text) => /nodes is|toes is|(shin|cap|collarbone) are not open/.test(text))).toEqual([]);
+  });
+
   it('wants breathing before a groin', () => {
     const { steps, find, without, check } = course();
     const breath = steps.find((s) => s.kind === 'breathe') as Step;

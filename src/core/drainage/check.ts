@@ -7,7 +7,7 @@ import type { RuleId } from './rules';
 import { planDrainage } from './plan';
 import { surveyCase } from './survey';
 import { list } from './wording';
-import { shortLabel, theLabel } from '../anatomy/place-labels';
+import { isNamedAsMany, shortLabel, theLabel } from '../anatomy/place-labels';
 import { drainageSays } from './drainage.says';
 
 /** Moving a step behind another one (null: to the very start), or taking it out. */
@@ -25,9 +25,15 @@ export interface Violation {
 /**
  * Checks a course as a therapist arranged it against every rule.
  * @param steps any order, every id once and every place known
+ * @param waiting what the planner would leave for another visit, where a plan is at hand
  * @returns violations in the order of the steps, errors before warnings on the same step; empty when all is well
  */
-export function checkCourse(anatomy: Anatomy, read: ReadCase, steps: readonly ArrangedStep[]): readonly Violation[] {
+export function checkCourse(
+  anatomy: Anatomy,
+  read: ReadCase,
+  steps: readonly ArrangedStep[],
+  waiting: ReadonlySet<PlaceId> = waitingOf(anatomy, read),
+): readonly Violation[] {
   const survey = surveyCase(anatomy, read);
   const ways = new WayIndex(survey);
   const violations: Violation[] = [];
@@ -47,7 +53,7 @@ export function checkCourse(anatomy: Anatomy, read: ReadCase, steps: readonly Ar
       });
     }
   }
-  const { precedences, missing } = findPrecedences(anatomy, read, survey, steps, waitingOf(anatomy, read));
+  const { precedences, missing } = findPrecedences(anatomy, read, survey, steps, waiting);
   for (const { step, rule, place, severity } of missing) {
     violations.push({ step: step.id, rule, severity, text: missingText(anatomy, rule, place) });
   }
@@ -168,7 +174,9 @@ function placesInWords(anatomy: Anatomy, steps: readonly ArrangedStep[]): string
 
 function earlyText(anatomy: Anatomy, rule: RuleId, then: ArrangedStep, firsts: readonly ArrangedStep[]): string {
   const others = placesInWords(anatomy, firsts);
-  const are = firsts.length > 1 ? 'are' : 'is';
+  const [first] = firsts;
+  const isOne = new Set(firsts.map(({ place }) => place)).size === 1;
+  const are = isOne && first && !isNamedAsMany(anatomy, first.place) ? 'is' : 'are';
   switch (rule) {
     case 'start-at-terminus':
       return drainageSays.tooEarlyTheHollowAboveThe;

@@ -1,6 +1,6 @@
 import type { Beat } from './progress';
 import { repetitionMsOf } from './progress';
-import type { TableStep } from './table-step';
+import type { PacedStep } from './table-step';
 
 /** One slow breath in and out, as clients are led in it (ms). */
 const breathMs = 6000;
@@ -15,14 +15,14 @@ export interface BreathNow {
   readonly isRelease: boolean;
 }
 
-export const isLedByBreath = (step: TableStep): boolean =>
+export const isLedByBreath = (step: PacedStep): boolean =>
   step.kind === 'breathe' || step.told?.count === 'breaths' || step.told?.breath !== undefined;
 
 /**
  * Where the client's breath is, in steps that are led by it. A repetition of several breaths holds them one after the
  * other; a recoil follows the breath out, and is let go in the middle of the last breath in.
  */
-export function breathAt(step: TableStep, beat: Beat): BreathNow | undefined {
+export function breathAt(step: PacedStep, beat: Beat): BreathNow | undefined {
   if (!isLedByBreath(step) || beat.repetition === 0 || beat.isOver) return undefined;
   const isRecoil = step.told?.breath === 'recoil';
   const breaths = step.told?.breath === undefined ? 1 : Math.max(1, Math.round(repetitionMsOf(step) / breathMs));

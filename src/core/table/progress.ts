@@ -124,7 +124,11 @@ export const repetitionMsOf = (step: BeatStep): number =>
       );
 
 /** Places and sides of a library step; its repetitions count for each. */
-const roundsOf = ({ told }: BeatStep): number => Math.max(1, told?.rounds?.length ?? 1);
+export const roundsOf = ({ told }: BeatStep): number => Math.max(1, told?.rounds?.length ?? 1);
+
+/** What of a library step is no repetition (s): what changes before it, finding the place, moving on to each other one. */
+export const overheadSecondsOf = (step: BeatStep): Seconds =>
+  (step.setupSeconds ?? 0) + (findPlaceMs + moveOnMs * (roundsOf(step) - 1)) / 1000;
 
 /** Which repetition of which placement the pace is at, after `stepMs` of a step. */
 export function beatAt(step: BeatStep, stepMs: number): Beat {

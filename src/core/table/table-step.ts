@@ -91,3 +91,6 @@ export function timesOf(step: TableStep): string {
   if (step.told?.count === 'hold') return tableSays.holdS(Math.round(step.seconds / step.repetitions));
   return repetitionsInWords(step);
 }
+
+/** Of a step what its pace is shown by. */
+export type PacedStep = Pick<TableStep, 'kind' | 'repetitions' | 'placements' | 'seconds' | 'setupSeconds' | 'told'>;

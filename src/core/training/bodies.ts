@@ -1,16 +1,13 @@
 import type { Anatomy, PlaceId } from '../anatomy/place';
-import { defaultSchool, qualificationIds, type ReadCase, readCase, type School } from '../drainage/case';
+import { type DrainageCase, defaultSchool, qualificationIds, readCase, type School } from '../drainage/case';
+import type { Result } from '../result';
+import { list } from '../drainage/wording';
 import type { Finding } from '../drainage/finding';
-import type { Level } from './drill';
+import type { Body } from './body';
+import type { Level } from './kinds';
 import type { Draw } from './draw';
-import { bodyInWords } from './case-words';
+import { bodyInWords, placeInWords } from './case-words';
 import { trainingSays } from './training.says';
-
-export interface Body {
-  readonly read: ReadCase;
-  /** The case as a colleague would tell it. */
-  readonly words: string;
-}
 
 type Limb = 'arm' | 'leg';
 type Side = 'left' | 'right';
@@ -49,6 +46,7 @@ export function bodyOf(anatomy: Anatomy, draw: Draw, level: Level): Body | undef
     ...defaultSchool,
     exits: 1,
     start: draw.pick(['neck-first', 'breath-first']),
+    removedSide: level === 4 && draw.isLikely(0.5) ? 'reroute-and-stimulate' : 'reroute-only',
   };
   const read = readCase(anatomy, {
     ...{ focus: known, findings, school, minutes },
@@ -60,7 +58,7 @@ export function bodyOf(anatomy: Anatomy, draw: Draw, level: Level): Body | undef
     : level <= 2
       ? trainingSays.partOfTheLimb(side, limb)
       : trainingSays.theLimb(side, limb);
-  return { read: read.value, words: bodyInWords(where, findings, { school, minutes }) };
+  return { read: read.value, words: bodyInWords(anatomy, where, findings, { school, minutes }) };
 }
 
 function findingsOf(
@@ -86,4 +84,26 @@ function findingsOf(
     if (draw.isLikely(0.4)) found.push({ id: 'port', regions: [`chest-upper.${side === 'left' ? 'right' : 'left'}`] });
   }
   return found;
+}
+
+/** What a plan is made from, without whose it is: nothing of it names, dates or ages anybody. */
+export type CourseCase = Pick<DrainageCase, 'focus' | 'purpose' | 'findings' | 'school' | 'minutes' | 'fill'>;
+
+/** Of a plan's case what may leave it to be practised on. */
+export const courseCaseOf = ({ focus, purpose, findings, school, minutes, fill }: DrainageCase): CourseCase => ({
+  ...{ focus, purpose, school, minutes, fill },
+  findings: findings.map(({ id, side, regions, crosses }) => ({
+    id,
+    ...(side && { side }),
+    ...(regions && { regions }),
+    ...(crosses && { crosses }),
+  })),
+});
+
+/** A body taken from a plan. Errors: as the planner names them. */
+export function bodyOfCourse(anatomy: Anatomy, of: CourseCase): Result<Body> {
+  const read = readCase(anatomy, { ...of, qualifications: [...qualificationIds] });
+  if (!read.ok) return read;
+  const where = list(of.focus.map((id) => placeInWords(anatomy, id)));
+  return { ok: true, value: { read: read.value, words: bodyInWords(anatomy, where, of.findings, of) } };
 }

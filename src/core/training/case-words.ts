@@ -1,3 +1,5 @@
+import type { Anatomy, PlaceId } from '../anatomy/place';
+import { shortLabel } from '../anatomy/place-labels';
 import type { ReadCase } from '../drainage/case';
 import type { Finding } from '../drainage/finding';
 import { list } from '../drainage/wording';
@@ -16,30 +18,71 @@ const findingWords: Readonly<Record<string, string>> = {
 
 const plain = (id: string) => id.replaceAll('-', ' ');
 
-/** `left chest upper` for `chest-upper.left`: as it is said in a case, without the map. */
-function placeInWords(id: string): string {
+/** A place as it is said in a case; one that the map does not draw by its own words. */
+export const placeInWords = (anatomy: Anatomy, id: string): string =>
+  anatomy.territories.has(id) || anatomy.basins.has(id) ? shortLabel(anatomy, id) : plainPlace(id);
+
+/** `left upper arm` for `upper-arm.left`. */
+function plainPlace(id: string): string {
   const [name = '', side = ''] = id.split('.');
   return `${side} ${plain(name)}`.trim();
 }
 
-function findingInWords({ id, side, regions, crosses }: Finding): string {
-  const what = findingWords[id] ?? plain(id);
+/** Something known, with where it is. */
+function locatedInWords(
+  anatomy: Anatomy,
+  what: string,
+  { side, regions, crosses }: Pick<Finding, 'side' | 'regions' | 'crosses'>,
+): string {
   if (side) return trainingSays.onSide(what, side);
-  if (regions?.length) return trainingSays.atPlaces(what, list(regions.map(placeInWords)));
+  if (regions?.length) return trainingSays.atPlaces(what, list(regions.map((id) => placeInWords(anatomy, id))));
   const [pair] = crosses ?? [];
-  return pair ? trainingSays.betweenPlaces(what, list(pair.map(placeInWords))) : what;
+  return pair ? trainingSays.betweenPlaces(what, list(pair.map((id) => placeInWords(anatomy, id)))) : what;
+}
+
+const findingInWords = (anatomy: Anatomy, finding: Finding): string =>
+  locatedInWords(anatomy, findingWords[finding.id] ?? plain(finding.id), finding);
+
+interface KnownCondition {
+  readonly label: string;
+  readonly side?: 'left' | 'right';
+  readonly regions?: readonly PlaceId[];
+  /** Days before the visit, where it has a day. */
+  readonly daysAgo?: number;
+}
+
+/** A condition as a colleague would tell it: `numb places at the left forearm, 10 weeks ago`. */
+export function conditionInWords(anatomy: Anatomy, { label, daysAgo, ...where }: KnownCondition): string {
+  const second = label.charAt(1);
+  const isAbbreviation = second !== ' ' && second === second.toUpperCase();
+  const what = isAbbreviation ? label : label.charAt(0).toLowerCase() + label.slice(1);
+  const located = locatedInWords(anatomy, what, where);
+  return daysAgo === undefined ? located : trainingSays.someTimeAgo(located, spanInWords(daysAgo));
+}
+
+/** Whole days, weeks, months or years, as people say how long ago something was. */
+export function spanInWords(days: number): string {
+  if (days < 21) return trainingSays.days(days);
+  if (days < 100) return trainingSays.weeks(Math.floor(days / 7));
+  return days < 730 ? trainingSays.months(Math.floor(days / 30.4)) : trainingSays.years(Math.floor(days / 365.2));
 }
 
 /** A body to be drained, as a colleague would tell it. */
 export function bodyInWords(
+  anatomy: Anatomy,
   where: string,
   findings: readonly Finding[],
   of: Pick<ReadCase, 'school' | 'minutes'>,
 ): string {
   return [
     trainingSays.toBeDrained(where, of.minutes),
-    findings.length === 0 ? trainingSays.nothingInTheWay : trainingSays.known(findings.map(findingInWords).join('; ')),
+    findings.length === 0
+      ? trainingSays.nothingInTheWay
+      : trainingSays.known(findings.map((one) => findingInWords(anatomy, one)).join('; ')),
     of.school.start === 'neck-first' ? trainingSays.beginsAtTheNeck : trainingSays.beginsWithBreath,
+    ...(of.school.removedSide === 'reroute-and-stimulate' && findings.some(({ id }) => id.startsWith('nodes-removed'))
+      ? [trainingSays.touchesWhatIsLeft]
+      : []),
   ].join(' ');
 }
 

@@ -1,6 +1,7 @@
 import { compareTapings, type TapingChange } from '../swelling/compare-tapings';
 import type { Draw } from './draw';
 import type { Drill } from './drill';
+import type { SkillId } from './skills';
 import { signed } from './case-words';
 import { trainingSays } from './training.says';
 
@@ -81,6 +82,13 @@ export const changeDrill: Drill<ChangeCase, ChangeQuestion, ChangeAnswer> = {
     return { score: verdict === 'changed' ? 0 : 0.3, faults: [{ rule: of.verdict, text }] };
   },
   best: (_books, { verdict }) => ({ verdict }),
+  skills: (_books, { verdict }) => [skillOfVerdict[verdict]],
+};
+
+const skillOfVerdict: Readonly<Record<ChangeVerdict, SkillId>> = {
+  changed: 'really-changed',
+  'not-to-be-told': 'within-error',
+  slipped: 'tape-slipped',
 };
 
 function whyInWords({ verdict, shiftCm = 0, change }: ChangeCase): string {

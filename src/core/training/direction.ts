@@ -7,6 +7,7 @@ import { chordDegrees } from '../figure/route';
 import { bodyOf } from './bodies';
 import type { Drill, TrainingBooks } from './drill';
 import { scoreOf } from './drill';
+import type { SkillId } from './skills';
 import { trainingSays } from './training.says';
 
 interface DirectionCase {
@@ -44,8 +45,8 @@ const nearlyWithin = 60;
 
 /** One stroke in one place: which way it goes. */
 export const directionDrill: Drill<DirectionCase, DirectionQuestion, DirectionAnswer> = {
-  make: (books, draw, level) => {
-    const body = bodyOf(books.anatomy, draw, level);
+  make: (books, draw, level, course) => {
+    const body = course ?? bodyOf(books.anatomy, draw, level);
     if (!body) return undefined;
     const { routes } = surveyCase(books.anatomy, body.read);
     const strokes = [...routes.values()].flatMap(({ path: [place = '', next = ''] }) =>
@@ -71,6 +72,16 @@ export const directionDrill: Drill<DirectionCase, DirectionQuestion, DirectionAn
     return { score: scoreOf(score), faults: [{ rule: 'always-towards', text }] };
   },
   best: (_books, { degrees }) => ({ degrees: Math.round(degrees * 10) / 10 }),
+  skills: (_books, { view }) => [skillOfView[view]],
+};
+
+const skillOfView: Readonly<Record<FigureView, SkillId>> = {
+  front: 'strokes-on-body',
+  back: 'strokes-on-body',
+  'face-front': 'strokes-on-face',
+  'face-side': 'strokes-on-face',
+  hand: 'strokes-on-hand-and-foot',
+  foot: 'strokes-on-hand-and-foot',
 };
 
 type Stroke = Pick<DirectionCase, 'view' | 'isMirrored' | 'place' | 'toward' | 'at' | 'degrees'>;

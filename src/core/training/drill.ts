@@ -4,14 +4,10 @@ import type { OilBook } from '../oils/book';
 import type { FieldError } from '../result';
 import type { ScreeningBook } from '../screening/book';
 import type { StoneBook } from '../stones/book';
+import type { SkillId } from './skills';
+import type { Body } from './body';
 import type { Draw } from './draw';
-
-export const drillKinds = ['order', 'route', 'direction', 'pace', 'heat', 'drops', 'screen', 'change'] as const;
-export type DrillKind = (typeof drillKinds)[number];
-
-/** Levels rise with skill: one limb and no findings first, then what is in the way, then all of it and little time. */
-export const levels = [1, 2, 3, 4] as const;
-export type Level = (typeof levels)[number];
+import type { Level } from './kinds';
 
 /** Everything that knows an answer. */
 export interface TrainingBooks {
@@ -26,6 +22,10 @@ export interface TrainingBooks {
 export interface DrillFault {
   readonly rule: string;
   readonly text: string;
+  /** The step of an order that it is found at, or that was left out. */
+  readonly step?: string;
+  /** What it shows not to be known, where its rule alone does not tell. */
+  readonly skill?: SkillId;
 }
 
 export interface Judged {
@@ -39,13 +39,18 @@ export interface Judged {
  * gives; the best answer is one that is judged 1 without a fault.
  */
 export interface Drill<Case, Question, Answer> {
-  /** @returns undefined where the draw made no sound case: the next one is tried */
-  readonly make: (books: TrainingBooks, draw: Draw, level: Level) => Case | undefined;
+  /**
+   * @param body a course taken from a plan, instead of one that is drawn
+   * @returns undefined where the draw made no sound case: the next one is tried
+   */
+  readonly make: (books: TrainingBooks, draw: Draw, level: Level, body: Body | undefined) => Case | undefined;
   readonly ask: (books: TrainingBooks, of: Case) => Question;
   /** An answer of another case: each error names its field. */
   readonly errors: (books: TrainingBooks, of: Case, answer: Answer) => readonly FieldError[];
   readonly judge: (books: TrainingBooks, of: Case, answer: Answer) => Judged;
   readonly best: (books: TrainingBooks, of: Case) => Answer;
+  /** What a case asks of whoever answers it, what it is mostly about first; never nothing. */
+  readonly skills: (books: TrainingBooks, of: Case) => readonly SkillId[];
 }
 
 /** Scores have three decimals, and nothing that is less than right rounds up to it. */

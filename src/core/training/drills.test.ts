@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { trainingBooks as books } from '../../catalogue/training';
-import { drillKinds, levels } from './drill';
+import { drillKinds, levels } from './kinds';
 import { markDrill, questionOf } from './drills';
 
 const seeds = Array.from({ length: Number(process.env['SEEDS'] ?? 500) }, (_, i) => i);

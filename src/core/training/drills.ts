@@ -1,7 +1,10 @@
 import type { FieldError, Result } from '../result';
 import { changeDrill } from './change';
+import { countDrill } from './count';
 import { directionDrill } from './direction';
-import type { Drill, DrillKind, Judged, Level, TrainingBooks } from './drill';
+import type { Body } from './body';
+import type { Drill, Judged, TrainingBooks } from './drill';
+import type { DrillKind, Level } from './kinds';
 import { drawOf } from './draw';
 import { dropsDrill } from './drops';
 import { heatDrill } from './heat';
@@ -9,12 +12,14 @@ import { orderDrill } from './order';
 import { paceDrill } from './pace';
 import { routeDrill } from './route';
 import { screenDrill } from './screen';
+import { skillBehind, type SkillId } from './skills';
 
 const drills = {
   order: orderDrill,
   route: routeDrill,
   direction: directionDrill,
   pace: paceDrill,
+  count: countDrill,
   heat: heatDrill,
   drops: dropsDrill,
   screen: screenDrill,
@@ -30,27 +35,36 @@ export interface DrillWish {
   readonly kind: DrillKind;
   readonly level: Level;
   readonly seed: number;
+  /** A course taken from a plan, instead of a body that is drawn; for drills on bodies. */
+  readonly body?: Body | undefined;
 }
 
 export interface MarkedDrill extends Judged {
   readonly best: unknown;
+  /** What the case asks for, and what of it the answer did not show. */
+  readonly skills: readonly SkillId[];
+  readonly broken: readonly SkillId[];
 }
 
 type AnyDrill = Drill<unknown, unknown, unknown>;
+
+/** Thrown where a course taken from a plan has no such drill in it: no way that leads round, too few steps. */
+export class NoSoundCase extends RangeError {}
 
 const mostDraws = 400;
 
 /** The case of a wish; the engine looks at each draw itself and takes the first sound one. */
 function caseOf(
   books: TrainingBooks,
-  { kind, level, seed }: DrillWish,
+  { kind, level, seed, body }: DrillWish,
 ): { readonly drill: AnyDrill; readonly of: unknown } {
   const drill = drills[kind] as AnyDrill;
-  for (let turn = 0; turn < mostDraws; turn += 1) {
-    const of = drill.make(books, drawOf(kind, level, seed, turn), level);
+  const draws = body ? 1 : mostDraws;
+  for (let turn = 0; turn < draws; turn += 1) {
+    const of = drill.make(books, drawOf(kind, level, seed, turn), level, body);
     if (of !== undefined) return { drill, of };
   }
-  throw new RangeError(`no sound case for ${kind} at level ${level} from ${seed}`);
+  throw new NoSoundCase(`${kind}-${level}-${seed}`);
 }
 
 /** What is shown of a case: the same for the same seed on every machine. */
@@ -68,9 +82,30 @@ export function questionOf(
  */
 export function markDrill(books: TrainingBooks, wish: DrillWish, answer: unknown): Result<MarkedDrill> {
   const { drill, of } = caseOf(books, wish);
+  const { kind } = wish;
   const best = drill.best(books, of);
-  if (answer === null) return { ok: true, value: { score: 0, faults: [], best } };
+  const skills = drill.skills(books, of);
+  const [mostly] = skills as readonly [SkillId];
+  if (answer === null) return { ok: true, value: { score: 0, faults: [], best, skills, broken: skills } };
   const errors: readonly FieldError[] = drill.errors(books, of, answer);
   if (errors.length > 0) return { ok: false, errors };
-  return { ok: true, value: { ...drill.judge(books, of, answer), best } };
+  const { score, faults } = drill.judge(books, of, answer);
+  return {
+    ok: true,
+    value: {
+      ...{
+        score,
+        best,
+        skills,
+        faults: faults.map(({ rule, text, step }) => ({ rule, text, ...(step !== undefined && { step }) })),
+      },
+      broken: [...new Set(faults.map(({ rule, skill }) => skill ?? skillBehind(kind, rule) ?? mostly))],
+    },
+  };
+}
+
+/** What a case asks of whoever answers it. */
+export function skillsIn(books: TrainingBooks, wish: DrillWish): readonly SkillId[] {
+  const { drill, of } = caseOf(books, wish);
+  return drill.skills(books, of);
 }

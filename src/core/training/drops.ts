@@ -112,6 +112,7 @@ export const dropsDrill: Drill<DropsCase, DropsQuestion, DropsAnswer> = {
     };
   },
   best: (_books, { best }) => (best ? { drops: best.drops } : { notForClient: true }),
+  skills: (_books, { best }) => (best ? ['within-limits', 'near-the-wish', 'for-whom'] : ['for-whom']),
 };
 
 type Asked = Omit<DropsCase, 'best'>;

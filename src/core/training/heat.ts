@@ -15,10 +15,9 @@ interface HeatCase extends StoneClient {
   readonly towelLayers: number;
   readonly skinStartC: Celsius;
   readonly ambientC: Celsius;
-  readonly best: HeatAnswer;
 }
 
-export type HeatQuestion = Omit<HeatCase, 'best'> & { readonly words: string };
+export type HeatQuestion = HeatCase & { readonly words: string };
 
 export interface HeatAnswer {
   /** The warmest that the stone may be at the first touch. */
@@ -39,7 +38,7 @@ const rightSeconds = 30;
 
 /** How warm a stone may be for a client, and how long it may lie. */
 export const heatDrill: Drill<HeatCase, HeatQuestion, HeatAnswer> = {
-  make: (books, draw, level) => {
+  make: (_books, draw, level) => {
     const client: StoneClient = {
       skin: draw.pick<SkinId>(level === 1 ? ['normal'] : ['normal', 'thin', 'thick']),
       mostC: level >= 3 && draw.isLikely(0.5) ? draw.pick([38, 40, 42]) : null,
@@ -51,15 +50,14 @@ export const heatDrill: Drill<HeatCase, HeatQuestion, HeatAnswer> = {
       ...draw.pick(sizes),
       ...{ material: 'basalt' as const, towelLayers, skinStartC: 33, ambientC: draw.pick([22, 24, 26]) },
     };
-    const { firstC } = firstTouchOf(books.stones.limits, client, 'still', towelLayers);
-    const { seconds } = restingTime(books.stones, { ...stone, skin: client.skin, startC: firstC });
-    return { ...client, ...stone, best: { firstC, seconds } };
+    return { ...client, ...stone };
   },
-  ask: (_books, { best: _best, ...shown }) => ({ ...shown, words: stoneInWords(shown) }),
+  ask: (_books, of) => ({ ...of, words: stoneInWords(of) }),
   errors: () => [],
   judge: (books, of, answer) => {
     const faults: DrillFault[] = [];
-    const { firstC, seconds } = of.best;
+    const best = bestOf(books, of);
+    const { firstC, seconds } = best;
     let score = 1;
     if (answer.firstC > firstC + 1e-9) {
       faults.push({ rule: 'first-touch', text: trainingSays.tooHot(answer.firstC, firstC) });
@@ -84,18 +82,30 @@ export const heatDrill: Drill<HeatCase, HeatQuestion, HeatAnswer> = {
       });
       score -= 0.2;
     }
-    if (isBurning(books, of, answer)) {
+    if (isBurning(books, of, { answer, best })) {
       faults.push({ rule: 'burn', text: trainingSays.thisBurns });
       score -= 1;
     }
     return { score: scoreOf(score), faults };
   },
-  best: (_books, { best }) => best,
+  best: bestOf,
+  skills: () => ['first-touch', 'lying-still'],
 };
 
+interface Given {
+  readonly answer: HeatAnswer;
+  readonly best: HeatAnswer;
+}
+
+/** As warm as this client may have it, and as long as the skin then stays below caution. */
+function bestOf({ stones }: TrainingBooks, of: HeatCase): HeatAnswer {
+  const { firstC } = firstTouchOf(stones.limits, of, 'still', of.towelLayers);
+  return { firstC, seconds: restingTime(stones, { ...of, startC: firstC }).seconds };
+}
+
 /** What contact itself says about an answer: harm weighs double. */
-function isBurning({ stones }: TrainingBooks, of: HeatCase, { firstC, seconds }: HeatAnswer): boolean {
-  if (seconds <= 0 || (firstC <= of.best.firstC && seconds <= of.best.seconds)) return false;
+function isBurning({ stones }: TrainingBooks, of: HeatCase, { answer: { firstC, seconds }, best }: Given): boolean {
+  if (seconds <= 0 || (firstC <= best.firstC && seconds <= best.seconds)) return false;
   const { material, thicknessMm, towelLayers, skin, skinStartC, ambientC } = of;
   const contact = contactOf(stones, {
     ...{ material, thicknessMm, towelLayers, skin, skinStartC, ambientC, seconds, startC: firstC },

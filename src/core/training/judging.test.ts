@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { trainingBooks as books } from '../../catalogue/training';
-import type { DrillKind, Level } from './drill';
+import type { DrillKind, Level } from './kinds';
 import { drawOf } from './draw';
 import { type AnswerOf, markDrill, type QuestionOf, questionOf } from './drills';
 import { readPace } from './pace';

@@ -1,5 +1,7 @@
-import type { PlaceId } from '../anatomy/place';
+import type { Anatomy, PlaceId } from '../anatomy/place';
 import { checkCourse } from '../drainage/check';
+import { findPrecedences } from '../drainage/precedence';
+import { surveyCase } from '../drainage/survey';
 import type { ReadCase } from '../drainage/case';
 import { planDrainage } from '../drainage/plan';
 import type { Step } from '../drainage/step';
@@ -9,6 +11,7 @@ import { flowGraph, usualStart } from '../flow/model';
 import { bodyOf } from './bodies';
 import type { Drill, DrillFault, TrainingBooks } from './drill';
 import { scoreOf } from './drill';
+import { skillBehind, type SkillId } from './skills';
 import { trainingSays } from './training.says';
 
 type OrderStep = Pick<
@@ -19,6 +22,7 @@ type OrderStep = Pick<
 interface OrderCase {
   readonly read: ReadCase;
   readonly words: string;
+  readonly waiting: ReadonlySet<PlaceId>;
   /** In the planner's order. */
   readonly steps: readonly OrderStep[];
   /** Must not be done on this body. */
@@ -48,14 +52,16 @@ const fewestSteps = 6;
 
 /** Puts the steps of a drainage into their order, and leaves out what must not be done. */
 export const orderDrill: Drill<OrderCase, OrderQuestion, OrderAnswer> = {
-  make: ({ anatomy }, draw, level) => {
-    const body = bodyOf(anatomy, draw, level);
+  make: ({ anatomy }, draw, level, course) => {
+    const body = course ?? bodyOf(anatomy, draw, level);
     if (!body) return undefined;
     const { read, words } = body;
     const plan = planDrainage(anatomy, read);
     const kept = plan.steps.filter(({ kind }) => kind !== 'turn' && (level === 4 || kind !== 'return'));
-    if (kept.length < fewestSteps || kept.length > mostSteps[level] || !plan.fits) return undefined;
-    if (checkCourse(anatomy, read, kept).length > 0) return undefined;
+    const most = course ? Infinity : mostSteps[level];
+    if (kept.length < fewestSteps || kept.length > most || (!plan.fits && !course)) return undefined;
+    const waiting = new Set(plan.waiting);
+    if (checkCourse(anatomy, read, kept, waiting).length > 0) return undefined;
     const wrong = level < 3 ? [] : wrongSteps(read, kept);
     const all = draw.shuffled([...kept, ...wrong]);
     const nameOf = new Map(all.map(({ id }, i) => [id, `s${i + 1}`]));
@@ -63,7 +69,7 @@ export const orderDrill: Drill<OrderCase, OrderQuestion, OrderAnswer> = {
       ...{ id: nameOf.get(id) ?? id, kind, place, toward, via, pressure, repetitions, placements, seconds },
     });
     return {
-      ...{ read, words, steps: kept.map(named), wrong: wrong.map(named), shuffled: all.map(named) },
+      ...{ read, words, waiting, steps: kept.map(named), wrong: wrong.map(named), shuffled: all.map(named) },
       isUnlabelled: level === 4,
     };
   },
@@ -71,7 +77,7 @@ export const orderDrill: Drill<OrderCase, OrderQuestion, OrderAnswer> = {
     words,
     ...{ focus: read.focus, findings: read.findings, school: read.school, minutes: read.minutes },
     hasWrongSteps: wrong.length > 0,
-    steps: shuffled.map((step) => ({ ...step, label: isUnlabelled ? null : stepTitle(anatomy, step) })),
+    steps: shuffled.map((step) => ({ ...step, label: isUnlabelled ? null : titleOf(anatomy, step) })),
   }),
   errors: (_books, { shuffled }, { order }) => {
     const known = new Set(shuffled.map(({ id }) => id));
@@ -84,13 +90,14 @@ export const orderDrill: Drill<OrderCase, OrderQuestion, OrderAnswer> = {
   judge: (books, of, { order }) => {
     const ofId = new Map(of.shuffled.map((step) => [step.id, step]));
     const own = order.flatMap((id) => ofId.get(id) ?? []);
-    const violations = checkCourse(books.anatomy, of.read, own);
+    const violations = checkCourse(books.anatomy, of.read, own, of.waiting);
     const missing = of.steps.filter(({ id }) => !order.includes(id));
     const faults: DrillFault[] = [
-      ...violations.map(({ rule, text }) => ({ rule, text })),
+      ...violations.map(({ rule, text, step }) => ({ rule, text, step })),
       ...missing.map((step) => ({
         rule: 'left-out',
-        text: trainingSays.leftOut(stepTitle(books.anatomy, step)),
+        text: trainingSays.leftOut(titleOf(books.anatomy, step)),
+        step: step.id,
       })),
     ];
     if (faults.length === 0) return { score: 1, faults };
@@ -101,17 +108,35 @@ export const orderDrill: Drill<OrderCase, OrderQuestion, OrderAnswer> = {
     return { score: scoreOf((1 - weight / (of.steps.length / 2)) * (0.5 + share / 2)), faults };
   },
   best: (_books, { steps }) => ({ order: steps.map(({ id }) => id) }),
+  skills: ({ anatomy }, { read, steps, wrong }) => {
+    const { precedences } = findPrecedences(anatomy, read, surveyCase(anatomy, read), steps);
+    const asked = new Set(precedences.map(({ rule }) => skillBehind('order', rule)));
+    if (wrong.length > 0) asked.add('closed-nodes');
+    asked.add('nothing-left-out');
+    asked.delete(undefined);
+    return [...asked] as readonly SkillId[];
+  },
 };
+
+/** A group is cleared at the beginning and closed at the end: told apart, or nobody could know which is which. */
+function titleOf(anatomy: Anatomy, step: OrderStep): string {
+  const title = stepTitle(anatomy, step);
+  return step.kind === 'close' ? trainingSays.onceMore(title) : title;
+}
 
 /** Strokes and clearings that this body forbids: into what is closed. */
 function wrongSteps(read: ReadCase, steps: readonly OrderStep[]): readonly OrderStep[] {
   const [clear] = steps.filter(({ kind }) => kind === 'clear');
   const [drain] = steps.filter(({ kind }) => kind === 'drain');
-  const [blocked] = [...read.hindrances.blocked.keys()];
-  if (blocked === undefined || !clear) return [];
+  const closed = [...read.hindrances.blocked.keys()];
+  const [into] = closed;
+  // What is left of a removed group may be touched gently once: that clearing is no mistake.
+  const untouched = closed.find((id) => !steps.some(({ kind, place }) => kind === 'clear' && place === id));
   return [
-    { ...clear, id: 'wrong-clear', place: blocked, toward: null, via: [] },
-    ...(drain ? [{ ...drain, id: 'wrong-drain', toward: blocked, via: [] }] : []),
+    ...(clear && untouched !== undefined
+      ? [{ ...clear, id: 'wrong-clear', place: untouched, toward: null, via: [] }]
+      : []),
+    ...(drain && into !== undefined ? [{ ...drain, id: 'wrong-drain', toward: into, via: [] }] : []),
   ];
 }
 

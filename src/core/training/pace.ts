@@ -80,6 +80,7 @@ export const paceDrill: Drill<PaceCase, PaceQuestion, PaceAnswer> = {
     const everyMs = Math.round(500 * (low + high));
     return { taps: Array.from({ length: Math.floor((seconds * 1000) / everyMs) + 1 }, (_, i) => i * everyMs) };
   },
+  skills: (_books, { id }) => [`pace-${id}`, 'even-hand'],
 };
 
 /** What hands keep to without thinking about it. */

@@ -35,8 +35,8 @@ export interface RouteAnswer {
 
 /** Leads fluid round what is closed: groups to open, and the way there place by place. */
 export const routeDrill: Drill<RouteCase, RouteQuestion, RouteAnswer> = {
-  make: ({ anatomy }, draw, level) => {
-    const body = bodyOf(anatomy, draw, level === 1 ? 2 : level);
+  make: ({ anatomy }, draw, level, course) => {
+    const body = course ?? bodyOf(anatomy, draw, level === 1 ? 2 : level);
     if (!body) return undefined;
     const { lawful } = surveyCase(anatomy, body.read);
     const from = lawful[0]?.path[0];
@@ -77,6 +77,13 @@ export const routeDrill: Drill<RouteCase, RouteQuestion, RouteAnswer> = {
     const { to, path } = lawful[0] as Route;
     return { open: [to], path };
   },
+  skills: (_books, { read }) => [
+    'nearest-way',
+    'round-closed',
+    'place-by-place',
+    'open-the-end',
+    ...(read.findings.some(({ id }) => id === 'scar') ? (['round-scars'] as const) : []),
+  ],
 };
 
 /** A group in which a way may end is no way through. */

@@ -1,15 +1,19 @@
 import { sideOf } from '../anatomy/place';
+import { daysBetween } from '../calendar/days';
 import { qualificationIds } from '../drainage/case';
 import { readScreening, type ScreeningRequest } from '../screening/read-request';
 import { type ModalityAnswer, screen } from '../screening/screen';
 import { type Decision, decisions, rankOf } from '../screening/tables';
+import { conditionInWords } from './case-words';
 import type { Drill, DrillFault } from './drill';
 import { scoreOf } from './drill';
+import { decisionNames } from './names';
+import type { SkillId } from './skills';
 import { trainingSays } from './training.says';
 
 interface ScreenCase {
   readonly request: ScreeningRequest;
-  readonly asks: readonly string[];
+  readonly known: readonly string[];
   readonly answers: readonly ModalityAnswer[];
   /** Keys of limits to choose from, some of which do not hold. */
   readonly offered: readonly string[];
@@ -71,17 +75,22 @@ export const screenDrill: Drill<ScreenCase, ScreenQuestion, ScreenAnswer> = {
     );
     return {
       ...{ request, holding, answers: byModality },
-      asks: chosen.map(({ ask }, i) => {
-        const date = request.conditions[i]?.date;
-        return date === undefined ? trainingSays.yesTo(ask) : trainingSays.yesSince(ask, date);
+      known: chosen.map(({ label }, i) => {
+        const { side, regions, date } = request.conditions[i] ?? {};
+        return conditionInWords(anatomy, {
+          label,
+          ...(side && side !== 'both' && { side }),
+          ...(regions && { regions }),
+          ...(date !== undefined && { daysAgo: daysBetween(date, request.visitDate) }),
+        });
       }),
       offered: draw.shuffled([...holding.slice(0, 2), ...others]),
     };
   },
-  ask: ({ screening: book }, { request, asks, answers, offered }) => ({
+  ask: ({ screening: book }, { request, known, answers, offered }) => ({
     words: [
       request.age === undefined ? trainingSays.aClient : trainingSays.clientOf(request.age),
-      ...asks,
+      trainingSays.known(known.join('; ')),
       trainingSays.whatMayBeDone,
     ].join(' '),
     ...{ visitDate: request.visitDate, age: request.age ?? null, decisions },
@@ -115,11 +124,8 @@ export const screenDrill: Drill<ScreenCase, ScreenQuestion, ScreenAnswer> = {
       const label = books.screening.modalities.get(modality)?.label ?? modality;
       faults.push({
         rule: reasons[0]?.condition ?? 'nothing-found',
-        text: trainingSays.decisionIs(
-          label,
-          decision.replaceAll('-', ' '),
-          reasons[0]?.text ?? trainingSays.nothingAgainst,
-        ),
+        skill: skillOfDecision[decision],
+        text: trainingSays.decisionIs(label, decisionNames[decision], reasons[0]?.text ?? trainingSays.nothingAgainst),
       });
       const isTooFree = rankOf(given) < rankOf(decision);
       isDangerous ||= isTooFree && rankOf(decision) >= rankOf('refer');
@@ -144,4 +150,16 @@ export const screenDrill: Drill<ScreenCase, ScreenQuestion, ScreenAnswer> = {
     decisions: Object.fromEntries(answers.map(({ modality, decision }) => [modality, decision])),
     limit: offered.find((id) => holding.includes(id)) ?? null,
   }),
+  skills: (_books, { answers }) => [
+    ...new Set(answers.map(({ decision }) => skillOfDecision[decision])),
+    'limit-that-matters',
+  ],
+};
+
+const skillOfDecision: Readonly<Record<Decision, SkillId>> = {
+  ok: 'what-goes',
+  modify: 'what-changes',
+  'clear-first': 'what-refers',
+  refer: 'what-refers',
+  stop: 'what-stops',
 };

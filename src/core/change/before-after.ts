@@ -1,0 +1,72 @@
+import type { Percent } from '../quantities';
+import { type Figure, isBeyond } from './figures';
+
+/** A visit with what was measured before its work and after it. */
+export interface MeasuredVisit<V> {
+  readonly visit: V;
+  readonly before: readonly Figure[];
+  readonly after: readonly Figure[];
+}
+
+/** One figure at one visit. */
+export interface FigureAt<V> {
+  readonly visit: V;
+  readonly before: number | null;
+  readonly after: number | null;
+  /** After less before; null unless both were taken. */
+  readonly change: number | null;
+  /** More than the error of measuring; null without a change. */
+  readonly isBeyond: boolean | null;
+  /** For the better, for the worse, or neither; null without a change, and where neither is aimed at. */
+  readonly isBetter: boolean | null;
+  /** Of what was gained, how much was still there before the next work; null where nothing real was gained or it is not known. */
+  readonly heldPercent: Percent | null;
+}
+
+/** What became of one figure over the visits, the oldest first; visits at which it was not taken are left out. */
+export interface FigureCourse<V> extends Omit<Figure, 'value'> {
+  readonly visits: readonly FigureAt<V>[];
+}
+
+/**
+ * Everything that was measured before and after, with what was gained, whether that is beyond its measuring error, and
+ * what of it held until the next time it was measured before the work.
+ * @param visits the oldest first
+ */
+export function coursesOfFigures<V>(visits: readonly MeasuredVisit<V>[]): readonly FigureCourse<V>[] {
+  const known = new Map<string, Omit<Figure, 'value'>>();
+  for (const { before, after } of visits)
+    for (const { value: _value, ...figure } of [...before, ...after]) known.set(figure.key, figure);
+  return [...known.values()].map((figure) => {
+    const at = visits.flatMap(({ visit, before, after }) => {
+      const [was, is] = [figureOf(before, figure.key), figureOf(after, figure.key)];
+      return was || is ? [{ visit, before: was, after: is }] : [];
+    });
+    return { ...figure, visits: at.map((one, i) => compared(one, at.slice(i + 1))) };
+  });
+}
+
+/** What was written down last counts. */
+const figureOf = (figures: readonly Figure[], key: string): Figure | undefined =>
+  figures.findLast((one) => one.key === key);
+
+interface Pair<V> {
+  readonly visit: V;
+  readonly before: Figure | undefined;
+  readonly after: Figure | undefined;
+}
+
+function compared<V>({ visit, before: was, after: is }: Pair<V>, later: readonly Pair<V>[]): FigureAt<V> {
+  const [before, after] = [was?.value ?? null, is?.value ?? null];
+  if (!was || before === null || after === null)
+    return { visit, before, after, change: null, isBeyond: null, isBetter: null, heldPercent: null };
+  const change = after - before;
+  const isReal = isBeyond(was, change);
+  const next = later.find((one) => one.before)?.before?.value ?? null;
+  return {
+    ...{ visit, before, after, change },
+    isBeyond: isReal,
+    isBetter: was.aim === 'none' || change === 0 ? null : change < 0 === (was.aim === 'less'),
+    heldPercent: isReal && next !== null ? (100 * (next - before)) / change : null,
+  };
+}

@@ -1,0 +1,23 @@
+/** What was measured, as it is called beside its two figures. */
+export const changeSays = {
+  heavy: 'heavy',
+  tight: 'tight',
+  pain: 'pain',
+  movement: 'hard to move',
+  calfPain: 'calf tender',
+  firmness: 'firmness',
+  pit: 'pit',
+  redness: 'redness',
+  warmth: 'warmer than the other side',
+  face: (distances: number) => `face, ${distances} distances a side`,
+  neck: 'neck, three girths',
+  bellyAtNavel: 'belly at the navel',
+  bellyAt: (heightCm: number) => `belly, ${heightCm} cm from the navel`,
+  neckForward: 'neck bends forward',
+  neckBack: 'neck bends back',
+  neckTurnsLeft: 'neck turns left',
+  neckTurnsRight: 'neck turns right',
+  neckTiltsLeft: 'neck tilts left',
+  neckTiltsRight: 'neck tilts right',
+  lineDepth: 'deepest line',
+};
