@@ -15,6 +15,7 @@ export const PersonView = TherapistView.extend({
   /** Signing in asks them for a second factor. */
   hasFactor: z.boolean(),
   leftOn: z.string().nullable(),
+  isLearning: z.boolean(),
   /** Weekday 1 (Monday) to 7 → start and end. Empty: the house's usual hours. */
   hours: z.record(z.string(), z.tuple([z.string(), z.string()]).readonly()),
 });

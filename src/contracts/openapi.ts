@@ -72,7 +72,7 @@ for (const module of [
 const session = 'session';
 
 /** What a domain is about. */
-const about: Readonly<Record<string, string>> = {
+const aboutDomains: Readonly<Record<keyof typeof routes, string>> = {
   compute: 'Pure questions to the core: open to everybody, nothing is stored.',
   people: 'Coming in, going out, and who works here.',
   house: 'The house itself, and what programs ask of it.',
@@ -89,7 +89,9 @@ const about: Readonly<Record<string, string>> = {
   stones: 'Stones, their care, and the bath.',
   oils: 'Shelf, blends, bottles, and how skin takes them.',
   home: 'What a client takes home.',
+  practice: 'Practising without a client: made-up cases, what is known of them, and what a trainer sets.',
 };
+const about: Readonly<Record<string, string>> = aboutDomains;
 
 /** What may be refused, by what stands at the door, in the address and in the body, and what the route names. */
 function refusalsOf(route: Route): readonly number[] {

@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { volumeUnits } from '../core/volume-units';
+import { ChangeView } from './change-views';
+import { RememberedView } from './remembered-views';
 import { TrendShape } from './shapes/swelling';
 import { ClientBrief } from './people-views';
 
@@ -187,6 +189,10 @@ export const ProgressView = z.object({
   /** Oldest first. */
   visits: z.array(CourseVisit).readonly(),
   seen: SeenTable,
+  /** Before and after of everything that is measured beside the tape. */
+  changes: z.array(ChangeView).readonly(),
+  /** What hands found over the last visits, the most present first. */
+  remembered: z.array(RememberedView).readonly(),
   feedback: z.array(FeedbackLine).readonly(),
   home: z.array(HomeCourse).readonly(),
 });

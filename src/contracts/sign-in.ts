@@ -72,6 +72,8 @@ export const StaffInput = z.object({
   qualifications: z.array(z.enum(qualificationIds)).max(20),
   hours: z.record(z.string().regex(/^[1-7]$/), hours).default({}),
   hasLeft: z.boolean().default(false),
+  /** Plans of theirs keep to the library's pace. */
+  isLearning: z.boolean().default(false),
   /** Empty: stays as it is. */
   password: z.string().max(200).default(''),
   pin: z.string().max(20).default(''),

@@ -1,14 +1,14 @@
 import { z } from 'zod';
 import { decisions } from '../core/screening/tables';
 import { changeVerdicts } from '../core/training/change';
-import { type DrillKind, drillKinds, levels } from '../core/training/drill';
+import { type DrillKind, drillKinds, levels } from '../core/training/kinds';
 
 const greatestSeed = 4_294_967_295;
 const id = z.string('Give an id.').min(1, 'Give an id.').max(80, 'At most 80 characters.');
 
-const kind = z.enum(drillKinds, `One of ${drillKinds.join(', ')}.`);
-const level = z.literal(levels, `A level is ${levels.join(', ')}.`);
-const seed = z
+export const kind = z.enum(drillKinds, `One of ${drillKinds.join(', ')}.`);
+export const level = z.literal(levels, `A level is ${levels.join(', ')}.`);
+export const seed = z
   .number('Give a whole number.')
   .int('A seed is a whole number.')
   .min(0, 'Not below 0.')
@@ -36,6 +36,14 @@ const answers = {
       .array(z.number('Give milliseconds.').min(0, 'Not below 0.').max(36e5, 'At most an hour.'), 'Give the taps.')
       .max(2000, 'At most 2,000 taps.'),
   }),
+  count: z.object({
+    stops: z
+      .array(
+        z.number('Give whole strokes.').int('Strokes are whole.').min(0, 'Not below 0.').max(1000),
+        'Give the strokes.',
+      )
+      .max(20, 'At most 20 places.'),
+  }),
   heat: z.object({
     firstC: z.number('Give °C.').min(0, 'Not below 0 °C.').max(100, 'At most 100 °C.'),
     seconds: z.number('Give seconds.').min(0, 'Not below 0 s.').max(3600, 'At most an hour.'),
@@ -59,6 +67,9 @@ const answers = {
   }),
   change: z.object({ verdict: z.enum(changeVerdicts, `One of ${changeVerdicts.join(', ')}.`) }),
 } as const satisfies Readonly<Record<DrillKind, z.ZodType>>;
+
+/** The answer of a kind of drill, or null: given up. Errors: of another shape; each names its field. */
+export const answerOf = (one: DrillKind): z.ZodType => answers[one].nullable();
 
 /** null: given up. */
 export const DrillAnswerRequest = z.discriminatedUnion(

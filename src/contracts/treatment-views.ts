@@ -74,6 +74,27 @@ export const StoneNote = z.object({
 });
 export type StoneNote = z.infer<typeof StoneNote>;
 
+/** The therapist's own seconds in a plan; only techniques of this plan that they were measured in. */
+export const PaceView = z.object({
+  /** The therapist whose hands were measured. */
+  therapist: z.number(),
+  whose: z.string(),
+  isOwn: z.boolean(),
+  techniques: z
+    .array(
+      z.object({
+        name: z.string(),
+        /** Seconds of a repetition: the therapist's, and the library's. */
+        ownSeconds: z.number(),
+        librarySeconds: z.number(),
+        /** From so many steps. */
+        times: z.number(),
+      }),
+    )
+    .readonly(),
+});
+export type PaceView = z.infer<typeof PaceView>;
+
 /** What a visit holds beside or instead of drainage, put into order and time. */
 export const TreatmentView = z.object({
   wish: TreatmentInput.omit({ basedOn: true, reason: true }),
@@ -88,6 +109,8 @@ export const TreatmentView = z.object({
       }),
     )
     .readonly(),
+  /** Left out where the therapist has none of their own, and in plans of before it was measured. */
+  pace: PaceView.optional(),
   setupSeconds: z.number(),
   lowerBoundSeconds: z.number(),
   isBestOrder: z.boolean(),

@@ -88,6 +88,8 @@ export const TreatmentInput = TreatmentHolds.extend({
   minutes: z.number('Give minutes.').min(1, 'A visit lasts at least 1 minute.').max(480, 'At most eight hours.'),
   /** Blocks in the therapist's own order; the best order when left out. */
   order: z.array(z.string().min(1).max(120)).max(120).optional(),
+  /** Whose seconds a repetition takes; what the therapist usually plans by when left out. */
+  pace: z.enum(['library', 'own'], 'One of library, own.').optional(),
   /** Why a broken rule is kept. */
   reason: z.string().trim().max(400, 'Keep the reason within 400 characters.').default(''),
   basedOn: z.number().int().min(0),

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { ChangeView } from './change-views';
+import { RememberedView } from './remembered-views';
 import { tapingPhases } from '../core/swelling/taping-context';
 import { volumeMethods } from '../core/swelling/volume';
 import {
@@ -152,6 +154,10 @@ export type VisitView = z.infer<typeof VisitView>;
 const PlanAtWork = PlanView.omit({ plan: true });
 export type PlanAtWork = z.infer<typeof PlanAtWork>;
 
+/** A visit with what hands found at earlier ones: for its plan, and for programs. */
+export const VisitLookedBack = VisitView.extend({ remembered: z.array(RememberedView).readonly() });
+export type VisitLookedBack = z.infer<typeof VisitLookedBack>;
+
 /** A visit at the table and at its end. */
 export const VisitAtWork = VisitView.extend({ plan: PlanAtWork.nullable() });
 export type VisitAtWork = z.infer<typeof VisitAtWork>;
@@ -179,5 +185,9 @@ export const CloseView = z.object({
       }),
     )
     .readonly(),
+  /** What was measured before and after at this visit; what held is known from the next one on. */
+  changes: z.array(ChangeView).readonly(),
+  /** The tape belongs to what the visit is for. */
+  isTaped: z.boolean(),
 });
 export type CloseView = z.infer<typeof CloseView>;

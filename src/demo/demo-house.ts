@@ -3,7 +3,9 @@ import type { ClientId, TherapistId, VisitId } from '../core/ids';
 import { addDays, addHours, addYears, set, startOfDay } from 'date-fns';
 import { defaultSchool } from '../core/drainage/case';
 import { type CheckAnswers, wordingOf } from '../core/visit/visit-check';
+import type { MarkKind } from '../core/table/mark-kinds';
 import type { TableEvent } from '../core/table/table-event';
+import { overheadSecondsOf } from '../core/table/progress';
 import { spanOf, type TableStep } from '../core/table/table-step';
 import { foreseeTreatment } from '../server/treatments/make-treatment';
 import type { Db } from '../server/db/connection';
@@ -23,12 +25,13 @@ import { queueReminder, settleReminders } from '../server/booking/reminders';
 import { visitCheck } from '../server/visits/visit-check';
 import { hashSecret } from '../server/auth/secrets';
 import { giveDemoSheet } from './home';
-import { measure, rememberMeasuring } from './measures';
+import { measure, measureNeck, rememberMeasuring } from './measures';
 import { demoClients } from './clients.data';
 import type { DemoClient, DemoFinding } from './demo-client';
 import { demoHouse, demoPin, demoStaff } from './house.data';
 import { seededRandom } from '../core/random';
 import { drawLines, planDrainageOf, planTreatmentOf, wishOf } from './plans';
+import { practise } from './practice';
 import { carryBlend, fillShelf, placeDemoPatch } from './shelf';
 import { layTray } from './tray';
 
@@ -89,6 +92,7 @@ async function makeHouse(db: Db, now: Date): Promise<void> {
   }
   await bookToday(db, now);
   await settlePast(db, now);
+  await practise(db, therapistIds, now);
 }
 
 /** What was due by this morning has gone out; one message came back. */
@@ -237,6 +241,10 @@ async function makePast(
       });
     }
     const isLeftOpen = past.isLeftOpen === true && k === 1;
+    if (client.lines)
+      await measureNeck(db, {
+        ...{ clientId, visitId: id, therapistId, at, index: past.visits - k, endMinute: client.minutes },
+      });
     if (client.lines && k === past.visits) await drawLines(db, client.lines, clientId, id, therapistId, at(6));
     const planned = client.holds ? planTreatmentOf : planDrainageOf;
     const steps = await planned(db, client, clientId, id, therapistId, at(9));
@@ -252,6 +260,16 @@ async function makePast(
 function noToAll(): CheckAnswers {
   const questions = [...visitCheck.flags, ...visitCheck.today, ...visitCheck.others];
   return Object.fromEntries(questions.map(({ id }) => [id, 'no'] as const));
+}
+
+/** Nobody’s hands keep exactly to the library: how much of its seconds each of the house takes. */
+const paceOfHands = (therapist: number): number => [0.96, 0.9, 0.94][therapist % 3] ?? 1;
+
+/** Every third visit something is tighter at the same place, every other one it is tender at another. */
+function foundAt(step: TableStep, steps: readonly TableStep[], visitId: VisitId): MarkKind | undefined {
+  const drains = steps.filter(({ kind, told }) => kind === 'drain' && !told);
+  if (step === drains[2] && visitId % 3 === 0) return 'tighter';
+  return step === drains.at(-2) && visitId % 2 === 0 ? 'tender' : undefined;
 }
 
 async function treat(
@@ -270,7 +288,11 @@ async function treat(
   for (const step of steps) {
     const common = { stepId: step.id, planVersion: 1 };
     events.push({ id: `demo-${visitId}-${step.id}-start`, kind: 'start', at: at(minute), ...common });
-    minute += spanOf(step) / 60;
+    const mark = foundAt(step, steps, visitId);
+    if (mark)
+      events.push({ id: `demo-${visitId}-${step.id}-mark`, kind: 'mark', mark, at: at(minute + 0.2), ...common });
+    const overhead = overheadSecondsOf(step);
+    minute += (overhead + paceOfHands(therapistId) * (spanOf(step) - overhead)) / 60;
     events.push({ id: `demo-${visitId}-${step.id}-end`, kind: 'end', at: at(minute), ...common });
   }
   events.push({ id: `demo-${visitId}-finish`, kind: 'finish', stepId: null, at: at(minute), planVersion: 1 });

@@ -44,6 +44,13 @@ export async function measure(db: Db, visit: MeasuredVisit): Promise<void> {
       visit.therapistId,
       visit.at(8),
     );
+  await insertObservation(
+    db,
+    { clientId: visit.clientId, visitId: visit.visitId, takenAt: visit.at(visit.endMinute) },
+    { phase: 'after', replaces: null, kind: 'scores', place: null, value: feltAfter(visit) },
+    visit.therapistId,
+    visit.at(visit.endMinute),
+  );
   const isPictured = visit.index === 0 || visit.index === visit.count - 1;
   if (isPictured) await photograph(db, visit, before);
 }
@@ -140,6 +147,45 @@ function observationsOf(visit: MeasuredVisit): readonly Pick<ObservationInput, '
       },
     },
   ] as readonly Pick<ObservationInput, 'kind' | 'place' | 'value'>[];
+}
+
+/** Lighter after the work, the more so while there is much to lighten. */
+function feltAfter({ index, count, limb }: MeasuredVisit) {
+  const done = index / Math.max(1, count - 1);
+  return {
+    tightness: Math.round(3 - 2 * done),
+    heaviness: Math.round(4 - 2 * done),
+    pain: 0,
+    movement: Math.round(1 - done),
+    calfPain: limb === 'leg' ? 0 : null,
+  };
+}
+
+/** How far the neck goes before the work and after it: more to the side that was held, and most of it stays. */
+export async function measureNeck(
+  db: Db,
+  visit: Pick<MeasuredVisit, 'clientId' | 'visitId' | 'therapistId' | 'index' | 'at' | 'endMinute'>,
+): Promise<void> {
+  const range = (gain: number) => ({
+    flexion: 48,
+    extension: 52 + gain / 2,
+    turnLeft: 52 + 4 * visit.index + gain,
+    turnRight: 72,
+    bendLeft: 30 + gain / 2,
+    bendRight: 38,
+    ...{ chin: 'mid', bones: 'even', following: 'freely' },
+  });
+  for (const [phase, gain, minute] of [
+    ['before', 0, 7],
+    ['after', 14, visit.endMinute],
+  ] as const)
+    await insertObservation(
+      db,
+      { clientId: visit.clientId, visitId: visit.visitId, takenAt: visit.at(minute) },
+      { phase, replaces: null, kind: 'neck-range', place: null, value: range(gain) } as ObservationInput,
+      visit.therapistId,
+      visit.at(minute),
+    );
 }
 
 /** A picture drawn from the girths: nobody stood for it. */

@@ -8,6 +8,7 @@ import { libraryRoutes } from './library';
 import { measureRoutes } from './measures';
 import { oilRoutes } from './oils';
 import { peopleRoutes } from './people';
+import { practiceRoutes } from './practice';
 import type { Route } from './route';
 import { screeningRoutes } from './screening';
 import { stoneRoutes } from './stones';
@@ -34,6 +35,7 @@ export const routes = {
   stones: stoneRoutes,
   oils: oilRoutes,
   home: homeRoutes,
+  practice: practiceRoutes,
 } as const;
 
 export const allRoutes: readonly Route[] = Object.values(routes).flatMap((domain) => Object.values<Route>(domain));

@@ -19,6 +19,7 @@ export const pages = [
   { path: '/clients/{id}', who: 'assistant' },
   { path: '/outbox', who: 'assistant' },
   { path: '/guide', who: 'assistant' },
+  { path: '/practice', who: 'assistant' },
   { path: '/measures', who: 'therapist' },
   { path: '/protocols', who: 'therapist' },
   { path: '/library', who: 'therapist' },

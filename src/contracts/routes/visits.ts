@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { ClosingInput } from '../closing';
 import { ClosingView } from '../closing-view';
 import { HandOverInput } from '../record';
-import { VisitView } from '../visit-views';
+import { VisitLookedBack } from '../visit-views';
 import { get, pdf, post, saved, savedOnly, VisitNumber } from './route';
 
 const inVisit = { who: 'therapist', what: 'visit', params: { id: VisitNumber } } as const;
@@ -12,7 +12,7 @@ export const visitRoutes = {
   readVisit: get('/api/visits/{id}', {
     ...inVisit,
     summary: 'All that the views of one visit show.',
-    answer: VisitView,
+    answer: VisitLookedBack,
   }),
   handOver: post('/api/visits/{id}/handover', {
     ...inVisit,

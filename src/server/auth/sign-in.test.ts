@@ -211,6 +211,7 @@ describe('people of the house', () => {
     qualifications: [],
     hours: {},
     hasLeft: false,
+    isLearning: false,
     password: 'grey river stone',
     pin: '4831',
   };

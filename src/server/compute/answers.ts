@@ -156,7 +156,10 @@ export const computeAnswers: ComputeAnswers = {
   drill: ({ body }) => questionOf(trainingBooks, body) as never,
   drillAnswer: ({ body: { answer, ...wish } }) => {
     const marked = markDrill(trainingBooks, wish, answer);
-    if (marked.ok) return marked.value as never;
+    if (marked.ok) {
+      const { score, faults, best } = marked.value;
+      return { score, faults: faults.map(({ rule, text }) => ({ rule, text })), best } as never;
+    }
     return invalidFields(marked.errors.map(({ path, message }) => ({ path: `answer.${path}`, message })));
   },
   timeFit: ({ body: { steps, availableSeconds, fill } }) => fitTime(steps, availableSeconds, fill),

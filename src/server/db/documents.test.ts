@@ -14,6 +14,7 @@ import {
   valueColumn,
 } from '../measures/measures.documents';
 import { blendColumn, countedColumn, readingsColumn, stripsColumn } from '../oils/oils.documents';
+import { brokenColumn, cardColumn, courseColumn } from '../practice/practice.documents';
 import { hoursColumn, qualificationsColumn, schoolColumn, settingsColumn } from '../people/people.documents';
 import {
   answersColumn,
@@ -90,6 +91,9 @@ const columns: Readonly<Record<string, JsonColumn<unknown>>> = {
   'patch_test.readings_json': readingsColumn,
   'home_sheet.wish_json': wishColumn,
   'home_sheet.sheet_json': sheetColumn,
+  'practice_card.card_json': cardColumn,
+  'practice_answer.broken_json': brokenColumn,
+  'practice_course.case_json': courseColumn,
 };
 
 const columnOf = ({ column, kind }: Fixture): JsonColumn<unknown> | undefined =>

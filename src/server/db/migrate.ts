@@ -19,6 +19,8 @@ import { guardTheDoor } from './migrations/0015_guard_the_door';
 import { keepSecrets } from './migrations/0016_keep_secrets';
 import { countDrops } from './migrations/0017_count_drops';
 import { keepWhatWasAsked } from './migrations/0018_keep_what_was_asked';
+import { keepPractice } from './migrations/0019_keep_practice';
+import { keepOwnPace } from './migrations/0020_keep_own_pace';
 import { speakToClients } from './migrations/0014_speak_to_clients';
 
 /** Listed by hand: a bundle carries no folder. */
@@ -41,6 +43,8 @@ export const migrations: readonly Migration[] = [
   keepSecrets,
   countDrops,
   keepWhatWasAsked,
+  keepPractice,
+  keepOwnPace,
 ];
 
 /** Every form that this version knows. */

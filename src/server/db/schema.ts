@@ -10,12 +10,21 @@ import type {
   TapingTable,
 } from './schema/measures';
 import type { OilMixTable, OilsTables } from './schema/oils';
+import type { PracticeTables } from './schema/practice';
 import type { StonesTables } from './schema/stones';
 import type { ClosingTable, PlanTable, VisitTable, VisitsTables } from './schema/visits';
 
 /** All tables, as the migrations make them. */
 export interface Database
-  extends HouseTables, ClientsTables, VisitsTables, MeasuresTables, HomeTables, StonesTables, OilsTables {}
+  extends
+    HouseTables,
+    ClientsTables,
+    VisitsTables,
+    MeasuresTables,
+    HomeTables,
+    StonesTables,
+    OilsTables,
+    PracticeTables {}
 
 export type TherapistRow = Selectable<TherapistTable>;
 export type LibraryEntryRow = Selectable<LibraryEntryTable>;

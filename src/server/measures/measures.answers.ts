@@ -58,4 +58,7 @@ export const measuresAnswers = {
   stageAsObserved: 'stage, as observed',
   tapingsOfClients: (tapings: number, clients: number) => `${tapings} tapings of ${clients} clients`,
   ofTheHouse: 'of the house',
+  // read-changes
+  relaxed: 'relaxed',
+  rednessOfTheWork: 'redness of the work',
 };

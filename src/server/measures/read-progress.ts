@@ -15,12 +15,14 @@ import { listTapingsOfClient, toTaping } from './tapings.repository';
 import { listClosingsOfClient } from '../visits/closings.repository';
 import { countStepsOfClient, listVisitsOfClient } from '../visits/visits.repository';
 import { listTicks } from '../home/home.repository';
+import { changesOf } from './read-changes';
 import { readChangeLimits } from './change-limits';
 import { homeBetween, homeCourses } from '../home/home-course';
 import { readSheets } from '../home/home-sheets';
 import { isoDay, shortDay } from '../shared/house-clock';
 import { coursesOf } from './read-course';
 import { seenTable } from './read-seen';
+import { readRemembered } from '../visits/read-remembered';
 import { briefOf, therapistOf } from '../visits/read-visit';
 import { workOf } from '../visits/visit-holds';
 
@@ -69,6 +71,8 @@ export async function readProgress(db: Db, clientId: ClientId, now: Date): Promi
     courses: coursesOf(tapings, measuring, settings, limits, own.baselineOn),
     visits: course,
     seen: seenTable(course, observations),
+    remembered: await readRemembered(db, clientId, now.toISOString()),
+    changes: changesOf(visits.toReversed(), observations, closings, measuring),
     feedback: feedbackOf(course),
     home: homeCourses(sheets, today),
   };

@@ -82,4 +82,15 @@ export const paperAnswers = {
   handedToTheClientLocalLaw:
     'Handed to the client. Local law, professional codes and the limits of licences come first.',
   whatEachVisitTookAndHow2: 'What each visit took, and how much of it held to the next, as bars.',
+  // practice-pdf
+  practiceOf: (name: string) => `What ${name} has practised`,
+  practisedUpTo: (day: string, answers: number, minutes: number) =>
+    `Up to ${day}: ${answers} made-up cases answered, ${minutes} minutes.`,
+  nothingPractised: 'Nothing has been practised yet.',
+  madeUpCasesOnly: 'Made-up cases only; no client was practised on. It shows what was practised, it certifies nothing.',
+  sureOf: (percent: number) => `${percent} of 100 sure`,
+  sessionDay: 'Session',
+  sessionMinutes: 'Minutes',
+  sessionCases: 'Cases',
+  sessionMean: 'Mean of 100',
 };

@@ -1,6 +1,7 @@
 import { printAftercare, printVisitCare } from './aftercare-pdf';
 import { printHome } from './home-pdf';
 import { printLabel } from './label-pdf';
+import { printPractice } from './practice-pdf';
 import { printProgress } from './progress-pdf';
 import { printReferral } from './referral-pdf';
 
@@ -10,6 +11,7 @@ export const papers = {
   progress: printProgress,
   referral: printReferral,
   label: printLabel,
+  practice: printPractice,
   bottleCare: printAftercare,
   visitCare: printVisitCare,
 } as const;

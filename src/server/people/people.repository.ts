@@ -1,4 +1,5 @@
 import type { School } from '../../core/drainage/case';
+import type { TherapistId } from '../../core/ids';
 import type { TherapistView } from '../../contracts/people-views';
 import type { Updateable } from 'kysely';
 import type { Db } from '../db/connection';
@@ -46,6 +47,8 @@ export interface StaffMember extends TherapistView {
   readonly hasPin: boolean;
   readonly leftAt: string | null;
   readonly hours: WorkingHours;
+  /** Their plans keep to the library’s pace. */
+  readonly isLearning: boolean;
 }
 
 function toStaff(row: TherapistRow): StaffMember {
@@ -62,6 +65,7 @@ function toStaff(row: TherapistRow): StaffMember {
     hasPin: row.pin_hash !== null,
     leftAt: row.left_at,
     hours: hoursColumn.read(row.hours_json),
+    isLearning: row.is_learning === 1,
   };
 }
 
@@ -145,4 +149,25 @@ export async function findPasswordHash(db: Db, id: number): Promise<string | nul
 
 export async function updateTherapist(db: Db, id: number, change: Updateable<TherapistTable>): Promise<void> {
   await db.updateTable('therapist').set(change).where('id', '=', id).execute();
+}
+
+/** Whether somebody is learning, and whether their plans are made at their own pace where nothing else is said. */
+export async function findPaceOf(
+  db: Db,
+  id: TherapistId,
+): Promise<{ readonly isLearning: boolean; readonly plansAtOwnPace: boolean }> {
+  const row = await db
+    .selectFrom('therapist')
+    .select(['is_learning', 'plans_at_own_pace'])
+    .where('id', '=', id)
+    .executeTakeFirst();
+  return { isLearning: row?.is_learning === 1, plansAtOwnPace: row?.plans_at_own_pace === 1 };
+}
+
+export async function setPlansAtOwnPace(db: Db, id: TherapistId, isOwn: boolean): Promise<void> {
+  await db
+    .updateTable('therapist')
+    .set({ plans_at_own_pace: isOwn ? 1 : 0 })
+    .where('id', '=', id)
+    .execute();
 }

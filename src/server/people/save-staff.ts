@@ -7,6 +7,8 @@ import type { Db } from '../db/connection';
 import { insertTherapist, listStaff, updateTherapist } from './people.repository';
 import { deleteOtherSessions, deleteSessionsOf } from './sessions.repository';
 import { endFeed } from './settings.repository';
+import { deletePractice } from '../practice/practice.repository';
+import type { TherapistId } from '../../core/ids';
 import { deleteDevicesOf } from './tries.repository';
 import { insertAudit } from '../house/audit.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
@@ -67,6 +69,7 @@ export async function saveStaff(
       initials,
       qualifications_json: qualificationsColumn.write(input.qualifications),
       hours_json: hoursColumn.write(input.hours),
+      is_learning: input.isLearning ? 1 : 0,
       left_at: input.hasLeft ? (before?.leftAt ?? now) : null,
     });
     // Somebody who has left, or whose password was changed by the owner, is signed out everywhere.
@@ -75,7 +78,11 @@ export async function saveStaff(
       await deleteSessionsOf(trx, savedId, now);
     else if (input.password !== '') await deleteOtherSessions(trx, savedId, session);
     if (input.hasLeft || input.password !== '') await deleteDevicesOf(trx, savedId);
-    if (input.hasLeft) await endFeed(trx, savedId);
+    if (input.hasLeft) {
+      await endFeed(trx, savedId);
+      // What somebody practised is their own: it goes with them.
+      await deletePractice(trx, savedId as TherapistId);
+    }
     await insertAudit(trx, {
       at: now,
       by: actor.therapistId,

@@ -1,4 +1,4 @@
-import type { ClientId, VisitId } from '../../core/ids';
+import type { ClientId, TherapistId, VisitId } from '../../core/ids';
 import type { TableLead } from '../../contracts/visit-views';
 import type { MarkKind } from '../../core/table/mark-kinds';
 import type { TableEvent } from '../../core/table/table-event';
@@ -140,4 +140,20 @@ export async function listEvents(db: Db, visitId: VisitId): Promise<readonly Tab
     ...(row.side === null ? {} : { side: row.side }),
     ...(row.oil === null || row.drops === null ? {} : { oil: row.oil, drops: row.drops }),
   }));
+}
+
+/** The treatments that a therapist brought to their end at the table, the latest first. */
+export async function listLatestFinishedBy(db: Db, therapist: TherapistId, most: number): Promise<readonly VisitId[]> {
+  const rows = await db
+    .selectFrom('visit')
+    .innerJoin('table_event', 'table_event.visit_id', 'visit.id')
+    .select('visit.id')
+    .distinct()
+    .where('visit.therapist_id', '=', therapist)
+    .where('table_event.kind', '=', 'finish')
+    .where('table_event.is_aside', '=', 0)
+    .orderBy('visit.starts_at', 'desc')
+    .limit(most)
+    .execute();
+  return rows.map(({ id }) => id);
 }

@@ -5,7 +5,7 @@ import { asksAgain } from '../../catalogue/screening/plan-rules';
 import { screeningBook } from '../../catalogue/screening/screening';
 import { holdsOf, type TreatmentInput } from '../../contracts/treatment';
 import type { RotationView } from '../../contracts/stone-views';
-import type { BlockView, LeftOutView, TreatmentView } from '../../contracts/treatment-views';
+import type { BlockView, LeftOutView, PaceView, TreatmentView } from '../../contracts/treatment-views';
 import { sideOf } from '../../core/anatomy/place';
 import { readCase } from '../../core/drainage/case';
 import { type DrainagePlan, planDrainage } from '../../core/drainage/plan';
@@ -24,6 +24,7 @@ import { violationsOf } from '../../core/judgement/violations';
 import { toChecked } from '../../core/treatment/checked';
 import { isDrainageCourse } from '../../core/treatment/drainage-block';
 import type { LeftOut } from '../../core/treatment/left-out';
+import { atOwnPace } from '../../core/library/own-pace';
 import { facialModalities, type Library } from '../../core/library/protocol';
 import { loadOf } from '../../core/treatment/load';
 import type { TreatmentPlan } from '../../core/treatment/plan-treatment';
@@ -39,6 +40,7 @@ import { type HouseLibrary, labelOfRegion } from '../library/read-library';
 import { fingerprintOfVisit } from '../visits/fingerprint';
 import { caseOf } from '../visits/visit-case';
 import type { VisitRecord } from '../visits/visit-record';
+import type { TherapistPace } from './read-pace';
 import { roomHabits } from './room-habits';
 import { bottlesInWords, layersLeftOut, layersOf, namesIn, withDrops } from './layers-of-steps';
 import { rotationsOf, type StoneTray, warmUpOf } from '../stones/rotate-stones';
@@ -57,6 +59,8 @@ export interface TreatmentFacts {
   readonly tray: StoneTray;
   /** The house's bottles, and what of the client bears on drops straight onto the skin; only where any are asked for. */
   readonly oils?: LayerFacts | undefined;
+  /** How fast the therapist of the visit works. */
+  readonly pace: TherapistPace;
   /** Skin of the client (m²), where height and weight are known. */
   readonly surfaceM2: number | undefined;
 }
@@ -64,8 +68,10 @@ export interface TreatmentFacts {
 type Wish = Omit<TreatmentInput, 'basedOn' | 'reason'>;
 
 /** Puts all that was chosen into the best order, or the therapist's own, and into the time. */
-export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, wish: Wish) {
+export function composeTreatment(house: HouseLibrary, facts: TreatmentFacts, wish: Wish) {
   const { visit, lines } = facts;
+  const isOwnPace = isPlannedAtOwn(facts.pace, wish);
+  const library = isOwnPace ? atOwnPace(house, facts.pace.own) : house;
   const judgement = judgeVisit(visit, facts.ledger);
   const treated = treat(
     {
@@ -91,12 +97,16 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
   const steps = withTeaching(library, hand, layers ? withDrops(told.steps, layers) : told.steps);
   const { blocks } = told;
   const rotations = rotationsOf(steps, facts.tray);
+  const pace = paceOf(house, facts, steps, isOwnPace);
   const treatment: TreatmentView = {
     wish: {
       ...holdsOf(wish),
       minutes: wish.minutes,
       ...(wish.order ? { order: wish.order } : {}),
+      // Told even where it is only the usual one: undoing a switch then says what it was before.
+      ...(pace || wish.pace ? { pace: isOwnPace ? ('own' as const) : ('library' as const) } : {}),
     },
+    ...(pace ? { pace } : {}),
     blocks,
     choices: wish.choices.map(({ id, protocol }) => ({
       id,
@@ -162,6 +172,34 @@ export function composeTreatment(library: HouseLibrary, facts: TreatmentFacts, w
     modalities: [...new Set(plan.blocks.map(({ modality }) => modality))],
     drainage: course ?? drainage.full ?? drainage.planOf(wish.minutes),
   };
+}
+
+const isPlannedAtOwn = ({ isLearning, isUsual }: TherapistPace, { pace }: Wish): boolean =>
+  !isLearning && (pace === undefined ? isUsual : pace === 'own');
+
+/** Of which techniques of these steps the therapist has a pace of their own, beside what the library says. */
+function paceOf(
+  { techniques }: Library,
+  { visit, pace: { own } }: Pick<TreatmentFacts, 'visit' | 'pace'>,
+  steps: readonly TableStep[],
+  isOwn: boolean,
+): PaceView | undefined {
+  const used = [...new Set(steps.flatMap(({ told }) => told?.technique ?? []))];
+  const measured = used.flatMap((id) => {
+    const [pace, technique] = [own.get(id), techniques.get(id)];
+    return pace && technique
+      ? [
+          {
+            name: technique.name,
+            ownSeconds: pace.secondsPerRepetition,
+            librarySeconds: technique.secondsPerRepetition,
+            times: pace.times,
+          },
+        ]
+      : [];
+  });
+  const { id: therapist, name: whose } = visit.therapist;
+  return measured.length > 0 ? { therapist, whose, isOwn, techniques: measured } : undefined;
 }
 
 /** The room's habits with what the rotations of this plan take from the baths, and how long that needs to be warm. */

@@ -8,6 +8,8 @@ import type { FieldError } from '../../core/result';
 import { titleOf } from '../../core/table/table-step';
 import { workInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
+import type { PlanRow } from '../db/schema';
+import { setPlansAtOwnPace } from '../people/people.repository';
 import { listEvents } from '../table/table-events.repository';
 import { insertPlan, latestPlan, setHolds } from '../visits/visits.repository';
 import { AgainstJudgement, violationErrors } from './against-judgement';
@@ -48,12 +50,26 @@ export async function makeTreatment(db: Db, visitId: VisitId, input: TreatmentIn
     return await db.transaction().execute(async (trx) => {
       const known = await latestPlan(trx, visitId);
       if ((known?.version ?? 0) !== input.basedOn) return { kind: 'edited-elsewhere' } as const;
+      await rememberPace(trx, visit, known, input, actor);
       return { kind: 'saved', plan: await storeTreatment(trx, library, visit, input, actor) } as const;
     });
   } catch (error) {
     if (error instanceof AgainstJudgement) return { kind: 'refused', errors: error.errors };
     throw error;
   }
+}
+
+/** What a therapist switches in a visit of their own is what they plan by from then on; a plan that only keeps it is not. */
+async function rememberPace(
+  trx: Db,
+  visit: VisitRecord,
+  known: PlanRow | undefined,
+  { pace }: TreatmentInput,
+  { therapistId }: Actor,
+): Promise<void> {
+  if (pace === undefined || therapistId === null || therapistId !== visit.therapist.id) return;
+  const before = known && planColumn.read(known.plan_json).treatment?.wish.pace;
+  if (pace !== before) await setPlansAtOwnPace(trx, therapistId, pace === 'own');
 }
 
 /**

@@ -1,6 +1,7 @@
 import { endOfDay, parseISO, subDays } from 'date-fns';
 import type { ObservationView } from '../../contracts/measure-views';
 import type { FaceLine } from '../../core/facial/line';
+import type { TherapistId } from '../../core/ids';
 import type { Library } from '../../core/library/protocol';
 import type { Choice } from '../../core/treatment/expand';
 import type { Ledger } from '../../core/judgement/judgement';
@@ -14,6 +15,7 @@ import { isoDay } from '../shared/house-clock';
 import { findBodyFacts } from '../oils/oil-client';
 import { readLayerFacts } from '../oils/layer-facts';
 import type { VisitRecord } from '../visits/visit-record';
+import { readPace } from './read-pace';
 import { readTray } from '../stones/rotate-stones';
 import { givenStages, modalitiesOf } from '../visits/visit-holds';
 
@@ -26,12 +28,13 @@ export async function readTreatmentFacts(
   library: Library,
   choices: readonly Pick<Choice, 'protocol'>[],
 ): Promise<TreatmentFacts> {
-  const [observations, ledger, last, tray, body] = await Promise.all([
+  const [observations, ledger, last, tray, body, pace] = await Promise.all([
     listObservationsOfClient(db, visit.client.id),
     readLedger(db, visit),
     lastTreatment(db, visit.client.id, visit.startsAt),
     readTray(db, visit),
     findBodyFacts(db, visit.client.id),
+    readPace(db, visit.therapist.id as TherapistId, library),
   ]);
   const surfaceM2 = body.surfaceM2 ?? undefined;
   return {
@@ -40,6 +43,7 @@ export async function readTreatmentFacts(
     ledger,
     last: last && { date: last.date, given: last.given },
     tray,
+    pace,
     surfaceM2,
     ...(asksForLayers(library, choices) ? { oils: await readLayerFacts(db, visit, surfaceM2) } : {}),
   };

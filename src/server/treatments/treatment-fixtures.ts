@@ -4,7 +4,8 @@ import { ObservationInput } from '../../contracts/measures';
 import { TreatmentHolds, TreatmentInput } from '../../contracts/treatment';
 import type { TreatmentView } from '../../contracts/treatment-views';
 import type { TableEvent } from '../../core/table/table-event';
-import type { TableStep } from '../../core/table/table-step';
+import { overheadSecondsOf } from '../../core/table/progress';
+import { spanOf, type TableStep } from '../../core/table/table-step';
 import { bookVisit } from '../booking/booking';
 import { actor, admit, type TestHouse } from '../shared/test-house';
 import { makeTreatment } from './make-treatment';
@@ -75,15 +76,24 @@ export async function seen(
   if (saved.kind !== 'saved') throw new Error(JSON.stringify(saved));
 }
 
-/** Every step of a plan, one after the other, to the end of the visit. */
-export async function follow({ db }: TestHouse, visit: number, steps: readonly TableStep[]): Promise<void> {
+/**
+ * Every step of a plan, one after the other, to the end of the visit.
+ * @param times of what is planned each step takes; 0: the presses follow one another at once
+ */
+export async function follow({ db }: TestHouse, visit: number, steps: readonly TableStep[], times = 0): Promise<void> {
   await admit(db, visit);
-  const at = actor.now.toISOString();
-  const events = steps.flatMap((step, i): TableEvent[] => [
-    { id: `follow-${visit}-${i}-start`, kind: 'start', stepId: step.id, at, planVersion: 1 },
-    { id: `follow-${visit}-${i}-end`, kind: 'end', stepId: step.id, at, planVersion: 1 },
-  ]);
-  const finish: TableEvent = { id: `follow-${visit}-finish`, kind: 'finish', stepId: null, at, planVersion: 1 };
+  let seconds = 0;
+  const at = () => new Date(actor.now.getTime() - 86_400_000 + 1000 * seconds).toISOString();
+  const events = steps.flatMap((step, i): TableEvent[] => {
+    const start = at();
+    const overhead = overheadSecondsOf(step);
+    seconds += times === 0 ? 0 : overhead + times * (spanOf(step) - overhead);
+    return [
+      { id: `follow-${visit}-${i}-start`, kind: 'start', stepId: step.id, at: start, planVersion: 1 },
+      { id: `follow-${visit}-${i}-end`, kind: 'end', stepId: step.id, at: at(), planVersion: 1 },
+    ];
+  });
+  const finish: TableEvent = { id: `follow-${visit}-finish`, kind: 'finish', stepId: null, at: at(), planVersion: 1 };
   const done = await recordEvents(db, visit, { deviceId: 'the-table', events: [...events, finish] }, actor);
   if (done.kind !== 'saved') throw new Error(JSON.stringify(done));
 }
@@ -94,7 +104,8 @@ export async function give(
   visit: number,
   protocols: readonly string[],
   minutes: Minutes,
+  times = 0,
 ): Promise<void> {
   const { steps } = await planFor(house, visit, protocols, { minutes });
-  await follow(house, visit, steps);
+  await follow(house, visit, steps, times);
 }

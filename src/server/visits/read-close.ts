@@ -1,4 +1,5 @@
 import type { VisitId } from '../../core/ids';
+import { limbOfArea } from '../../core/anatomy/areas';
 import { oilBook } from '../../catalogue/oils/oils';
 import { screeningBook } from '../../catalogue/screening/screening';
 import { limitsOver } from '../../core/judgement/visit-limits';
@@ -12,6 +13,7 @@ import { aftercareFor } from '../../core/visit/aftercare';
 import type { CloseView, VisitView } from '../../contracts/visit-views';
 import type { Db } from '../db/connection';
 import { visitAtWork } from './at-work';
+import { readChanges } from '../measures/read-changes';
 import { proposeNext } from './propose-next';
 import { type HouseLibrary, readHouseLibrary } from '../library/read-library';
 import { judgeVisit } from '../screening/judge-visit';
@@ -27,8 +29,14 @@ export async function readClose(db: Db, visitId: VisitId, now: Date): Promise<Cl
   const input = givenModalities(visit, record, await readHouseLibrary(db));
   const steps = visit.plan?.steps ?? [];
   const rotations = steps.some(({ told }) => told?.stones) ? rotationsOf(steps, await readTray(db, record)) : [];
+  const changes = await readChanges(db, visit.client.id);
   return {
     visit: visitAtWork(visit),
+    changes: changes.flatMap(({ visits, ...change }) => {
+      const here = visits.filter((one) => one.visitId === visitId);
+      return here.length > 0 ? [{ ...change, visits: here }] : [];
+    }),
+    isTaped: visit.purpose === 'swelling' && visit.focus.some((id) => limbOfArea(id) !== undefined),
     next: await proposeNext(db, visitId, now),
     aftercare: aftercareFor({
       modalities: input,

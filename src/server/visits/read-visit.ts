@@ -3,7 +3,8 @@ import { caseOf } from './visit-case';
 import type { VisitRecord } from './visit-record';
 import { anatomy } from '../../catalogue/anatomy';
 import type { ClientBrief, StageOrEnd, TherapistView } from '../../contracts/people-views';
-import type { PlanView, VisitView } from '../../contracts/visit-views';
+import type { TreatmentView } from '../../contracts/treatment-views';
+import type { PlanView, VisitLookedBack, VisitView } from '../../contracts/visit-views';
 import { defaultSchool, type Purpose } from '../../core/drainage/case';
 import { ageOn, findingsInWords } from '../../core/visit/words';
 import type { Db } from '../db/connection';
@@ -21,6 +22,7 @@ import { describeFinding, drainageOf } from '../screening/describe-finding';
 import { clockTime, isoDay, longDay, shortDay } from '../shared/house-clock';
 import { readVolumeSettings, withVolume } from '../measures/taping-volume';
 import { readIrritated } from '../measures/skin-today';
+import { readRemembered } from './read-remembered';
 import { readGates } from './visit-gates';
 import { readVisitBlends } from '../oils/visit-blends';
 import { storedWork, modalitiesOf, workOf } from './visit-holds';
@@ -49,12 +51,16 @@ export function therapistOf(therapists: readonly TherapistView[], id: number): T
   return therapist;
 }
 
+/** Handed over or moved to a colleague, it would go by hands that do not give it. */
+const isAtAnothersPace = ({ pace }: TreatmentView, { therapist }: VisitRecord): boolean =>
+  pace?.isOwn === true && pace.therapist !== therapist.id;
+
 export function toPlanView(row: PlanRow, visit: VisitRecord): PlanView {
   const drainageCase = caseColumn.read(row.case_json);
   const { treatment = null, facts, ...plan } = planColumn.read(row.plan_json);
   const now = caseOf(visit, drainageCase);
   const isStale = treatment
-    ? treatment.screened !== fingerprintOfVisit(visit)
+    ? treatment.screened !== fingerprintOfVisit(visit) || isAtAnothersPace(treatment, visit)
     : fingerprintOfCase(now) !== (facts ?? fingerprintOfCase(drainageCase));
   return {
     version: row.version,
@@ -116,9 +122,14 @@ export async function readVisitFrame(db: Db, id: number): Promise<VisitRecord | 
 }
 
 /** Everything that the views of one visit show. @returns undefined when there is no such visit */
-export async function readVisit(db: Db, id: number): Promise<VisitView | undefined> {
+export async function readVisit(db: Db, id: number): Promise<VisitLookedBack | undefined> {
   const record = await readVisitFrame(db, id);
-  return record && completeVisit(db, record);
+  if (!record) return undefined;
+  const [visit, remembered] = await Promise.all([
+    completeVisit(db, record),
+    readRemembered(db, record.client.id, record.startsAt, record.startsAt),
+  ]);
+  return { ...visit, remembered };
 }
 
 /** The rest of a visit whose frame has been read: measurements, plan, what happened, how it ended. */

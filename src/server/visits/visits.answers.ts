@@ -20,4 +20,11 @@ export const visitsAnswers = {
   thisVisitIsClosedTellYour: 'This visit is closed: tell your therapist instead.',
   thereIsNoSuchTherapistIn: 'There is no such therapist in this house.',
   inAWeek: 'in a week',
+  // read-remembered
+  tighterAt: (place: string) => `Tighter at the ${place}`,
+  tenderAt: (place: string) => `Tender at the ${place}`,
+  redAt: (place: string) => `Red at the ${place}`,
+  warmerAt: (place: string) => `Warmer at the ${place}`,
+  coolerAt: (place: string) => `Cooler at the ${place}`,
+  firmAt: (place: string) => `Firm at the ${place}`,
 };

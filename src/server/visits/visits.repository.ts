@@ -195,6 +195,17 @@ export async function latestPlan(db: Db, visitId: VisitId): Promise<PlanRow | un
     .executeTakeFirst();
 }
 
+/** Steps of a visit's newest plan alone: the plan itself is long. */
+export async function latestSteps(db: Db, visitId: VisitId): Promise<string | undefined> {
+  const row = await db
+    .selectFrom('plan')
+    .select('steps_json')
+    .where('visit_id', '=', visitId)
+    .orderBy('version', 'desc')
+    .executeTakeFirst();
+  return row?.steps_json;
+}
+
 /** Visit of a client → steps of its newest plan. */
 export async function countStepsOfClient(db: Db, clientId: ClientId): Promise<ReadonlyMap<number, number>> {
   const rows = await db

@@ -23,6 +23,8 @@ export interface TherapistTable {
   pin_hash: string | null;
   left_at: string | null;
   hours_json: Generated<string>;
+  is_learning: Generated<0 | 1>;
+  plans_at_own_pace: Generated<0 | 1>;
 }
 
 export interface SessionTable {
