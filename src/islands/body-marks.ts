@@ -20,7 +20,9 @@ const signOf: Readonly<Record<string, SignKind>> = {
   irradiated: 'irradiated',
 };
 
-export function marksOf(findings: readonly PlacedFinding[]): FindingMarks {
+type Marked = Pick<PlacedFinding, 'key' | 'label' | 'regions' | 'drainage'>;
+
+export function marksOf(findings: readonly Marked[]): FindingMarks {
   const hindrances = findHindrances(
     anatomy,
     findings.flatMap((finding) => finding.drainage ?? []),

@@ -18,6 +18,8 @@ export interface BenchCase {
   readonly skin: SkinId;
   readonly usefulC: Celsius;
   readonly seconds: Seconds;
+  /** Of the room; as usual when left out. */
+  readonly ambientC?: Celsius;
 }
 
 export interface BenchAnswer {
@@ -34,7 +36,7 @@ const { skinC, ambientC } = stoneBook.physics;
 /** Everything that the bench shows of a stone, away from the page's own thread. */
 function answerFor(input: BenchCase): BenchAnswer {
   const began = performance.now();
-  const contactCase = { ...input, skinStartC: skinC, ambientC };
+  const contactCase = { ambientC, ...input, skinStartC: skinC };
   const whole = contactOf(stoneBook, contactCase);
   // Passes come every six seconds: the points between would miss them.
   const contact = input.mode === 'moving' ? { ...whole, curve: traceOf(stoneBook, contactCase, 1).curve } : whole;

@@ -14,6 +14,7 @@ import { useOffers } from '../treatment/useOffers';
 import { type Kind, kindOf } from './booked-kind';
 import { areas, reasons } from './booked-work';
 import styles from './Booking.module.css';
+import { Mention } from '../practice/Mention';
 import { KindSelect } from './KindSelect';
 import { useProposals } from './useProposals';
 import { FormDate } from '../forms/FormDate';
@@ -168,6 +169,7 @@ export function BookVisit(props: Props) {
             ))}
           </Select>
         </div>
+        {isOpen && !moving && <Mention therapistId={Number(therapist)} modalities={booked.modalities} />}
         <div className={styles['row']}>
           <FormDate label={bookingWords.from} form={form} name="from" />
           <label className={styles['check']}>

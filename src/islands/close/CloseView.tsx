@@ -16,6 +16,7 @@ import { marksOf } from '../body-marks';
 import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import { SaveLine } from '../saving/SaveLine';
 import { VisitHead } from '../visit-head/VisitHead';
+import { ChangesOfVisit } from '../changes/ChangesOfVisit';
 import { Aftercare } from './Aftercare';
 import styles from './CloseView.module.css';
 import { Done } from './Done';
@@ -144,7 +145,8 @@ export function CloseView({ view }: { readonly view: View }) {
         </main>
         <aside className={styles['aside']} aria-label={closeWords.whatWasDoneAndMeasured}>
           <h2>{closeWords.measuredAgain}</h2>
-          <Measured visit={visit} />
+          <Measured visit={visit} isTaped={view.isTaped} />
+          <ChangesOfVisit changes={view.changes} />
           <h2>{closeWords.done}</h2>
           <Done visit={visit} />
           <Used visit={visit} stones={view.stones} answers={answers} onAnswer={answer} isFixed={isFixed} />

@@ -10,12 +10,14 @@ import styles from './Measured.module.css';
 import { ShortTape } from './ShortTape';
 
 /** Before and after in one visit: the change, and the shortest way to take the after-measure. */
-export function Measured({ visit }: { readonly visit: VisitAtWork }) {
+export function Measured({ visit, isTaped }: { readonly visit: VisitAtWork; readonly isTaped: boolean }) {
   const [after, setAfter] = useState<TapingView | null>(visit.after);
   const { before } = visit;
   return (
     <>
-      <Change before={before} after={after} settings={visit.volumeSettings} volumes={volumesIn(visit.volumeUnit)} />
+      {(isTaped || before) && (
+        <Change before={before} after={after} settings={visit.volumeSettings} volumes={volumesIn(visit.volumeUnit)} />
+      )}
       {before?.volume && <ShortTape visit={visit} before={before} after={after} onSaved={setAfter} />}
       <ButtonLink href={`/visits/${visit.id}/measure-after`}>
         {after ? closeWords.seeTheAfterMeasure : closeWords.measureAgain}

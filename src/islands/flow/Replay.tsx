@@ -5,7 +5,7 @@ import type { DrainageCase } from '../../core/drainage/case';
 import { stepTitle } from '../../core/drainage/step-words';
 import { type OtherwiseId, otherwise, otherwiseOf } from '../../core/flow/otherwise';
 import type { Seconds } from '../../core/quantities';
-import type { TableStep } from '../../core/table/table-step';
+import type { Step } from '../../core/drainage/step';
 import { formatClock } from '../../core/units';
 import { bestDrawing } from '../../ui/body-map/views';
 import type { NodeState } from '../../ui/body-map/MapNode';
@@ -16,15 +16,23 @@ import { FlowBody } from './FlowBody';
 import { FlowLines } from './FlowLines';
 import { flowWords } from './flow.words';
 import styles from './Replay.module.css';
-import { useFlows } from './useFlows';
+import { useFlows, warmFlow } from './useFlows';
 import { useReplay } from './useReplay';
+
+export { warmFlow };
+
+/** What is followed of a step, and what names it. */
+export type FlowingStep = Pick<
+  Step,
+  'id' | 'kind' | 'place' | 'toward' | 'via' | 'repetitions' | 'placements' | 'seconds'
+>;
 
 interface Props {
   readonly name: string;
   readonly drainageCase: DrainageCase;
-  readonly steps: readonly TableStep[];
+  readonly steps: readonly FlowingStep[];
   /** As it was proposed, where it was changed by hand. */
-  readonly proposed: readonly TableStep[] | undefined;
+  readonly proposed: readonly FlowingStep[] | undefined;
   readonly nodes: ReadonlyMap<PlaceId, NodeState>;
   /** Begins where this step does. */
   readonly selected: string | undefined;
@@ -70,15 +78,17 @@ export function Replay({ name, drainageCase, steps, proposed, nodes, selected, o
   const endS = (starts.at(-1) ?? 0) + afterS;
   const replay = useReplay(endS);
   const isReduced = useSyncExternalStore(watchMotion, isStill, () => false);
-  const courses = useMemo(
+  const others = useMemo(
     () => ({
-      planned: steps,
       ...(proposed ? { proposed } : {}),
       ...Object.fromEntries(otherwiseOf(steps).map((id) => [id, otherwise(steps, id)])),
     }),
     [proposed, steps],
   );
-  const flows = useFlows({ drainageCase, courses, seconds: endS, every: everyS });
+  const asked = { drainageCase, seconds: endS, every: everyS };
+  // The plan comes first and is drawn at once; what it is compared with follows.
+  const own = useFlows({ ...asked, courses: { planned: steps } });
+  const besides = useFlows(own === undefined ? undefined : { ...asked, courses: others });
   const host = useRef<HTMLDialogElement>(null);
   useCover(true);
   useEffect(() => host.current?.showModal(), []);
@@ -100,14 +110,15 @@ export function Replay({ name, drainageCase, steps, proposed, nodes, selected, o
       {children}
     </dialog>
   );
-  if (flows === undefined || flows === 'unreadable')
+  if (own === undefined || own === 'unreadable')
     return dialog(
-      <div className={styles['waiting']} aria-busy={flows === undefined}>
-        <p role="status">{flows === undefined ? flowWords.following : flowWords.unreadable}</p>
+      <div className={styles['waiting']} aria-busy={own === undefined}>
+        <p role="status">{own === undefined ? flowWords.following : flowWords.unreadable}</p>
         <Button onClick={onClose}>{flowWords.back}</Button>
       </div>,
     );
-  const planned = flows['planned'];
+  const planned = own['planned'];
+  const flows = besides === undefined || besides === 'unreadable' ? {} : besides;
   const beside = other === 'none' ? undefined : flows[other];
   if (!planned) return null;
   const drawing = bestDrawing(drainPlaces(steps));
@@ -209,11 +220,11 @@ export function Replay({ name, drainageCase, steps, proposed, nodes, selected, o
 const clock = (second: Seconds) => formatClock(Math.round(second));
 const endMl = ({ series }: { readonly series: readonly { readonly drainedMl: number }[] }) =>
   series.at(-1)?.drainedMl ?? 0;
-const drainPlaces = (steps: readonly TableStep[]) =>
+const drainPlaces = (steps: readonly FlowingStep[]) =>
   steps.filter(({ kind }) => kind === 'drain').map(({ place }) => place);
 
 /** The second at which each step begins, and the one at which the last one ends. */
-function startsOf(steps: readonly TableStep[]): readonly Seconds[] {
+function startsOf(steps: readonly FlowingStep[]): readonly Seconds[] {
   return steps.reduce<Seconds[]>((all, { seconds }) => [...all, (all.at(-1) ?? 0) + seconds], [0]);
 }
 

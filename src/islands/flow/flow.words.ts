@@ -52,4 +52,8 @@ export const flowWords = {
   tenBackOn: 'Ten seconds back or on',
   speedKey: 'Speed',
   otherKey: 'Another order beside it',
+  // OrderCost
+  costsNothing: (ml: string) => `This order lets out ${ml} mL, as much as the proposed one.`,
+  thisOrderLetsOut: (own: string, best: string) =>
+    `This order lets out ${own} mL, the proposed one ${best} mL in the same time.`,
 };

@@ -1,18 +1,19 @@
-import { wrap } from 'comlink';
-import { useEffect, useState } from 'react';
 import type { Flow } from '../../core/flow/flow';
 import type { FlowApi, FlowAsked } from '../../workers/flow.worker';
+import { keptWorker, useWorkerAnswer } from '../worker-answer';
+
+const worker = keptWorker<FlowApi>(
+  () => new Worker(new URL('../../workers/flow.worker.ts', import.meta.url), { type: 'module' }),
+);
+
+/** Starts the worker before it is asked: its modules take longer to come than a course to follow. */
+export const warmFlow = (): void => void worker();
+
+export type Flows = Readonly<Record<string, Flow>>;
+
+const follow = async (asked: FlowAsked): Promise<Flows | 'unreadable'> =>
+  (await worker().follow(asked)) ?? 'unreadable';
 
 /** The courses of a case followed in a worker; undefined until they are here, `unreadable` for a case that is none. */
-export function useFlows(asked: FlowAsked): Readonly<Record<string, Flow>> | 'unreadable' | undefined {
-  const [flows, setFlows] = useState<Readonly<Record<string, Flow>> | 'unreadable'>();
-  const key = JSON.stringify(asked);
-  useEffect(() => {
-    const worker = new Worker(new URL('../../workers/flow.worker.ts', import.meta.url), { type: 'module' });
-    void wrap<FlowApi>(worker)
-      .follow(JSON.parse(key) as FlowAsked)
-      .then((found) => setFlows(found ?? 'unreadable'));
-    return () => worker.terminate();
-  }, [key]);
-  return flows;
-}
+export const useFlows = (asked: FlowAsked | undefined): Flows | 'unreadable' | undefined =>
+  useWorkerAnswer(follow, asked);

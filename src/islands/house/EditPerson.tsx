@@ -37,6 +37,7 @@ function firstOf(person: PersonView | null) {
     isUsual: person === null || Object.keys(person.hours).length === 0,
     days: weekdays.map((_, i) => ({ from: person?.hours[i + 1]?.[0] ?? '', to: person?.hours[i + 1]?.[1] ?? '' })),
     hasLeft: person !== null && person.leftOn !== null,
+    isLearning: person?.isLearning ?? false,
     password: '',
     pin: '',
   };
@@ -129,6 +130,9 @@ export function EditPerson({ person, qualifications, onClose }: Props) {
             </label>
           ))}
         </fieldset>
+        <label className={styles['usual']}>
+          <input type="checkbox" {...form.register('isLearning')} /> {houseWords.isLearning}
+        </label>
         <fieldset className={styles['hours']}>
           <legend>{houseWords.workingHours}</legend>
           <label className={styles['usual']}>

@@ -26,7 +26,12 @@ export function People({ people, qualifications }: Pick<HouseView, 'people' | 'q
             <div>
               <h3>{person.name}</h3>
               <p>
-                {[person.title, person.room, person.leftOn ? houseWords.leftOn(person.leftOn) : roleWords[person.role]]
+                {[
+                  person.title,
+                  person.room,
+                  person.isLearning && houseWords.stillLearning,
+                  person.leftOn ? houseWords.leftOn(person.leftOn) : roleWords[person.role],
+                ]
                   .filter(Boolean)
                   .join(' · ')}
               </p>

@@ -82,6 +82,8 @@ export const houseWords = {
   workingHours: 'Working hours',
   theUsualOnesMondayToSaturday: 'the usual ones: Monday to Saturday, 9:00 to 18:00',
   from: (day: string) => `${day} from`,
+  stillLearning: 'still learning',
+  isLearning: 'Is still learning: plans keep to the pace of the library',
   hasLeftTheHouseCanNo: 'has left the house: can no longer sign in; old records keep the name',
   cancel: 'Cancel',
   save: 'Save',

@@ -1,5 +1,5 @@
 import { mastheadWords } from './masthead.words';
-import { BookOpen, ChevronDown, Clock3, Droplets, House, Search, UserRound } from 'lucide-react';
+import { BookOpen, ChevronDown, Clock3, Droplets, Hand, House, Search, UserRound } from 'lucide-react';
 import { lazy, Suspense, useRef, useState, useSyncExternalStore } from 'react';
 import type { MeView } from '../../contracts/people-views';
 import { Kbd } from '../../ui/kbd/Kbd';
@@ -23,7 +23,7 @@ const fetchParts = () => Promise.all([fetchMenu(), keepDialogReady()]);
 const WhoMenu = lazy(untilHere(fetchMenu));
 
 interface Props {
-  readonly place: 'day' | 'clients' | 'bench' | 'library' | 'house' | 'outbox' | 'guide';
+  readonly place: 'day' | 'clients' | 'bench' | 'library' | 'house' | 'outbox' | 'guide' | 'practice';
   readonly me: MeView;
 }
 
@@ -114,6 +114,10 @@ export function Masthead({ place, me }: Props) {
             {mastheadWords.library}
           </a>
         )}
+        <a href="/practice" aria-current={place === 'practice' ? 'page' : undefined}>
+          <Hand size={20} aria-hidden="true" />
+          {mastheadWords.practice}
+        </a>
         {me.role === 'owner' && (
           <a href="/house" aria-current={place === 'house' ? 'page' : undefined}>
             <House size={20} aria-hidden="true" />

@@ -7,6 +7,7 @@ export const mastheadWords = {
   day: 'Day',
   clients: 'Clients',
   bench: 'Bench',
+  practice: 'Practice',
   library: 'Library',
   house: 'House',
   findAClient: 'Find a client',

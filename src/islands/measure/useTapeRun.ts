@@ -79,7 +79,9 @@ export function useTapeRun({ view, phase, limb, side, protocol, onFlags }: RunWi
   });
 
   const change = (next: Tape) => {
-    setPast((steps) => [...steps, latest.current].slice(-mostSteps));
+    // Read now: React may call the function below only when `show` has replaced it.
+    const before = latest.current;
+    setPast((steps) => [...steps, before].slice(-mostSteps));
     show(next);
     keep(next);
   };

@@ -70,7 +70,7 @@ export function MixingCard({ first }: { readonly first: MixView }) {
   useShortcuts([
     { keys: ['Space', '↑'], words: oilsWords.aDropIsIn, act: isMixing ? () => set(count + 1) : undefined },
     { keys: ['↓'], words: oilsWords.oneTooManyCounted, act: isMixing ? () => set(count - 1) : undefined },
-    { keys: ['Enter'], words: oilsWords.allOfThisOilAreIn, act: part && isMixing ? next : undefined },
+    { keys: ['Enter'], words: oilsWords.allOfThisOilAreIn, act: part && isMixing ? () => next() : undefined },
     { keys: ['←'], words: oilsWords.backToTheOilBefore, act: () => setAt((now) => Math.max(0, now - 1)) },
     { keys: ['G'], words: oilsWords.takeTheCountFromTheScale, act: fromScale },
   ]);

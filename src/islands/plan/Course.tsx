@@ -2,6 +2,7 @@ import { planWords } from './plan.words';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { anatomy } from '../../catalogue/anatomy';
+import type { RememberedView } from '../../contracts/remembered-views';
 import type { Violation } from '../../core/drainage/check';
 import { ruleBook } from '../../core/drainage/rules';
 import {
@@ -16,7 +17,7 @@ import { formatClock } from '../../core/units';
 import { Button } from '../../ui/button/Button';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { Pebble } from '../../ui/pebble/Pebble';
-import { SortableList } from '../../ui/sortable/SortableList';
+import { type Move, SortableList } from '../../ui/sortable/SortableList';
 import { Taught } from '../taught/Taught';
 import styles from './Course.module.css';
 import type { PlanHandle } from './usePlan';
@@ -27,10 +28,14 @@ interface Props {
   readonly onSelect: (id: string | undefined) => void;
   /** What is taught of the open step stands under it. */
   readonly isTaught: boolean;
+  /** Where a step that is dragged would come to lie. */
+  readonly onHover: (move: Move | undefined) => void;
+  /** What hands found at earlier visits. */
+  readonly remembered: readonly RememberedView[];
 }
 
 /** The course as a list: drag a step, or move it with Alt and the arrow keys; broken rules stand where they are broken. */
-export function Course({ plan, selected, onSelect, isTaught }: Props) {
+export function Course({ plan, selected, onSelect, isTaught, onHover, remembered }: Props) {
   const { steps, violations, move } = plan;
   const phases = phasesOf(steps);
 
@@ -41,6 +46,7 @@ export function Course({ plan, selected, onSelect, isTaught }: Props) {
       what={planWords.step}
       className={styles['course']}
       onMove={move}
+      onHover={onHover}
     >
       {steps.map((step, index) => (
         <Row
@@ -52,6 +58,7 @@ export function Course({ plan, selected, onSelect, isTaught }: Props) {
           isSelected={selected === step.id}
           isMoved={plan.movedId === step.id}
           isTaught={isTaught}
+          found={remembered.filter(({ place }) => place === step.place)}
           onSelect={() => onSelect(selected === step.id ? undefined : step.id)}
           onMend={plan.mend}
         />
@@ -59,6 +66,8 @@ export function Course({ plan, selected, onSelect, isTaught }: Props) {
     </SortableList>
   );
 }
+
+const foundWords = (found: readonly RememberedView[]) => found.map(({ kind }) => kind).join(', ');
 
 interface RowProps {
   readonly step: TableStep;
@@ -68,11 +77,12 @@ interface RowProps {
   readonly isSelected: boolean;
   readonly isMoved: boolean;
   readonly isTaught: boolean;
+  readonly found: readonly RememberedView[];
   readonly onSelect: () => void;
   readonly onMend: PlanHandle['mend'];
 }
 
-function Row({ step, number, heading, violations, isSelected, isMoved, isTaught, onSelect, onMend }: RowProps) {
+function Row({ step, number, heading, violations, isSelected, isMoved, isTaught, found, onSelect, onMend }: RowProps) {
   const { listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: step.id });
   const [worst] = violations;
   const fixable = violations.find((v) => v.fix)?.fix;
@@ -105,7 +115,11 @@ function Row({ step, number, heading, violations, isSelected, isMoved, isTaught,
               <span className="visually-hidden">{number}. </span>
               {title}
             </strong>
-            <span>{isMoved && worst ? planWords.movedHereByYou : stepDirection(anatomy, step)}</span>
+            <span>
+              {isMoved && worst ? planWords.movedHereByYou : stepDirection(anatomy, step)}
+              {found.some(({ wasLastTime }) => wasLastTime) &&
+                planWords.lastTimeHere(foundWords(found.filter(({ wasLastTime }) => wasLastTime)))}
+            </span>
           </span>
           <span className={styles['amount']}>
             <strong>{repetitionsInWords(step)}</strong>
@@ -134,6 +148,11 @@ function Row({ step, number, heading, violations, isSelected, isMoved, isTaught,
             <p>{step.why}</p>
             {isTaught && <Taught taught={step.taught} />}
             <p className={styles['soft']}>{pressureInWords(step.pressure)}</p>
+            {found.map(({ kind, what, words }) => (
+              <p key={kind} className={styles['soft']}>
+                {planWords.foundBefore(what, words)}
+              </p>
+            ))}
             {step.cautions.map((caution) => (
               <p key={caution} className={styles['caution']}>
                 {caution}

@@ -1,7 +1,7 @@
 import { planWords } from './plan.words';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import type { TherapistView } from '../../contracts/people-views';
-import type { PlanView as Plan, VisitView } from '../../contracts/visit-views';
+import type { PlanView as Plan, VisitLookedBack } from '../../contracts/visit-views';
 import { Button } from '../../ui/button/Button';
 import { RequestError, send, sentenceOf } from '../api';
 import { VisitHead } from '../visit-head/VisitHead';
@@ -15,7 +15,7 @@ const TreatmentPlan = lazy(() =>
 );
 
 interface Props {
-  readonly visit: VisitView;
+  readonly visit: VisitLookedBack;
   readonly therapists: readonly TherapistView[];
 }
 

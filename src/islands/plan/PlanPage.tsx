@@ -1,6 +1,6 @@
 import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import type { TherapistView } from '../../contracts/people-views';
-import type { VisitView } from '../../contracts/visit-views';
+import type { VisitLookedBack } from '../../contracts/visit-views';
 import { send } from '../api';
 import { FirstPlan } from './FirstPlan';
 import { NoPlan } from './NoPlan';
@@ -13,7 +13,7 @@ const TreatmentPlan = lazy(() =>
 );
 
 interface Props {
-  readonly visit: VisitView;
+  readonly visit: VisitLookedBack;
   readonly therapists: readonly TherapistView[];
 }
 

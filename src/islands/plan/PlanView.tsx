@@ -2,7 +2,7 @@ import { planWords } from './plan.words';
 import { lazy, Suspense, useRef, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TherapistView } from '../../contracts/people-views';
-import type { PlanView as Plan, VisitView } from '../../contracts/visit-views';
+import type { PlanView as Plan, VisitLookedBack } from '../../contracts/visit-views';
 import { limbOfArea } from '../../core/anatomy/areas';
 import type { PlaceId } from '../../core/anatomy/place';
 import { phasesOf, stepTitle } from '../../core/drainage/step-words';
@@ -10,12 +10,19 @@ import { BodySheet } from '../../ui/body-sheet/BodySheet';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { bestDrawing } from '../../ui/body-map/views';
 import { Button } from '../../ui/button/Button';
+import { useIsBrowser } from '../../ui/charts/Drawn';
 import { Kbd } from '../../ui/kbd/Kbd';
+import type { Move } from '../../ui/sortable/SortableList';
 import { TimeRibbon } from '../../ui/time-ribbon/TimeRibbon';
-import { untilHere, useLater } from '../../ui/later';
+import { useLater } from '../../ui/later';
 import { useToasts } from '../../ui/toast/useToasts';
 import { VisitHead } from '../visit-head/VisitHead';
+import { arrange, arrangementOf } from './arrangement';
+import { fetchReplay, LazyReplay } from '../flow/lazy-replay';
+import { Mention } from '../practice/Mention';
+import { practiseCourse } from '../practice/practise-course';
 import { Course } from './Course';
+import { FirmOffer } from './FirmOffer';
 import { planMarks } from './plan-marks';
 import { PlanActions } from './PlanActions';
 import { PlanNotices } from './PlanNotices';
@@ -28,12 +35,13 @@ import { useRefresh } from '../visit-head/refresh';
 import { WayCard } from './WayCard';
 import { waysOf } from './ways';
 
-const fetchReplay = async () => ({ default: (await import('../flow/Replay')).Replay });
-const Replay = lazy(untilHere(fetchReplay));
+const OrderCost = lazy(async () => ({ default: (await import('../flow/OrderCost')).OrderCost }));
 const Chooser = lazy(async () => ({ default: (await import('../treatment/Chooser')).Chooser }));
 
+const drainageWork = ['lymph-drainage', 'reroute-drainage'];
+
 interface Props {
-  readonly visit: VisitView;
+  readonly visit: VisitLookedBack;
   readonly first: Plan;
   readonly therapists: readonly TherapistView[];
 }
@@ -49,6 +57,8 @@ export function PlanView({ visit, first, therapists }: Props) {
   const [isFlowing, setIsFlowing] = useState(false);
   const [isChoosing, setIsChoosing] = useState(false);
   const [wayTo, setWayTo] = useState<PlaceId>();
+  const [hover, setHover] = useState<Move>();
+  const isBrowser = useIsBrowser();
   const ways = waysOf(plan);
   const { say, toasts } = useToasts();
   const selected = plan.steps.find((step) => step.id === selectedId);
@@ -130,7 +140,32 @@ export function PlanView({ visit, first, therapists }: Props) {
             reason={plan.view.reason}
             onMendAll={plan.mendAll}
           />
-          <Course plan={plan} selected={selectedId} onSelect={select} isTaught={isTaught} />
+          <FirmOffer
+            visit={visit}
+            // An order that was made by hand is not planned over: it says that it is stale, and waits.
+            onTaken={() => (plan.view.isRearranged ? void refresh() : plan.replan(wishOf(plan.view.drainageCase)))}
+            onTrouble={(text) => say(text, 'error')}
+          />
+          <Mention therapistId={visit.therapist.id} modalities={drainageWork} />
+          <Course
+            plan={plan}
+            selected={selectedId}
+            onSelect={select}
+            isTaught={isTaught}
+            onHover={setHover}
+            remembered={visit.remembered}
+          />
+          {isBrowser && (hover ?? plan.view.isRearranged) && (
+            <Suspense>
+              <div className={styles['cost']}>
+                <OrderCost
+                  drainageCase={plan.view.drainageCase}
+                  proposed={plan.view.plan.steps}
+                  own={hover ? arrange(arrangementOf(plan.steps), { kind: 'moved', ...hover }).steps : plan.steps}
+                />
+              </div>
+            </Suspense>
+          )}
         </main>
         <PlanSide visit={visit} plan={plan} therapists={therapists} say={say} />
       </div>
@@ -160,12 +195,15 @@ export function PlanView({ visit, first, therapists }: Props) {
           <Button look="link" onClick={() => setIsFlowing(true)}>
             <Kbd>F</Kbd> {planWords.seeItFlow}
           </Button>
+          <Button look="link" onClick={() => void practiseCourse(visit.id, (text) => say(text, 'error'))}>
+            {planWords.practiseIt}
+          </Button>
           <a href={`/visits/${visit.id}/print`}>{planWords.print}</a>
         </PlanActions>
       </footer>
       {isFlowing && (
         <Suspense>
-          <Replay
+          <LazyReplay
             name={visit.client.name}
             drainageCase={plan.view.drainageCase}
             steps={plan.steps}
@@ -203,7 +241,7 @@ export function PlanView({ visit, first, therapists }: Props) {
 }
 
 /** The drainage protocol that fits what the visit is about. */
-function drainageOf({ focus }: VisitView): string {
+function drainageOf({ focus }: VisitLookedBack): string {
   if (focus.some((id) => limbOfArea(id) === 'leg')) return 'leg-drainage';
   if (focus.some((id) => limbOfArea(id) === 'arm')) return 'arm-drainage';
   return focus.includes('face') ? 'face-drainage' : 'breast-chest-after-surgery';

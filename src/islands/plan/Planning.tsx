@@ -1,10 +1,10 @@
-import type { VisitView } from '../../contracts/visit-views';
+import type { VisitLookedBack } from '../../contracts/visit-views';
 import { VisitHead } from '../visit-head/VisitHead';
 import styles from './NoPlan.module.css';
 import { planWords } from './plan.words';
 
 /** While a plan is made, or fetched. */
-export function Planning({ visit }: { readonly visit: VisitView }) {
+export function Planning({ visit }: { readonly visit: VisitLookedBack }) {
   return (
     <>
       <VisitHead visit={visit} here="plan" />

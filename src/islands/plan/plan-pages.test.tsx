@@ -2,7 +2,7 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import { anatomy } from '../../catalogue/anatomy';
 import type { StageOrEnd } from '../../contracts/people-views';
-import type { PlanView, VisitView } from '../../contracts/visit-views';
+import type { PlanView, VisitLookedBack } from '../../contracts/visit-views';
 import { defaultSchool } from '../../core/drainage/case';
 import { makeCase, planOf, type Wish } from '../../core/drainage/fixtures';
 import { VisitHead } from '../visit-head/VisitHead';
@@ -11,7 +11,7 @@ import { NoPlan } from './NoPlan';
 import { paperMarks } from './plan-marks';
 import { PrintPlan } from './PrintPlan';
 
-const visitAt = (stage: StageOrEnd, change: Partial<VisitView> = {}): VisitView => ({
+const visitAt = (stage: StageOrEnd, change: Partial<VisitLookedBack> = {}): VisitLookedBack => ({
   id: 5,
   startsAt: '2026-11-25T14:00:00.000Z',
   time: '14:00',
@@ -43,6 +43,7 @@ const visitAt = (stage: StageOrEnd, change: Partial<VisitView> = {}): VisitView 
   after: null,
   lastTime: null,
   plan: null,
+  remembered: [],
   events: [],
   lead: null,
   signatures: [],
@@ -68,7 +69,7 @@ const planView = (wish: Wish): PlanView => {
 const groinGone: Wish = { findings: [{ id: 'nodes-removed-inguinal', side: 'left' }] };
 
 describe('the head of a visit', () => {
-  const states = (stage: StageOrEnd, here: 'ask' | 'plan' | 'close', change: Partial<VisitView> = {}) =>
+  const states = (stage: StageOrEnd, here: 'ask' | 'plan' | 'close', change: Partial<VisitLookedBack> = {}) =>
     [
       ...renderToStaticMarkup(<VisitHead visit={visitAt(stage, change)} here={here} />).matchAll(/data-state="(\w+)"/g),
     ].map(([, state]) => state);
@@ -79,7 +80,7 @@ describe('the head of a visit', () => {
   });
 
   it('counts measuring as done only when there is a taping', () => {
-    const taping = { version: 1 } as VisitView['before'];
+    const taping = { version: 1 } as VisitLookedBack['before'];
     expect(states('close', 'close', { before: taping })).toEqual(['done', 'done', 'done', 'done', 'done', 'here']);
     expect(states('close', 'close')[1]).toBe('ahead');
   });
@@ -163,7 +164,7 @@ describe('the stepping stones', () => {
   const missing = [{ gate: 'check', open: 15 }] as const;
 
   it('name what is missing, and do not call it done', () => {
-    const at = (change: Partial<VisitView>) =>
+    const at = (change: Partial<VisitLookedBack>) =>
       renderToStaticMarkup(<VisitHead visit={visitAt('plan', change)} here="plan" />);
     expect(at({ missing })).toContain('check missing');
     expect(at({ missing })).not.toMatch(/Ask<\/span><span class="visually-hidden">, done/);

@@ -14,6 +14,12 @@ export const planWords = {
 
   // Course
   seeItFlow: 'See it flow',
+  lastTimeHere: (found: string) => ` · last time ${found}`,
+  foundBefore: (what: string, words: string) => `${what}: ${words}.`,
+  firmThere: (what: string, words: string) => `${what} (${words}): soften it before it is drained?`,
+  softenIt: 'Soften it',
+  leaveItOut: 'Not this time',
+  practiseIt: 'Practise this course',
   theCourse: 'The course',
   step: 'step',
   movedHereByYou: 'moved here by you',
@@ -78,6 +84,7 @@ export const planWords = {
   alt: 'Alt',
   findingsOrTherapistHaveChanged: 'Findings or therapist have changed since this plan was made.',
   print: 'Print',
+  atThePaceOf: (name: string) => `Times as ${name} takes them.`,
   theCourseBreaksARule: 'The course breaks a rule',
 
   // PrintPlan

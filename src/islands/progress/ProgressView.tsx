@@ -10,10 +10,12 @@ import { volumesIn } from '../../core/volume-units';
 import { ButtonLink } from '../../ui/button/Button';
 import { Drawn } from '../../ui/charts/Drawn';
 import { Choice } from '../../ui/choice/Choice';
+import { ChangesOverVisits } from '../changes/ChangesOverVisits';
 import { AtHome } from './AtHome';
 import { CompareDates } from './CompareDates';
 import { CourseAhead } from './CourseAhead';
 import { FeedbackTable, FiguresTable, SeenFigures } from './FiguresTable';
+import { Remembered } from './Remembered';
 import styles from './ProgressView.module.css';
 
 const ProgressChart = lazy(() => import('./ProgressChart'));
@@ -85,6 +87,8 @@ export function ProgressView({ view }: { readonly view: View }) {
         <CourseAhead key={`ahead ${courseKey}`} clientId={view.client.id} course={course} />
       )}
       {course && <FiguresTable course={course} visits={view.visits} />}
+      <ChangesOverVisits changes={view.changes} />
+      <Remembered remembered={view.remembered} />
       {view.home.length > 0 && <AtHome home={view.home} />}
       {view.seen.rows.length > 0 && <SeenFigures seen={view.seen} />}
       {view.feedback.length > 0 && <FeedbackTable feedback={view.feedback} />}

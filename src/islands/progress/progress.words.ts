@@ -136,4 +136,8 @@ export const progressWords = {
   byInAll: (which: string, text: string, which2: string) => `${which} by ${text} in all${which2}.`,
   smaller: 'Smaller',
   larger: 'Larger',
+  // Remembered
+  whatHandsFound: 'What hands found',
+  fainterTheLongerAgo: 'Marks of the table and firm skin over the last ten visits; the fainter the longer ago.',
+  bodyOfFindings: 'Where hands found something',
 };

@@ -2,6 +2,7 @@ import { tableWords } from './table.words';
 import { format, parseISO } from 'date-fns';
 import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
+import type { RememberedView } from '../../contracts/remembered-views';
 import type { TableStones } from '../../contracts/stone-views';
 import type { PlanAtWork, VisitAtWork } from '../../contracts/visit-views';
 import { phasesOf } from '../../core/drainage/step-words';
@@ -51,6 +52,8 @@ interface Props {
   readonly stones?: TableStones;
   /** Kinds of work in which every step is said and asked about first. */
   readonly askedWork?: readonly string[];
+  /** What hands found at earlier visits. */
+  readonly remembered?: readonly RememberedView[];
   /** The plan was made today. */
   readonly isOfToday?: boolean;
 }
@@ -63,7 +66,14 @@ const byClockMs = 1500;
 const noStones: TableStones = { cues: [], hotBathC: null };
 
 /** The treatment as it runs: one step, readable at arm’s length and more, by foot switch, space bar or a touch. */
-export function TableView({ visit, plan, stones = noStones, askedWork = [], isOfToday = true }: Props) {
+export function TableView({
+  visit,
+  plan,
+  stones = noStones,
+  askedWork = [],
+  remembered = [],
+  isOfToday = true,
+}: Props) {
   const availableSeconds = plan.treatment?.availableSeconds ?? plan.drainageCase.minutes * 60;
   const table = useTable(visit, plan.steps, plan.version, availableSeconds);
   const { state, steps, index, goOn, goBack, pause, ways, refit, marks, mark, stay, role } = table;
@@ -217,6 +227,9 @@ export function TableView({ visit, plan, stones = noStones, askedWork = [], isOf
           onBathTrouble={setBathTrouble}
           cue={stoneNow}
           oilName={oilOf(step)}
+          foundLastTime={remembered
+            .filter(({ place, wasLastTime }) => wasLastTime && (step.told?.places ?? [step.place]).includes(place))
+            .map(({ what }) => what.toLowerCase())}
         />
         <Zones {...pressed} />
       </div>

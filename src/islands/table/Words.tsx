@@ -28,6 +28,8 @@ interface Props {
   readonly onBathTrouble: (words: string | undefined) => void;
   readonly cue: (StoneCue & { readonly inS: number }) | undefined;
   readonly oilName: string | undefined;
+  /** What hands found here at the last visit. */
+  readonly foundLastTime: readonly string[];
 }
 
 /** What to do now, in words: before it what changes, what was stopped, what to ask, which stone. */
@@ -42,6 +44,7 @@ export function Words({
   onBathTrouble,
   cue,
   oilName,
+  foundLastTime,
 }: Props) {
   const title = titleOf(anatomy, step);
   const how = shortHowOf(anatomy, step);
@@ -92,6 +95,9 @@ export function Words({
       <p className={styles['pressure']}>
         {step.told ? `${step.told.cue} ${step.told.note}` : pressureInWords(step.pressure)} {step.cautions.join(' ')}
       </p>
+      {foundLastTime.length > 0 && (
+        <p className={styles['tool']}>{tableWords.lastTimeHere(foundLastTime.join(', '))}</p>
+      )}
       {step.told?.tool && <p className={styles['tool']}>{tableWords.withThe(step.told.tool)}</p>}
       {oilName && !step.told?.layer && <p className={styles['tool']}>{tableWords.with(oilName)}</p>}
     </main>

@@ -1,6 +1,6 @@
 import { tableWords } from './table.words';
 import type { Seconds } from '../../core/quantities';
-import { spanOf, type TableStep } from '../../core/table/table-step';
+import { type PacedStep, spanOf, type TableStep } from '../../core/table/table-step';
 import { breathAt, isLedByBreath } from '../../core/table/breath';
 import { type Beat, repetitionMsOf } from '../../core/table/progress';
 import { pebbleOutlines } from '../../ui/pebbles';
@@ -64,24 +64,26 @@ export function Drift({
 }
 
 interface RingProps {
-  readonly step: TableStep;
+  readonly step: PacedStep;
   readonly beat: Beat;
   readonly isPaused: boolean;
   /** Drops that fell, in a step in which they are what is counted. */
   readonly drops?: { readonly fell: number; readonly of: number } | undefined;
+  /** The strokes are seen and their number is not: for who practises to keep the count. */
+  readonly isNumberHidden?: boolean;
 }
 
 /** How the pace of a step is drawn: a count that fills, a hold that runs down, or a breath that swells and sinks. */
 export type PaceKind = 'count' | 'hold' | 'breath';
-const paceKindOf = (step: TableStep): PaceKind =>
+const paceKindOf = (step: PacedStep): PaceKind =>
   isLedByBreath(step) ? 'breath' : step.told?.count === 'hold' ? 'hold' : 'count';
 
 /** Seconds that are left of the hold at hand. */
-const holdLeft = (step: TableStep, beat: Beat) =>
+const holdLeft = (step: PacedStep, beat: Beat) =>
   Math.max(0, Math.ceil(((1 - beat.phase) * repetitionMsOf(step)) / 1000));
 
 /** The pace in its pebble. */
-export function Ring({ step, beat, isPaused, drops }: RingProps) {
+export function Ring({ step, beat, isPaused, drops, isNumberHidden = false }: RingProps) {
   const kind = paceKindOf(step);
   const breath = breathAt(step, beat);
   const d = pebbleOutlines[step.kind];
@@ -96,11 +98,13 @@ export function Ring({ step, beat, isPaused, drops }: RingProps) {
       viewBox="-17 -14 34 28"
       role="img"
       aria-label={
-        drops
-          ? tableWords.dropsOf(drops.fell, drops.of)
-          : isHeld
-            ? tableWords.secondsOfTheHoldAreLeft(shown)
-            : tableWords.repetitionOf(beat.repetition, step.repetitions)
+        isNumberHidden
+          ? tableWords.strokesGoOn
+          : drops
+            ? tableWords.dropsOf(drops.fell, drops.of)
+            : isHeld
+              ? tableWords.secondsOfTheHoldAreLeft(shown)
+              : tableWords.repetitionOf(beat.repetition, step.repetitions)
       }
       data-kind={step.kind}
       data-pace={kind}
@@ -118,9 +122,11 @@ export function Ring({ step, beat, isPaused, drops }: RingProps) {
           data-paused={isPaused ? true : undefined}
         />
       )}
-      <text textAnchor="middle" y="4.9" className={styles['number']}>
-        {shown}
-      </text>
+      {!isNumberHidden && (
+        <text textAnchor="middle" y="4.9" className={styles['number']}>
+          {shown}
+        </text>
+      )}
     </svg>
   );
 }

@@ -122,6 +122,7 @@ export const tableWords = {
   behind: 'behind',
   ahead: 'ahead',
   secondsOfTheHoldAreLeft: (shown: number) => `${shown} seconds of the hold are left`,
+  strokesGoOn: 'The strokes go on; their number is not shown',
   repetitionOf: (repetition: number, repetitions: number) => `Repetition ${repetition} of ${repetitions}`,
   stepOf: (n: number, count: number) => `Step ${n} of ${count}`,
 
@@ -199,4 +200,5 @@ export const tableWords = {
   theScreenMayGoDark: 'The screen may go dark.',
   theVoiceGoesOn: 'The voice goes on; a touch wakes it.',
   stoneBathSays: (words: string) => `Stone bath: ${words}`,
+  lastTimeHere: (found: string) => `Last time: ${found}.`,
 };

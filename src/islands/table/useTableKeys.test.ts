@@ -1,4 +1,5 @@
 import { describe, expect, it, vi } from 'vitest';
+import type { Press } from '../../ui/shortcuts/keyboard';
 import { markWords } from '../../core/table/marks';
 import { tableShortcuts, type TableActs } from './useTableKeys';
 
@@ -11,7 +12,7 @@ const actsWith = (change: Partial<TableActs> = {}): TableActs => ({
 /** Presses a key of the table as it stands. @returns whether it meant anything */
 function press(cap: string, acts: TableActs, ways: Parameters<typeof tableShortcuts>[1] = []): boolean {
   const found = tableShortcuts(acts, ways).find(({ keys, act }) => act && keys.includes(cap));
-  found?.act?.();
+  found?.act?.({} as Press);
   return found !== undefined;
 }
 

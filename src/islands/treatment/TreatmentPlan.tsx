@@ -1,8 +1,8 @@
 import { treatmentWords } from './treatment.words';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { TreatmentView } from '../../contracts/treatment-views';
-import type { PlanView, VisitView } from '../../contracts/visit-views';
+import type { PlanView, VisitLookedBack } from '../../contracts/visit-views';
 import { regionLabel } from '../../core/anatomy/place';
 import { BodyPanel } from '../../ui/body-map/BodyPanel';
 import { MapLines } from '../../ui/body-map/MapLines';
@@ -11,6 +11,12 @@ import { bestDrawing } from '../../ui/body-map/views';
 import { Button } from '../../ui/button/Button';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { marksOf } from '../body-marks';
+import { fetchReplay, LazyReplay } from '../flow/lazy-replay';
+import { Mention } from '../practice/Mention';
+import { practiseCourse } from '../practice/practise-course';
+import { useLater } from '../../ui/later';
+import { FirmOffer } from '../plan/FirmOffer';
+import { useRefresh } from '../visit-head/refresh';
 import { PlanActions } from '../plan/PlanActions';
 import { PlanNotices } from '../plan/PlanNotices';
 import { ReasonDialog } from '../plan/ReasonDialog';
@@ -24,18 +30,28 @@ import { TreatmentSide } from './TreatmentSide';
 import { useTreatment } from './useTreatment';
 
 interface Props {
-  readonly visit: VisitView;
+  readonly visit: VisitLookedBack;
   readonly plan: PlanView;
   readonly treatment: TreatmentView;
 }
 
+const doNothing = () => Promise.resolve();
+const workOfStep = ({ told }: PlanView['steps'][number]) => told?.modality ?? 'lymph-drainage';
+
 /** A whole treatment of several parts: put into the best order and the time, rearranged with what breaks shown at once. */
 export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }: Props) {
+  const refresh = useRefresh();
   const handle = useTreatment(visit.id, first, firstTreatment);
   const { plan, treatment } = handle;
   const [selected, setSelected] = useState<string>();
   const [isTaught, setIsTaught] = useState(false);
   const [isReasonAsked, setIsReasonAsked] = useState(false);
+  const [isFlowing, setIsFlowing] = useState(false);
+  const [trouble, setTrouble] = useState<string>();
+  // Of several parts only a drainage is followed by the model.
+  const drained = plan.steps.filter(({ told }) => !told);
+  const canFlow = drained.some(({ kind }) => kind === 'drain');
+  useLater(canFlow ? fetchReplay : doNothing);
   const errors = [...treatment.faults, ...treatment.stepFaults, ...treatment.conflicts].filter(
     ({ severity }) => severity === 'error',
   );
@@ -45,6 +61,7 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
       setIsTaught((is) => !is);
     },
     undo: handle.undo,
+    flow: canFlow ? () => setIsFlowing(true) : undefined,
     asTaught: treatment.wish.isFree || treatment.wish.order ? () => handle.setFree(false) : undefined,
     mend: () => {
       if (treatment.faults.length > 0) handle.mendAll();
@@ -112,6 +129,13 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
               {treatmentWords.bestOrder}
             </Button>
           </PlanNotices>
+          {trouble !== undefined && (
+            <p role="alert" className={styles['notice']}>
+              {trouble}
+            </p>
+          )}
+          {canFlow && <FirmOffer visit={visit} onTaken={() => void refresh()} onTrouble={setTrouble} />}
+          <Mention therapistId={visit.therapist.id} modalities={plan.steps.map(workOfStep)} />
           {treatment.sinceLast && <SinceLast {...treatment.sinceLast} />}
           {isEmpty && <p className={styles['notice']}>{treatmentWords.nothingOfWhatWasChosenMay}</p>}
           <StoneTrouble
@@ -138,10 +162,33 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
               {(visit.blends.body ?? visit.blends.face) ? treatmentWords.oils : treatmentWords.chooseOils}
             </a>
           )}
+          {canFlow && (
+            <>
+              <Button look="link" onClick={() => setIsFlowing(true)}>
+                <Kbd>F</Kbd> {treatmentWords.seeItFlow}
+              </Button>
+              <Button look="link" onClick={() => void practiseCourse(visit.id, setTrouble)}>
+                {treatmentWords.practiseIt}
+              </Button>
+            </>
+          )}
           <a href={`/visits/${visit.id}/prepare`}>{treatmentWords.roomList}</a>
           <a href={`/visits/${visit.id}/print`}>{treatmentWords.print}</a>
         </PlanActions>
       </footer>
+      {isFlowing && (
+        <Suspense>
+          <LazyReplay
+            name={visit.client.name}
+            drainageCase={plan.drainageCase}
+            steps={drained}
+            proposed={undefined}
+            nodes={nodes}
+            selected={undefined}
+            onClose={() => setIsFlowing(false)}
+          />
+        </Suspense>
+      )}
       <ReasonDialog
         title={treatmentWords.theOrderBreaksARule}
         faults={errors.map(({ message }) => message)}

@@ -91,6 +91,7 @@ export function TreatmentSide({ handle, visit, regionLabel }: Props) {
       </section>
       <OpenLines handle={handle} onAdd={() => setChoices(withProtocol(wish.choices, lineWorkId))} />
       <Time handle={handle} />
+      <Pace handle={handle} />
       {hasDrainage && (
         <section>
           <h2>{treatmentWords.schoolOfDrainage}</h2>
@@ -204,6 +205,31 @@ function OpenLines({ handle, onAdd }: { readonly handle: TreatmentHandle; readon
           {treatmentWords.addWorkOnTheClientsOwn}
         </Button>
       </p>
+    </section>
+  );
+}
+
+/** Whose seconds the plan is made of, where the therapist has been measured in any of it: one switch. */
+function Pace({ handle }: { readonly handle: TreatmentHandle }) {
+  const { pace } = handle.treatment;
+  if (!pace) return null;
+  return (
+    <section>
+      <h2>{treatmentWords.pace}</h2>
+      <Choice
+        label={treatmentWords.plannedAt}
+        options={[
+          { value: 'library', text: treatmentWords.theLibrarysPace },
+          { value: 'own', text: treatmentWords.asTakenBy(pace.whose) },
+        ]}
+        value={pace.isOwn ? 'own' : 'library'}
+        onChange={handle.setPace}
+      />
+      <ul className={styles['plain']}>
+        {pace.techniques.map(({ name, ownSeconds, times, librarySeconds }) => (
+          <li key={name}>{treatmentWords.secondsOfATechnique(name, ownSeconds, times, librarySeconds)}</li>
+        ))}
+      </ul>
     </section>
   );
 }

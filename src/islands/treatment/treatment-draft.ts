@@ -26,6 +26,8 @@ export type TreatmentAction =
   | { readonly kind: 'stones'; readonly stones: NonNullable<Wish['stones']> }
   /** What the technique asks for again. */
   | { readonly kind: 'usual-stones'; readonly step: string }
+  /** The therapist’s own seconds, or the library’s; the order stays as it is. */
+  | { readonly kind: 'pace'; readonly pace: NonNullable<Wish['pace']> }
   /** Other oils or drops for layers on the skin. */
   | { readonly kind: 'layers'; readonly layers: NonNullable<Wish['layers']> }
   | { readonly kind: 'usual-layer'; readonly step: string }
@@ -80,6 +82,8 @@ function wishAfter(wish: Wish, action: Exclude<TreatmentAction, { readonly kind:
             : choice,
         ),
       });
+    case 'pace':
+      return { ...wish, pace: action.pace };
     case 'stones':
       return { ...wish, stones: { ...wish.stones, ...action.stones } };
     case 'usual-stones':

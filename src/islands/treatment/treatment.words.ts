@@ -14,6 +14,8 @@ export const treatmentWords = {
   toSpare: (spare: string) => `${spare} to spare`,
 
   // BlockList
+  seeItFlow: 'See it flow',
+  practiseIt: 'Practise its drainage',
   theTreatment: 'The treatment',
   part: 'part',
   mlInAll: (name: string, volumeMl: number) => `${name}, ${volumeMl} mL in all`,
@@ -80,7 +82,7 @@ export const treatmentWords = {
   treatmentOf: (name: string) => `Treatment of ${name}`,
   partsDragOr: 'parts · drag, or',
   alt: 'Alt',
-  whatIsKnownOfTheClient: 'What is known of the client has changed since this was planned.',
+  whatIsKnownOfTheClient: 'What is known of the client, or who treats, has changed since this was planned.',
   bestOrder: 'Best order',
   nothingOfWhatWasChosenMay: 'Nothing of what was chosen may be given; the reasons stand at the right.',
   oils: 'Oils',
@@ -105,6 +107,12 @@ export const treatmentWords = {
   planItAsDrainageAloneStep: 'Plan it as drainage alone, step by step',
   schoolOfDrainage: 'School of drainage',
   change: 'Change',
+  pace: 'Pace',
+  plannedAt: 'Seconds of this plan',
+  theLibrarysPace: 'as the library has them',
+  asTakenBy: (name: string) => `as ${name} takes them`,
+  secondsOfATechnique: (name: string, own: number, times: number, library: number) =>
+    `${name}: ${own} s a repetition, over ${times} steps at the table; the library has ${library} s.`,
   shortOfTime: 'Short of time',
   takeIt: 'take it',
   takeIt2: (words: string) => `Take it: ${words}`,

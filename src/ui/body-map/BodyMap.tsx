@@ -84,7 +84,8 @@ export function BodyMap(props: BodyMapProps) {
     return (
       <p className={styles['failed']}>The drawing could not be loaded. Reload the page; nothing you entered is lost.</p>
     );
-  if (!figure) return <div className={styles['waiting']} data-view={view} aria-busy="true" aria-label={label} />;
+  if (!figure)
+    return <div role="img" className={styles['waiting']} data-view={view} aria-busy="true" aria-label={label} />;
 
   const tabStop = [focused, selected, pickable[0]?.id].find((place) => pickable.some((p) => p.id === place));
   const wordsOf = (place: PlaceId, name: string) => {

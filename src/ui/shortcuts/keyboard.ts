@@ -10,7 +10,7 @@ export interface Shortcut {
   /** For the sheet behind `?`; a key without words is not on it. */
   readonly words?: string;
   /** Absent where the control under the focus answers the key itself, or where it means nothing at the moment. */
-  readonly act?: (() => unknown) | undefined;
+  readonly act?: ((press: Press) => unknown) | undefined;
 }
 
 export interface Manner {
@@ -134,7 +134,7 @@ export class Keyboard {
       const found = read().find(({ keys, act }) => act && keys.includes(cap));
       if (!found || !isHeard(writingIn(target, cap), manner)) continue;
       event.preventDefault();
-      if (!manner.isSteady || this.#isNew(cap, event)) found.act?.();
+      if (!manner.isSteady || this.#isNew(cap, event)) found.act?.(event);
       return true;
     }
     return false;

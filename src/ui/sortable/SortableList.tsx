@@ -1,8 +1,21 @@
-import { closestCenter, DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  type DragOverEvent,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
 import { restrictToVerticalAxis } from '@dnd-kit/modifiers';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { type KeyboardEvent, type ReactNode, useEffect, useRef } from 'react';
 import { sortableWords } from './sortable.words';
+
+export interface Move {
+  readonly from: number;
+  readonly to: number;
+}
 
 interface Props {
   readonly ids: readonly string[];
@@ -11,12 +24,14 @@ interface Props {
   readonly what: string;
   readonly className: string | undefined;
   readonly onMove: (from: number, to: number) => void;
+  /** Where a row that is dragged would come to lie; undefined when it is let go. */
+  readonly onHover?: ((move: Move | undefined) => void) | undefined;
   /** Rows; the part of each that takes the focus carries `data-row` with its id. */
   readonly children: ReactNode;
 }
 
 /** A list whose rows are dragged, or moved with Alt and the arrow keys; arrows alone go from row to row. */
-export function SortableList({ ids, label, what, className, onMove, children }: Props) {
+export function SortableList({ ids, label, what, className, onMove, onHover, children }: Props) {
   const list = useRef<HTMLOListElement>(null);
   const focusAfterMove = useRef<string>(undefined);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
@@ -27,7 +42,10 @@ export function SortableList({ ids, label, what, className, onMove, children }: 
     focus(focusAfterMove.current);
     focusAfterMove.current = undefined;
   }, [order]);
+  const onDragOver = ({ active, over }: DragOverEvent) =>
+    onHover?.(over ? { from: ids.indexOf(String(active.id)), to: ids.indexOf(String(over.id)) } : undefined);
   const onDragEnd = ({ active, over }: DragEndEvent) => {
+    onHover?.(undefined);
     if (over) onMove(ids.indexOf(String(active.id)), ids.indexOf(String(over.id)));
   };
   const onKeyDown = (event: KeyboardEvent) => {
@@ -50,7 +68,9 @@ export function SortableList({ ids, label, what, className, onMove, children }: 
       sensors={sensors}
       collisionDetection={closestCenter}
       modifiers={[restrictToVerticalAxis]}
+      onDragOver={onDragOver}
       onDragEnd={onDragEnd}
+      onDragCancel={() => onHover?.(undefined)}
       accessibility={{
         screenReaderInstructions: { draggable: sortableWords.pressAltWithTheUpOr(what) },
       }}
