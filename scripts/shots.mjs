@@ -239,26 +239,13 @@ async function takeAll() {
   await go(`/visits/${marit}/home`);
   await wait(900);
   await shoot('home');
-  const link = await page.evaluate(async () => {
-    const sheet = /\/api\/home\/(\d+)\//.exec(document.querySelector('a[href*="sheet.pdf"]').href)[1];
-    const answer = await fetch(`/api/home/${sheet}/link`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ days: 30 }),
-    });
-    return (await answer.json()).path;
-  });
-  await page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });
-  await go(link);
-  await page.evaluate(() => document.querySelector('main button').click());
-  await wait(400);
+  await go('/practice?kind=order&level=2&seed=41');
   for (let i = 0; i < 5; i += 1) {
-    await page.evaluate(() => [...document.querySelectorAll('nav button')].at(-1).click());
-    await wait(200);
+    await page.$eval('[aria-label="Still to place"] button', (chip) => chip.click());
+    await wait(120);
   }
-  await wait(9000);
-  await shoot('phone');
-  await page.setViewport({ width: 1280, height: 800 });
+  await wait(400);
+  await shoot('practice');
   const liv = await visitOf('Liv Sandoval');
   await answerNo(liv);
   await page.evaluate(() => localStorage.setItem('theme', 'lamp'));

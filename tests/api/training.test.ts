@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { DrillAnswerResponse, DrillResponse } from '../../src/contracts/training';
-import { drillKinds, levels } from '../../src/core/training/drill';
+import { drillKinds, levels } from '../../src/core/training/kinds';
 import { post } from './client';
 
 const ask = (kind: string, level: unknown = 1, seed: unknown = 7) => post('/api/compute/drill', { kind, level, seed });

@@ -131,8 +131,11 @@ export async function later(page: Page, ms: number): Promise<void> {
   }, ms);
 }
 
-/** As slowly as hand or foot can press again: two presses of one key within 150 ms are one. */
-export const pace = () => new Promise((resolve) => setTimeout(resolve, 170));
+/**
+ * As slowly as a foot presses again: two presses of one key within 150 ms are one, and a busy machine brings presses
+ * nearer together than they were sent.
+ */
+export const pace = () => new Promise((resolve) => setTimeout(resolve, 240));
 
 /** Presses a key so often, as slowly as a foot can. */
 export async function tread(page: Page, key: 'PageDown' | 'Space', times: number): Promise<void> {

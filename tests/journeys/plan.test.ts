@@ -108,7 +108,18 @@ describe('the plan', () => {
     const two = await open(browser, `${appUrl()}/visits/${id}/plan`);
     const nudge = async (page: typeof one, row = 's12') => {
       await page.bringToFront();
-      await page.evaluate((id) => document.querySelector<HTMLElement>(`[data-row="${id}"]`)?.focus(), row);
+      // A dialog that is still going gives the focus back, wherever it has been put meanwhile.
+      await until(page, () => !document.querySelector('[role="dialog"]'));
+      await until(
+        page,
+        (id) => {
+          const found = document.querySelector<HTMLElement>(`[data-row="${id}"]`);
+          const wasThere = document.activeElement === found;
+          found?.focus();
+          return found !== null && wasThere;
+        },
+        row,
+      );
       await page.keyboard.down('Alt');
       await page.keyboard.press('ArrowDown');
       await page.keyboard.up('Alt');
@@ -143,8 +154,11 @@ describe('the plan', () => {
     await page.mouse.down();
     await page.mouse.move(box.x + 120, box.y - 30, { steps: 6 });
     await page.mouse.move(goal.x + 120, goal.y - 6, { steps: 12 });
+    // What the order costs is told while the step is still in the hand.
+    await words(page, 'This order lets out');
     await page.mouse.up();
     await words(page, 'Too early: the hollow above the collarbone is not open yet');
+    await words(page, 'This order lets out');
     await control(page, 'button', 'Mend all').click();
     await gone(page, 'Too early');
     await page.close();
