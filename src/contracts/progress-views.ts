@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { volumeUnits } from '../core/volume-units';
 import { ChangeView } from './change-views';
+import { EarnedView } from './earned-views';
 import { RememberedView } from './remembered-views';
 import { TrendShape } from './shapes/swelling';
 import { ClientBrief } from './people-views';
@@ -191,6 +192,8 @@ export const ProgressView = z.object({
   seen: SeenTable,
   /** Before and after of everything that is measured beside the tape. */
   changes: z.array(ChangeView).readonly(),
+  /** Which work went together with what changed. */
+  earned: EarnedView,
   /** What hands found over the last visits, the most present first. */
   remembered: z.array(RememberedView).readonly(),
   feedback: z.array(FeedbackLine).readonly(),

@@ -95,6 +95,18 @@ export const PaceView = z.object({
 });
 export type PaceView = z.infer<typeof PaceView>;
 
+/** The side that hands found tighter at earlier visits, and what the plan makes of it. */
+export const LeanView = z.object({
+  side: z.enum(['left', 'right']),
+  /** `Tighter at the right shoulder: 4 of 5 visits; tighter at the right jaw line: 1 of 5 visits` */
+  found: z.string(),
+  answer: z.enum(['offered', 'taken', 'refused']),
+  /** Where it is taken: what that side gets of the other one (s), and whether work of one side begins there. */
+  movedSeconds: z.number(),
+  beginsThere: z.boolean(),
+});
+export type LeanView = z.infer<typeof LeanView>;
+
 /** What a visit holds beside or instead of drainage, put into order and time. */
 export const TreatmentView = z.object({
   wish: TreatmentInput.omit({ basedOn: true, reason: true }),
@@ -111,6 +123,8 @@ export const TreatmentView = z.object({
     .readonly(),
   /** Left out where the therapist has none of their own, and in plans of before it was measured. */
   pace: PaceView.optional(),
+  /** Left out where neither side was tighter, or nothing of the plan has sides; and in plans of before. */
+  lean: LeanView.optional(),
   setupSeconds: z.number(),
   lowerBoundSeconds: z.number(),
   isBestOrder: z.boolean(),

@@ -90,6 +90,8 @@ export const TreatmentInput = TreatmentHolds.extend({
   order: z.array(z.string().min(1).max(120)).max(120).optional(),
   /** Whose seconds a repetition takes; what the therapist usually plans by when left out. */
   pace: z.enum(['library', 'own'], 'One of library, own.').optional(),
+  /** The side that was tighter begins, and gets more; `neither` where that was offered and is not wished. */
+  leanTo: z.enum(['left', 'right', 'neither'], 'One of left, right, neither.').optional(),
   /** Why a broken rule is kept. */
   reason: z.string().trim().max(400, 'Keep the reason within 400 characters.').default(''),
   basedOn: z.number().int().min(0),

@@ -265,8 +265,18 @@ function noToAll(): CheckAnswers {
 /** Nobody’s hands keep exactly to the library: how much of its seconds each of the house takes. */
 const paceOfHands = (therapist: number): number => [0.96, 0.9, 0.94][therapist % 3] ?? 1;
 
-/** Every third visit something is tighter at the same place, every other one it is tender at another. */
+/** One visit drains longer than another: between three quarters of what is planned and all of it. */
+const shareOfDraining = (visitId: VisitId): number => 0.875 + 0.125 * Math.sin(2.4 * visitId);
+
+const isOnTheRight = ({ told }: TableStep): boolean =>
+  told !== undefined && told.places.length > 0 && told.places.every((place) => place.endsWith('.right'));
+
+/**
+ * Every third visit something is tighter at the same place, every other one it is tender at another; work on face and
+ * back finds the right side tighter.
+ */
 function foundAt(step: TableStep, steps: readonly TableStep[], visitId: VisitId): MarkKind | undefined {
+  if (step === steps.find(isOnTheRight)) return 'tighter';
   const drains = steps.filter(({ kind, told }) => kind === 'drain' && !told);
   if (step === drains[2] && visitId % 3 === 0) return 'tighter';
   return step === drains.at(-2) && visitId % 2 === 0 ? 'tender' : undefined;
@@ -292,7 +302,8 @@ async function treat(
     if (mark)
       events.push({ id: `demo-${visitId}-${step.id}-mark`, kind: 'mark', mark, at: at(minute + 0.2), ...common });
     const overhead = overheadSecondsOf(step);
-    minute += (overhead + paceOfHands(therapistId) * (spanOf(step) - overhead)) / 60;
+    const share = step.kind === 'drain' && !step.told ? shareOfDraining(visitId) : paceOfHands(therapistId);
+    minute += (overhead + share * (spanOf(step) - overhead)) / 60;
     events.push({ id: `demo-${visitId}-${step.id}-end`, kind: 'end', at: at(minute), ...common });
   }
   events.push({ id: `demo-${visitId}-finish`, kind: 'finish', stepId: null, at: at(minute), planVersion: 1 });

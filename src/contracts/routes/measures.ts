@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { ImportPlan, ImportStep, ImportView } from '../imports';
+import { TogetherView } from '../earned-views';
 import { FlagView, MeasureView, ObservationView } from '../measure-views';
 import { ClientMeasuringInput, MeasuringInput, ObservationInput, ProtocolInput } from '../measures';
 import { TapingInput } from '../record';
@@ -52,6 +53,12 @@ export const measureRoutes = {
     summary: 'The course of one limb as a PDF; `limb` as in “left leg”, else the one taped last.',
     query: { limb: z.string().max(40).optional() },
     answer: pdf,
+  }),
+  together: get('/api/house/together', {
+    who: 'owner',
+    what: 'house',
+    summary: 'Which work went together with what changed, over the clients of the house; nobody is named.',
+    answer: TogetherView,
   }),
   exportMeasures: get('/api/clients/{id}/measures.csv', {
     who: 'therapist',

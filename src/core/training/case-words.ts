@@ -1,3 +1,4 @@
+import { uncapitalise } from '../wording/capitalise';
 import type { Anatomy, PlaceId } from '../anatomy/place';
 import { shortLabel } from '../anatomy/place-labels';
 import type { ReadCase } from '../drainage/case';
@@ -55,7 +56,7 @@ interface KnownCondition {
 export function conditionInWords(anatomy: Anatomy, { label, daysAgo, ...where }: KnownCondition): string {
   const second = label.charAt(1);
   const isAbbreviation = second !== ' ' && second === second.toUpperCase();
-  const what = isAbbreviation ? label : label.charAt(0).toLowerCase() + label.slice(1);
+  const what = isAbbreviation ? label : uncapitalise(label);
   const located = locatedInWords(anatomy, what, where);
   return daysAgo === undefined ? located : trainingSays.someTimeAgo(located, spanInWords(daysAgo));
 }

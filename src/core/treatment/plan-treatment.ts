@@ -3,7 +3,7 @@ import type { RegionGroups } from '../anatomy/place';
 import type { Setting } from '../sequencing/block';
 import type { SetupChange } from '../sequencing/setup';
 import { secondsAt, type TimeFit } from '../sequencing/time-fit';
-import type { TreatmentBlock, TreatmentStep } from './block';
+import { repetitionSecondsOf, type TreatmentBlock, type TreatmentStep } from './block';
 import { rulesBetween } from './cross-block';
 import { fitBlocks, keepMostWorth, leastSecondsOf, toFitStep, trimSteps, usualSecondsOf } from './fit-blocks';
 import type { JudgementReason } from '../judgement/reasons';
@@ -12,6 +12,7 @@ import { bestOrder, changesIn, orderFaults, type OrderFault, startFor, usualTurn
 import type { Judged } from './judge-blocks';
 import { blockOut, type LeftOut, stepOut } from './left-out';
 import { type BlockRule, treatmentRules } from './rules';
+import { type Lean, type Leaning, leanOf } from './lean';
 import { withinMinutes } from './within-minutes';
 import { faultsWithin, type StepFault } from './within-block';
 import { treatmentSays } from './treatment.says';
@@ -54,6 +55,8 @@ export interface TreatmentPlan {
   readonly rules: readonly BlockRule[];
   /** Pairs that no order allows. */
   readonly conflicts: readonly OrderFault[];
+  /** What the tighter side gets of the other one (s); 0 where nothing leans. */
+  readonly leanedSeconds: Seconds;
 }
 
 export interface TreatmentWish {
@@ -65,6 +68,8 @@ export interface TreatmentWish {
   readonly isFree?: boolean | undefined;
   /** Ids of the blocks that the therapist wants, in that order; the best one when absent. */
   readonly order?: readonly string[] | undefined;
+  /** Blocks that were made ready for it (`leaned`): repetitions go from the other side to this one. */
+  readonly lean?: Lean | undefined;
 }
 
 /** Puts what may be given into the best order and fits it into the time, with a reason for every place and omission. */
@@ -84,7 +89,8 @@ export function planTreatment(groups: RegionGroups, allowed: Judged, wish: Treat
   const setupSeconds = secondsOf(changes);
   const movedSeconds = secondsOf(changes.filter(({ kind }) => kind !== 'wash'));
   const fit = fitBlocks(ordered, availableSeconds - setupSeconds, allowed.mostSeconds, wish.fill);
-  const blocks = schedule(ordered, fit, changes, rules);
+  const leaning = leaningOf(ordered, fit, wish.lean);
+  const blocks = schedule(ordered, leaning, changes, rules);
   return {
     blocks,
     start,
@@ -104,7 +110,16 @@ export function planTreatment(groups: RegionGroups, allowed: Judged, wish: Treat
     stepFaults: ordered.flatMap((block) => faultsWithin(block, allowed.heatless)),
     rules,
     conflicts: conflicts.map((rule) => ({ ...rule, message: treatmentRules[rule.rule] })),
+    leanedSeconds: leaning.movedSeconds,
   };
+}
+
+/** The repetitions of the fit, with what leans to the tighter side. */
+function leaningOf(blocks: readonly TreatmentBlock[], fit: TimeFit, lean: Lean | undefined): Leaning {
+  const fitted = new Map(fit.repetitions.map((one) => [one.id, one.repetitions]));
+  if (!lean) return { repetitions: fitted, notes: new Map(), movedSeconds: 0 };
+  const leaning = leanOf(blocks, fitted, lean, repetitionSecondsOf);
+  return { ...leaning, repetitions: new Map([...fitted, ...leaning.repetitions]) };
 }
 
 const secondsOf = (changes: readonly SetupChange[]) => changes.reduce((sum, { seconds }) => sum + seconds, 0);
@@ -163,11 +178,10 @@ function inOrder(blocks: readonly TreatmentBlock[], ids: readonly string[]): rea
 
 function schedule(
   order: readonly TreatmentBlock[],
-  fit: TimeFit,
+  { repetitions, notes }: Leaning,
   changes: readonly SetupChange[],
   rules: readonly BlockRule[],
 ): readonly PlannedBlock[] {
-  const repetitions = new Map(fit.repetitions.map((one) => [one.id, one.repetitions]));
   const names = new Map(order.map(({ id, name }) => [id, name]));
   const secondTurns = new Set(
     changes
@@ -185,7 +199,8 @@ function schedule(
       const seconds = secondsAt(toFitStep(block, step), times);
       const begins = clock;
       clock += seconds;
-      return { ...step, repetitions: times, seconds, startsAt: begins };
+      const note = [step.note, notes.get(step.id)].filter(Boolean).join('; ');
+      return { ...step, note, repetitions: times, seconds, startsAt: begins };
     });
     const why = rules
       .filter(({ then, rule }) => then === block.id && rule !== 'protocol-order')

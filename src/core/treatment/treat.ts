@@ -10,6 +10,7 @@ import { isDrainageCourse } from './drainage-block';
 import { type DrainagePart, drainagePart } from './drainage-part';
 import { type Choice, expandChoices } from './expand';
 import { type Judged, judgeBlocks } from './judge-blocks';
+import { leaned } from './lean';
 import { isHeld } from './tell';
 import { planTreatment, type TreatmentPlan, type TreatmentWish } from './plan-treatment';
 
@@ -53,7 +54,8 @@ export function treat(input: TreatmentCase, asked: TreatmentAsked): Treatment {
   );
   const wayRound = (territories: readonly PlaceId[]) => input.planFor(territories, asked.minutes);
   const allowed = judgeBlocks(library, judgement, withTimes(withStones(chosen, asked.stones), asked.times), wayRound);
-  const judged = { ...allowed, blocks: [...drainage.blocks, ...allowed.blocks] };
+  const own = asked.lean ? leaned(allowed.blocks, asked.lean) : allowed.blocks;
+  const judged = { ...allowed, blocks: [...drainage.blocks, ...own] };
   const plan = planTreatment(anatomy.groups, judged, asked);
   const minutes = plan.blocks.flatMap(({ steps }) => steps).find(isDrainageCourse)?.repetitions;
   return { plan, judged, drainage, course: minutes === undefined ? undefined : drainage.planOf(minutes) };

@@ -67,6 +67,8 @@ export const treatmentSays = {
   left: (name: string) => `left ${name}`,
   right: (which: string, name: string) => `${which}right ${name}`,
   nowTheOtherSide: 'now the other side: ',
+  theTighterSide: (other: string, times: number) => `The tighter side; the ${other} gets ${times} ×.`,
+  theOtherSideIsTighter: (tighter: string, times: number) => `The ${tighter} is tighter and gets ${times} ×.`,
   sideOnly: (side: string) => `${side} side only`,
   towardsThe: (place: string) => `towards the ${place}`,
   fromTheSkullDown: 'from the skull down',

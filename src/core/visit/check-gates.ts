@@ -1,3 +1,4 @@
+import { uncapitalise } from '../wording/capitalise';
 import type { Condition } from '../screening/tables';
 import type { CheckQuestion, TodayGroup } from './check-question';
 import { visitSays } from './visit.says';
@@ -67,7 +68,7 @@ export const gateText = (row: GateRow, { isFirst, lastVisit }: GateCase): string
 function gateHint(row: GateRow, groups: readonly TodayGroup[]): string {
   if (row.id !== 'work') return row.hint;
   const [first = '', ...rest] = groups.map(({ group }) => group);
-  return `${[first, ...rest.map((label) => label.charAt(0).toLowerCase() + label.slice(1))].join('; ')}.`;
+  return `${[first, ...rest.map(uncapitalise)].join('; ')}.`;
 }
 
 /** The gates with what each of them closes. */

@@ -12,16 +12,18 @@ import { Keeping } from './Keeping';
 import { Measuring } from './Measuring';
 import { People } from './People';
 import { SignInRules } from './SignInRules';
+import { HouseTogether } from '../together/HouseTogether';
 import { Wording } from './Wording';
 import { Dates } from './Dates';
 
-type Part = 'people' | 'measuring' | 'consent' | 'keeping' | 'audit';
+type Part = 'people' | 'measuring' | 'consent' | 'keeping' | 'together' | 'audit';
 
 const parts: readonly { readonly value: Part; readonly text: string }[] = [
   { value: 'people', text: houseWords.people },
   { value: 'measuring', text: houseWords.measuring },
   { value: 'consent', text: houseWords.whatClientsRead },
   { value: 'keeping', text: houseWords.keeping },
+  { value: 'together', text: houseWords.whatWentTogether },
   { value: 'audit', text: houseWords.whoDidWhat2 },
 ];
 
@@ -53,6 +55,7 @@ export function House({ view, part: first, filter, page }: Props) {
         {part === 'consent' && <ClientLanguage first={view.language} say={say} />}
         {part === 'consent' && <Wording wording={view.wording} say={say} />}
         {part === 'keeping' && <Keeping say={say} />}
+        {part === 'together' && <HouseTogether />}
         {part === 'audit' && <Audit audit={view.audit} people={view.people} filter={filter} page={page} />}
       </main>
       {toasts}

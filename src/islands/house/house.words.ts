@@ -172,6 +172,7 @@ export const houseWords = {
 
   // Keeping
   keeping: 'keeping',
+  whatWentTogether: 'what went together',
   looking: 'Looking …',
   backups: 'Backups',
   lastGoodOf: (when: string) => `The last good backup is of ${when}.`,

@@ -69,6 +69,9 @@ export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly
             <>
               <h2>{planWords.thisVisit}</h2>
               <p>{treatment.choices.map(({ name }) => name).join(' · ')}</p>
+              {treatment.lean?.answer === 'taken' && (
+                <p>{planWords.moreOnTheTighterSide(treatment.lean.side, treatment.lean.found)}</p>
+              )}
               {treatment.pace?.isOwn && <p>{planWords.atThePaceOf(treatment.pace.whose)}</p>}
               {treatment.leftOut.length > 0 && <h2>{planWords.leftOut}</h2>}
               {byReason(treatment.leftOut).map(({ what, why, instead }) => (

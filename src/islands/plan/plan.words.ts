@@ -84,6 +84,7 @@ export const planWords = {
   alt: 'Alt',
   findingsOrTherapistHaveChanged: 'Findings or therapist have changed since this plan was made.',
   print: 'Print',
+  moreOnTheTighterSide: (side: string, found: string) => `More on the ${side}. ${found}.`,
   atThePaceOf: (name: string) => `Times as ${name} takes them.`,
   theCourseBreaksARule: 'The course breaks a rule',
 

@@ -11,6 +11,7 @@ import { ButtonLink } from '../../ui/button/Button';
 import { Drawn } from '../../ui/charts/Drawn';
 import { Choice } from '../../ui/choice/Choice';
 import { ChangesOverVisits } from '../changes/ChangesOverVisits';
+import { Earned } from '../together/Earned';
 import { AtHome } from './AtHome';
 import { CompareDates } from './CompareDates';
 import { CourseAhead } from './CourseAhead';
@@ -88,6 +89,7 @@ export function ProgressView({ view }: { readonly view: View }) {
       )}
       {course && <FiguresTable course={course} visits={view.visits} />}
       <ChangesOverVisits changes={view.changes} />
+      <Earned earned={view.earned} />
       <Remembered remembered={view.remembered} />
       {view.home.length > 0 && <AtHome home={view.home} />}
       {view.seen.rows.length > 0 && <SeenFigures seen={view.seen} />}

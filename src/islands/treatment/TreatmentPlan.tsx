@@ -24,6 +24,7 @@ import { usePlanKeys } from '../plan/usePlanKeys';
 import { VisitHead } from '../visit-head/VisitHead';
 import { Bands } from './Bands';
 import { BlockList } from './BlockList';
+import { LeanOffer } from './LeanOffer';
 import styles from './TreatmentPlan.module.css';
 import { StoneTrouble } from './StoneTrouble';
 import { TreatmentSide } from './TreatmentSide';
@@ -135,6 +136,7 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
             </p>
           )}
           {canFlow && <FirmOffer visit={visit} onTaken={() => void refresh()} onTrouble={setTrouble} />}
+          {treatment.lean && <LeanOffer lean={treatment.lean} onAnswer={handle.leanTo} />}
           <Mention therapistId={visit.therapist.id} modalities={plan.steps.map(workOfStep)} />
           {treatment.sinceLast && <SinceLast {...treatment.sinceLast} />}
           {isEmpty && <p className={styles['notice']}>{treatmentWords.nothingOfWhatWasChosenMay}</p>}

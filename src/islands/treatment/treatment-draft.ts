@@ -28,6 +28,8 @@ export type TreatmentAction =
   | { readonly kind: 'usual-stones'; readonly step: string }
   /** The therapist’s own seconds, or the library’s; the order stays as it is. */
   | { readonly kind: 'pace'; readonly pace: NonNullable<Wish['pace']> }
+  /** Leans to the side that was tighter, or not; an order that was made by hand stays. */
+  | { readonly kind: 'lean'; readonly leanTo: NonNullable<Wish['leanTo']> }
   /** Other oils or drops for layers on the skin. */
   | { readonly kind: 'layers'; readonly layers: NonNullable<Wish['layers']> }
   | { readonly kind: 'usual-layer'; readonly step: string }
@@ -84,6 +86,8 @@ function wishAfter(wish: Wish, action: Exclude<TreatmentAction, { readonly kind:
       });
     case 'pace':
       return { ...wish, pace: action.pace };
+    case 'lean':
+      return { ...wish, leanTo: action.leanTo };
     case 'stones':
       return { ...wish, stones: { ...wish.stones, ...action.stones } };
     case 'usual-stones':

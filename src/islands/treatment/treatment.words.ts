@@ -2,6 +2,15 @@ import { countOf, timesText } from '../../core/wording/count';
 
 /** What the treatment view says, in the order of its files. */
 export const treatmentWords = {
+  // LeanOffer
+  leanToThe: (side: string) => `Begin on the ${side}, and give it some of the other side’s time?`,
+  moreOnThe: (side: string) => `More on the ${side}`,
+  bothSidesAlike: 'Both sides alike',
+  itBeginsOnThe: (side: string) => `It begins on the ${side}.`,
+  moreForThe: (side: string, clock: string) =>
+    `The ${side} gets ${clock} of the other side’s time; the whole is as long.`,
+  noMinutesToMove: 'Both sides are at their least: no time can move.',
+
   // Bands
   onTheBack: 'on the back',
   faceDown: 'face down',

@@ -53,6 +53,7 @@ export function useTreatment(visitId: VisitId, first: PlanView, firstTreatment: 
     set: (part: Partial<Wish>) => change({ kind: 'set', part }),
     undo: () => change({ kind: 'undo' }),
     setFree: (isFree: boolean) => change({ kind: 'free', isFree }),
+    leanTo: (leanTo: NonNullable<Wish['leanTo']>) => change({ kind: 'lean', leanTo }),
     setPace: (pace: NonNullable<Wish['pace']>) => change({ kind: 'pace', pace }),
     bestOrder: () => change({ kind: 'best-order' }),
     /** Puts the block at `from` to position `to`. */

@@ -1,5 +1,19 @@
 /** Sentences that the server answers in `measures`, in British English; a sentence with values in it is a function of them. */
 export const measuresAnswers = {
+  // read-earned
+  breathing: 'Breathing',
+  clearingNodes: 'Clearing nodes',
+  preparingTheWay: 'Preparing the way',
+  softening: 'Softening',
+  draining: 'Draining',
+  carryingOn: 'Carrying on',
+  goingBackOverTheWay: 'Going back over the way',
+  closing: 'Closing',
+  turning: 'Turning',
+  workAt: (work: string, place: string) => `${work}: ${place}`,
+  excessOf: (limb: string) => `Excess volume of the ${limb}`,
+  excessVolume: 'Excess volume',
+
   cancerAndItsTreatment: 'Cancer and its treatment',
   recentProcedures: 'Recent procedures',
   theSkinReactedStrongly: 'The skin reacted strongly',

@@ -11,6 +11,7 @@ import { readProgress } from './read-progress';
 import { removeProtocol, saveClientMeasuring, saveMeasuring, saveProtocol } from './save-measuring';
 import { removeObservation, saveObservation } from './save-observation';
 import { saveTaping } from './save-taping';
+import { readTogetherOfHouse } from './together';
 import { measuresAnswers } from './measures.answers';
 
 export const measureEndpoints = endpoints(routes, {
@@ -26,6 +27,7 @@ export const measureEndpoints = endpoints(routes, {
     const report = await print('progress', view, course, client.bornOn);
     return fileAnswer(routes.progressReport.answer, report, measuresAnswers.progressPdf(id), 'inline');
   },
+  together: ({ db, context }) => readTogetherOfHouse(db, context.request.signal),
   exportMeasures: async ({ db, params, query }) => {
     const table = await exportMeasures(db, params.id, query.unit);
     if (table === undefined) return undefined;

@@ -4,23 +4,18 @@ import type { ObservationView } from '../../contracts/measure-views';
 import type { ClosingView } from '../../contracts/closing-view';
 import { relaxationGain, summariseFeedback } from '../../core/skin/feedback';
 import { judgeRedness } from '../../core/skin/redness';
-import { volumeSettings } from '../../core/swelling/settings';
 import type { Db } from '../db/connection';
 import { findClient } from '../clients/clients.repository';
 import { listFindings } from '../screening/findings.repository';
-import { findClientMeasuring, listObservationsOfClient } from './measures.repository';
-import { findMeasuring } from '../people/settings.repository';
 import { findHouse, listTherapists } from '../people/people.repository';
-import { listTapingsOfClient, toTaping } from './tapings.repository';
-import { listClosingsOfClient } from '../visits/closings.repository';
-import { countStepsOfClient, listVisitsOfClient } from '../visits/visits.repository';
+import { listTapingsOfClient } from './tapings.repository';
+import { countStepsOfClient } from '../visits/visits.repository';
 import { listTicks } from '../home/home.repository';
-import { changesOf } from './read-changes';
-import { readChangeLimits } from './change-limits';
+import { readEarned } from './read-earned';
+import { readMeasured } from './read-measured';
 import { homeBetween, homeCourses } from '../home/home-course';
 import { readSheets } from '../home/home-sheets';
 import { isoDay, shortDay } from '../shared/house-clock';
-import { coursesOf } from './read-course';
 import { seenTable } from './read-seen';
 import { readRemembered } from '../visits/read-remembered';
 import { briefOf, therapistOf } from '../visits/read-visit';
@@ -30,24 +25,17 @@ import { workOf } from '../visits/visit-holds';
 export async function readProgress(db: Db, clientId: ClientId, now: Date): Promise<ProgressView | undefined> {
   const client = await findClient(db, clientId);
   if (!client) return undefined;
-  const [house, findings, measuring, own, rows, observations, visits, therapists, steps, closings, ticks, sheets] =
-    await Promise.all([
-      findHouse(db),
-      listFindings(db, clientId),
-      findMeasuring(db),
-      findClientMeasuring(db, clientId),
-      listTapingsOfClient(db, clientId),
-      listObservationsOfClient(db, clientId),
-      listVisitsOfClient(db, clientId),
-      listTherapists(db),
-      countStepsOfClient(db, clientId),
-      listClosingsOfClient(db, clientId),
-      listTicks(db, clientId),
-      readSheets(db, clientId, now),
-    ]);
-  const settings = volumeSettings(measuring, own);
-  const limits = await readChangeLimits(db, measuring, settings, rows);
-  const tapings = rows.map((row) => toTaping(row, null));
+  const [house, findings, measuredOf, rows, therapists, steps, ticks, sheets] = await Promise.all([
+    findHouse(db),
+    listFindings(db, clientId),
+    readMeasured(db, clientId),
+    listTapingsOfClient(db, clientId),
+    listTherapists(db),
+    countStepsOfClient(db, clientId),
+    listTicks(db, clientId),
+    readSheets(db, clientId, now),
+  ]);
+  const { visits, observations, closings, courses, changes } = measuredOf;
   const measured = new Set([...rows.map((row) => row.visit_id), ...observations.map((one) => one.visitId)]);
   const shown = visits
     .filter((visit) => visit.stage === 'done' || visit.closed_at !== null || measured.has(visit.id))
@@ -68,11 +56,12 @@ export async function readProgress(db: Db, clientId: ClientId, now: Date): Promi
     client: briefOf(client, findings, today),
     house: house?.name ?? '',
     today: shortDay(now.toISOString()),
-    courses: coursesOf(tapings, measuring, settings, limits, own.baselineOn),
+    courses,
     visits: course,
     seen: seenTable(course, observations),
     remembered: await readRemembered(db, clientId, now.toISOString()),
-    changes: changesOf(visits.toReversed(), observations, closings, measuring),
+    changes,
+    earned: await readEarned(db, clientId, { courses, changes }),
     feedback: feedbackOf(course),
     home: homeCourses(sheets, today),
   };

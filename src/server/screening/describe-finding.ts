@@ -1,3 +1,4 @@
+import { uncapitalise } from '../../core/wording/capitalise';
 import { anatomy } from '../../catalogue/anatomy';
 import { screeningBook, vocabulary } from '../../catalogue/screening/screening';
 import type { PlacedFinding } from '../../contracts/people-views';
@@ -63,7 +64,7 @@ function plainWords(label: string, { side, regions }: StoredFinding): string {
         ? screeningAnswers.bothSides
         : side;
   const [short = label] = label.split(/ \(|, /);
-  return `${short.charAt(0).toLowerCase()}${short.slice(1)}${where ? `: ${where}` : ''}`;
+  return `${uncapitalise(short)}${where ? `: ${where}` : ''}`;
 }
 
 function clearanceView({ clearance, sinceOn }: StoredFinding, validDays: number, onDate: string): ClearanceView | null {

@@ -143,17 +143,42 @@ export async function listEvents(db: Db, visitId: VisitId): Promise<readonly Tab
 }
 
 /** The treatments that a therapist brought to their end at the table, the latest first. */
-export async function listLatestFinishedBy(db: Db, therapist: TherapistId, most: number): Promise<readonly VisitId[]> {
-  const rows = await db
-    .selectFrom('visit')
-    .innerJoin('table_event', 'table_event.visit_id', 'visit.id')
+export const listLatestFinishedBy = (db: Db, therapist: TherapistId, most: number): Promise<readonly VisitId[]> =>
+  latestFinished(db, 'therapist_id', therapist, most);
+
+/** The treatments of a client that were brought to their end at the table, the latest first. */
+export const listLatestFinishedOf = (db: Db, client: ClientId, most: number): Promise<readonly VisitId[]> =>
+  latestFinished(db, 'client_id', client, most);
+
+async function latestFinished(
+  db: Db,
+  whose: 'client_id' | 'therapist_id',
+  id: number,
+  most: number,
+): Promise<readonly VisitId[]> {
+  const rows = await finishedVisits(db)
     .select('visit.id')
     .distinct()
-    .where('visit.therapist_id', '=', therapist)
-    .where('table_event.kind', '=', 'finish')
-    .where('table_event.is_aside', '=', 0)
+    .where(`visit.${whose}`, '=', id)
     .orderBy('visit.starts_at', 'desc')
     .limit(most)
     .execute();
-  return rows.map(({ id }) => id);
+  return rows.map(({ id: visit }) => visit);
 }
+
+/** Clients with so many treatments that were brought to their end, and more. */
+export async function listClientsFinishedOften(db: Db, least: number): Promise<readonly ClientId[]> {
+  const rows = await finishedVisits(db)
+    .select('visit.client_id')
+    .groupBy('visit.client_id')
+    .having((eb) => eb.fn.count('visit.id').distinct(), '>=', least)
+    .execute();
+  return rows.map(({ client_id }) => client_id);
+}
+
+const finishedVisits = (db: Db) =>
+  db
+    .selectFrom('visit')
+    .innerJoin('table_event', 'table_event.visit_id', 'visit.id')
+    .where('table_event.kind', '=', 'finish')
+    .where('table_event.is_aside', '=', 0);

@@ -5,8 +5,10 @@ import { asksAgain } from '../../catalogue/screening/plan-rules';
 import { screeningBook } from '../../catalogue/screening/screening';
 import { holdsOf, type TreatmentInput } from '../../contracts/treatment';
 import type { RotationView } from '../../contracts/stone-views';
-import type { BlockView, LeftOutView, PaceView, TreatmentView } from '../../contracts/treatment-views';
-import { sideOf } from '../../core/anatomy/place';
+import type { RememberedView } from '../../contracts/remembered-views';
+import type { BlockView, LeanView, LeftOutView, PaceView, TreatmentView } from '../../contracts/treatment-views';
+import { nameOf, sideOf } from '../../core/anatomy/place';
+import type { TighterSide } from '../../core/change/tighter';
 import { readCase } from '../../core/drainage/case';
 import { type DrainagePlan, planDrainage } from '../../core/drainage/plan';
 import { shortLabel } from '../../core/anatomy/place-labels';
@@ -23,6 +25,8 @@ import { courseViolations } from '../../core/judgement/course-violations';
 import { violationsOf } from '../../core/judgement/violations';
 import { toChecked } from '../../core/treatment/checked';
 import { isDrainageCourse } from '../../core/treatment/drainage-block';
+import { repetitionSecondsOf } from '../../core/treatment/block';
+import { canLean, type Lean } from '../../core/treatment/lean';
 import type { LeftOut } from '../../core/treatment/left-out';
 import { atOwnPace } from '../../core/library/own-pace';
 import { facialModalities, type Library } from '../../core/library/protocol';
@@ -30,8 +34,9 @@ import { loadOf } from '../../core/treatment/load';
 import type { TreatmentPlan } from '../../core/treatment/plan-treatment';
 import { withTeaching } from '../../core/treatment/taught';
 import { waysToShorten } from '../../core/treatment/shorten';
-import { treat } from '../../core/treatment/treat';
+import { treat, type Treatment } from '../../core/treatment/treat';
 import { changeWords, type StepWords, tellStep } from '../../core/treatment/tell';
+import { uncapitalise } from '../../core/wording/capitalise';
 import { cautionInWords, placesInWords, reasonInWords } from '../../core/judgement/words';
 import { givenOf } from './given-treatment';
 import { judgementNames, judgeVisit } from '../screening/judge-visit';
@@ -61,6 +66,8 @@ export interface TreatmentFacts {
   readonly oils?: LayerFacts | undefined;
   /** How fast the therapist of the visit works. */
   readonly pace: TherapistPace;
+  /** Which side hands found tighter at earlier visits. */
+  readonly tighter?: TighterSide<RememberedView> | undefined;
   /** Skin of the client (m²), where height and weight are known. */
   readonly surfaceM2: number | undefined;
 }
@@ -73,13 +80,15 @@ export function composeTreatment(house: HouseLibrary, facts: TreatmentFacts, wis
   const isOwnPace = isPlannedAtOwn(facts.pace, wish);
   const library = isOwnPace ? atOwnPace(house, facts.pace.own) : house;
   const judgement = judgeVisit(visit, facts.ledger);
+  const lean = leanOf(facts.tighter);
+  const isLeaning = lean !== undefined && wish.leanTo === lean.side;
   const treated = treat(
     {
       ...{ anatomy, library, judgement, affected: affectedSide(visit), focus: visit.focus },
       planFor: (focus, minutes) => planFor(visit, wish, focus, minutes),
       ownBlocks: ({ id, protocol }) => (protocol === lineWorkId ? lineBlocks(anatomy, library, id, lines) : undefined),
     },
-    wish,
+    { ...wish, lean: isLeaning ? lean : undefined },
   );
   const { plan, drainage, course } = treated;
   const isRefused = drainage.blocks.length === 0;
@@ -105,8 +114,10 @@ export function composeTreatment(house: HouseLibrary, facts: TreatmentFacts, wis
       ...(wish.order ? { order: wish.order } : {}),
       // Told even where it is only the usual one: undoing a switch then says what it was before.
       ...(pace || wish.pace ? { pace: isOwnPace ? ('own' as const) : ('library' as const) } : {}),
+      ...(wish.leanTo ? { leanTo: wish.leanTo } : {}),
     },
     ...(pace ? { pace } : {}),
+    ...leanInWords(facts.tighter, lean, treated, wish),
     blocks,
     choices: wish.choices.map(({ id, protocol }) => ({
       id,
@@ -200,6 +211,33 @@ function paceOf(
   });
   const { id: therapist, name: whose } = visit.therapist;
   return measured.length > 0 ? { therapist, whose, isOwn, techniques: measured } : undefined;
+}
+
+const leanOf = (tighter: TreatmentFacts['tighter']): Lean | undefined =>
+  tighter && { side: tighter.side, regions: [...new Set(tighter.found.map(({ place }) => nameOf(place)))] };
+
+/** The offer to lean to the tighter side, where anything of the plan can; or what was made of it. */
+function leanInWords(
+  tighter: TreatmentFacts['tighter'],
+  lean: Lean | undefined,
+  { plan }: Treatment,
+  { leanTo }: Wish,
+): { readonly lean?: LeanView } {
+  if (!tighter || !lean) return {};
+  const isTaken = leanTo === lean.side;
+  if (!isTaken && !canLean(plan.blocks, lean, repetitionSecondsOf)) return {};
+  const sided = plan.blocks.find(({ side, twin }) => twin !== undefined && side !== 'both');
+  return {
+    lean: {
+      side: lean.side,
+      found: tighter.found
+        .map(({ what, words }, i) => treatmentsAnswers.foundSoOften(i === 0 ? what : uncapitalise(what), words))
+        .join('; '),
+      answer: isTaken ? 'taken' : leanTo === 'neither' ? 'refused' : 'offered',
+      movedSeconds: plan.leanedSeconds,
+      beginsThere: isTaken && sided?.side === lean.side,
+    },
+  };
 }
 
 /** The room's habits with what the rotations of this plan take from the baths, and how long that needs to be warm. */

@@ -9,6 +9,8 @@ import type { Db } from '../db/connection';
 import { listTicks } from '../home/home.repository';
 import { listObservationsOfClient } from '../measures/measures.repository';
 import { listLedgerVisits } from '../visits/visits.repository';
+import { tighterSide } from '../../core/change/tighter';
+import { readRemembered } from '../visits/read-remembered';
 import type { TreatmentFacts } from './compose-treatment';
 import { lastTreatment } from './given-treatment';
 import { isoDay } from '../shared/house-clock';
@@ -28,13 +30,14 @@ export async function readTreatmentFacts(
   library: Library,
   choices: readonly Pick<Choice, 'protocol'>[],
 ): Promise<TreatmentFacts> {
-  const [observations, ledger, last, tray, body, pace] = await Promise.all([
+  const [observations, ledger, last, tray, body, pace, remembered] = await Promise.all([
     listObservationsOfClient(db, visit.client.id),
     readLedger(db, visit),
     lastTreatment(db, visit.client.id, visit.startsAt),
     readTray(db, visit),
     findBodyFacts(db, visit.client.id),
     readPace(db, visit.therapist.id as TherapistId, library),
+    readRemembered(db, visit.client.id, visit.startsAt, visit.startsAt),
   ]);
   const surfaceM2 = body.surfaceM2 ?? undefined;
   return {
@@ -44,6 +47,7 @@ export async function readTreatmentFacts(
     last: last && { date: last.date, given: last.given },
     tray,
     pace,
+    tighter: tighterSide(remembered),
     surfaceM2,
     ...(asksForLayers(library, choices) ? { oils: await readLayerFacts(db, visit, surfaceM2) } : {}),
   };

@@ -1,5 +1,6 @@
 /** Sentences that the server answers in `treatments`, in British English; a sentence with values in it is a function of them. */
 export const treatmentsAnswers = {
+  foundSoOften: (what: string, words: string) => `${what}: ${words}`,
   thisKindOfWorkIsNot: 'this kind of work is not given today',
   thatPlaceIsLeftAlone: 'that place is left alone',
   itLiesTooNearToA: 'it lies too near to a mark',

@@ -4,6 +4,7 @@ import type { RememberedView } from '../../contracts/remembered-views';
 import type { ObservationView } from '../../contracts/measure-views';
 import { sideOf } from '../../core/anatomy/place';
 import { shortLabel } from '../../core/anatomy/place-labels';
+import { tighterByTurning } from '../../core/change/tighter';
 import { type Found, type FoundKind, remember, rememberedVisits } from '../../core/change/remembered';
 import type { ClientId } from '../../core/ids';
 import { marksOf, type Mark } from '../../core/table/marks';
@@ -34,7 +35,7 @@ const kindWords: Readonly<Record<FoundKind, (place: string) => string>> = {
 };
 
 /**
- * What hands found over a client’s last visits: marks of the table, and what felt firm when it was assessed.
+ * What hands found over a client’s last visits: marks of the table, and what was felt when it was assessed.
  * @param on ISO; the moment that it is looked back from
  * @param before only visits that began earlier (ISO): the visit that is looked at does not remember itself
  */
@@ -61,7 +62,7 @@ export async function readRemembered(
         daysAgo: differenceInCalendarDays(new Date(on), new Date(starts_at)),
         found: [
           ...marks.flatMap((mark) => foundBy(mark, steps)),
-          ...observations.filter(({ visitId }) => visitId === id).flatMap(firmIn),
+          ...observations.filter(({ visitId }) => visitId === id).flatMap(feltIn),
         ],
       };
     }),
@@ -83,7 +84,16 @@ function foundBy({ kind, stepId, side }: Mark, steps: readonly TableStep[]): rea
     .map((place) => ({ kind: found, place }));
 }
 
-function firmIn(one: ObservationView): readonly Found[] {
-  if (one.kind !== 'texture' || one.place === null || one.phase !== 'before') return [];
-  return ['firm', 'hard'].includes(one.value.texture) ? [{ kind: 'firm', place: one.place }] : [];
+/** What was felt or measured before the work: firm skin, a side that was tighter, a neck that turns less. */
+function feltIn(one: ObservationView): readonly Found[] {
+  if (one.phase !== 'before') return [];
+  if (one.kind === 'neck-range') {
+    const side = tighterByTurning(one.value);
+    return side ? [{ kind: 'tighter', place: `neck-side.${side}` }] : [];
+  }
+  if (one.place === null) return [];
+  if (one.kind === 'tighter') return [{ kind: 'tighter', place: one.place }];
+  return one.kind === 'texture' && ['firm', 'hard'].includes(one.value.texture)
+    ? [{ kind: 'firm', place: one.place }]
+    : [];
 }
