@@ -1,8 +1,14 @@
 import type { Palette } from '../charts/palette';
-import { token } from '../ui/charts/Chart';
+import { useMemo } from 'react';
+import { type Light, useLight } from '../ui/light';
 
-/** The colours of the theme at hand. */
-export function themedPalette(): Palette {
+/** The colours of the theme at hand: others as soon as the light is switched. */
+export function useThemedPalette(): Palette {
+  const light = useLight();
+  return useMemo(() => paletteBy(light), [light]);
+}
+
+function paletteBy(_light: Light): Palette {
   return {
     ink: token('ink'),
     soft: token('ink-soft'),
@@ -17,4 +23,11 @@ export function themedPalette(): Palette {
     sans: 'Atkinson Hyperlegible',
     serif: 'Fraunces Variable',
   };
+}
+
+/** A colour of the theme at hand. */
+function token(name: string): string {
+  return typeof document === 'undefined'
+    ? '#000'
+    : getComputedStyle(document.documentElement).getPropertyValue(`--${name}`).trim();
 }

@@ -37,6 +37,16 @@ describe('stones', () => {
     await words(page, 'Calculated. Test on your own forearm first');
   });
 
+  it('draws its curve in the colours of the light, also when that is switched meanwhile', async () => {
+    const drawn = () => page.$$eval('main svg text', (texts) => texts.map((one) => one.getAttribute('fill')).join());
+    await page.waitForSelector('main svg text');
+    const byDay = await drawn();
+    for (const light of ['lamp', 'daylight']) {
+      await page.evaluate((value) => (document.documentElement.dataset['theme'] = value), light);
+      await (light === 'lamp' ? expect.poll(drawn).not.toBe(byDay) : expect.poll(drawn).toBe(byDay));
+    }
+  });
+
   it('has stones enough for the visit, and says what is short when some are chipped', async () => {
     await words(page, 'enough stones');
     await words(page, 'Likes it mild: 3° less.');

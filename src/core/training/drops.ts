@@ -7,6 +7,7 @@ import { oilOf } from '../oils/book';
 import type { Millilitres, Percent } from '../quantities';
 import type { Drill, DrillFault, TrainingBooks } from './drill';
 import { scoreOf } from './drill';
+import { isBelievableForOils } from './believable';
 import { bottleInWords } from './case-words';
 import { trainingSays } from './training.says';
 
@@ -45,10 +46,11 @@ export const dropsDrill: Drill<DropsCase, DropsQuestion, DropsAnswer> = {
   make: (books, draw, level) => {
     const ids = [...books.oils.oils.keys()];
     const oils = draw.some(ids, level === 1 ? 1 : 2);
-    const conditions = level === 1 ? [] : draw.some([...books.oils.conditions.keys()], draw.whole(0, level - 1));
+    const age = level === 1 ? 40 : draw.pick([5, 9, 28, 44, 63, 81]);
+    const known = [...books.oils.conditions.keys()].filter((id) => isBelievableForOils(id, age));
     const client: OilClient = {
-      age: level === 1 ? 40 : draw.pick([5, 9, 28, 44, 63, 81]),
-      conditions,
+      age,
+      conditions: level === 1 ? [] : draw.some(known, draw.whole(0, level - 1)),
       skin: level >= 2 && draw.isLikely(0.3) ? 'sensitive' : 'normal',
     };
     const area = draw.pick(level === 1 ? (['body'] as const) : areas.filter((one) => one !== 'bath'));

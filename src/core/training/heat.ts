@@ -82,10 +82,9 @@ export const heatDrill: Drill<HeatCase, HeatQuestion, HeatAnswer> = {
       });
       score -= 0.2;
     }
-    if (isBurning(books, of, { answer, best })) {
-      faults.push({ rule: 'burn', text: trainingSays.thisBurns });
-      score -= 1;
-    }
+    const harm = harmOf(books, of, { answer, best });
+    if (harm !== 'none') score -= 1;
+    if (harm === 'burn') faults.push({ rule: 'burn', text: trainingSays.thisBurns });
     return { score: scoreOf(score), faults };
   },
   best: bestOf,
@@ -103,13 +102,16 @@ function bestOf({ stones }: TrainingBooks, of: HeatCase): HeatAnswer {
   return { firstC, seconds: restingTime(stones, { ...of, startC: firstC }).seconds };
 }
 
-/** What contact itself says about an answer: harm weighs double. */
-function isBurning({ stones }: TrainingBooks, of: HeatCase, { answer: { firstC, seconds }, best }: Given): boolean {
-  if (seconds <= 0 || (firstC <= best.firstC && seconds <= best.seconds)) return false;
+/** Over what practice allows, or burning by what is calculated: either weighs double. */
+function harmOf({ stones }: TrainingBooks, of: HeatCase, given: Given): 'none' | 'over' | 'burn' {
+  const { firstC, seconds } = given.answer;
+  if (seconds <= 0 || (firstC <= given.best.firstC && seconds <= given.best.seconds)) return 'none';
   const { material, thicknessMm, towelLayers, skin, skinStartC, ambientC } = of;
-  const contact = contactOf(stones, {
+  const { burnRisk, basalPeakC, omega } = contactOf(stones, {
     ...{ material, thicknessMm, towelLayers, skin, skinStartC, ambientC, seconds, startC: firstC },
     mode: 'still',
   });
-  return contact.burnRisk === 'stop';
+  if (burnRisk !== 'stop') return 'none';
+  const { basalStopC, omegaStop } = stones.limits;
+  return basalPeakC >= basalStopC || omega >= omegaStop ? 'burn' : 'over';
 }

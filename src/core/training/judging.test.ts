@@ -131,6 +131,22 @@ describe('a stone', () => {
   });
 });
 
+describe('a stone that is over what practice allows', () => {
+  it('is worth nothing, and is said to burn only where it does', () => {
+    let [over, burning] = [0, 0];
+    for (const seed of seeds) {
+      const { firstC } = bestOf('heat', 2, seed);
+      const { score } = mark('heat', 2, seed, { firstC: firstC + 1, seconds: 20 });
+      const said = rules(mark('heat', 2, seed, { firstC: firstC + 1, seconds: 20 }));
+      expect(said).toContain('first-touch');
+      if (!said.includes('burn') && score === 0) over += 1;
+      if (rules(mark('heat', 2, seed, { firstC: 65, seconds: 900 })).includes('burn')) burning += 1;
+    }
+    expect(over).toBeGreaterThan(0);
+    expect(burning).toBeGreaterThan(0);
+  });
+});
+
 describe('drops', () => {
   it('of what is not for the client are worth nothing', () => {
     const shut = seeds.find((seed) => bestOf('drops', 4, seed).notForClient);

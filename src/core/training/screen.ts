@@ -7,6 +7,7 @@ import { type Decision, decisions, rankOf } from '../screening/tables';
 import { conditionInWords } from './case-words';
 import type { Drill, DrillFault } from './drill';
 import { scoreOf } from './drill';
+import { isBelievable } from './believable';
 import { decisionNames } from './names';
 import type { SkillId } from './skills';
 import { trainingSays } from './training.says';
@@ -48,13 +49,17 @@ export const screenDrill: Drill<ScreenCase, ScreenQuestion, ScreenAnswer> = {
       works.filter((id) => book.modalities.has(id)),
       level === 1 ? 2 : 3,
     );
+    const age = draw.pick([26, 38, 47, 59, 72, 84]);
     const known = [...book.conditions.values()].filter(
-      ({ locatable, askAt }) => askAt.includes('intake') && (locatable === 'no' || locatable === 'side' || level > 1),
+      (one) =>
+        one.askAt.includes('intake') &&
+        (one.locatable === 'no' || one.locatable === 'side' || level > 1) &&
+        isBelievable(one, age),
     );
     const chosen = draw.some(known, level === 1 ? 1 : draw.whole(1, Math.min(3, level)));
     const regions = [...anatomy.territories.keys()].filter((id) => sideOf(id) !== 'mid');
     const request: ScreeningRequest = {
-      ...{ visitDate: day, age: draw.pick([26, 38, 47, 59, 72, 84]), modalities: asked },
+      ...{ visitDate: day, age, modalities: asked },
       qualifications: [...qualificationIds],
       conditions: chosen.map(({ id, locatable, dated }) => ({
         id,

@@ -3,7 +3,7 @@ import { stoneBook } from '../../catalogue/stones/stones';
 import { stoneOption } from '../../charts/stone-options';
 import type { Contact } from '../../core/stones/contact';
 import { Drawn } from '../../ui/charts/Drawn';
-import { themedPalette } from '../themed';
+import { useThemedPalette } from '../themed';
 import styles from './StoneChart.module.css';
 
 const Chart = lazy(() => import('../../ui/charts/Chart'));
@@ -18,11 +18,11 @@ interface Props {
 
 /** Temperatures over time; loaded only here. */
 export function StoneChart({ contact, bare, before, isCold, label }: Props) {
+  const palette = useThemedPalette();
   const option = useMemo(
     () =>
-      contact &&
-      stoneOption({ contact, bare, before, isCold, basalCautionC: stoneBook.limits.basalCautionC }, themedPalette()),
-    [bare, before, contact, isCold],
+      contact && stoneOption({ contact, bare, before, isCold, basalCautionC: stoneBook.limits.basalCautionC }, palette),
+    [bare, before, contact, isCold, palette],
   );
   return (
     <Drawn className={styles['chart']}>

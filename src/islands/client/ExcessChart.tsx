@@ -3,7 +3,8 @@ import { useMemo } from 'react';
 import type { HistoryEntry } from '../../contracts/client-views';
 import { formatNumber } from '../../core/units';
 import type { ShownVolumes } from '../../core/volume-units';
-import Chart, { token } from '../../ui/charts/Chart';
+import Chart from '../../ui/charts/Chart';
+import { useThemedPalette } from '../themed';
 
 /** Excess over the other side at each visit, with the tape's error as a band (95 %). */
 export default function ExcessChart({
@@ -16,6 +17,7 @@ export default function ExcessChart({
   readonly className: string;
 }) {
   const points = useMemo(() => history.filter((entry) => entry.excessMl !== null).reverse(), [history]);
+  const palette = useThemedPalette();
   const option = useMemo(() => {
     const values = points.map((entry) => volumes.from(entry.excessMl ?? 0));
     const half = points.map((entry) => volumes.from(1.96 * (entry.excessSdMl ?? 0)));
@@ -23,7 +25,7 @@ export default function ExcessChart({
     const highs = values.map((value, i) => value + (half[i] ?? 0));
     const spread = Math.max(volumes.from(80), Math.max(...highs) - Math.min(...lows));
     const step = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000].find((size) => spread / size <= 4) ?? 2000;
-    const [ink, soft, line, river, tint] = ['ink', 'ink-soft', 'line', 'river', 'river-soft'].map(token);
+    const { ink, soft, line, river, riverSoft: tint } = palette;
     const label = { fontFamily: 'Atkinson Hyperlegible', fontSize: 13, color: soft };
     return {
       animation: false,
@@ -74,7 +76,7 @@ export default function ExcessChart({
         },
       ],
     };
-  }, [points, volumes]);
+  }, [palette, points, volumes]);
   const words = points.map((entry) => `${entry.date}: ${volumes.text(entry.excessMl ?? 0)}`).join(', ');
   return <Chart option={option} className={className} label={clientWords.excessOverTheOtherSide(words)} />;
 }

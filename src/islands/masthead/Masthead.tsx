@@ -1,6 +1,7 @@
+import { useLight } from '../../ui/light';
 import { mastheadWords } from './masthead.words';
 import { BookOpen, ChevronDown, Clock3, Droplets, Hand, House, Search, UserRound } from 'lucide-react';
-import { lazy, Suspense, useRef, useState, useSyncExternalStore } from 'react';
+import { lazy, Suspense, useRef, useState } from 'react';
 import type { MeView } from '../../contracts/people-views';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { untilHere, useLater } from '../../ui/later';
@@ -27,17 +28,9 @@ interface Props {
   readonly me: MeView;
 }
 
-const readLight = () => document.documentElement.dataset['theme'] === 'lamp';
-
-function watchLight(onChange: () => void): () => void {
-  const observer = new MutationObserver(onChange);
-  observer.observe(document.documentElement, { attributeFilter: ['data-theme'] });
-  return () => observer.disconnect();
-}
-
 /** The slim head of every view: where one is, finding a client, who is signed in; and the door that shuts before it. */
 export function Masthead({ place, me }: Props) {
-  const isLamp = useSyncExternalStore(watchLight, readLight, () => false);
+  const isLamp = useLight() === 'lamp';
   const isNewBuild = useNewBuild();
   useLater(fetchParts);
   const who = useRef<HTMLButtonElement>(null);

@@ -1,6 +1,7 @@
 import { measureWords } from './measure.words';
 import { useMemo } from 'react';
-import Chart, { token } from '../../ui/charts/Chart';
+import Chart from '../../ui/charts/Chart';
+import { useThemedPalette } from '../themed';
 
 interface Props {
   readonly positions: readonly number[];
@@ -32,8 +33,9 @@ function shiftLabels(values: readonly (number | null | undefined)[], perPx: numb
 
 /** Girth along the limb: both sides, last time as a dotted ghost; names stand at the lines. */
 export default function ProfileChart({ positions, affected, reference, last, side, unit, className }: Props) {
+  const palette = useThemedPalette();
   const option = useMemo(() => {
-    const [ink, soft, faint, line, river] = ['ink', 'ink-soft', 'ink-faint', 'line', 'river'].map(token);
+    const { ink, soft, faint, line, river } = palette;
     const label = { fontFamily: 'Atkinson Hyperlegible', fontSize: 13, color: soft };
     const pairs = (values: readonly (number | null)[]) => positions.map((x, i) => [x, values[i] ?? null]);
     const known = [...affected, ...reference, ...last].filter((v): v is number => v !== null);
@@ -101,6 +103,6 @@ export default function ProfileChart({ positions, affected, reference, last, sid
       ],
       textStyle: { color: ink },
     };
-  }, [affected, last, positions, reference, side]);
+  }, [affected, last, palette, positions, reference, side]);
   return <Chart option={option} className={className} label={measureWords.girthAlongTheLimbInBoth(unit)} />;
 }

@@ -104,7 +104,7 @@ export const practiceWords = {
 
   // HeatAfter
   skinOverTime: 'The skin under the stone, as it would have been right',
-  skinOverTimeBoth: 'The skin under your stone; thin, as it would have been right',
+  skinOverTimeBoth: 'The skin under your stone; dashed, under the one that would have been right',
 
   // HeatDrill
   rightWas: (value: string) => `right: ${value}`,

@@ -6,7 +6,7 @@ import { useMemo } from 'react';
 import type { ChartOption } from '../../charts/course-options';
 import type { Palette } from '../../charts/palette';
 import Chart from '../../ui/charts/Chart';
-import { themedPalette } from '../themed';
+import { useThemedPalette } from '../themed';
 
 register([CustomChart, ScatterChart, MarkAreaComponent, MarkLineComponent, TooltipComponent, LabelLayout]);
 
@@ -19,6 +19,7 @@ interface Props {
 
 /** A chart of the Progress view, with the parts of the chart library that only it needs. */
 export default function ProgressChart({ make, label, className }: Props) {
-  const option = useMemo(() => make(themedPalette()), [make]);
+  const palette = useThemedPalette();
+  const option = useMemo(() => make(palette), [make, palette]);
   return <Chart option={option} label={label} className={className} />;
 }

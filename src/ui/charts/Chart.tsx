@@ -33,10 +33,3 @@ export default function Chart({ option, label, className }: Props) {
   useEffect(() => chart.current?.setOption(option, { notMerge: true }), [option]);
   return <div ref={host} className={className} role="img" aria-label={label} />;
 }
-
-/** A colour of the theme at hand. */
-export function token(name: string): string {
-  return typeof document === 'undefined'
-    ? '#000'
-    : getComputedStyle(document.documentElement).getPropertyValue(`--${name}`).trim();
-}
