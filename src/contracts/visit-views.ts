@@ -189,5 +189,14 @@ export const CloseView = z.object({
   changes: z.array(ChangeView).readonly(),
   /** The tape belongs to what the visit is for. */
   isTaped: z.boolean(),
+  /** The course ahead of the limb taped last, in short; null where no excess was measured. */
+  ahead: z
+    .object({
+      limb: z.string(),
+      words: z.string(),
+      plateau: z.string().nullable(),
+      rows: z.array(z.object({ every: z.string(), visits: z.number(), comesTo: z.string() })).readonly(),
+    })
+    .nullable(),
 });
 export type CloseView = z.infer<typeof CloseView>;

@@ -1,7 +1,7 @@
 import { appUrl } from '../app-url';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { admit, bookAnyTime, call, post } from '../api/client';
+import { admit, bookAnyTime, call, post, visitOf } from '../api/client';
 import { control, gone, launch, open, words } from './browser';
 
 const replay = 'dialog[open][aria-label="the flow of this plan"]';
@@ -136,6 +136,16 @@ describe('the course ahead', () => {
     await page.waitForSelector('[role="dialog"]');
     const typed = await page.$$eval('[role="dialog"] input', (all) => all.map((input) => input.value));
     expect(typed).toEqual(expect.arrayContaining(['6', '2']));
+    await page.close();
+  });
+
+  it('is said in short where the next visit is booked, and in the letter, with its range', async () => {
+    const page = await open(browser, `${appUrl()}/visits/${await visitOf('Marit Olsvang')}/close`);
+    await words(page, 'The course ahead, left leg');
+    const said = await page.$eval('[aria-label="The course ahead, left leg"]', (one) => one.textContent ?? '');
+    expect(said).toMatch(/A visit takes about \d+ % of the excess \(\d+ to \d+\)/);
+    expect(said).toMatch(/Every 2 weeks 6 visits\d+ mL \(\d+ mL to \d+ mL\)/);
+    expect(said).toContain('never a promise');
     await page.close();
   });
 

@@ -24,6 +24,27 @@ export function visitsWanted(visits: readonly CourseVisit[]): number {
   return Math.max(0, fewestVisits - whole, fewestGaps - gaps);
 }
 
+/** What a course is told from: each visit's excess before and after the work. */
+export interface MeasuredPoint {
+  readonly date: string;
+  readonly excessMl: Millilitres | null;
+  readonly afterExcessMl: Millilitres | null;
+}
+
+/** Excess of each visit before and after the work; a limb smaller than the other one has none. */
+export const courseVisits = (points: readonly MeasuredPoint[]): readonly CourseVisit[] =>
+  points.flatMap(({ date, excessMl, afterExcessMl }) =>
+    excessMl === null
+      ? []
+      : [
+          {
+            day: date,
+            beforeMl: Math.max(0, excessMl),
+            afterMl: afterExcessMl === null ? null : Math.max(0, afterExcessMl),
+          },
+        ],
+  );
+
 export interface Choice {
   /** The longest interval that reaches the goal in the middle case. */
   readonly everyDays: number;

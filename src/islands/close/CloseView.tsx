@@ -18,6 +18,7 @@ import { SaveLine } from '../saving/SaveLine';
 import { VisitHead } from '../visit-head/VisitHead';
 import { ChangesOfVisit } from '../changes/ChangesOfVisit';
 import { Aftercare } from './Aftercare';
+import { Ahead } from './Ahead';
 import styles from './CloseView.module.css';
 import { Done } from './Done';
 import { Feedback } from './Feedback';
@@ -151,6 +152,7 @@ export function CloseView({ view }: { readonly view: View }) {
           <Done visit={visit} />
           <Used visit={visit} stones={view.stones} answers={answers} onAnswer={answer} isFixed={isFixed} />
           {next && <NextVisit visit={visit} next={next} />}
+          {view.ahead && <Ahead ahead={view.ahead} clientId={visit.client.id} />}
           <Marked
             visit={visit}
             note={answers.note}

@@ -1,5 +1,15 @@
+import { countOf } from '../../core/wording/count';
+
 /** What the close view says, in the order of its files. */
 export const closeWords = {
+  // Ahead
+  theCourseAheadOf: (limb: string) => `The course ahead, ${limb}`,
+  excessInTwelveWeeks: 'Excess in twelve weeks, with its range',
+  aVisitEvery: (every: string) => `Every ${every}`,
+  visitsOf: (visits: number) => countOf(visits, 'visit'),
+  anEstimate: 'An estimate from this client’s own visits, never a promise.',
+  moreOnProgress: 'Goal and series on Progress',
+
   // Two versions side by side
   factPressure: 'Pressure',
   factComfort: 'Comfort, of 10',

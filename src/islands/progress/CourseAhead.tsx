@@ -1,7 +1,9 @@
 import { useId, useState } from 'react';
 import type { LimbCourse } from '../../contracts/progress-views';
-import { longestThatReaches, visitErrorMl, visitsWanted } from '../../core/course/advice';
+import { courseVisits, longestThatReaches, visitErrorMl, visitsWanted } from '../../core/course/advice';
 import type { Course, CourseVisit, Forecast } from '../../core/course/course';
+import { courseSays } from '../../core/course/course.says';
+import { forecastInWords, intervalInWords, responseInWords, wantedInWords } from '../../core/course/course-words';
 import type { ClientId } from '../../core/ids';
 import { volumesIn } from '../../core/volume-units';
 import { ButtonLink } from '../../ui/button/Button';
@@ -24,7 +26,7 @@ interface Props {
 
 /** How often is often enough: an estimate from the client's own visits, with its range, and never a promise. */
 export function CourseAhead({ clientId, course }: Props) {
-  const visits = visitsOf(course);
+  const visits = courseVisits(course.points);
   const wanted = visitsWanted(visits);
   return (
     <section className={styles['ahead']} aria-label={progressWords.theCourseAhead}>
@@ -32,11 +34,7 @@ export function CourseAhead({ clientId, course }: Props) {
         <h2>{progressWords.theCourseAhead}</h2>
         <p>{progressWords.anEstimateNeverAPromise}</p>
       </div>
-      {wanted > 0 ? (
-        <p>{progressWords.notEnoughVisits(moreWords(wanted))}</p>
-      ) : (
-        <Ahead clientId={clientId} course={course} visits={visits} />
-      )}
+      {wanted > 0 ? <p>{wantedInWords(wanted)}</p> : <Ahead clientId={clientId} course={course} visits={visits} />}
     </section>
   );
 }
@@ -63,14 +61,14 @@ function Ahead({ clientId, course: limb, visits }: Props & { readonly visits: re
         {progressWords.workingItOut}
       </p>
     );
-  if (!course.enough) return <p>{progressWords.tooLittleBeyondError}</p>;
+  if (!course.enough) return <p>{courseSays.tooLittleBeyondError}</p>;
   return (
     <>
       <p className={styles['sentence']}>{responseInWords(course)}</p>
       {course.plateau && (
         <div className={styles['plateau']} role="note">
-          <strong>{progressWords.noLongerChange}</strong>
-          <p>{progressWords.whatMayBeRaised}</p>
+          <strong>{courseSays.noLongerChange}</strong>
+          <p>{courseSays.whatMayBeRaised}</p>
         </div>
       )}
       <div className={styles['asked']}>
@@ -120,13 +118,9 @@ function Fan({ course, goalMl, text }: FanProps) {
       <tbody>
         {course.forecast.map((one) => (
           <tr key={one.everyDays} data-reaches={(one.reachesGoal === true && !one.beyondSeen) || undefined}>
-            <th scope="row">{daysInWords(one.everyDays)}</th>
+            <th scope="row">{intervalInWords(one.everyDays)}</th>
             <td>{one.visits}</td>
-            <td>
-              {one.beyondSeen
-                ? progressWords.lowerThanAnythingMeasured
-                : progressWords.about(text(one.endMl), text(one.lowMl), text(one.highMl))}
-            </td>
+            <td>{forecastInWords(one, text)}</td>
             <td aria-hidden="true">
               <Bar one={one} share={share} goalMl={goalMl} />
             </td>
@@ -173,7 +167,7 @@ function Chosen({
   const choice = longestThatReaches(course.forecast, goalMl);
   if (!choice) return <p className={styles['chosen']}>{progressWords.noneReachesTheGoal}</p>;
   const weeks = choice.everyDays / weekDays;
-  const every = daysInWords(choice.everyDays);
+  const every = intervalInWords(choice.everyDays);
   return (
     <div className={styles['chosen']} role="status">
       <p>{choice.isSafe ? progressWords.reachesItSafely(every) : progressWords.reachesItInTheMiddle(every)}</p>
@@ -185,42 +179,5 @@ function Chosen({
         </ButtonLink>
       )}
     </div>
-  );
-}
-
-const moreWords = (count: number) =>
-  count === 1 ? progressWords.oneMore : progressWords.moreOfThem(['two', 'three', 'four'][count - 2] ?? String(count));
-
-const daysInWords = (days: number) =>
-  days % weekDays === 0
-    ? days === weekDays
-      ? progressWords.week
-      : progressWords.weeks(days / weekDays)
-    : progressWords.days(days);
-
-/** Excess of each visit before and after the work; a limb smaller than the other one has none. */
-function visitsOf({ points }: LimbCourse): readonly CourseVisit[] {
-  return points.flatMap(({ date, excessMl, afterExcessMl }) =>
-    excessMl === null
-      ? []
-      : [
-          {
-            day: date,
-            beforeMl: Math.max(0, excessMl),
-            afterMl: afterExcessMl === null ? null : Math.max(0, afterExcessMl),
-          },
-        ],
-  );
-}
-
-function responseInWords({ response, held }: Course): string {
-  const percent = (part: number) => String(Math.round(100 * part));
-  const days = (count: number) => (count < 10 ? count.toFixed(1) : count.toFixed(0));
-  if (!response || !held) return '';
-  return progressWords.takesAndHolds(
-    percent(response.median),
-    progressWords.range(percent(response.low), percent(response.high)),
-    days(held.tauDays),
-    progressWords.range(days(held.low), days(held.high)),
   );
 }

@@ -25,17 +25,7 @@ export const progressWords = {
   // CourseAhead
   theCourseAhead: 'The course ahead',
   anEstimateNeverAPromise: 'An estimate from this client’s own visits, never a promise.',
-  notEnoughVisits: (more: string) => `Not enough visits yet: ${more} with both measures, before and after the work.`,
-  oneMore: 'one more',
-  moreOfThem: (count: string) => `${count} more`,
   workingItOut: 'The course is worked out …',
-  tooLittleBeyondError: 'The visits took less than the measuring error: nothing can be said ahead.',
-  takesAndHolds: (percent: string, range: string, days: string, daysRange: string) =>
-    `A visit takes about ${percent} % of the excess (${range}); a third of that is left after ${days} days (${daysRange}).`,
-  range: (low: string, high: string) => `${low} to ${high}`,
-  noLongerChange: 'Visits as now no longer change it.',
-  whatMayBeRaised:
-    'To be raised: the compression and how old it is, what is done at home, the weight, and a new look by whoever refers.',
   howFarAhead: 'How far ahead',
   weeksAhead: (weeks: number) => `${weeks} weeks`,
   goalIn: (unit: string) => `Goal, ${unit}`,
@@ -46,11 +36,6 @@ export const progressWords = {
   aVisitEvery: 'A visit every',
   visitsThatIs: 'Visits',
   wouldComeTo: 'Would come to',
-  about: (middle: string, low: string, high: string) => `${middle} (${low} to ${high})`,
-  lowerThanAnythingMeasured: 'lower than anything measured so far: no forecast',
-  week: 'week',
-  weeks: (count: number) => `${count} weeks`,
-  days: (count: number) => `${count} days`,
   noneReachesTheGoal: 'None of these intervals reaches the goal within this time, by what has been measured.',
   reachesItSafely: (every: string) => `A visit every ${every} reaches the goal, at the cautious end too.`,
   reachesItInTheMiddle: (every: string) =>

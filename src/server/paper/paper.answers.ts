@@ -1,5 +1,11 @@
+import { countOf } from '../../core/wording/count';
 /** Sentences that the server answers in `paper`, in British English; a sentence with values in it is a function of them. */
 export const paperAnswers = {
+  theCourseAhead: 'The course ahead',
+  excessInTwelveWeeks: 'Excess just before the visit after twelve weeks, in brackets where eight of ten draws lie:',
+  aVisitEvery: (every: string, visits: number, comesTo: string) =>
+    `a visit every ${every} (${countOf(visits, 'visit')}): ${comesTo}`,
+  anEstimateNeverAPromise: 'An estimate from these visits alone, never a promise.',
   svgXmlnsHttpWwwW3Org: (width: number, width2: number) =>
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${width2}"></svg>`,
   circleCxCyRFillStroke: (x: number, y: number, r: number, card: string, way: string, value: number) =>

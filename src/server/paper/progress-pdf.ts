@@ -4,6 +4,7 @@ import { courseOption } from '../../charts/course-options';
 import { paperPalette } from '../../charts/palette';
 import { responseOption } from '../../charts/visit-options';
 import type { CoursePoint, LimbCourse, ProgressView } from '../../contracts/progress-views';
+import { shortCourse } from '../../core/course/short';
 import { volumeTrendInWords } from '../../core/swelling/trend-words';
 import { formatNumber } from '../../core/units';
 import { volumesIn } from '../../core/volume-units';
@@ -42,6 +43,7 @@ export function printProgress(view: ProgressView, course: LimbCourse, bornOn: st
       { text: sentence, fontSize: 14, bold: true },
       ...(newest ? [facts(course, newest)] : []),
       ...(course.points.length > 1 ? charts(view, course) : []),
+      ...ahead(course),
       ...howMeasured(course),
       figures(course),
     ],
@@ -129,6 +131,19 @@ function charts(view: ProgressView, course: LimbCourse): Content[] {
           svg(responseOption(course, paperPalette), 180, paperAnswers.whatEachVisitTookAndHow2),
         ]
       : []),
+  ];
+}
+
+/** What is to come, only ever with its range, and as an estimate. */
+function ahead(course: LimbCourse): Content[] {
+  const short = shortCourse(course);
+  if (!short || short.rows.length === 0) return [];
+  const rows = short.rows.map(({ every, visits, comesTo }) => paperAnswers.aVisitEvery(every, visits, comesTo));
+  return [
+    { text: paperAnswers.theCourseAhead, bold: true, margin: [0, 6, 0, 0] },
+    { text: `${short.words} ${short.plateau ?? ''}`.trim() },
+    { text: `${paperAnswers.excessInTwelveWeeks} ${rows.join('; ')}.`, margin: [0, 2, 0, 0] },
+    { text: paperAnswers.anEstimateNeverAPromise, fontSize: 8.5, color: soft, margin: [0, 2, 0, 8] },
   ];
 }
 

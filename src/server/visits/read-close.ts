@@ -1,6 +1,8 @@
 import type { VisitId } from '../../core/ids';
+import type { LimbCourse } from '../../contracts/progress-views';
 import { limbOfArea } from '../../core/anatomy/areas';
 import { oilBook } from '../../catalogue/oils/oils';
+import { shortCourse } from '../../core/course/short';
 import { screeningBook } from '../../catalogue/screening/screening';
 import { limitsOver } from '../../core/judgement/visit-limits';
 import { checkBlend } from '../../core/oils/check';
@@ -13,13 +15,20 @@ import { aftercareFor } from '../../core/visit/aftercare';
 import type { CloseView, VisitView } from '../../contracts/visit-views';
 import type { Db } from '../db/connection';
 import { visitAtWork } from './at-work';
-import { readChanges } from '../measures/read-changes';
+import { readMeasured } from '../measures/read-measured';
 import { proposeNext } from './propose-next';
 import { type HouseLibrary, readHouseLibrary } from '../library/read-library';
 import { judgeVisit } from '../screening/judge-visit';
 import { completeVisit, readVisitFrame } from './read-visit';
 import type { VisitRecord } from './visit-record';
 import { readTray, rotationsOf } from '../stones/rotate-stones';
+
+/** The limb that was taped last is what the client comes for. */
+function aheadOf(courses: readonly LimbCourse[]): CloseView['ahead'] {
+  const [limb] = courses;
+  const short = limb && shortCourse(limb);
+  return limb && short ? { limb: `${limb.side} ${limb.limb}`, ...short } : null;
+}
 
 /** What the end of a visit shows: what was used, what the client should mind, when to come again. @returns undefined for no visit */
 export async function readClose(db: Db, visitId: VisitId, now: Date): Promise<CloseView | undefined> {
@@ -29,13 +38,14 @@ export async function readClose(db: Db, visitId: VisitId, now: Date): Promise<Cl
   const input = givenModalities(visit, record, await readHouseLibrary(db));
   const steps = visit.plan?.steps ?? [];
   const rotations = steps.some(({ told }) => told?.stones) ? rotationsOf(steps, await readTray(db, record)) : [];
-  const changes = await readChanges(db, visit.client.id);
+  const { changes, courses } = await readMeasured(db, visit.client.id);
   return {
     visit: visitAtWork(visit),
     changes: changes.flatMap(({ visits, ...change }) => {
       const here = visits.filter((one) => one.visitId === visitId);
       return here.length > 0 ? [{ ...change, visits: here }] : [];
     }),
+    ahead: aheadOf(courses),
     isTaped: visit.purpose === 'swelling' && visit.focus.some((id) => limbOfArea(id) !== undefined),
     next: await proposeNext(db, visitId, now),
     aftercare: aftercareFor({
