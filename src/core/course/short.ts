@@ -27,7 +27,7 @@ export interface ShortCourse {
 
 const intervals = [7, 14, 21, 28] as const;
 /** So far it is looked ahead. */
-export const shortHorizonDays = 84;
+const shortHorizonDays = 84;
 
 /** @returns undefined where no excess was ever measured */
 export function shortCourse({ points, volumeUnit }: Measured): ShortCourse | undefined {
