@@ -1,6 +1,7 @@
 import type { Minutes } from '../core/quantities';
 import type { ClientId, TherapistId, VisitId } from '../core/ids';
 import { addDays, addHours, addYears, set, startOfDay } from 'date-fns';
+import { sideOf } from '../core/anatomy/place';
 import { defaultSchool } from '../core/drainage/case';
 import { type CheckAnswers, wordingOf } from '../core/visit/visit-check';
 import type { MarkKind } from '../core/table/mark-kinds';
@@ -269,7 +270,7 @@ const paceOfHands = (therapist: number): number => [0.96, 0.9, 0.94][therapist %
 const shareOfDraining = (visitId: VisitId): number => 0.875 + 0.125 * Math.sin(2.4 * visitId);
 
 const isOnTheRight = ({ told }: TableStep): boolean =>
-  told !== undefined && told.places.length > 0 && told.places.every((place) => place.endsWith('.right'));
+  told !== undefined && told.places.length > 0 && told.places.every((place) => sideOf(place) === 'right');
 
 /**
  * Every third visit something is tighter at the same place, every other one it is tender at another; work on face and

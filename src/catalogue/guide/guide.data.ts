@@ -100,6 +100,7 @@ export const guide: readonly Chapter[] = [
     paragraphs: [
       'Brushing, drainage, facial, stones and oils can be put into one visit. Their order needs the fewest changes of position and hands; where a protocol teaches an order, that one is kept, and a faster one is only offered.',
       'Each step can be changed: how often, on which side, with which stones. What this client may not have is left out, with the reason beside it.',
+      'Where hands found one side tighter within the last month, the plan offers to begin there and to give that side some of the other one’s time. One press takes it, one refuses it; the whole is as long as before, and each step says what the other side gets.',
     ],
   },
   {
@@ -163,7 +164,7 @@ export const guide: readonly Chapter[] = [
     picture: 'close',
     paragraphs: [
       'Ask how it was, look at the skin, take the shortest measure that tells whether something has changed. What was marked at the table is already written down; a few words are enough.',
-      'The house proposes when to come again, and says why. A closed visit can be corrected; what stood there before stays under corrections.',
+      'The house proposes when to come again, and says why; for a limb that is taped it adds what longer and shorter intervals would come to, each with its range. A closed visit can be corrected; what stood there before stays under corrections.',
     ],
   },
   {
@@ -181,6 +182,7 @@ export const guide: readonly Chapter[] = [
     paragraphs: [
       'The course of a swelling with its measuring error, what each visit took, and how much of it held until the next. Two dates can be laid side by side. A letter to the physician is made from here, with figures and their ranges.',
       'From four visits on that were taped before and after, the course ahead says what a visit takes, how long it holds, and what an interval would come to, with its range: an estimate, never a promise. Name a goal, and the longest interval that reaches it can be booked as a series.',
+      'From eight visits on that were led at the table, work is set beside what changed: visits with more of it against those with less. It went together, or there is no difference to be seen; neither is a cause.',
     ],
   },
   {

@@ -1,3 +1,4 @@
+import { sideOf } from '../anatomy/place';
 import { hasTrait } from '../library/technique';
 import type { TreatmentBlock, TreatmentStep } from './block';
 import { treatmentSays } from './treatment.says';
@@ -49,7 +50,7 @@ const isTwin = (a: TreatmentBlock, b: TreatmentBlock): boolean =>
 
 /** One side after the other, each for itself; drops that were counted for both are not counted twice. */
 const isInTurn = ({ side, places, layer }: TreatmentStep): boolean =>
-  side === 'each' && layer === undefined && places.every((place) => !place.endsWith('.mid'));
+  side === 'each' && layer === undefined && places.every((place) => sideOf(place) !== 'mid');
 
 const isThere = ({ regions }: TreatmentStep, lean: Lean): boolean =>
   regions.some((region) => lean.regions.includes(region));
@@ -57,7 +58,7 @@ const isThere = ({ regions }: TreatmentStep, lean: Lean): boolean =>
 function sidesApart(step: TreatmentStep, { side }: Lean): readonly TreatmentStep[] {
   const on = (one: 'left' | 'right', id: string): TreatmentStep => ({
     ...step,
-    ...{ id, side: one, places: step.places.filter((place) => place.endsWith(`.${one}`)) },
+    ...{ id, side: one, places: step.places.filter((place) => sideOf(place) === one) },
   });
   return [on(side, step.id), on(other[side], `${step.id}/2`)];
 }
