@@ -54,7 +54,8 @@ export function treat(input: TreatmentCase, asked: TreatmentAsked): Treatment {
   );
   const wayRound = (territories: readonly PlaceId[]) => input.planFor(territories, asked.minutes);
   const allowed = judgeBlocks(library, judgement, withTimes(withStones(chosen, asked.stones), asked.times), wayRound);
-  const own = asked.lean ? leaned(allowed.blocks, asked.lean) : allowed.blocks;
+  // A step that was taken apart has two halves: stones may have been chosen for the second one by itself.
+  const own = asked.lean ? withStones(leaned(allowed.blocks, asked.lean), asked.stones) : allowed.blocks;
   const judged = { ...allowed, blocks: [...drainage.blocks, ...own] };
   const plan = planTreatment(anatomy.groups, judged, asked);
   const minutes = plan.blocks.flatMap(({ steps }) => steps).find(isDrainageCourse)?.repetitions;

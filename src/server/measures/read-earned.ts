@@ -141,13 +141,15 @@ function ofHouse({ changes, courses }: Measured, named: Map<string, Named>): Bet
 
 function betterOf(changes: readonly ChangeView[], named: Map<string, Named>): Map<VisitId, Map<string, number>> {
   const found = new Map<VisitId, Map<string, number>>();
-  for (const { key, name, unit, visits } of changes)
+  for (const { key, name, unit, visits } of changes) {
+    // Where neither way is better, nothing is told of it, nor of the visits at which it stayed.
+    if (visits.some(({ change, isBetter }) => change !== null && change !== 0 && isBetter === null)) continue;
     for (const { visitId, change, isBetter } of visits) {
-      // Where neither way is better, nothing is told of it.
-      if (change === null || (isBetter === null && change !== 0)) continue;
+      if (change === null) continue;
       named.set(key, { name, unit });
       put(found, visitId as VisitId, key, isBetter === false ? -Math.abs(change) : Math.abs(change));
     }
+  }
   return found;
 }
 

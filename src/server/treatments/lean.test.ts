@@ -98,6 +98,20 @@ describe('a plan after a visit at which one side was tighter', () => {
     expect(leaning.treatment.lean).toMatchObject({ answer: 'taken', beginsThere: false });
   });
 
+  it('takes the stones that were chosen for either half of a step that goes from side to side', async () => {
+    await tighterAt('back-upper.right');
+    const wished = { minutes: 90, leanTo: 'right' };
+    const back = async (change: object) =>
+      (await planFor(house, await bookFor(house, (days += 1)), ['stones-back'], { ...wished, ...change })).steps;
+    const halves = (await back({})).filter(({ id }) => id.endsWith('/2') || id.endsWith('/2/2'));
+    const second = halves.find(({ told }) => told?.stones && told.places.every((place) => place.endsWith('.left')));
+    if (!second) throw new Error('no step was taken apart');
+    const chosen = await back({ stones: { [second.id]: { size: 'small', count: 2, keep: false } } });
+    expect(chosen.find(({ id }) => id === second.id)?.told?.stones).toMatchObject({ size: 'small', count: 2 });
+    const first = chosen.find(({ id }) => id === second.id.slice(0, -2));
+    expect(first?.told?.stones?.size).not.toBe('small');
+  });
+
   it('is of this visit: nothing of it is kept for another time', () => {
     expect(Object.keys(holds([protocol]))).not.toContain('leanTo');
   });
