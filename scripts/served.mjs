@@ -97,5 +97,8 @@ export const chromiumFlags = [
   '--disable-component-update',
   '--disable-sync',
   '--hide-scrollbars',
+  // A made-up camera, and nobody who has to allow it.
+  '--use-fake-device-for-media-stream',
+  '--use-fake-ui-for-media-stream',
   '--font-render-hinting=none',
 ];

@@ -4,7 +4,7 @@ import { fileURLToPath } from 'node:url';
 import ts from 'typescript';
 import { describe, expect, it } from 'vitest';
 import { auditActions } from '../src/contracts/audit';
-import { poses } from '../src/core/skin/poses';
+import { poses } from '../src/core/pictures/poses';
 import { pseudo } from './pseudo';
 
 const root = fileURLToPath(new URL('../src', import.meta.url));

@@ -55,6 +55,7 @@ export const auditActions = [
   'measures brought in',
   'measuring settings changed',
   'measuring of a client changed',
+  'pictures agreed or refused',
   'treatment kept for the house',
   'usual treatment kept',
   'technique saved',

@@ -7,6 +7,8 @@ export const ChangeView = z.object({
   unit: z.enum(['cm', '°', '°C', 'mm', '%', 'of 10', 'grade']),
   limit: z.number(),
   steps: z.array(z.string()).readonly().optional(),
+  /** One of many of its kind: told beneath the others. */
+  isDetail: z.literal(true).optional(),
   /** The oldest first. */
   visits: z
     .array(

@@ -4,6 +4,7 @@ import { referralLevels } from '../core/swelling/referral';
 import { DatedTaping, TapingView, VisitView } from './visit-views';
 import { ClientMeasuringShape, MeasuringSettingsShape, TapeProtocolShape } from './shapes/swelling';
 import { observationOf } from './measures';
+import { PicturesView } from './picture-views';
 
 /** What pages of measuring and looking back hand to islands. */
 
@@ -25,17 +26,6 @@ export const FlagView = z.object({
   isOfThisVisit: z.boolean(),
 });
 export type FlagView = z.infer<typeof FlagView>;
-
-export const PhotoView = z.object({
-  id: z.number(),
-  fileId: z.number(),
-  pose: z.string(),
-  phase: z.enum(['before', 'after']),
-  date: z.string(),
-  takenAt: z.string(),
-  isOfThisVisit: z.boolean(),
-});
-export type PhotoView = z.infer<typeof PhotoView>;
 
 /** The error that the one who tapes has shown in pairs of readings; volumes in mL. */
 export const OwnErrors = z.partialRecord(
@@ -67,7 +57,7 @@ export const MeasureView = z.object({
   lastObservations: z.array(ObservationView).readonly(),
   /** The first of each kind and place, where the course began. */
   firstObservations: z.array(ObservationView).readonly(),
-  photos: z.array(PhotoView).readonly(),
+  pictures: PicturesView,
   flags: z.array(FlagView).readonly(),
   ownErrors: OwnErrors,
   /** What the skin did after the last visit, when it was more than expected. */

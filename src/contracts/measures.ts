@@ -101,6 +101,8 @@ export const observationValues = {
     /** How the head follows the hands. */
     following: z.enum(['freely', 'held', 'not']).nullable().default(null),
   }),
+  /** Between the edges of the front teeth, as far as the mouth opens by itself. */
+  mouth: z.object({ openingMm: whole(5, 90).nullable() }),
   impedance: z.object({
     unaffectedOhm: z.number().gt(0, 'More than 0.').max(5000, 'At most 5000 ohm.'),
     affectedOhm: z.number().gt(0, 'More than 0.').max(5000, 'At most 5000 ohm.'),

@@ -89,6 +89,7 @@ const aboutDomains: Readonly<Record<keyof typeof routes, string>> = {
   stones: 'Stones, their care, and the bath.',
   oils: 'Shelf, blends, bottles, and how skin takes them.',
   home: 'What a client takes home.',
+  pictures: 'Photographs of a client, kept and shown only as the client has agreed.',
   practice: 'Practising without a client: made-up cases, what is known of them, and what a trainer sets.',
 };
 const about: Readonly<Record<string, string>> = aboutDomains;

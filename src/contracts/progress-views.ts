@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { volumeUnits } from '../core/volume-units';
 import { ChangeView } from './change-views';
 import { EarnedView } from './earned-views';
+import { PicturesView } from './picture-views';
 import { RememberedView } from './remembered-views';
 import { TrendShape } from './shapes/swelling';
 import { ClientBrief } from './people-views';
@@ -192,6 +193,7 @@ export const ProgressView = z.object({
   seen: SeenTable,
   /** Before and after of everything that is measured beside the tape. */
   changes: z.array(ChangeView).readonly(),
+  pictures: PicturesView,
   /** Which work went together with what changed. */
   earned: EarnedView,
   /** What hands found over the last visits, the most present first. */

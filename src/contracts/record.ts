@@ -104,10 +104,10 @@ export const VisitInput = z.object({
   purpose: z.enum(purposes),
   /** More than drainage, or something else. */
   holds: TreatmentHolds.optional(),
-  /** A row of visits: so many times, so many weeks apart. */
+  /** A row of visits: so many times, so many days apart; on closed days the next open one. */
   repeat: z
     .object({
-      everyWeeks: z.number().int().min(1, 'At least a week apart.').max(12),
+      everyDays: z.number().int('Give whole days.').min(1, 'At least a day apart.').max(84, 'At most 84 days apart.'),
       times: z.number().int().min(1).max(20, 'Book at most 20 visits at once.'),
     })
     .optional(),

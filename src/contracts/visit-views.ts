@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { ChangeView } from './change-views';
+import { PicturesView } from './picture-views';
 import { RememberedView } from './remembered-views';
 import { tapingPhases } from '../core/swelling/taping-context';
 import { volumeMethods } from '../core/swelling/volume';
@@ -187,6 +188,7 @@ export const CloseView = z.object({
     .readonly(),
   /** What was measured before and after at this visit; what held is known from the next one on. */
   changes: z.array(ChangeView).readonly(),
+  pictures: PicturesView,
   /** The tape belongs to what the visit is for. */
   isTaped: z.boolean(),
   /** The course ahead of the limb taped last, in short; null where no excess was measured. */

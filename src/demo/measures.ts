@@ -7,7 +7,9 @@ import { roundTo } from '../core/units';
 import type { ObservationInput } from '../contracts/measures';
 import type { TapingInput } from '../contracts/record';
 import type { Db } from '../server/db/connection';
-import { insertObservation, insertPhoto, storeClientMeasuring } from '../server/measures/measures.repository';
+import { insertObservation, storeClientMeasuring } from '../server/measures/measures.repository';
+import { measureLight } from '../server/pictures/measure-light';
+import { insertPhoto, insertPictureAnswer } from '../server/pictures/pictures.repository';
 import { insertTaping } from '../server/measures/tapings.repository';
 import { attachWithin } from '../server/clients/attach-file';
 import { volumeOf } from '../server/measures/taping-volume';
@@ -35,7 +37,7 @@ export interface MeasuredVisit {
 /** Tapes before and after the work, presses, looks and asks, as a careful therapist would have. */
 export async function measure(db: Db, visit: MeasuredVisit): Promise<void> {
   const before = await tape(db, visit, 'before', visit.excess, visit.at(6));
-  await tape(db, visit, 'after', visit.excess * 0.9, visit.at(visit.endMinute));
+  const after = await tape(db, visit, 'after', visit.excess * 0.9, visit.at(visit.endMinute));
   for (const input of observationsOf(visit))
     await insertObservation(
       db,
@@ -51,8 +53,13 @@ export async function measure(db: Db, visit: MeasuredVisit): Promise<void> {
     visit.therapistId,
     visit.at(visit.endMinute),
   );
-  const isPictured = visit.index === 0 || visit.index === visit.count - 1;
-  if (isPictured) await photograph(db, visit, before);
+  const isNewest = visit.index === visit.count - 1;
+  if (visit.index === 0) {
+    const asked = { answer: 'letters', answeredAt: visit.at(5) } as const;
+    await insertPictureAnswer(db, visit.clientId, asked, visit.therapistId);
+  }
+  if (visit.index === 0 || isNewest) await photograph(db, visit, before, 'before', 9);
+  if (isNewest) await photograph(db, visit, after, 'after', visit.endMinute);
 }
 
 /** The same limb by the same points every time. */
@@ -189,22 +196,29 @@ export async function measureNeck(
 }
 
 /** A picture drawn from the girths: nobody stood for it. */
-async function photograph(db: Db, visit: MeasuredVisit, taping: TapingInput): Promise<void> {
+async function photograph(
+  db: Db,
+  visit: MeasuredVisit,
+  taping: TapingInput,
+  phase: 'before' | 'after',
+  minute: number,
+): Promise<void> {
   const girths = (side: 'affected' | 'reference') => taping[side].map((girth) => girth ?? 0);
   // Seen from the front, the client's left is on the right of the picture.
   const [left, right] =
     visit.side === 'left' ? [girths('affected'), girths('reference')] : [girths('reference'), girths('affected')];
   const content = drawLimbs(taping.positions, [right, left]);
-  const actor = { therapistId: visit.therapistId, now: new Date(visit.at(9)) };
-  const kept = await attachWithin(db, visit.clientId, { name: 'front, before', content }, actor, 'picture');
+  const actor = { therapistId: visit.therapistId, now: new Date(visit.at(minute)) };
+  const kept = await attachWithin(db, visit.clientId, { name: `front, ${phase}`, content }, actor, 'picture');
   if (kept.kind !== 'saved') throw new Error('a drawn picture was refused');
   await insertPhoto(db, {
     clientId: visit.clientId,
     visitId: visit.visitId,
     attachmentId: kept.attachment.id,
     pose: 'front',
-    phase: 'before',
-    takenAt: visit.at(9),
+    phase,
+    light: await measureLight(content),
+    takenAt: visit.at(minute),
     by: visit.therapistId,
   });
 }

@@ -9,6 +9,7 @@ import { libraryEndpoints } from './library/library.endpoints';
 import { measureEndpoints } from './measures/measures.endpoints';
 import { oilEndpoints } from './oils/oils.endpoints';
 import { peopleEndpoints } from './people/people.endpoints';
+import { pictureEndpoints } from './pictures/pictures.endpoints';
 import { practiceEndpoints } from './practice/practice.endpoints';
 import type { Route } from '../contracts/routes/route';
 import { screeningEndpoints } from './screening/screening.endpoints';
@@ -37,6 +38,7 @@ export const endpointOf: ReadonlyMap<Route, Endpoint> = new Map(
     ...stoneEndpoints,
     ...oilEndpoints,
     ...homeEndpoints,
+    ...pictureEndpoints,
     ...practiceEndpoints,
   ].map((endpoint) => [endpoint.route, endpoint]),
 );

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { type ComponentType, createElement, lazy, useEffect, useState } from 'react';
 
 /** After a view stands and has fetched its own, and long before its door shuts by itself. */
 const quietMs = 3000;
@@ -17,6 +17,26 @@ export function untilHere<T>(fetch: () => Promise<T>): () => Promise<T> {
       }
     }
   };
+}
+
+/** A component that is fetched after its view stands, and how it is fetched ahead. */
+export interface LaterPart<Props extends object> {
+  readonly fetch: () => Promise<unknown>;
+  /** Stands in a `Suspense`, for whoever wants it before it has come. */
+  readonly Part: ComponentType<Props>;
+}
+
+/**
+ * A part of a view that is fetched later. What has come by the time it is wanted is drawn at once: `lazy` alone waits
+ * for its promise even then, and the third of a second for which a `Suspense` holds back what it reveals.
+ */
+export function laterPart<Props extends object>(load: () => Promise<ComponentType<Props>>): LaterPart<Props> {
+  let here: ComponentType<Props> | undefined;
+  const fetch = async () => ({ default: (here ??= await load()) });
+  const Waited = lazy(untilHere(fetch)) as ComponentType<Props>;
+  // The one that was drawn first stays: another in its place would begin anew.
+  const Part = (props: Props) => createElement(useState(() => here ?? Waited)[0], props);
+  return { fetch, Part };
 }
 
 /**

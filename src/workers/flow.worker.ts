@@ -1,26 +1,42 @@
 import { expose } from 'comlink';
 import { anatomy } from '../catalogue/anatomy';
-import { type DrainageCase, readCase } from '../core/drainage/case';
+import { type DrainageCase, defaultSchool, readCase } from '../core/drainage/case';
 import { type Flow, flowOf } from '../core/flow/flow';
 import { flowGraph, type FlowStep, usualStart } from '../core/flow/model';
+import { startFromTape, type TapedExcess } from '../core/flow/tape-start';
 import type { Seconds } from '../core/quantities';
 
 /** A case, and the courses that are followed through it beside each other. */
 export interface FlowAsked {
   readonly drainageCase: DrainageCase;
   readonly courses: Readonly<Record<string, readonly FlowStep[]>>;
+  /** What a tape run found; without one every territory in focus begins two thirds full. */
+  readonly taped: TapedExcess | null;
   readonly seconds: Seconds;
   readonly every: Seconds;
 }
 
+/** An hour of one leg: enough for the engine of the browser to have compiled what a replay needs. */
+function practise(): void {
+  const read = readCase(anatomy, {
+    ...{ focus: ['leg.left'], purpose: 'swelling', minutes: 60, findings: [] },
+    ...{ school: defaultSchool, fill: false, qualifications: [] },
+  });
+  if (!read.ok) return;
+  const graph = flowGraph(anatomy, read.value.hindrances, read.value.findings);
+  const start = usualStart(anatomy, read.value.territories);
+  flowOf({ graph, start, steps: [], seconds: 1200, every: 60 });
+}
+
 /** Follows fluid away from the page's own thread. */
 const api = {
+  warm: practise,
   /** @returns undefined for a case that cannot be read any more */
-  follow: ({ drainageCase, courses, seconds, every }: FlowAsked): Readonly<Record<string, Flow>> | undefined => {
+  follow: ({ drainageCase, courses, taped, seconds, every }: FlowAsked): Readonly<Record<string, Flow>> | undefined => {
     const read = readCase(anatomy, drainageCase);
     if (!read.ok) return undefined;
     const graph = flowGraph(anatomy, read.value.hindrances, read.value.findings);
-    const start = usualStart(anatomy, read.value.territories);
+    const start = (taped && startFromTape(anatomy, taped)) ?? usualStart(anatomy, read.value.territories);
     return Object.fromEntries(
       Object.entries(courses).map(([id, steps]) => [id, flowOf({ graph, start, steps, seconds, every })]),
     );

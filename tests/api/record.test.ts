@@ -219,7 +219,7 @@ describe('a row of visits', () => {
     if (from.getUTCDay() === 0) from.setUTCDate(from.getUTCDate() + 1);
     const booked = await post('/api/visits', {
       ...{ clientId, therapistId: 2, startsAt: from.toISOString(), minutes: 30 },
-      ...{ focus: ['face'], purpose: 'wellness', repeat: { everyWeeks: 1, times: 4 } },
+      ...{ focus: ['face'], purpose: 'wellness', repeat: { everyDays: 7, times: 4 } },
     });
     const [first, second] = booked.body.ids as number[];
     const cancel = async (id: number | undefined, query = '') =>

@@ -246,7 +246,8 @@ describe('measures, skin and progress', () => {
     await words(page, 'The right side is larger by 2.7 % on the whole.');
     await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
     await page.keyboard.press('p');
-    await words(page, 'Take or choose a picture');
+    await choose(page, 'The client says', 'for the record only');
+    await words(page, 'Choose a picture');
     const [empty, picture] = [path.join(folder, 'empty.png'), path.join(folder, 'legs.png')];
     writeFileSync(empty, '');
     writeFileSync(picture, drawLimbs([0, 20, 40], [leg.left.slice(0, 3), leg.right.slice(0, 3)]));
@@ -278,7 +279,8 @@ describe('measures, skin and progress', () => {
     await words(page, 'in all, most between');
     const pdf = await call('GET', `/api/clients/${marit}/progress.pdf`, undefined, server.url);
     expect([pdf.status, pdf.type]).toEqual([200, 'application/pdf']);
-    expect((await call('GET', `/api/clients/${client}/progress.pdf`, undefined, server.url)).status).toBe(400);
+    const nobody = (await post('/api/clients', { name: 'Nothing Measured' }, server.url)).body.id;
+    expect((await call('GET', `/api/clients/${nobody}/progress.pdf`, undefined, server.url)).status).toBe(400);
   });
 
   it('brings in a table with three bad rows only when they are left out on purpose', async () => {

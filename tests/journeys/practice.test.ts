@@ -255,7 +255,7 @@ describe('the practice table', () => {
     await page.keyboard.press('Escape');
     // What the demo house sets before stone work is mentioned where stones are booked, and forbids nothing.
     const client = (await post('/api/clients', { name: 'Mit Steinen' })).body.id;
-    await page.goto(`${appUrl()}/clients/${client}?book=1,1`);
+    await page.goto(`${appUrl()}/clients/${client}?book=7,1`);
     await page.waitForSelector('[role="dialog"] select option');
     const stones = await page.waitForFunction(
       () =>

@@ -64,8 +64,13 @@ export const guide: readonly Chapter[] = [
       'The sheet opens on what this visit needs. For a tape run, type each girth and press Enter; on a touch screen use the number pad. Highest point on top, as on the body. Volume and difference grow along.',
       'What looks like a slip – a missing decimal point, inches among centimetres, sides swapped – is asked about at once, without stopping you. U takes back the last number.',
       'A change counts only when it is larger than the tape can err. Until then the house says “within measuring error”, and so should you.',
+      'Pictures are asked for first: none, for the record only, also in letters. The last one of the view lies half-seen over the camera or the file you choose; when the light is another, you are told while you can still change it. Whoever says no is not photographed, and what is on record goes if they wish.',
     ],
     trouble: [
+      [
+        'The camera does not open',
+        'Allow it for this address in the browser; or take the picture with the device’s own camera and choose its file.',
+      ],
       [
         'The numbers of last time were taken at other points',
         'Press C and choose the protocol they were taken by; only girths at the same points are compared.',
@@ -163,7 +168,7 @@ export const guide: readonly Chapter[] = [
     title: 'Closing a visit',
     picture: 'close',
     paragraphs: [
-      'Ask how it was, look at the skin, take the shortest measure that tells whether something has changed. What was marked at the table is already written down; a few words are enough.',
+      'Ask how it was, look at the skin, take the shortest measure that tells whether something has changed. What was marked at the table is already written down; a few words are enough. Pictures from before and after lie over each other: draw the line across.',
       'The house proposes when to come again, and says why; for a limb that is taped it adds what longer and shorter intervals would come to, each with its range. A closed visit can be corrected; what stood there before stays under corrections.',
     ],
   },
@@ -180,7 +185,7 @@ export const guide: readonly Chapter[] = [
     title: 'Progress',
     picture: 'progress',
     paragraphs: [
-      'The course of a swelling with its measuring error, what each visit took, and how much of it held until the next. Two dates can be laid side by side. A letter to the physician is made from here, with figures and their ranges.',
+      'The course of a swelling with its measuring error, what each visit took, and how much of it held until the next. Two dates can be laid side by side. A letter to the physician is made from here, with figures and their ranges, the neck as a fan, what hands found, and pictures if the client agrees to them in letters.',
       'From four visits on that were taped before and after, the course ahead says what a visit takes, how long it holds, and what an interval would come to, with its range: an estimate, never a promise. Name a goal, and the longest interval that reaches it can be booked as a series.',
       'From eight visits on that were led at the table, work is set beside what changed: visits with more of it against those with less. It went together, or there is no difference to be seen; neither is a cause.',
     ],

@@ -47,7 +47,7 @@ export const bookingRoutes = {
     what: 'visit',
     summary: 'Books a visit, or a row of them.',
     body: VisitInput,
-    answer: saved({ id: z.number(), ids: z.array(z.number()).readonly() }),
+    answer: saved({ id: z.number(), ids: z.array(z.number()).readonly(), said: z.string().nullable() }),
     audit: ['visit booked'],
   }),
   moveVisit: put('/api/visits/{id}/booking', {

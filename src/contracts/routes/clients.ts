@@ -1,9 +1,7 @@
 import { z } from 'zod';
 import { FileView, FoundClient } from '../client-views';
-import { PhotoView } from '../measure-views';
-import { poses } from '../../core/skin/poses';
 import { ClientChangeInput, ClientInput, MergeInput } from '../record';
-import { ClientNumber, del, file, get, Id, post, put, saved, savedOnly, VisitNumber } from './route';
+import { ClientNumber, del, file, get, Id, post, put, saved, savedOnly } from './route';
 
 export const largestFileBytes = 10_000_000;
 
@@ -131,15 +129,5 @@ export const clientRoutes = {
     params: { id: ClientNumber, key: Id },
     answer: savedOnly,
     audit: ['file removed'],
-  }),
-  savePhoto: post('/api/visits/{id}/photos', {
-    who: 'therapist',
-    what: 'visit',
-    summary: 'Keeps a photograph, the body being the picture.',
-    params: { id: VisitNumber },
-    query: { pose: z.enum(poses), phase: z.enum(['before', 'after']) },
-    body: { bytes: { most: largestFileBytes, what: 'The picture itself.' } },
-    answer: saved({ photo: PhotoView }),
-    audit: ['file added'],
   }),
 } as const;

@@ -8,6 +8,7 @@ import { libraryRoutes } from './library';
 import { measureRoutes } from './measures';
 import { oilRoutes } from './oils';
 import { peopleRoutes } from './people';
+import { pictureRoutes } from './pictures';
 import { practiceRoutes } from './practice';
 import type { Route } from './route';
 import { screeningRoutes } from './screening';
@@ -35,6 +36,7 @@ export const routes = {
   stones: stoneRoutes,
   oils: oilRoutes,
   home: homeRoutes,
+  pictures: pictureRoutes,
   practice: practiceRoutes,
 } as const;
 

@@ -50,7 +50,8 @@ export const measureRoutes = {
     who: 'therapist',
     what: 'client',
     params: { id: ClientNumber },
-    summary: 'The course of one limb as a PDF; `limb` as in “left leg”, else the one taped last.',
+    summary:
+      'What was measured over the visits as a PDF, with its pictures; `limb` as in “left leg”, else the one taped last.',
     query: { limb: z.string().max(40).optional() },
     answer: pdf,
   }),

@@ -4,7 +4,10 @@ import { anatomy } from '../../catalogue/anatomy';
 import { coursesOfFigures } from './before-after';
 import { type Figure, figuresOf, isBeyond } from './figures';
 
-const limits = { abdomenGirthCm: 3, facePercent: 2 };
+const limits = {
+  ...{ abdomenGirthCm: 3, facePercent: 2 },
+  faceDistances: ['chin', 'mouth', 'nose', 'inner eye', 'outer eye', 'chin to eye', 'jaw'],
+};
 const seen = (kind: string, value: unknown, place: string | null = null) =>
   figuresOf(anatomy, { kind, place, value }, limits);
 const scores = { tightness: 6, heaviness: 7, pain: null, movement: 4, calfPain: null };
@@ -43,11 +46,37 @@ describe('what was measured, as figures', () => {
 
   it('sums the face, and needs two per cent of it for a change', () => {
     const face = { rightCm: Array(7).fill(10), leftCm: Array(7).fill(10), neckCm: [35, 36, 37] };
-    expect(seen('face', face)).toMatchObject([
+    expect(seen('face', face).filter(({ isDetail }) => !isDetail)).toMatchObject([
       { key: 'face 1234567', value: 140, limit: 2.8 },
       { key: 'neck', value: 108, limit: 2.16 },
     ]);
-    expect(seen('face', { ...face, neckCm: [35, null, 37] }).map(({ key }) => key)).toEqual(['face 1234567']);
+    const keys = seen('face', { ...face, neckCm: [35, null, 37] }).flatMap(({ key, isDetail }) =>
+      isDetail ? [] : key,
+    );
+    expect(keys).toEqual(['face 1234567']);
+  });
+
+  it('keeps each distance of the face beside its sum, also where too few were taken for one', () => {
+    const nothing = Array(7).fill(null);
+    const face = { rightCm: [11.2, ...nothing.slice(1)], leftCm: [...nothing.slice(1), 60], neckCm: nothing.slice(4) };
+    expect(seen('face', face)).toMatchObject([
+      { key: 'face-right 1', name: 'chin, right', value: 11.2, limit: 0.5, isDetail: true },
+      { key: 'face-left 7', name: 'jaw, left', value: 60, limit: 0.6, isDetail: true },
+    ]);
+  });
+
+  it('knows how far the mouth opens, told apart by more than five millimetres', () => {
+    expect(seen('mouth', { openingMm: 38 })).toMatchObject([
+      { key: 'mouth', value: 38, unit: 'mm', aim: 'more', limit: 5 },
+    ]);
+  });
+
+  it('knows which way the chin lies, and nothing where it was not looked at', () => {
+    const chin = (value: string | null) =>
+      seen('neck-range', { ...neck, chin: value }).find(({ key }) => key === 'chin');
+    expect(chin('left')).toMatchObject({ value: 0, target: 1 });
+    expect(chin('right')?.steps?.[2]).toBe('off to the right');
+    expect(chin(null)).toBeUndefined();
   });
 
   it('never holds sums over other distances of the face against each other', () => {
@@ -56,7 +85,8 @@ describe('what was measured, as figures', () => {
     const [part] = seen('face', { ...face, rightCm: [...Array(6).fill(10), null] });
     expect(part).toMatchObject({ value: 120, name: 'face, 6 distances a side' });
     const courses = coursesOfFigures([{ visit: 1, before: whole ? [whole] : [], after: part ? [part] : [] }]);
-    expect(courses.flatMap(({ visits }) => visits.map(({ change }) => change))).toEqual([null, null]);
+    const sums = courses.filter(({ isDetail }) => !isDetail);
+    expect(sums.flatMap(({ visits }) => visits.map(({ change }) => change))).toEqual([null, null]);
   });
 
   it('takes two per cent of what the face was before the work, and counts them themselves', () => {
@@ -176,5 +206,24 @@ describe('before and after over the visits', () => {
         }
       }),
     );
+  });
+});
+
+describe('what should lie in the middle', () => {
+  const chin = (value: number): Figure => ({
+    ...{ key: 'chin', name: 'chin at rest', unit: 'grade', aim: 'target', target: 1, limit: 1, isReached: true, value },
+  });
+  const changed = (before: number, after: number) =>
+    coursesOfFigures([{ visit: 1, before: [chin(before)], after: [chin(after)] }])[0]?.visits[0];
+
+  it.each([
+    [0, 1, true],
+    [2, 1, true],
+    [1, 0, false],
+    [1, 2, false],
+    [0, 2, null],
+    [1, 1, null],
+  ])('from %d to %d is better: %s', (before, after, better) => {
+    expect(changed(before, after)).toMatchObject({ change: after - before, isBetter: better });
   });
 });

@@ -66,7 +66,15 @@ function compared<V>({ visit, before: was, after: is }: Pair<V>, later: readonly
   return {
     ...{ visit, before, after, change },
     isBeyond: isReal,
-    isBetter: was.aim === 'none' || change === 0 ? null : change < 0 === (was.aim === 'less'),
+    isBetter: isBetter(was, change),
     heldPercent: isReal && next !== null ? (100 * (next - before)) / change : null,
   };
+}
+
+/** Whether it changed for the better; null where it stayed as good as it was, or nothing is aimed at. */
+function isBetter({ aim, value, target = 0 }: Figure, change: number): boolean | null {
+  if (aim === 'none' || change === 0) return null;
+  if (aim !== 'target') return change < 0 === (aim === 'less');
+  const nearer = Math.abs(value - target) - Math.abs(value + change - target);
+  return nearer === 0 ? null : nearer > 0;
 }

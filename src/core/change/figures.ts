@@ -4,8 +4,8 @@ import { faceComposite, type FaceMeasures } from '../swelling/face';
 import { exceeds, reaches } from '../statistics';
 import { changeSays } from './change.says';
 
-/** Less is better, more is better, or neither is. */
-type Aim = 'less' | 'more' | 'none';
+/** Less is better, more is better, nearer to its target, or neither is. */
+type Aim = 'less' | 'more' | 'target' | 'none';
 type FigureUnit = 'cm' | '°' | '°C' | 'mm' | '%' | 'of 10' | 'grade';
 
 /** One thing that was measured, felt or asked, as a number. */
@@ -16,6 +16,10 @@ export interface Figure {
   readonly unit: FigureUnit;
   readonly aim: Aim;
   readonly value: number;
+  /** Where it should be, with the aim `target`. */
+  readonly target?: number;
+  /** Told beneath the others, since it is one of many of its kind. */
+  readonly isDetail?: true;
   /** What a change has to exceed to be told from the error of measuring; where it counts in whole steps, or is a sum of lengths, to reach. */
   readonly limit: number;
   readonly isReached?: true;
@@ -24,6 +28,8 @@ export interface Figure {
 }
 
 const textures = ['soft', 'doughy', 'firm', 'hard'] as const;
+const chins = ['left', 'mid', 'right'] as const;
+const chinSteps = [changeSays.chinLeft, changeSays.chinMiddle, changeSays.chinRight];
 
 export interface NeckRange {
   readonly flexion: number | null;
@@ -32,6 +38,8 @@ export interface NeckRange {
   readonly turnRight: number | null;
   readonly bendLeft: number | null;
   readonly bendRight: number | null;
+  /** Which way the chin lies off the middle, at rest. */
+  readonly chin?: (typeof chins)[number] | null;
 }
 
 interface Values {
@@ -46,6 +54,7 @@ interface Values {
     readonly isCovered: boolean;
   };
   readonly 'neck-range': NeckRange;
+  readonly mouth: { readonly openingMm: number | null };
   readonly lines: { readonly lines: readonly { readonly depth?: number | undefined }[] };
 }
 
@@ -60,10 +69,16 @@ export interface Seen {
 export interface FigureLimits {
   readonly abdomenGirthCm: number;
   readonly facePercent: number;
+  /** What the distances of one side of the face are called, in their order. */
+  readonly faceDistances: readonly string[];
 }
 
 /** Scales of ten are told apart by two; angles that are read by eye by ten degrees; grades by one. */
 const [scaleLimit, angleLimit, warmthLimit, pitLimit] = [2, 10, 1, 1];
+/** Between the edges of the front teeth, by ruler, mm (unsure: replace by own pairs). */
+const mouthLimitMm = 5;
+/** Two readings of one length agree within half a centimetre or one per cent (rules for every taping). */
+const lengthLimitCm = (cm: number) => Math.max(0.5, cm / 100);
 
 type Teller<K extends keyof Values> = (value: Values[K], at: Where) => readonly (Figure | undefined)[];
 
@@ -144,9 +159,20 @@ const tellers: { readonly [K in keyof Values]: Teller<K> } = {
         cm,
         at,
       );
+    const point = (side: 'right' | 'left', i: number, cm: number | null) =>
+      figure(
+        {
+          ...{ id: `face-${side} ${i + 1}`, aim: 'less', unit: 'cm', isDetail: true },
+          name: changeSays.facePoint(at.limits.faceDistances[i] ?? '', side),
+          limit: lengthLimitCm(cm ?? 0),
+        },
+        cm,
+        at,
+      );
     return [
       sum(`face ${taken.join('')}`, changeSays.face(taken.length), sums?.faceCm),
       sum('neck', changeSays.neck, sums?.neckCm),
+      ...value.rightCm.flatMap((cm, i) => [point('right', i, cm), point('left', i, value.leftCm[i] ?? null)]),
     ];
   },
   // Taken over a dressing or binder it is not compared.
@@ -171,6 +197,17 @@ const tellers: { readonly [K in keyof Values]: Teller<K> } = {
     figure(angle('neck-turn-right', changeSays.neckTurnsRight), neck.turnRight, at),
     figure(angle('neck-bend-left', changeSays.neckTiltsLeft), neck.bendLeft, at),
     figure(angle('neck-bend-right', changeSays.neckTiltsRight), neck.bendRight, at),
+    figure(
+      {
+        ...{ id: 'chin', name: changeSays.chin, aim: 'target', target: chins.indexOf('mid') },
+        ...{ unit: 'grade', limit: 1, isReached: true, steps: chinSteps },
+      },
+      neck.chin ? chins.indexOf(neck.chin) : undefined,
+      at,
+    ),
+  ],
+  mouth: ({ openingMm }, at) => [
+    figure({ id: 'mouth', name: changeSays.mouth, aim: 'more', unit: 'mm', limit: mouthLimitMm }, openingMm, at),
   ],
   lines: ({ lines }, at) => {
     const depths = lines.flatMap(({ depth }) => depth ?? []);

@@ -1,4 +1,4 @@
-import { daysBetween } from '../calendar/days';
+import { addDays, daysBetween } from '../calendar/days';
 
 /** Dates as screening reads them: whole, or only a year or a month. */
 
@@ -39,6 +39,10 @@ export function doesNoteCount(
   if (writtenOn > visitDate || (eventOn !== undefined && writtenOn < eventOn)) return false;
   return daysBetween(writtenOn, visitDate) <= validDays;
 }
+
+/** The last day on which a written note counts. */
+export const lastDayOfNote = (writtenOn: string, validDays: number = usualNoteDays): string =>
+  addDays(writtenOn, validDays);
 
 function lastDayOf(date: string): string {
   if (date.length === 4) return `${date}-12-31`;

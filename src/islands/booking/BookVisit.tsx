@@ -28,7 +28,7 @@ export interface Moving {
 }
 
 export interface Series {
-  readonly everyWeeks: number;
+  readonly everyDays: number;
   readonly times: number;
 }
 
@@ -58,6 +58,8 @@ export function BookVisit(props: Props) {
   const { isOpen, onClose, clientId, clientName, therapists, lastWork, today, moving, series, onBooked } = props;
   const { state } = useOffers(clientId, isOpen && !moving);
   const offers = state.kind === 'here' ? state.offers : undefined;
+  /** What of a row is otherwise than it was asked for, to be read before it goes on. */
+  const [outcome, setOutcome] = useState<{ readonly id: number; readonly said: string }>();
   const [chosen, setChosen] = useState<{ readonly date: string; readonly time: string }>();
   const known = areas.find((area) => area.value === lastWork?.focus.join(' '));
   const form = useHouseForm({
@@ -70,7 +72,7 @@ export function BookVisit(props: Props) {
       from: today,
       withStones: false,
       times: String(series?.times ?? 1),
-      everyWeeks: String(series?.everyWeeks ?? 1),
+      everyDays: String(series?.everyDays ?? 7),
       startsAt: '',
     },
     houseNames: { holds: 'kind', therapistId: 'therapist', repeat: 'times' },
@@ -83,17 +85,18 @@ export function BookVisit(props: Props) {
         return;
       }
       const times = typedNumber(typed.times) ?? 1;
-      const { id } = await send('POST /api/visits', {
+      const { id, said } = await send('POST /api/visits', {
         body: asFilledIn<'POST /api/visits'>({
           ...{ clientId, therapistId, startsAt },
           minutes: Number(typed.minutes),
           focus: booked.isDrained ? typed.focus.split(' ') : ['whole-body'],
           purpose: booked.isDrained ? typed.purpose : 'wellness',
           ...(booked.holds ? { holds: booked.holds } : {}),
-          ...(times > 1 ? { repeat: { everyWeeks: typedNumber(typed.everyWeeks) ?? 1, times } } : {}),
+          ...(times > 1 ? { repeat: { everyDays: typedNumber(typed.everyDays) ?? 7, times } } : {}),
         }),
       });
-      onBooked(id);
+      if (said === null) onBooked(id);
+      else setOutcome({ id, said });
     },
   });
   const { field } = form;
@@ -121,7 +124,17 @@ export function BookVisit(props: Props) {
       isOpen={isOpen}
       onClose={onClose}
     >
-      <form className={styles['form']} onSubmit={form.submit} noValidate>
+      {outcome && (
+        <div className={styles['form']} role="status">
+          <p>{outcome.said}</p>
+          <div className={styles['buttons']}>
+            <Button look="filled" onClick={() => onBooked(outcome.id)}>
+              {bookingWords.goOn}
+            </Button>
+          </div>
+        </div>
+      )}
+      <form className={styles['form']} onSubmit={form.submit} noValidate hidden={outcome !== undefined}>
         {lastWork && !moving && (
           <p>
             {bookingWords.lastTime} {lastWork.words}.{lastWork.holds === null && bookingWords.theSameIsSetForThis}
@@ -210,7 +223,13 @@ export function BookVisit(props: Props) {
         {!moving && (
           <div className={styles['row']}>
             <Field label={bookingWords.howManyVisits} type="number" inputMode="numeric" {...field('times')} />
-            <Field label={bookingWords.weeksApart} type="number" inputMode="numeric" {...field('everyWeeks')} />
+            <Field
+              label={bookingWords.daysApart}
+              hint={bookingWords.closedDays}
+              type="number"
+              inputMode="numeric"
+              {...field('everyDays')}
+            />
           </div>
         )}
         {form.trouble && (

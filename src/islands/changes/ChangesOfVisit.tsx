@@ -1,47 +1,50 @@
+import type { ReactNode } from 'react';
 import type { ChangeView } from '../../contracts/change-views';
 import { changesWords } from './changes.words';
 import styles from './Changes.module.css';
-import { figureText } from './figures';
+import { figuresText, verdictOf } from '../../core/change/figure-text';
 import { NeckFan } from './NeckFan';
-
-type At = ChangeView['visits'][number];
 
 /** What was measured before and after at one visit, and whether it is more than the error of measuring. */
 export function ChangesOfVisit({ changes }: { readonly changes: readonly ChangeView[] }) {
   if (changes.length === 0) return null;
+  const details = changes.filter(({ isDetail }) => isDetail);
   return (
     <section className={styles['changes']} aria-label={changesWords.beforeAndAfter}>
-      <dl>
-        {changes.map(({ key, name, visits: [at], ...figure }) =>
-          at ? (
-            <div key={key} data-better={at.isBeyond === true && at.isBetter !== null ? at.isBetter : undefined}>
-              <dt>{name}</dt>
-              <dd>
-                <strong>{figuresText(figure, at)}</strong>
-                {at.change !== null && <small>{verdictOf(at)}</small>}
-              </dd>
-            </div>
-          ) : null,
-        )}
-      </dl>
+      <Lines changes={changes.filter(({ isDetail }) => !isDetail)} />
+      <Details count={details.length}>
+        <Lines changes={details} />
+      </Details>
       <NeckFan changes={changes} />
     </section>
   );
 }
 
-export function figuresText(
-  { unit, steps }: Pick<ChangeView, 'unit' | 'steps'>,
-  { before, after }: Pick<At, 'before' | 'after'>,
-): string {
-  const text = (value: number) => figureText(unit, value, steps);
-  if (before !== null && after !== null) return changesWords.fromTo(text(before), text(after));
-  if (before !== null) return changesWords.onlyBefore(text(before));
-  return changesWords.onlyAfter(text(after ?? 0));
+function Lines({ changes }: { readonly changes: readonly ChangeView[] }) {
+  return (
+    <dl>
+      {changes.map(({ key, name, visits: [at], ...figure }) =>
+        at ? (
+          <div key={key} data-better={at.isBeyond === true && at.isBetter !== null ? at.isBetter : undefined}>
+            <dt>{name}</dt>
+            <dd>
+              <strong>{figuresText(figure, at)}</strong>
+              {at.change !== null && <small>{verdictOf(at)}</small>}
+            </dd>
+          </div>
+        ) : null,
+      )}
+    </dl>
+  );
 }
 
-export function verdictOf({ change, isBeyond, isBetter }: At): string {
-  if (change === 0) return changesWords.same;
-  if (isBeyond !== true) return changesWords.within;
-  if (isBetter === null) return changesWords.beyond;
-  return isBetter ? changesWords.better : changesWords.worse;
+/** What is one of many of its kind, folded up; nothing where there is none. */
+export function Details({ count, children }: { readonly count: number; readonly children: ReactNode }) {
+  if (count === 0) return null;
+  return (
+    <details className={styles['details']}>
+      <summary>{changesWords.pointByPoint(count)}</summary>
+      {children}
+    </details>
+  );
 }

@@ -1,42 +1,53 @@
 import type { ChangeView } from '../../contracts/change-views';
 import { changesWords } from './changes.words';
 import styles from './Changes.module.css';
-import { figuresText, verdictOf } from './ChangesOfVisit';
-import { changeText, figureText, medianHeld } from './figures';
+import { Details } from './ChangesOfVisit';
+import { medianHeld } from './figures';
+import { changeText, figuresText, figureText, verdictOf } from '../../core/change/figure-text';
 import { NeckFan } from './NeckFan';
 
 /** Everything that was measured before and after, over the visits: what was gained, what held, and how it began each time. */
 export function ChangesOverVisits({ changes }: { readonly changes: readonly ChangeView[] }) {
   if (changes.length === 0) return null;
+  const details = changes.filter(({ isDetail }) => isDetail);
   return (
     <section className={styles['overVisits']} aria-label={changesWords.visitByVisit}>
       <h2>{changesWords.visitByVisit}</h2>
       <p>{changesWords.aboutIt}</p>
-      <div className={styles['scroll']} role="group" aria-label={changesWords.visitByVisit} tabIndex={0}>
-        <table className={styles['table']}>
-          <thead>
-            <tr>
-              <th scope="col">{changesWords.what}</th>
-              <th scope="col">{changesWords.lastVisit}</th>
-              <th scope="col">{changesWords.gained}</th>
-              <th scope="col">{changesWords.held}</th>
-              <th scope="col">{changesWords.course}</th>
-            </tr>
-          </thead>
-          <tbody>
-            {changes.map((change) => (
-              <Row key={change.key} change={change} />
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <Table label={changesWords.visitByVisit} changes={changes.filter(({ isDetail }) => !isDetail)} />
+      <Details count={details.length}>
+        <Table label={changesWords.pointByPoint(details.length)} changes={details} />
+      </Details>
       <NeckFan changes={changes} />
     </section>
   );
 }
 
+function Table({ label, changes }: { readonly label: string; readonly changes: readonly ChangeView[] }) {
+  return (
+    <div className={styles['scroll']} role="group" aria-label={label} tabIndex={0}>
+      <table className={styles['table']}>
+        <thead>
+          <tr>
+            <th scope="col">{changesWords.what}</th>
+            <th scope="col">{changesWords.lastVisit}</th>
+            <th scope="col">{changesWords.gained}</th>
+            <th scope="col">{changesWords.held}</th>
+            <th scope="col">{changesWords.course}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {changes.map((change) => (
+            <Row key={change.key} change={change} />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
 function Row({ change }: { readonly change: ChangeView }) {
-  const { name, unit, visits } = change;
+  const { name, unit, steps, visits } = change;
   const last = visits.findLast((one) => one.change !== null) ?? visits.at(-1);
   const held = medianHeld(change);
   if (!last) return null;
@@ -51,7 +62,7 @@ function Row({ change }: { readonly change: ChangeView }) {
           changesWords.notKnown
         ) : (
           <>
-            {changeText(unit, last.change)} <small>{verdictOf(last)}</small>
+            {changeText(unit, last.change, steps)} <small>{verdictOf(last)}</small>
           </>
         )}
       </td>

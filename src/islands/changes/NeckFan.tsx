@@ -1,7 +1,8 @@
 import type { ChangeView } from '../../contracts/change-views';
 import { changesWords } from './changes.words';
 import styles from './Changes.module.css';
-import { type DialSide, figureText, type NeckDial, neckDials } from './figures';
+import { type DialSide, type NeckDial, neckDials, wedgePath } from '../../core/change/neck-dial';
+import { figureText } from '../../core/change/figure-text';
 
 const titles: Readonly<Record<NeckDial, string>> = {
   turns: changesWords.turns,
@@ -37,8 +38,8 @@ export function NeckFan({ changes }: { readonly changes: readonly ChangeView[] }
             <line x1="0" y1="0" x2="0" y2={-radius - 6} className={styles['middle']} />
             {[left, right].map((side, i) => (
               <g key={i} transform={i === 0 ? 'scale(-1 1)' : undefined}>
-                {side.after !== null && <path d={wedge(side.after)} className={styles['after']} />}
-                {side.before !== null && <path d={wedge(side.before)} className={styles['before']} />}
+                {side.after !== null && <path d={wedgePath(side.after, radius)} className={styles['after']} />}
+                {side.before !== null && <path d={wedgePath(side.before, radius)} className={styles['before']} />}
               </g>
             ))}
             <text x="-76" y="18">
@@ -60,10 +61,3 @@ export function NeckFan({ changes }: { readonly changes: readonly ChangeView[] }
 
 const angleText = (value: number | null) => (value === null ? changesWords.notKnown : figureText('°', value));
 const sideText = ({ before, after }: DialSide) => angleText(after ?? before);
-
-/** From straight ahead by so many degrees to one side. */
-function wedge(degrees: number): string {
-  const turn = (Math.min(180, degrees) * Math.PI) / 180;
-  const [x, y] = [radius * Math.sin(turn), -radius * Math.cos(turn)].map((one) => one.toFixed(1));
-  return `M0 0V${-radius}A${radius} ${radius} 0 0 1 ${x} ${y}Z`;
-}

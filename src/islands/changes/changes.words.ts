@@ -4,14 +4,7 @@ import { countOf } from '../../core/wording/count';
 export const changesWords = {
   // ChangesOfVisit
   beforeAndAfter: 'Before and after',
-  onlyBefore: (value: string) => `${value} before; not taken after yet`,
-  onlyAfter: (value: string) => `${value} after; not taken before`,
-  fromTo: (before: string, after: string) => `${before} → ${after}`,
-  better: 'better, beyond measuring error',
-  worse: 'worse, beyond measuring error',
-  beyond: 'beyond measuring error',
-  within: 'within measuring error',
-  same: 'the same',
+  pointByPoint: (count: number) => `The face point by point (${count})`,
 
   // NeckFan
   turns: 'turns',

@@ -17,6 +17,7 @@ import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import { SaveLine } from '../saving/SaveLine';
 import { VisitHead } from '../visit-head/VisitHead';
 import { ChangesOfVisit } from '../changes/ChangesOfVisit';
+import { Pairs } from '../pictures/Pairs';
 import { Aftercare } from './Aftercare';
 import { Ahead } from './Ahead';
 import styles from './CloseView.module.css';
@@ -148,6 +149,7 @@ export function CloseView({ view }: { readonly view: View }) {
           <h2>{closeWords.measuredAgain}</h2>
           <Measured visit={visit} isTaped={view.isTaped} />
           <ChangesOfVisit changes={view.changes} />
+          <Pairs clientId={visit.client.id} pictures={view.pictures} visitId={visit.id} />
           <h2>{closeWords.done}</h2>
           <Done visit={visit} />
           <Used visit={visit} stones={view.stones} answers={answers} onAnswer={answer} isFixed={isFixed} />

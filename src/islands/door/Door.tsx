@@ -1,15 +1,14 @@
 import { doorWords } from './door.words';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import type { MeView } from '../../contracts/people-views';
 import { Dialog } from '../../ui/dialog/Dialog';
-import { untilHere, useLater } from '../../ui/later';
+import { laterPart, useLater } from '../../ui/later';
 import { useCover } from '../../ui/shortcuts/use-shortcuts';
 import { openedEvent, provedEvent, proveEvent, send, type Shut, shutEvent } from '../api';
 import styles from './Door.module.css';
 import { PinForm } from './PinForm';
 
-const fetchDoor = () => import('./ShutDoor').then(({ ShutDoor }) => ({ default: ShutDoor }));
-const ShutDoor = lazy(untilHere(fetchDoor));
+const { fetch: fetchDoor, Part: ShutDoor } = laterPart(() => import('./ShutDoor').then((module) => module.ShutDoor));
 
 const idleMs = 10 * 60_000;
 

@@ -1,5 +1,6 @@
 import type { DrainageCase } from '../../core/drainage/case';
 import type { Flow } from '../../core/flow/flow';
+import type { TapedExcess } from '../../core/flow/tape-start';
 import { flowWords } from './flow.words';
 import styles from './OrderCost.module.css';
 import type { FlowingStep } from './Replay';
@@ -7,6 +8,8 @@ import { useFlows } from './useFlows';
 
 interface Props {
   readonly drainageCase: DrainageCase;
+  /** What this visit's tape run found. */
+  readonly taped: TapedExcess | null;
   readonly proposed: readonly FlowingStep[];
   /** As it lies now, or would lie if the step were let go here. */
   readonly own: readonly FlowingStep[];
@@ -18,9 +21,9 @@ const afterS = 900;
 const [width, height] = [180, 44];
 
 /** What another order than the proposed one lets out: its line in grey beside the proposed one. */
-export function OrderCost({ drainageCase, proposed, own }: Props) {
+export function OrderCost({ drainageCase, taped, proposed, own }: Props) {
   const seconds = afterS + Math.max(lengthOf(proposed), lengthOf(own));
-  const flows = useFlows({ drainageCase, courses: { proposed, own }, seconds, every: everyS });
+  const flows = useFlows({ drainageCase, taped, courses: { proposed, own }, seconds, every: everyS });
   if (flows === undefined || flows === 'unreadable') return null;
   const { proposed: best, own: moved } = flows;
   if (!best || !moved) return null;

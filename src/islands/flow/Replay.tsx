@@ -6,6 +6,7 @@ import { stepTitle } from '../../core/drainage/step-words';
 import { type OtherwiseId, otherwise, otherwiseOf } from '../../core/flow/otherwise';
 import type { Seconds } from '../../core/quantities';
 import type { Step } from '../../core/drainage/step';
+import { startFromTape, type TapedExcess } from '../../core/flow/tape-start';
 import { formatClock } from '../../core/units';
 import { bestDrawing } from '../../ui/body-map/views';
 import type { NodeState } from '../../ui/body-map/MapNode';
@@ -31,6 +32,8 @@ interface Props {
   readonly name: string;
   readonly drainageCase: DrainageCase;
   readonly steps: readonly FlowingStep[];
+  /** What this visit's tape run found; null: nothing was taped, or there is no other side. */
+  readonly taped: TapedExcess | null;
   /** As it was proposed, where it was changed by hand. */
   readonly proposed: readonly FlowingStep[] | undefined;
   readonly nodes: ReadonlyMap<PlaceId, NodeState>;
@@ -71,7 +74,7 @@ const watchMotion = (onChange: () => void) => {
 };
 
 /** The plan as fluid would follow it, and the same case otherwise beside it. */
-export function Replay({ name, drainageCase, steps, proposed, nodes, selected, onClose }: Props) {
+export function Replay({ name, drainageCase, steps, taped, proposed, nodes, selected, onClose }: Props) {
   const offered: readonly Other[] = [...(proposed ? ['proposed' as const] : []), ...otherwiseOf(steps), 'none'];
   const [other, setOther] = useState<Other>(offered[0] ?? 'none');
   const starts = useMemo(() => startsOf(steps), [steps]);
@@ -85,7 +88,7 @@ export function Replay({ name, drainageCase, steps, proposed, nodes, selected, o
     }),
     [proposed, steps],
   );
-  const asked = { drainageCase, seconds: endS, every: everyS };
+  const asked = { drainageCase, taped, seconds: endS, every: everyS };
   // The plan comes first and is drawn at once; what it is compared with follows.
   const own = useFlows({ ...asked, courses: { planned: steps } });
   const besides = useFlows(own === undefined ? undefined : { ...asked, courses: others });
@@ -132,7 +135,9 @@ export function Replay({ name, drainageCase, steps, proposed, nodes, selected, o
         <h2>
           {name} <small>{flowWords.flowOfThisPlan}</small>
         </h2>
-        <p>{flowWords.explains}</p>
+        <p>
+          {flowWords.explains} {beginsWith(planned.startMl, taped)}
+        </p>
       </header>
       <div className={styles['columns']}>
         {isReduced ? (
@@ -242,3 +247,7 @@ function sentenceOf(plannedMl: number, otherMl: number | undefined): string {
   if (planned === other) return flowWords.same;
   return plannedMl > otherMl ? flowWords.letsOut(planned, other) : flowWords.otherMore(planned, other);
 }
+
+/** Where the fluid at the beginning comes from. */
+const beginsWith = (startMl: number, taped: TapedExcess | null): string =>
+  taped && startFromTape(anatomy, taped) ? flowWords.beginsWithTheTape(startMl.toFixed(0)) : flowWords.beginsAsUsual;

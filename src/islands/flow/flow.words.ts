@@ -10,6 +10,8 @@ export const flowWords = {
   // Replay
   flowOfThisPlan: 'the flow of this plan',
   explains: 'It explains order. It predicts nobody’s body.',
+  beginsAsUsual: 'It begins with the area two thirds full, as nothing was taped.',
+  beginsWithTheTape: (ml: string) => `It begins with what the tape found today: ${ml} mL over the other side.`,
   besideIt: 'Beside it',
   anotherOrder: (title: string) => `Another order: ${title}`,
   nothingBeside: 'nothing',

@@ -1,10 +1,8 @@
-import { lazy } from 'react';
-import { untilHere } from '../../ui/later';
+import { laterPart } from '../../ui/later';
 
 /** The replay with its worker: fetched once a view stands. */
-export const fetchReplay = async () => {
+export const { fetch: fetchReplay, Part: LazyReplay } = laterPart(async () => {
   const { Replay, warmFlow } = await import('./Replay');
   warmFlow();
-  return { default: Replay };
-};
-export const LazyReplay = lazy(untilHere(fetchReplay));
+  return Replay;
+});

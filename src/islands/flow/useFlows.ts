@@ -6,8 +6,8 @@ const worker = keptWorker<FlowApi>(
   () => new Worker(new URL('../../workers/flow.worker.ts', import.meta.url), { type: 'module' }),
 );
 
-/** Starts the worker before it is asked: its modules take longer to come than a course to follow. */
-export const warmFlow = (): void => void worker();
+/** Starts the worker before it is asked, and has it follow something: the first course takes many times as long as the next. */
+export const warmFlow = (): void => void worker().warm();
 
 export type Flows = Readonly<Record<string, Flow>>;
 

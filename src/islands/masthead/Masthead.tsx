@@ -1,10 +1,10 @@
 import { useLight } from '../../ui/light';
 import { mastheadWords } from './masthead.words';
 import { BookOpen, ChevronDown, Clock3, Droplets, Hand, House, Search, UserRound } from 'lucide-react';
-import { lazy, Suspense, useRef, useState } from 'react';
+import { Suspense, useRef, useState } from 'react';
 import type { MeView } from '../../contracts/people-views';
 import { Kbd } from '../../ui/kbd/Kbd';
-import { untilHere, useLater } from '../../ui/later';
+import { laterPart, useLater } from '../../ui/later';
 import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import { send, shutEvent } from '../api';
 import { Door } from '../door/Door';
@@ -18,10 +18,9 @@ import { Dialog, keepDialogReady } from '../../ui/dialog/Dialog';
 import styles from './Masthead.module.css';
 import { useNewBuild } from './useNewBuild';
 
-const fetchMenu = () => import('./WhoMenu').then(({ WhoMenu }) => ({ default: WhoMenu }));
+const { fetch: fetchMenu, Part: WhoMenu } = laterPart(() => import('./WhoMenu').then((module) => module.WhoMenu));
 /** What may be wanted when the network is gone. */
 const fetchParts = () => Promise.all([fetchMenu(), keepDialogReady()]);
-const WhoMenu = lazy(untilHere(fetchMenu));
 
 interface Props {
   readonly place: 'day' | 'clients' | 'bench' | 'library' | 'house' | 'outbox' | 'guide' | 'practice';

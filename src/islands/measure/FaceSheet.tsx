@@ -62,6 +62,7 @@ export default function FaceSheet({ view, phase, head, onward, observations }: S
   const last = phase === 'after' ? beforeOf(observations) : lastTime('face')?.value;
   const range = today('neck-range')?.value ?? stillNeck;
   const lastRange = lastTime('neck-range')?.value;
+  const lastMouth = lastTime('mouth')?.value.openingMm;
   const set = (key: 'rightCm' | 'leftCm' | 'neckCm', i: number, cm: number | null) =>
     save('face', null, { ...face, [key]: face[key].map((old, k) => (k === i ? cm : old)) });
   const shown = (cm: number | null | undefined) =>
@@ -175,6 +176,17 @@ export default function FaceSheet({ view, phase, head, onward, observations }: S
                 ))}
               </Select>
             ))}
+          </div>
+          <h3 className={styles['heading']}>{measureWords.mouth}</h3>
+          <div className={styles['turns']}>
+            <NumberField
+              label={measureWords.mouthOpensMm}
+              value={today('mouth')?.value.openingMm ?? null}
+              least={5}
+              most={90}
+              note={lastMouth == null ? undefined : measureWords.lastMm(lastMouth)}
+              onValue={(openingMm) => save('mouth', null, { openingMm })}
+            />
           </div>
         </>
       }

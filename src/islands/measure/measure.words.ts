@@ -61,6 +61,7 @@ export const measureWords = {
   howFarTheNeckMovesDegrees: 'How far the neck moves, degrees',
   after: ', after',
   last2: (value: number) => `last ${value}°`,
+  lastMm: (value: number) => `last ${value} mm`,
   enterGoesOnToTheNext2: 'Enter goes on to the next point',
   leftAndRight: 'Left and right',
   sidesDiffer: (asymmetryBand: string) => `sides differ, ${asymmetryBand}`,
@@ -149,39 +150,20 @@ export const measureWords = {
   goOnToThePlan: 'Go on to the plan',
   backToClosing: 'Back to closing',
 
-  // PictureIntake
-  thatFileIsEmptyChooseAnother: 'That file is empty: choose another, or take the picture again.',
-  thatIsNotAPictureThat: 'That is not a picture that can be shown: choose a JPEG, PNG or WebP.',
-  theNewPictureArrowKeysMove: 'The new picture: arrow keys move it, plus and minus change its size',
-  standAsInTheLastPicture: 'Stand as in the last picture, shown faintly here.',
-  noPictureOfThisViewYet: 'No picture of this view yet.',
-  lastTime2: (pose: string) => `Last time, ${pose}`,
-  fitThePicture: 'Fit the picture',
-  larger: 'Larger',
-  smaller: 'Smaller',
-  left3: 'Left',
-  right3: 'Right',
-  up: 'Up',
-  down: 'Down',
-  chooseAnother: 'Choose another',
-  takeOrChooseAPicture: 'Take or choose a picture',
-  keeping: 'Saving …',
-  keepThisPicture: 'Save this picture',
-
   // PictureSheet
   whatItShows: 'What it shows',
   onRecord: 'On record',
-  nonePicturesAreOptionalAskFirst:
-    'None. Pictures are optional: ask first, and show what you keep. They never leave this house’s computer.',
   today: 'today',
-  picturesAreKeptWithTheFiles: 'Pictures are kept with the files of the client’s record',
+  picturesAreKeptWithTheFiles:
+    'Pictures are kept with the client’s record and never leave this house’s computer by themselves',
+  smaller: 'Smaller',
+  larger: 'Larger',
+  sideBySide: 'side by side',
+  none2: 'None yet.',
+  noPictureOfThisViewYet: 'No picture of this view yet.',
   theNextOneCanBeHeld: (name: string) => `${name}: the next one can be held against it`,
   earlier: 'Earlier',
   later: 'Later',
-  compare: 'Compare',
-  sideBySide: 'side by side',
-  slider: 'slider',
-  howMuchOfTheEarlierPicture: 'How much of the earlier picture shows',
 
   // PlaceForm
   lastTime3: (words: string) => `last time: ${words}`,
@@ -397,6 +379,8 @@ export const measureWords = {
   depthFold: 'a fold',
   depthLastTime: (depth: number) => `was ${depth}`,
 
+  mouth: 'Mouth',
+  mouthOpensMm: 'Opens, mm between the front teeth',
   chinAtRest: 'The chin at rest lies',
   bonesStandOut: 'The neck bones stand out more',
   headFollows: 'The head follows the hands',

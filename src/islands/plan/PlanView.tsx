@@ -18,6 +18,7 @@ import { useLater } from '../../ui/later';
 import { useToasts } from '../../ui/toast/useToasts';
 import { VisitHead } from '../visit-head/VisitHead';
 import { arrange, arrangementOf } from './arrangement';
+import { tapedExcess } from '../flow/taped';
 import { fetchReplay, LazyReplay } from '../flow/lazy-replay';
 import { Mention } from '../practice/Mention';
 import { practiseCourse } from '../practice/practise-course';
@@ -159,6 +160,7 @@ export function PlanView({ visit, first, therapists }: Props) {
             <Suspense>
               <div className={styles['cost']}>
                 <OrderCost
+                  taped={tapedExcess(visit.before)}
                   drainageCase={plan.view.drainageCase}
                   proposed={plan.view.plan.steps}
                   own={hover ? arrange(arrangementOf(plan.steps), { kind: 'moved', ...hover }).steps : plan.steps}
@@ -207,6 +209,7 @@ export function PlanView({ visit, first, therapists }: Props) {
             name={visit.client.name}
             drainageCase={plan.view.drainageCase}
             steps={plan.steps}
+            taped={tapedExcess(visit.before)}
             proposed={plan.view.isRearranged ? plan.view.plan.steps : undefined}
             nodes={marks.nodes}
             selected={selectedId}

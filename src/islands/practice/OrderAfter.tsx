@@ -31,7 +31,9 @@ export function OrderAfter({ question, own, best, nodes }: Props) {
   const [ownSteps, bestSteps] = [stepsOf(own), stepsOf(best)];
   return (
     <>
-      {ownSteps.length > 0 && <OrderCost drainageCase={drainageCase} proposed={bestSteps} own={ownSteps} />}
+      {ownSteps.length > 0 && (
+        <OrderCost drainageCase={drainageCase} taped={null} proposed={bestSteps} own={ownSteps} />
+      )}
       <Button onClick={() => setIsFlowing(true)}>
         <Kbd>F</Kbd> {practiceWords.seeHowItFlows}
       </Button>
@@ -39,6 +41,7 @@ export function OrderAfter({ question, own, best, nodes }: Props) {
         <Replay
           name={practiceWords.practice}
           drainageCase={drainageCase}
+          taped={null}
           steps={ownSteps.length > 0 ? ownSteps : bestSteps}
           proposed={ownSteps.length > 0 ? bestSteps : undefined}
           nodes={nodes}

@@ -166,18 +166,15 @@ function Chosen({
 }) {
   const choice = longestThatReaches(course.forecast, goalMl);
   if (!choice) return <p className={styles['chosen']}>{progressWords.noneReachesTheGoal}</p>;
-  const weeks = choice.everyDays / weekDays;
   const every = intervalInWords(choice.everyDays);
   return (
     <div className={styles['chosen']} role="status">
       <p>{choice.isSafe ? progressWords.reachesItSafely(every) : progressWords.reachesItInTheMiddle(every)}</p>
-      {Number.isInteger(weeks) && (
-        <ButtonLink
-          href={`/clients/${clientId}?book=${weeks},${Math.max(1, Math.floor(horizonDays / choice.everyDays))}`}
-        >
-          {progressWords.bookASeries}
-        </ButtonLink>
-      )}
+      <ButtonLink
+        href={`/clients/${clientId}?book=${choice.everyDays},${Math.max(1, Math.floor(horizonDays / choice.everyDays))}`}
+      >
+        {progressWords.bookASeries}
+      </ButtonLink>
     </div>
   );
 }

@@ -11,6 +11,7 @@ import { ButtonLink } from '../../ui/button/Button';
 import { Drawn } from '../../ui/charts/Drawn';
 import { Choice } from '../../ui/choice/Choice';
 import { ChangesOverVisits } from '../changes/ChangesOverVisits';
+import { Pairs } from '../pictures/Pairs';
 import { Earned } from '../together/Earned';
 import { AtHome } from './AtHome';
 import { CompareDates } from './CompareDates';
@@ -50,10 +51,10 @@ export function ProgressView({ view }: { readonly view: View }) {
         </div>
         <div className={styles['links']}>
           <ButtonLink href={`/measures?client=${view.client.id}`}>{progressWords.figuresInAndOut}</ButtonLink>
-          {course && (
+          {(course || view.changes.length > 0 || view.remembered.length > 0) && (
             <ButtonLink
               look="filled"
-              href={`/api/clients/${view.client.id}/progress.pdf?limb=${encodeURIComponent(`${course.side} ${course.limb}`)}`}
+              href={`/api/clients/${view.client.id}/progress.pdf${course ? `?limb=${encodeURIComponent(`${course.side} ${course.limb}`)}` : ''}`}
             >
               {progressWords.reportAsPdf}
             </ButtonLink>
@@ -89,6 +90,7 @@ export function ProgressView({ view }: { readonly view: View }) {
       )}
       {course && <FiguresTable course={course} visits={view.visits} />}
       <ChangesOverVisits changes={view.changes} />
+      <Pairs clientId={view.client.id} pictures={view.pictures} />
       <Earned earned={view.earned} />
       <Remembered remembered={view.remembered} />
       {view.home.length > 0 && <AtHome home={view.home} />}

@@ -11,6 +11,7 @@ import { bestDrawing } from '../../ui/body-map/views';
 import { Button } from '../../ui/button/Button';
 import { Kbd } from '../../ui/kbd/Kbd';
 import { marksOf } from '../body-marks';
+import { tapedExcess } from '../flow/taped';
 import { fetchReplay, LazyReplay } from '../flow/lazy-replay';
 import { Mention } from '../practice/Mention';
 import { practiseCourse } from '../practice/practise-course';
@@ -184,6 +185,7 @@ export function TreatmentPlan({ visit, plan: first, treatment: firstTreatment }:
             name={visit.client.name}
             drainageCase={plan.drainageCase}
             steps={drained}
+            taped={tapedExcess(visit.before)}
             proposed={undefined}
             nodes={nodes}
             selected={undefined}

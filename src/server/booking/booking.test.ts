@@ -3,7 +3,9 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import type { VisitInput } from '../../contracts/record';
 import { bookVisit, cancelVisit, moveVisit, proposeTimes } from './booking';
 import { takeBackVisit } from './take-back';
-import { actor, now, openHouse, type TestHouse } from '../shared/test-house';
+import { lastDayOfNotes } from '../screening/last-day-of-notes';
+import { addClearance, addFinding } from '../screening/save-finding';
+import { actor, finding, now, openHouse, type TestHouse } from '../shared/test-house';
 import { countOutbox, listReminders, settleReminders } from './reminders';
 
 let house: TestHouse;
@@ -57,9 +59,9 @@ describe('booking', () => {
   });
 
   it('books a row all or none', async () => {
-    const taken = await bookVisit(house.db, wish({ startsAt: at(18, 9), repeat: { everyWeeks: 1, times: 3 } }), actor);
+    const taken = await bookVisit(house.db, wish({ startsAt: at(18, 9), repeat: { everyDays: 7, times: 3 } }), actor);
     expect(taken).toMatchObject({ kind: 'refused', errors: [{ path: 'startsAt' }] });
-    const row = await bookVisit(house.db, wish({ repeat: { everyWeeks: 2, times: 3 } }), actor);
+    const row = await bookVisit(house.db, wish({ repeat: { everyDays: 14, times: 3 } }), actor);
     if (row.kind !== 'saved') throw new Error(row.kind);
     const starts = await house.db
       .selectFrom('visit')
@@ -71,10 +73,45 @@ describe('booking', () => {
     expect(new Set(starts.map((v) => v.series)).size).toBe(1);
   });
 
+  it('books a row by days, on open days only, and says what lies later than its turn', async () => {
+    // Thursday; three days on is Sunday, on which nobody works.
+    const row = await bookVisit(house.db, wish({ repeat: { everyDays: 3, times: 3 } }), actor);
+    if (row.kind !== 'saved') throw new Error(row.kind);
+    const rows = await house.db
+      .selectFrom('visit')
+      .select('starts_at')
+      .where('id', 'in', [...row.ids])
+      .execute();
+    expect(rows.map((v) => v.starts_at)).toEqual([at(26, 10), at(30, 10), at(32, 10)]);
+    expect(row.said).toContain('One visit lies later');
+  });
+
+  it('ends a row before a note on record runs out, and says so', async () => {
+    const placed = await addFinding(house.db, house.client, finding({ id: 'heart-failure-treated' }), actor);
+    if (placed.kind !== 'saved') throw new Error(placed.kind);
+    const note = { date: '2026-11-20', modalities: 'all' as const, writtenBy: 'Dr Moss', words: 'fine', limits: {} };
+    await addClearance(house.db, house.client, placed.finding.key, note, actor);
+    const until = await lastDayOfNotes(house.db, house.client, '2026-11-26');
+    expect(until).toBeDefined();
+    const row = await bookVisit(house.db, wish({ repeat: { everyDays: 28, times: 12 } }), actor);
+    if (row.kind !== 'saved') throw new Error(row.kind);
+    expect(row.ids.length).toBeLessThan(12);
+    expect(row.said).toContain(`${row.ids.length} of 12 are booked`);
+    const last = await house.db
+      .selectFrom('visit')
+      .select('starts_at')
+      .where('id', 'in', [...row.ids])
+      .orderBy('id', 'desc')
+      .executeTakeFirst();
+    expect((last?.starts_at ?? '').slice(0, 10) <= (until ?? '')).toBe(true);
+    // A note that has run out by the first visit ends nothing: that day is for the check to say.
+    expect(await lastDayOfNotes(house.db, house.client, '2029-01-01')).toBeUndefined();
+  });
+
   it('keeps the hour of the house when the clocks change between two visits of a row', async () => {
     const row = await bookVisit(
       house.db,
-      wish({ startsAt: new Date(2027, 2, 24, 10).toISOString(), repeat: { everyWeeks: 1, times: 2 } }),
+      wish({ startsAt: new Date(2027, 2, 24, 10).toISOString(), repeat: { everyDays: 7, times: 2 } }),
       actor,
     );
     if (row.kind !== 'saved') throw new Error(row.kind);
@@ -100,7 +137,7 @@ describe('moving and cancelling', () => {
   });
 
   it('cancels one of a row, or it and all later ones; never one that has begun', async () => {
-    const row = await bookVisit(house.db, wish({ repeat: { everyWeeks: 1, times: 4 } }), actor);
+    const row = await bookVisit(house.db, wish({ repeat: { everyDays: 7, times: 4 } }), actor);
     if (row.kind !== 'saved') throw new Error(row.kind);
     expect(await cancelVisit(house.db, row.ids[0] ?? 0, '', false, actor)).toMatchObject({ cancelled: 1 });
     expect(await cancelVisit(house.db, row.ids[2] ?? 0, 'ill', true, actor)).toMatchObject({ cancelled: 2 });
@@ -152,7 +189,7 @@ describe('a cancellation that was a slip', () => {
   });
 
   it('is taken back for the whole row that went with it, and for nothing that was cancelled before', async () => {
-    const ids = await bookedOf({ repeat: { everyWeeks: 1, times: 4 } });
+    const ids = await bookedOf({ repeat: { everyDays: 7, times: 4 } });
     const later = { ...actor, now: new Date(now.getTime() + 60_000) };
     await cancelVisit(house.db, ids[0] ?? 0, '', false, actor);
     await cancelVisit(house.db, ids[1] ?? 0, '', true, later);
@@ -161,7 +198,7 @@ describe('a cancellation that was a slip', () => {
   });
 
   it('is not taken back once somebody else has the time, or it is over; then nothing is', async () => {
-    const ids = await bookedOf({ repeat: { everyWeeks: 1, times: 2 } });
+    const ids = await bookedOf({ repeat: { everyDays: 7, times: 2 } });
     await cancelVisit(house.db, ids[0] ?? 0, '', true, actor);
     await bookedOf({ startsAt: new Date(Date.parse(at(26, 10)) + 7 * 86_400_000).toISOString() });
     expect(await takeBackVisit(house.db, ids[0] ?? 0, actor)).toMatchObject({ kind: 'refused' });

@@ -1,12 +1,14 @@
 import type { Minutes } from '../../core/quantities';
 import type { TherapistId, VisitId } from '../../core/ids';
 import { randomUUID } from 'node:crypto';
-import { addDays, addMinutes, addWeeks, differenceInCalendarDays, format, parseISO, set, startOfDay } from 'date-fns';
+import { addDays, addMinutes, differenceInCalendarDays, format, parseISO, set, startOfDay } from 'date-fns';
 import { anatomy } from '../../catalogue/anatomy';
 import type { BookingChangeInput, VisitInput } from '../../contracts/record';
 import type { ProposalView } from '../../contracts/client-views';
 import { expandArea } from '../../core/anatomy/areas';
 import { type Proposal, proposeStarts, type BusySpan } from '../../core/booking/propose';
+import { seriesDays } from '../../core/booking/series';
+import { daysBetween } from '../../core/calendar/days';
 import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
 import { findClient } from '../clients/clients.repository';
@@ -16,7 +18,8 @@ import { findVisit, insertVisit, listFollowing, listVisits, moveTo, setCancelled
 import { foreseeTreatment, unknownChoices } from '../treatments/make-treatment';
 import { readHouseLibrary } from '../library/read-library';
 import { stoneWarmUpMinutes } from '../treatments/room-habits';
-import { dayBounds, isoDay, longDay } from '../shared/house-clock';
+import { dayBounds, isoDay, longDay, shortDay } from '../shared/house-clock';
+import { lastDayOfNotes } from '../screening/last-day-of-notes';
 import { queueReminder } from './reminders';
 import { cancelReminders } from './reminders.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
@@ -111,12 +114,36 @@ function viewOf(proposal: Proposal, day: Date, staff: StaffMember): ProposalView
   };
 }
 
-/** Books a visit, or a row of them. Refused for an unknown client, therapist or area, or when the time is taken. */
-export async function bookVisit(
+interface Booked {
+  readonly kind: 'saved';
+  readonly id: number;
+  readonly ids: readonly number[];
+  /** What of the row is otherwise than it was asked for; null: nothing. */
+  readonly said: string | null;
+}
+
+/** When the visits of a row are: on open days, at the same hour of the wall, and before a note on record runs out. */
+async function startsOf(
   db: Db,
-  input: VisitInput,
-  actor: Actor,
-): Promise<{ readonly kind: 'saved'; readonly id: number; readonly ids: readonly number[] } | SaveRefusal> {
+  { startsAt, repeat, clientId }: VisitInput,
+  staff: StaffMember | undefined,
+): Promise<{ readonly starts: readonly string[]; readonly said: string | null }> {
+  if (!repeat || repeat.times < 2) return { starts: [startsAt], said: null };
+  const firstDay = isoDay(startsAt);
+  const lastDay = await lastDayOfNotes(db, clientId, firstDay);
+  const found = seriesDays({ firstDay, ...repeat, daysOff: staff ? daysOffOf(staff) : [], lastDay });
+  const starts = found.days.map((day) => addDays(parseISO(startsAt), daysBetween(firstDay, day)).toISOString());
+  const said = [
+    ...(found.shifted > 0 ? [bookingAnswers.shifted(found.shifted)] : []),
+    ...(found.leftOut > 0 && lastDay !== undefined
+      ? [bookingAnswers.leftOut(found.days.length, repeat.times, shortDay(`${lastDay}T12:00:00`))]
+      : []),
+  ];
+  return { starts, said: said.length > 0 ? said.join(' ') : null };
+}
+
+/** Books a visit, or a row of them. Refused for an unknown client, therapist or area, or when the time is taken. */
+export async function bookVisit(db: Db, input: VisitInput, actor: Actor): Promise<Booked | SaveRefusal> {
   const errors: FieldError[] = input.focus.flatMap((id, i) =>
     expandArea(anatomy, id) ? [] : [{ path: `focus.${i}`, message: bookingAnswers.thereIsNoArea(id) }],
   );
@@ -128,10 +155,7 @@ export async function bookVisit(
     errors.push({ path: 'therapistId', message: bookingAnswers.thereIsNoSuchTherapist });
   if (input.holds) errors.push(...unknownChoices(await readHouseLibrary(db), input.holds).map(underHolds));
   if (errors.length > 0) return { kind: 'refused', errors };
-  const repeats = input.repeat ?? { everyWeeks: 1, times: 1 };
-  const starts = Array.from({ length: repeats.times }, (_, k) =>
-    addWeeks(parseISO(input.startsAt), k * repeats.everyWeeks).toISOString(),
-  );
+  const { starts, said } = await startsOf(db, input, staff);
   const series = starts.length > 1 ? randomUUID() : null;
   const { holds, ...booked } = input;
   const result = await db.transaction().execute(async (trx) => {
@@ -151,7 +175,7 @@ export async function bookVisit(
         subject: `visit ${id}`,
       });
     }
-    return { kind: 'saved', id: ids[0] ?? 0, ids } as const;
+    return { kind: 'saved', id: ids[0] ?? 0, ids, said } as const;
   });
   if (result.kind === 'saved' && holds)
     for (const id of result.ids) await foreseeTreatment(db, id, { ...holds, minutes: input.minutes });

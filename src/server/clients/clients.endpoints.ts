@@ -6,7 +6,6 @@ import { eraseClient, exportClient } from './erase-client';
 import { mergeClients, previewMerge } from './merge-clients';
 import { findClients } from './read-client';
 import { addClient, archiveClient, correctClient, correctContact } from './save-client';
-import { savePhoto } from './save-photo';
 import { clientsAnswers } from './clients.answers';
 
 export const clientEndpoints = endpoints(routes, {
@@ -47,5 +46,4 @@ export const clientEndpoints = endpoints(routes, {
     return fileAnswer({ file: file.mediaType }, file.content, file.name, how);
   },
   removeFile: ({ db, params, actor }) => removeAttachment(db, params.id, params.key, actor),
-  savePhoto: ({ db, params, query, body, actor }) => savePhoto(db, params.id, { ...query, content: body }, actor),
 });

@@ -12,6 +12,7 @@ const ofClient = [
   'observation',
   'referral_flag',
   'photo',
+  'picture_answer',
   'attachment',
   'client_version',
   'treatment_template',

@@ -21,6 +21,7 @@ import { countDrops } from './migrations/0017_count_drops';
 import { keepWhatWasAsked } from './migrations/0018_keep_what_was_asked';
 import { keepPractice } from './migrations/0019_keep_practice';
 import { keepOwnPace } from './migrations/0020_keep_own_pace';
+import { agreeToPictures } from './migrations/0021_agree_to_pictures';
 import { speakToClients } from './migrations/0014_speak_to_clients';
 
 /** Listed by hand: a bundle carries no folder. */
@@ -45,6 +46,7 @@ export const migrations: readonly Migration[] = [
   keepWhatWasAsked,
   keepPractice,
   keepOwnPace,
+  agreeToPictures,
 ];
 
 /** Every form that this version knows. */

@@ -10,6 +10,7 @@ import type {
   TapingTable,
 } from './schema/measures';
 import type { OilMixTable, OilsTables } from './schema/oils';
+import type { PicturesTables } from './schema/pictures';
 import type { PracticeTables } from './schema/practice';
 import type { StonesTables } from './schema/stones';
 import type { ClosingTable, PlanTable, VisitTable, VisitsTables } from './schema/visits';
@@ -24,6 +25,7 @@ export interface Database
     HomeTables,
     StonesTables,
     OilsTables,
+    PicturesTables,
     PracticeTables {}
 
 export type TherapistRow = Selectable<TherapistTable>;

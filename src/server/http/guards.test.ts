@@ -31,7 +31,7 @@ describe('headers of every answer', () => {
     const { headers } = secureHeaders(new Response('x'));
     expect(headers.get('x-content-type-options')).toBe('nosniff');
     expect(headers.get('referrer-policy')).toBe('same-origin');
-    expect(headers.get('permissions-policy')).toContain('camera=()');
+    expect(headers.get('permissions-policy')).toContain('camera=(self)');
   });
 });
 

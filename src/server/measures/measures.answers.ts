@@ -33,6 +33,7 @@ export const measuresAnswers = {
   neckTurnsLeftRight: 'neck turns left / right',
   neckTiltsLeftRight: 'neck tilts left / right',
   chinAtRest: 'chin at rest',
+  mouthOpensMm: 'mouth opens, mm',
   neckBonesStandOut: 'neck bones stand out',
   headFollows: 'head follows',
   navelCm: 'navel, cm',

@@ -5,6 +5,7 @@ import { invalidFields } from '../http/problem';
 import { exportMeasures } from './export-measures';
 import { cancelImport, readImport } from './import-jobs';
 import { startImport, storeImport } from './import-measures';
+import { pairsForPaper } from '../pictures/pairs-for-paper';
 import { print } from '../paper/print';
 import { readMeasure } from './read-measure';
 import { readProgress } from './read-progress';
@@ -23,8 +24,12 @@ export const measureEndpoints = endpoints(routes, {
     const [view, client] = await Promise.all([readProgress(db, id, actor.now), readName(db, id)]);
     if (!view || !client) return undefined;
     const course = view.courses.find(({ side, limb }) => query.limb === undefined || `${side} ${limb}` === query.limb);
-    if (!course) return invalidFields([{ path: 'limb', message: measuresAnswers.thereIsNoTapingToReport }]);
-    const report = await print('progress', view, course, client.bornOn);
+    // Without a limb of that name there may be a neck or a face to report, but only where no limb was asked for.
+    const hasOther = query.limb === undefined && (view.changes.length > 0 || view.remembered.length > 0);
+    if (!course && !hasOther)
+      return invalidFields([{ path: 'limb', message: measuresAnswers.thereIsNoTapingToReport }]);
+    const pairs = await pairsForPaper(db, id);
+    const report = await print('progress', view, course ?? null, client.bornOn, pairs);
     return fileAnswer(routes.progressReport.answer, report, measuresAnswers.progressPdf(id), 'inline');
   },
   together: ({ db, context }) => readTogetherOfHouse(db, context.request.signal),

@@ -222,53 +222,6 @@ export async function closeFlag(
   return result.numUpdatedRows > 0n;
 }
 
-export interface StoredPhoto {
-  readonly id: number;
-  readonly attachmentId: number;
-  readonly pose: string;
-  readonly phase: 'before' | 'after';
-  readonly takenAt: string;
-  readonly visitId: VisitId | null;
-}
-
-export async function listPhotos(db: Db, clientId: ClientId): Promise<readonly StoredPhoto[]> {
-  const rows = await db
-    .selectFrom('photo')
-    .selectAll()
-    .where('client_id', '=', clientId)
-    .orderBy('taken_at')
-    .orderBy('id')
-    .execute();
-  return rows.map((row) => ({
-    id: row.id,
-    attachmentId: row.attachment_id,
-    pose: row.pose,
-    phase: row.phase,
-    takenAt: row.taken_at,
-    visitId: row.visit_id,
-  }));
-}
-
-export async function insertPhoto(
-  db: Db,
-  input: Omit<StoredPhoto, 'id'> & { readonly clientId: ClientId; readonly by: number | null },
-): Promise<number> {
-  const row = await db
-    .insertInto('photo')
-    .values({
-      client_id: input.clientId,
-      visit_id: input.visitId,
-      attachment_id: input.attachmentId,
-      pose: input.pose,
-      phase: input.phase,
-      taken_at: input.takenAt,
-      recorded_by: input.by,
-    })
-    .returning('id')
-    .executeTakeFirstOrThrow();
-  return row.id;
-}
-
 /** Redness and bruises as they were found at a visit before the work. */
 export const listSkinBefore = (db: Db, visitId: VisitId) =>
   db

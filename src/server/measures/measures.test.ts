@@ -1,9 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { type ObservationInput, ObservationInput as ObservationSchema } from '../../contracts/measures';
-import { drawLimbs } from '../../demo/picture';
 import { usualClientMeasuring, usualMeasuring } from '../../core/swelling/settings';
-import { removeAttachment } from '../clients/attach-file';
-import { listAttachments } from '../clients/attachments.repository';
 import { addFinding } from '../screening/save-finding';
 import { actor, book, finding, larger, legs, openHouse, tapeLegs, type TestHouse } from '../shared/test-house';
 import { readFlags, settleFlag } from '../screening/raise-flags';
@@ -11,7 +8,6 @@ import { readMeasure } from './read-measure';
 import { readVisit } from '../visits/read-visit';
 import { removeObservation, saveObservation } from './save-observation';
 import { removeProtocol, saveClientMeasuring, saveMeasuring, saveProtocol } from './save-measuring';
-import { savePhoto } from '../clients/save-photo';
 
 let house: TestHouse;
 beforeEach(async () => {
@@ -203,31 +199,5 @@ describe('settings and protocols', () => {
     await tape(house.visit, { second: { affected: larger(0.1), reference: [...legs.reference] } });
     const { ownErrors: later } = (await readMeasure(house.db, house.visit)) ?? {};
     expect(later?.leg?.pairs).toBe(12);
-  });
-});
-
-describe('photographs', () => {
-  const picture = drawLimbs(
-    [0, 10, 20],
-    [
-      [20, 25, 30],
-      [22, 28, 33],
-    ],
-  );
-  const photo = (content: Uint8Array) =>
-    savePhoto(house.db, house.visit, { pose: 'front', phase: 'before', content }, actor);
-
-  it('are kept with their pose and go with their file', async () => {
-    expect((await photo(picture)).kind).toBe('saved');
-    expect((await readMeasure(house.db, house.visit))?.photos).toMatchObject([{ pose: 'front', isOfThisVisit: true }]);
-    const [file] = await listAttachments(house.db, house.client);
-    await removeAttachment(house.db, house.client, file?.id ?? 0, actor);
-    expect((await readMeasure(house.db, house.visit))?.photos).toEqual([]);
-  });
-
-  it('are refused when empty, or no picture', async () => {
-    expect(await photo(new Uint8Array())).toMatchObject({ errors: [{ message: 'That file is empty.' }] });
-    expect(await photo(new TextEncoder().encode('%PDF-1.7\n'))).toMatchObject({ kind: 'refused' });
-    expect(await listAttachments(house.db, house.client)).toEqual([]);
   });
 });

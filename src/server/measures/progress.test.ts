@@ -109,7 +109,7 @@ describe('progress', () => {
     const [leg] = view?.courses ?? [];
     if (!view || !leg) throw new Error('no course');
     expect(leg.volumeUnit).toBe('imp-fl-oz');
-    const pdf = await printProgress(view, leg, null);
+    const pdf = await printProgress(view, leg, null, []);
     expect(pdf.length).toBeGreaterThan(10_000);
     expect((await readMeasure(house.db, house.visit))?.house.volumeUnit).toBe('imp-fl-oz');
     expect((await readVisit(house.db, house.visit))?.volumeUnit).toBe('imp-fl-oz');
@@ -142,7 +142,7 @@ describe('progress', () => {
     const view = await course();
     const [leg] = view?.courses ?? [];
     if (!view || !leg) throw new Error('no course');
-    const pdf = await printProgress(view, leg, '1970-05-01');
+    const pdf = await printProgress(view, leg, '1970-05-01', []);
     expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
     expect(pdf.includes('/Subtype /Image')).toBe(false);
     expect(pdf.includes('AtkinsonHyperlegible')).toBe(true);

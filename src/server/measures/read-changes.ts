@@ -1,5 +1,6 @@
 import { anatomy } from '../../catalogue/anatomy';
 import { detectableChanges } from '../../catalogue/swelling/detectable.data';
+import { faceDistances } from '../../catalogue/swelling/scales.data';
 import type { ChangeView } from '../../contracts/change-views';
 import type { ClosingView } from '../../contracts/closing-view';
 import type { ObservationView } from '../../contracts/measure-views';
@@ -41,6 +42,7 @@ export function changesOf(
   const limits: FigureLimits = {
     abdomenGirthCm: detectable['abdomen-girth'] ?? detectableChanges['abdomen-girth'].same,
     facePercent: detectable['face-percent'] ?? detectableChanges['face-percent'].same,
+    faceDistances: faceDistances.map(({ label }) => label),
   };
   const measured = visits.map((visit) => {
     const seen = (phase: 'before' | 'after') =>
@@ -54,10 +56,12 @@ export function changesOf(
       after: [...seen('after'), ...asked.after],
     };
   });
-  return coursesOfFigures(measured).map(({ aim: _aim, isReached: _isReached, visits: at, ...figure }) => ({
-    ...figure,
-    visits: at.map(({ visit, ...figures }) => ({ ...visit, ...figures })),
-  }));
+  return coursesOfFigures(measured).map(
+    ({ aim: _aim, isReached: _isReached, target: _target, visits: at, ...figure }) => ({
+      ...figure,
+      visits: at.map(({ visit, ...figures }) => ({ ...visit, ...figures })),
+    }),
+  );
 }
 
 /** What is asked and looked at when a visit is closed: how relaxed, how red. */

@@ -141,7 +141,9 @@ function ofHouse({ changes, courses }: Measured, named: Map<string, Named>): Bet
 
 function betterOf(changes: readonly ChangeView[], named: Map<string, Named>): Map<VisitId, Map<string, number>> {
   const found = new Map<VisitId, Map<string, number>>();
-  for (const { key, name, unit, visits } of changes) {
+  for (const { key, name, unit, visits, isDetail } of changes) {
+    // The sum of the face speaks for its points: fourteen more comparisons would find something by chance.
+    if (isDetail) continue;
     // Where neither way is better, nothing is told of it, nor of the visits at which it stayed.
     if (visits.some(({ change, isBetter }) => change !== null && change !== 0 && isBetter === null)) continue;
     for (const { visitId, change, isBetter } of visits) {

@@ -1,13 +1,13 @@
 import type { ClientId, VisitId } from '../../core/ids';
 import { shippedProtocols } from '../../catalogue/swelling/protocols.data';
 import type { TapeProtocol } from '../../core/swelling/protocol';
-import type { MeasureView, ObservationView, PhotoView } from '../../contracts/measure-views';
+import type { MeasureView, ObservationView } from '../../contracts/measure-views';
 import type { TapingView } from '../../contracts/visit-views';
 import { judgeRedness } from '../../core/skin/redness';
 import { volumeSettings } from '../../core/swelling/settings';
 import type { Db } from '../db/connection';
 import { lastReactionBefore } from '../visits/closings.repository';
-import { findClientMeasuring, listObservationsOfClient, listOwnProtocols, listPhotos } from './measures.repository';
+import { findClientMeasuring, listObservationsOfClient, listOwnProtocols } from './measures.repository';
 import { findMeasuring } from '../people/settings.repository';
 import { listTapingsOfClient } from './tapings.repository';
 import { readOwnErrors } from './change-limits';
@@ -16,6 +16,7 @@ import { readFlags } from '../screening/raise-flags';
 import { firstSheet } from '../../core/visit/first-sheet';
 import { completeVisit, readVisitFrame } from '../visits/read-visit';
 import { withVolume } from './taping-volume';
+import { readPictures } from '../pictures/read-pictures';
 import { measuresAnswers } from './measures.answers';
 
 /** All that the Measure view opens with. @returns undefined when there is no such visit */
@@ -24,13 +25,13 @@ export async function readMeasure(db: Db, visitId: VisitId): Promise<MeasureView
   if (!record) return undefined;
   const visit = await completeVisit(db, record);
   const clientId = visit.client.id;
-  const [house, client, own, rows, observations, photos, flags] = await Promise.all([
+  const [house, client, own, rows, observations, pictures, flags] = await Promise.all([
     findMeasuring(db),
     findClientMeasuring(db, clientId),
     listOwnProtocols(db),
     listTapingsOfClient(db, clientId),
     listObservationsOfClient(db, clientId),
-    listPhotos(db, clientId),
+    readPictures(db, clientId),
     readFlags(db, clientId, visitId),
   ]);
   const settings = volumeSettings(house, client);
@@ -50,15 +51,7 @@ export async function readMeasure(db: Db, visitId: VisitId): Promise<MeasureView
     observations: observations.filter(isHere),
     lastObservations: lastOfEach(past),
     firstObservations: lastOfEach([...past].reverse()),
-    photos: photos.map((photo): PhotoView => ({
-      id: photo.id,
-      fileId: photo.attachmentId,
-      pose: photo.pose,
-      phase: photo.phase,
-      takenAt: photo.takenAt,
-      date: shortDay(photo.takenAt),
-      isOfThisVisit: photo.visitId === visitId,
-    })),
+    pictures,
     flags,
     ownErrors: await readOwnErrors(db, visit.therapist.id, settings),
     lastWeight: lastWeightOf(earlier),

@@ -13,6 +13,7 @@ import { countStepsOfClient } from '../visits/visits.repository';
 import { listTicks } from '../home/home.repository';
 import { readEarned } from './read-earned';
 import { readMeasured } from './read-measured';
+import { readPictures } from '../pictures/read-pictures';
 import { homeBetween, homeCourses } from '../home/home-course';
 import { readSheets } from '../home/home-sheets';
 import { isoDay, shortDay } from '../shared/house-clock';
@@ -25,7 +26,7 @@ import { workOf } from '../visits/visit-holds';
 export async function readProgress(db: Db, clientId: ClientId, now: Date): Promise<ProgressView | undefined> {
   const client = await findClient(db, clientId);
   if (!client) return undefined;
-  const [house, findings, measuredOf, rows, therapists, steps, ticks, sheets] = await Promise.all([
+  const [house, findings, measuredOf, rows, therapists, steps, ticks, sheets, pictures] = await Promise.all([
     findHouse(db),
     listFindings(db, clientId),
     readMeasured(db, clientId),
@@ -34,6 +35,7 @@ export async function readProgress(db: Db, clientId: ClientId, now: Date): Promi
     countStepsOfClient(db, clientId),
     listTicks(db, clientId),
     readSheets(db, clientId, now),
+    readPictures(db, clientId),
   ]);
   const { visits, observations, closings, courses, changes } = measuredOf;
   const measured = new Set([...rows.map((row) => row.visit_id), ...observations.map((one) => one.visitId)]);
@@ -61,6 +63,7 @@ export async function readProgress(db: Db, clientId: ClientId, now: Date): Promi
     seen: seenTable(course, observations),
     remembered: await readRemembered(db, clientId, now.toISOString()),
     changes,
+    pictures,
     earned: await readEarned(db, clientId, { courses, changes }),
     feedback: feedbackOf(course),
     home: homeCourses(sheets, today),

@@ -33,12 +33,12 @@ function column<K extends ObservationView['kind']>(
 const degrees = (value: number | null) => (value === null ? '–' : `${value}°`);
 const pair = (left: number | null, right: number | null) =>
   left === null && right === null ? null : `${degrees(left)} / ${degrees(right)}`;
-const tenths = (value: number | null) => (value === null ? null : String(value));
+const whole = (value: number | null) => (value === null ? null : String(value));
 
 const columns = [
-  column('heavy', 'scores', ({ heaviness }) => tenths(heaviness)),
-  column('tight', 'scores', ({ tightness }) => tenths(tightness)),
-  column('pain', 'scores', ({ pain }) => tenths(pain)),
+  column('heavy', 'scores', ({ heaviness }) => whole(heaviness)),
+  column('tight', 'scores', ({ tightness }) => whole(tightness)),
+  column('pain', 'scores', ({ pain }) => whole(pain)),
   column(measuresAnswers.stageAsObserved, 'stage', ({ stage }) => stage),
   column(measuresAnswers.skinFold, 'skin-fold', ({ site, sign }) => `${site} ${sign}`),
   column(
@@ -65,6 +65,7 @@ const columns = [
   column(measuresAnswers.chinAtRest, 'neck-range', (neck) => neck.chin),
   column(measuresAnswers.neckBonesStandOut, 'neck-range', (neck) => neck.bones),
   column(measuresAnswers.headFollows, 'neck-range', (neck) => neck.following),
+  column(measuresAnswers.mouthOpensMm, 'mouth', ({ openingMm }) => whole(openingMm)),
   column(measuresAnswers.navelCm, 'abdomen', ({ girths }) =>
     inCm(girths.find(({ heightCm }) => heightCm === 0)?.girthCm),
   ),

@@ -12,6 +12,7 @@ import { dayInWords } from '../../core/visit/words';
 import { chartSvg } from './chart-svg';
 import { makePdf, picture, runs } from './pdf';
 import { paperAnswers } from './paper.answers';
+import { type PaperPair, shownOnPaper } from './shown';
 
 const soft = '#564c5c';
 const chartWidth = 720;
@@ -21,16 +22,23 @@ const mostRows = 16;
 
 const shown = (value: number | null, decimals = 0) => (value === null ? '–' : formatNumber(value, decimals));
 
-/** One limb's course on one or two pages, for the client or a physician: what was measured, and whether it is real. */
-export function printProgress(view: ProgressView, course: LimbCourse, bornOn: string | null): Promise<Buffer> {
-  const newest = course.points.at(-1);
-  const name = `${course.side} ${course.limb}`;
-  const sentence =
-    course.points.length === 1
-      ? paperAnswers.oneVisitSoFar
-      : volumeTrendInWords(course.trends.excess ?? course.trends.affected, volumesIn(course.volumeUnit));
+/**
+ * What was measured over the visits, for the client or a physician, and whether it is real: one limb's course where one
+ * is taped, everything that is measured before and after the work, and its pictures.
+ * @param pairs photographs; none unless the client agrees to them in letters
+ */
+export function printProgress(
+  view: ProgressView,
+  course: LimbCourse | null,
+  bornOn: string | null,
+  pairs: readonly PaperPair[],
+): Promise<Buffer> {
+  const name = course && `${course.side} ${course.limb}`;
   return makePdf({
-    info: { title: paperAnswers.progressOfThe(name, view.today), author: view.house },
+    info: {
+      title: name ? paperAnswers.progressOfThe(name, view.today) : paperAnswers.progressOf(view.today),
+      author: view.house,
+    },
     content: [
       { text: runs(view.house), fontSize: 16, bold: true },
       {
@@ -39,13 +47,13 @@ export function printProgress(view: ProgressView, course: LimbCourse, bornOn: st
         bold: true,
         margin: [0, 10, 0, 0],
       },
-      { text: paperAnswers.progressOfTheUpTo(name, view.today), color: soft, margin: [0, 0, 0, 10] },
-      { text: sentence, fontSize: 14, bold: true },
-      ...(newest ? [facts(course, newest)] : []),
-      ...(course.points.length > 1 ? charts(view, course) : []),
-      ...ahead(course),
-      ...howMeasured(course),
-      figures(course),
+      {
+        text: name ? paperAnswers.progressOfTheUpTo(name, view.today) : paperAnswers.progressUpTo(view.today),
+        color: soft,
+        margin: [0, 0, 0, 10],
+      },
+      ...(course ? ofLimb(view, course) : []),
+      ...shownOnPaper({ changes: view.changes, remembered: view.remembered, pairs }),
     ],
     footer: (page: number, pages: number): Content => ({
       columns: [
@@ -60,6 +68,22 @@ export function printProgress(view: ProgressView, course: LimbCourse, bornOn: st
       margin: [56, 12, 56, 0],
     }),
   });
+}
+
+function ofLimb(view: ProgressView, course: LimbCourse): Content[] {
+  const newest = course.points.at(-1);
+  const sentence =
+    course.points.length === 1
+      ? paperAnswers.oneVisitSoFar
+      : volumeTrendInWords(course.trends.excess ?? course.trends.affected, volumesIn(course.volumeUnit));
+  return [
+    { text: sentence, fontSize: 14, bold: true },
+    ...(newest ? [facts(course, newest)] : []),
+    ...(course.points.length > 1 ? charts(view, course) : []),
+    ...ahead(course),
+    ...howMeasured(course),
+    figures(course),
+  ];
 }
 
 function facts(course: LimbCourse, newest: CoursePoint): Content {

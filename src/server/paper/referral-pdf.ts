@@ -2,6 +2,7 @@ import type { Content } from 'pdfmake/interfaces';
 import { dayInWords } from '../../core/visit/words';
 import { makePdf, runs } from './pdf';
 import { paperAnswers } from './paper.answers';
+import { type Shown, shownOnPaper } from './shown';
 
 /** What a note asks a treating professional. */
 export interface Referral {
@@ -15,6 +16,8 @@ export interface Referral {
   /** Findings on record that the question is about; when none asks for a note, those that steer the drainage. */
   readonly findings: readonly string[];
   readonly measured: readonly string[];
+  /** What can be seen better than said. */
+  readonly shown: Shown;
   /** Work about which the physician is asked. */
   readonly work: readonly string[];
 }
@@ -55,6 +58,7 @@ export function printReferral(referral: Referral): Promise<Buffer> {
       ),
       { canvas: [1, 2].map((i) => ({ type: 'line', x1: 0, y1: i * 26, x2: 480, y2: i * 26, lineColor: '#b9aa9b' })) },
       { text: paperAnswers.dateNameRoleAndSignature, color: '#564c5c', margin: [0, 8, 0, 0], fontSize: 9.5 },
+      ...shownOnPaper(referral.shown),
     ],
     footer: {
       text: paperAnswers.handedToTheClientLocalLaw,

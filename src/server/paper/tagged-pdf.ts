@@ -50,7 +50,7 @@ export function tagsOf(items: readonly PageItem[], footerY: number): readonly Ta
       continue;
     }
     endLines();
-    const alt = one.type === 'svg' ? one.item.alt : undefined;
+    const alt = one.type === 'svg' || one.type === 'image' ? one.item.alt : undefined;
     if (alt) isWhole = true;
     tagged.push({ tag: alt ? { kind: 'Figure', alt } : null, items: 1 });
   }

@@ -10,6 +10,9 @@ import { print } from '../paper/print';
 import type { Referral } from '../paper/referral-pdf';
 import { findClient } from '../clients/clients.repository';
 import { findHouse } from '../people/people.repository';
+import { readChanges } from '../measures/read-changes';
+import { pairsForPaper } from '../pictures/pairs-for-paper';
+import { readRemembered } from '../visits/read-remembered';
 import { describeFinding } from './describe-finding';
 import { isoDay, longDay } from '../shared/house-clock';
 import { readVisit, readVisitFrame } from '../visits/read-visit';
@@ -65,6 +68,11 @@ export async function readReferral(db: Db, visitId: VisitId): Promise<Referral |
               taping.positions.length,
             ),
           ],
+    shown: {
+      changes: await readChanges(db, record.client.id),
+      remembered: await readRemembered(db, record.client.id, record.startsAt),
+      pairs: await pairsForPaper(db, record.client.id),
+    },
     work: asked.map((row) => screeningBook.modalities.get(row.modality)?.label ?? row.modality),
   };
 }

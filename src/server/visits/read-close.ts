@@ -15,6 +15,7 @@ import { aftercareFor } from '../../core/visit/aftercare';
 import type { CloseView, VisitView } from '../../contracts/visit-views';
 import type { Db } from '../db/connection';
 import { visitAtWork } from './at-work';
+import { readPictures } from '../pictures/read-pictures';
 import { readMeasured } from '../measures/read-measured';
 import { proposeNext } from './propose-next';
 import { type HouseLibrary, readHouseLibrary } from '../library/read-library';
@@ -45,6 +46,7 @@ export async function readClose(db: Db, visitId: VisitId, now: Date): Promise<Cl
       const here = visits.filter((one) => one.visitId === visitId);
       return here.length > 0 ? [{ ...change, visits: here }] : [];
     }),
+    pictures: await readPictures(db, visit.client.id),
     ahead: aheadOf(courses),
     isTaped: visit.purpose === 'swelling' && visit.focus.some((id) => limbOfArea(id) !== undefined),
     next: await proposeNext(db, visitId, now),

@@ -1,13 +1,12 @@
-import { lazy, Suspense, useState } from 'react';
-import { untilHere } from '../later';
+import { Suspense, useState } from 'react';
+import { laterPart } from '../later';
 import { useCover } from '../shortcuts/use-shortcuts';
 import type { DialogProps } from './dialog-props';
 
-const fetchDialog = () => import('./OpenDialog').then(({ OpenDialog }) => ({ default: OpenDialog }));
-const OpenDialog = lazy(untilHere(fetchDialog));
+const { fetch, Part: OpenDialog } = laterPart(() => import('./OpenDialog').then((module) => module.OpenDialog));
 
 /** Has it here before it is opened: where the network may be gone by then. */
-export const keepDialogReady = async (): Promise<void> => void (await fetchDialog());
+export const keepDialogReady = async (): Promise<void> => void (await fetch());
 
 /** A dialog that keeps the focus inside, closes with Escape and gives the focus back. */
 export function Dialog(props: DialogProps) {

@@ -48,17 +48,6 @@ export interface ObservationTable {
   ended_by: number | null;
 }
 
-export interface PhotoTable {
-  id: Generated<number>;
-  client_id: ClientId;
-  visit_id: VisitId | null;
-  attachment_id: number;
-  pose: string;
-  phase: 'before' | 'after';
-  taken_at: string;
-  recorded_by: number | null;
-}
-
 export interface ReferralFlagTable {
   id: Generated<number>;
   client_id: ClientId;
@@ -88,11 +77,10 @@ export interface TapeProtocolTable {
   archived_at: string | null;
 }
 
-/** What was taped, seen, felt and photographed. */
+/** What was taped, seen and felt. */
 export interface MeasuresTables {
   taping: TapingTable;
   observation: ObservationTable;
-  photo: PhotoTable;
   referral_flag: ReferralFlagTable;
   tape_protocol: TapeProtocolTable;
 }

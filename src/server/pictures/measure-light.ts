@@ -1,0 +1,20 @@
+import sharp from 'sharp';
+import { type Light, lightOf } from '../../core/pictures/light';
+
+/** Points across the small copy that is looked at. */
+const side = 32;
+
+/** How light a picture is. @returns null for what no picture can be made of */
+export async function measureLight(content: Uint8Array): Promise<Light | null> {
+  try {
+    const { data } = await sharp(content)
+      .flatten({ background: '#ffffff' })
+      .toColourspace('srgb')
+      .resize(side, side, { fit: 'fill' })
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    return lightOf(data, side, data.length === side * side * 4 ? 4 : 3);
+  } catch {
+    return null;
+  }
+}

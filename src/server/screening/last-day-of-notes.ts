@@ -1,0 +1,21 @@
+import { screeningBook } from '../../catalogue/screening/screening';
+import type { ClientId } from '../../core/ids';
+import { doesNoteCount, lastDayOfNote } from '../../core/screening/time';
+import type { Db } from '../db/connection';
+import { listFindings } from './findings.repository';
+
+/**
+ * The last day on which every written note on record that counts on a day still does: work that rests on one may be booked
+ * up to then.
+ * @returns undefined where none counts on that day
+ */
+export async function lastDayOfNotes(db: Db, clientId: ClientId, day: string): Promise<string | undefined> {
+  const findings = await listFindings(db, clientId);
+  const ends = findings.flatMap(({ id, clearance }) => {
+    const validDays = screeningBook.conditions.get(id)?.clearanceValidDays;
+    return clearance && doesNoteCount(clearance.date, undefined, day, validDays)
+      ? [lastDayOfNote(clearance.date, validDays)]
+      : [];
+  });
+  return ends.toSorted()[0];
+}
