@@ -25,7 +25,14 @@ function practise(): void {
   if (!read.ok) return;
   const graph = flowGraph(anatomy, read.value.hindrances, read.value.findings);
   const start = usualStart(anatomy, read.value.territories);
-  flowOf({ graph, start, steps: [], seconds: 1200, every: 60 });
+  const [toward, place] = ['inguinal.left', 'thigh-upper-inner.left'];
+  const stroke = { via: [], repetitions: 30, placements: 6, seconds: 60 };
+  const steps = [
+    { ...stroke, kind: 'clear', place: toward, toward: null },
+    { ...stroke, kind: 'prepare', place, toward },
+    { ...stroke, kind: 'drain', place, toward },
+  ];
+  flowOf({ graph, start, steps, seconds: 3600, every: 10 });
 }
 
 /** Follows fluid away from the page's own thread. */

@@ -2,6 +2,7 @@ import { anatomy } from '../../catalogue/anatomy';
 import type { ChangeView } from '../../contracts/change-views';
 import type { EarnedView, TogetherView } from '../../contracts/earned-views';
 import { sideOf } from '../../core/anatomy/place';
+import { betterBy, excessTakenMl, excessTakenPercent } from '../../core/change/better';
 import { leastClients, leastVisits, togetherInHouse, type WorkedVisit, wentTogether } from '../../core/change/earned';
 import type { StepKind } from '../../core/drainage/step';
 import type { ClientId, VisitId } from '../../core/ids';
@@ -116,26 +117,28 @@ function workOfHouse(step: TableStep): string {
 function ofClient({ changes, courses }: Measured, named: Map<string, Named>): Better {
   const found = betterOf(changes, named);
   for (const { key, limb, side, points } of courses)
-    for (const { visitId, excessMl, afterExcessMl } of points)
-      if (visitId !== null && excessMl !== null && afterExcessMl !== null) {
-        named.set(key, { name: measuresAnswers.excessOf(`${side} ${limb}`), unit: 'mL' });
-        put(found, visitId, key, excessMl - afterExcessMl);
-      }
+    for (const point of points) {
+      const taken = excessTakenMl(point);
+      if (point.visitId === null || taken === undefined) continue;
+      named.set(key, { name: measuresAnswers.excessOf(`${side} ${limb}`), unit: 'mL' });
+      put(found, point.visitId, key, taken);
+    }
   return found;
 }
 
-/** Figures that mean the same with every client; the excess in per cent of what it was before. */
+/** Figures that mean the same with every client; the excess of all limbs in per cent of what it was before. */
 function ofHouse({ changes, courses }: Measured, named: Map<string, Named>): Better {
   const found = betterOf(
     changes.filter(({ key }) => !key.includes(' ')),
     named,
   );
-  for (const { points } of courses)
-    for (const { visitId, excessMl, afterExcessMl } of points)
-      if (visitId !== null && excessMl !== null && afterExcessMl !== null && excessMl > 0) {
-        named.set('excess', { name: measuresAnswers.excessVolume, unit: '%' });
-        put(found, visitId, 'excess', (100 * (excessMl - afterExcessMl)) / excessMl);
-      }
+  const taped = courses.flatMap(({ points }) => points.filter(({ visitId }) => visitId !== null));
+  for (const visitId of new Set(taped.map((point) => point.visitId))) {
+    const taken = excessTakenPercent(taped.filter((point) => point.visitId === visitId));
+    if (visitId === null || taken === undefined) continue;
+    named.set('excess', { name: measuresAnswers.excessVolume, unit: '%' });
+    put(found, visitId, 'excess', taken);
+  }
   return found;
 }
 
@@ -144,12 +147,9 @@ function betterOf(changes: readonly ChangeView[], named: Map<string, Named>): Ma
   for (const { key, name, unit, visits, isDetail } of changes) {
     // The sum of the face speaks for its points: fourteen more comparisons would find something by chance.
     if (isDetail) continue;
-    // Where neither way is better, nothing is told of it, nor of the visits at which it stayed.
-    if (visits.some(({ change, isBetter }) => change !== null && change !== 0 && isBetter === null)) continue;
-    for (const { visitId, change, isBetter } of visits) {
-      if (change === null) continue;
+    for (const { visit, by } of betterBy(visits) ?? []) {
       named.set(key, { name, unit });
-      put(found, visitId as VisitId, key, isBetter === false ? -Math.abs(change) : Math.abs(change));
+      put(found, visit.visitId, key, by);
     }
   }
   return found;

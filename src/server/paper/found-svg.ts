@@ -2,7 +2,7 @@ import { anatomy } from '../../catalogue/anatomy';
 import { paperPalette } from '../../charts/palette';
 import type { RememberedView } from '../../contracts/remembered-views';
 import type { PlaceId } from '../../core/anatomy/place';
-import type { Figure } from '../../core/figure/figure';
+import type { Figure, Point } from '../../core/figure/figure';
 import { bestDrawing } from '../../core/figure/views';
 import { pebblePoint } from '../../core/figure/pebble-place';
 import { figureOf } from './figure-svg';
@@ -25,12 +25,13 @@ export function foundOnPaper(remembered: readonly RememberedView[]): FoundOnPape
   const told = remembered.slice(0, mostFound);
   const lines = told.map(({ what, words }) => `${what}: ${words}`);
   const drawings = figuresFor(told.map(({ place }) => place)).map((figure) => {
-    const here = told.flatMap((one, i) => {
+    const placed = told.flatMap((one, i) => {
       const at = pebblePoint(figure, one.place);
       return at ? [{ ...one, number: i + 1, at }] : [];
     });
     const [, , width] = figure.viewBox;
     const unit = width / 200;
+    const here = apart(placed, 15 * unit);
     const marks = figure.regions.flatMap(({ id, d }) => {
       const found = here.find(({ place }) => place === id);
       const opacity = found && Math.max(0.15, found.presence).toFixed(2);
@@ -48,6 +49,7 @@ export function foundOnPaper(remembered: readonly RememberedView[]): FoundOnPape
         svgElement('path', { d: figure.base, fill: skin }),
         ...marks,
         svgElement('path', { d: figure.outline, fill: 'none', stroke: soft, 'stroke-width': unit }),
+        ...figure.details.map((d) => svgElement('path', { d, fill: 'none', stroke: soft, 'stroke-width': unit / 2 })),
         ...numbers,
       ]),
       alt: here.map(({ number }) => `${number} ${lines[number - 1] ?? ''}`).join('; '),
@@ -69,4 +71,16 @@ function figuresFor(places: readonly PlaceId[]): readonly Figure[] {
     left = rest;
   }
   return figures;
+}
+
+/** Numbers that would lie on one another go down until they do not. */
+function apart<N extends { readonly at: Point }>(numbers: readonly N[], gap: number): readonly N[] {
+  const placed: N[] = [];
+  for (const one of numbers) {
+    const [x] = one.at;
+    let [, y] = one.at;
+    while (placed.some(({ at }) => Math.hypot(at[0] - x, at[1] - y) < gap)) y += gap / 3;
+    placed.push({ ...one, at: [x, y] });
+  }
+  return placed;
 }

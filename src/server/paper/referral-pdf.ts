@@ -58,7 +58,7 @@ export function printReferral(referral: Referral): Promise<Buffer> {
       ),
       { canvas: [1, 2].map((i) => ({ type: 'line', x1: 0, y1: i * 26, x2: 480, y2: i * 26, lineColor: '#b9aa9b' })) },
       { text: paperAnswers.dateNameRoleAndSignature, color: '#564c5c', margin: [0, 8, 0, 0], fontSize: 9.5 },
-      ...shownOnPaper(referral.shown),
+      ...onItsOwnPage(shownOnPaper(referral.shown)),
     ],
     footer: {
       text: paperAnswers.handedToTheClientLocalLaw,
@@ -68,3 +68,6 @@ export function printReferral(referral: Referral): Promise<Buffer> {
     },
   });
 }
+
+/** What is shown comes after the answer, so that the question fits on one page. */
+const onItsOwnPage = (stack: Content[]): Content[] => (stack.length === 0 ? [] : [{ stack, pageBreak: 'before' }]);

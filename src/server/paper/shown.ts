@@ -63,9 +63,14 @@ function changed(changes: readonly ChangeView[]): Content[] {
     heading(paperAnswers.beforeAndAfterTheWork),
     {
       table: {
-        ...{ headerRows: 0, dontBreakRows: true },
+        ...{ headerRows: 1, dontBreakRows: true },
         widths: ['*', 'auto', 'auto', 'auto'],
-        body: rows.map((row): TableCell[] => row.map((text, i) => ({ text, color: i > 1 ? soft : undefined }))),
+        body: [
+          [paperAnswers.what, paperAnswers.beforeThenAfter, paperAnswers.verdict, paperAnswers.visitOf].map(
+            (text): TableCell => ({ text, bold: true, color: soft }),
+          ),
+          ...rows.map((row): TableCell[] => row.map((text, i) => ({ text, color: i > 1 ? soft : undefined }))),
+        ],
       },
       layout: 'lightHorizontalLines',
       fontSize: 9.5,
