@@ -11,7 +11,7 @@ const neckKeys = {
 } as const;
 export type NeckDial = keyof typeof neckKeys;
 
-export const neckDialIds = ['turns', 'tilts', 'bends'] as const;
+const neckDialIds = ['turns', 'tilts', 'bends'] as const;
 
 export interface DialSide {
   readonly before: number | null;

@@ -39,7 +39,7 @@ const smallPoints = 8.5;
 const mostRows = 14;
 
 /** The fonts of the house have no arrow. */
-export const onPaper = (text: string): string => text.replaceAll(' → ', paperAnswers.andThen);
+const onPaper = (text: string): string => text.replaceAll(' → ', paperAnswers.andThen);
 
 const heading = (text: string): Content => ({ text, bold: true, fontSize: 12, margin: [0, 12, 0, 4] });
 const small = (text: string): Content => ({ text, fontSize: smallPoints, color: soft, margin: [0, 2, 0, 4] });
