@@ -43,6 +43,7 @@ export default function BellySheet({ view, head, onward, observations, client, o
   const isBlocked = navelHeightCm === null || consent.trim() === '';
   return (
     <Frame
+      hasPad
       bodyLabel={measureWords.belly}
       body={<BodyPanel label={measureWords.belly} initial={{ view: 'front', side: 'left' }} sheets={['body']} />}
       main={
@@ -97,6 +98,7 @@ export default function BellySheet({ view, head, onward, observations, client, o
                         unit={unit}
                         leastCm={45}
                         mostCm={220}
+                        lastCm={girthAt(last, heightCm)}
                         isDisabled={isBlocked}
                         onValue={(cm) =>
                           keep({
@@ -122,6 +124,7 @@ export default function BellySheet({ view, head, onward, observations, client, o
                     unit={unit}
                     leastCm={45}
                     mostCm={220}
+                    lastCm={last?.hipCm}
                     isDisabled={isBlocked}
                     onValue={(hipCm) => keep({ hipCm })}
                   />

@@ -74,11 +74,13 @@ export default function FaceSheet({ view, phase, head, onward, observations }: S
       unit={unit}
       leastCm={key === 'neckCm' ? 25 : 5}
       mostCm={key === 'neckCm' ? 70 : 25}
+      lastCm={last?.[key][i]}
       onValue={(cm) => set(key, i, cm)}
     />
   );
   return (
     <Frame
+      hasPad
       bodyLabel={measureWords.faceAndNeck}
       body={
         <BodyPanel
@@ -148,6 +150,7 @@ export default function FaceSheet({ view, phase, head, onward, observations }: S
                 key={key}
                 label={label}
                 value={range[key]}
+                last={lastRange?.[key]}
                 least={0}
                 most={120}
                 note={lastRange?.[key] == null ? undefined : measureWords.last2(lastRange[key])}
@@ -182,6 +185,7 @@ export default function FaceSheet({ view, phase, head, onward, observations }: S
             <NumberField
               label={measureWords.mouthOpensMm}
               value={today('mouth')?.value.openingMm ?? null}
+              last={lastMouth}
               least={5}
               most={90}
               note={lastMouth == null ? undefined : measureWords.lastMm(lastMouth)}

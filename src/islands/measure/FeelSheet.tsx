@@ -48,6 +48,7 @@ export default function FeelSheet({ view, head, onward, observations, client, on
   ];
   return (
     <Frame
+      hasPad
       bodyLabel={measureWords.whatIsKnown}
       body={
         <BodyPanel

@@ -1,5 +1,7 @@
 import type { ReactNode } from 'react';
 import styles from './Frame.module.css';
+import { HasPad } from './pad-context';
+import { SheetPad } from './SheetPad';
 
 interface Props {
   readonly bodyLabel: string;
@@ -8,14 +10,16 @@ interface Props {
   readonly asideLabel: string;
   readonly aside: ReactNode;
   readonly foot: ReactNode;
+  /** Numbers are typed here: on a touch screen on the house's own pad. */
+  readonly hasPad?: boolean;
   /** The body takes most of the room, to be drawn on. */
   readonly isBodyLarge?: boolean;
 }
 
 /** The body at the left, what is entered in the middle, what it says at the right, keys at the foot. */
-export function Frame({ bodyLabel, body, main, asideLabel, aside, foot, isBodyLarge = false }: Props) {
+export function Frame({ bodyLabel, body, main, asideLabel, aside, foot, hasPad = false, isBodyLarge = false }: Props) {
   return (
-    <>
+    <HasPad value={hasPad}>
       <div className={styles['view']} data-body={isBodyLarge ? 'large' : undefined}>
         <section className={styles['body']} aria-label={bodyLabel}>
           {body}
@@ -27,7 +31,10 @@ export function Frame({ bodyLabel, body, main, asideLabel, aside, foot, isBodyLa
           {aside}
         </aside>
       </div>
-      <footer className={styles['foot']}>{foot}</footer>
-    </>
+      <footer className={styles['foot']}>
+        {hasPad && <SheetPad />}
+        {foot}
+      </footer>
+    </HasPad>
   );
 }

@@ -3,6 +3,8 @@ import { readLength } from '../../core/swelling/read-length';
 import { formatNumber, fromCm, type LengthUnit, toCm } from '../../core/units';
 import styles from './FaceSheet.module.css';
 import { measureWords } from './measure.words';
+import { goOn } from './number-fields';
+import { usePad } from './pad-context';
 
 interface Props {
   readonly label: string;
@@ -10,12 +12,15 @@ interface Props {
   readonly unit: LengthUnit;
   readonly leastCm: number;
   readonly mostCm: number;
+  /** What it was last time, for the pad's key that takes it over. */
+  readonly lastCm?: number | null | undefined;
   readonly isDisabled?: boolean;
   readonly onValue: (cm: number | null) => void;
 }
 
 /** One length of a table; Enter takes it and goes on to the next cell below or beside. */
-export function LengthCell({ label, valueCm, unit, leastCm, mostCm, isDisabled = false, onValue }: Props) {
+export function LengthCell({ label, valueCm, unit, leastCm, mostCm, lastCm, isDisabled = false, onValue }: Props) {
+  const hasPad = usePad();
   const [typed, setTyped] = useState<string>();
   const [error, setError] = useState<string>();
   const decimals = unit === 'in' ? 2 : 1;
@@ -43,17 +48,17 @@ export function LengthCell({ label, valueCm, unit, leastCm, mostCm, isDisabled =
     if (event.key !== 'Enter') return;
     event.preventDefault();
     if (!take()) return;
-    const sheet = event.currentTarget.closest('main');
-    const cells = [...(sheet?.querySelectorAll<HTMLInputElement>('[data-length-cell]') ?? [])];
-    cells[cells.indexOf(event.currentTarget) + 1]?.focus();
+    goOn(event.currentTarget);
   };
   return (
     <>
       <input
         data-length-cell
+        data-number
+        data-last={lastCm == null ? undefined : text(lastCm)}
         className={styles['cell']}
         aria-label={label}
-        inputMode="decimal"
+        inputMode={hasPad ? 'none' : 'decimal'}
         autoComplete="off"
         disabled={isDisabled}
         value={typed ?? (valueCm === null ? '' : text(valueCm))}

@@ -9,6 +9,8 @@ import { Button } from '../../ui/button/Button';
 import { Choice } from '../../ui/choice/Choice';
 import { Dialog } from '../../ui/dialog/Dialog';
 import { Field, Select, TextArea } from '../../ui/field/Field';
+import { goOn } from './number-fields';
+import { usePad } from './pad-context';
 import styles from './TapeSetUp.module.css';
 import type { TapeRun } from './useTapeRun';
 
@@ -166,15 +168,18 @@ interface NumberProps {
   readonly most: number;
   readonly decimals?: number;
   readonly note?: string | undefined;
+  /** What it was last time, for the pad's key that takes it over. */
+  readonly last?: number | null | undefined;
   readonly onValue: (value: number | null) => void;
 }
 
 /** A number that is taken when the field is left; empty: not taken. */
-export function NumberField({ label, value, least, most, decimals = 0, note, onValue }: NumberProps) {
+export function NumberField({ label, value, least, most, decimals = 0, note, last, onValue }: NumberProps) {
+  const hasPad = usePad();
   const [text, setText] = useState<string>();
   const [error, setError] = useState<string>();
-  const take = () => {
-    if (text === undefined) return;
+  const take = (): boolean => {
+    if (text === undefined) return error === undefined;
     const read = readLength(text);
     const isZero = read.kind === 'zero' && least <= 0;
     const number = read.kind === 'length' && read.unit === undefined ? read.value : isZero ? 0 : undefined;
@@ -182,23 +187,33 @@ export function NumberField({ label, value, least, most, decimals = 0, note, onV
       setError(undefined);
       setText(undefined);
       onValue(null);
-    } else if (number === undefined || number < least || number > most)
-      setError(measureWords.typeANumberFromTo(least, most));
-    else {
-      setError(undefined);
-      setText(undefined);
-      onValue(number);
+      return true;
     }
+    if (number === undefined || number < least || number > most) {
+      setError(measureWords.typeANumberFromTo(least, most));
+      return false;
+    }
+    setError(undefined);
+    setText(undefined);
+    onValue(number);
+    return true;
   };
   return (
     <Field
       label={label}
-      inputMode="decimal"
+      data-number
+      data-last={last == null ? undefined : formatNumber(last, decimals)}
+      inputMode={hasPad ? 'none' : 'decimal'}
       autoComplete="off"
       value={text ?? (value === null ? '' : formatNumber(value, decimals))}
       onChange={(event) => setText(event.target.value)}
       onBlur={take}
-      onKeyDown={(event) => event.key === 'Enter' && take()}
+      onFocus={(event) => event.target.select()}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter') return;
+        event.preventDefault();
+        if (take()) goOn(event.currentTarget);
+      }}
       error={error}
       hint={note}
     />

@@ -34,6 +34,7 @@ export default function TouchSheet({ view, phase, head, onward, observations, li
   }
   return (
     <Frame
+      hasPad
       bodyLabel={measureWords.touchThePlace}
       body={
         <BodyPanel

@@ -393,6 +393,8 @@ export const measureWords = {
   followsHeld: 'only here and there',
   followsNot: 'not at all',
   tapeFlat: 'Tape flat, no gap, no pull. Read at eye height.',
+  firstTime: 'Taken for the first time.',
+  wasLastTime: (text: string) => `Last time ${text}.`,
   lastTimeItWas: (text: string) => `Last time ${text}. Tape flat, no gap, no pull.`,
   asAnEight: 'as an 8',
   swollenSide: 'swollen side',

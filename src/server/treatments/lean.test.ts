@@ -1,7 +1,11 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { actor, openHouse, type TestHouse } from '../shared/test-house';
 import { setStage } from '../visits/visits.repository';
-import { bookFor, errorsOf, holds, mayAll, planFor, seen } from './treatment-fixtures';
+import { replay } from '../../core/table/progress';
+import { secondsWorked } from '../../core/table/worked';
+import { readVisit } from '../visits/read-visit';
+import { readRoom } from './read-room';
+import { bookFor, errorsOf, follow, holds, mayAll, planFor, seen } from './treatment-fixtures';
 
 /** The next plan offers more to the side that hands found tighter. */
 
@@ -110,6 +114,38 @@ describe('a plan after a visit at which one side was tighter', () => {
     expect(chosen.find(({ id }) => id === second.id)?.told?.stones).toMatchObject({ size: 'small', count: 2 });
     const first = chosen.find(({ id }) => id === second.id.slice(0, -2));
     expect(first?.told?.stones?.size).not.toBe('small');
+  });
+
+  it('asks the room for the same oil: the same skin is worked, only longer on one side', async () => {
+    await tighterAt('cheek.right');
+    const needs = async (leanTo?: string) => {
+      const visit = await bookFor(house, (days += 1));
+      await planFor(house, visit, [protocol], leanTo ? { leanTo } : {});
+      const room = await readRoom(house.db, visit);
+      return room?.items.map(({ key, what }) => [key, what]);
+    };
+    const plain = await needs();
+    expect(plain?.length).toBeGreaterThan(2);
+    expect(await needs('right')).toEqual(plain);
+  });
+
+  it('is what the table leads, press by press, to its end', async () => {
+    await tighterAt('cheek.right');
+    const visit = await bookFor(house, -1);
+    const { steps, treatment } = await planFor(house, visit, [protocol], { leanTo: 'right' });
+    expect(treatment.lean?.answer).toBe('taken');
+    expect((await readVisit(house.db, visit))?.plan?.steps.map(({ id }) => id)).toEqual(steps.map(({ id }) => id));
+    await follow(house, visit, steps, 1);
+    const { outcomes } = replay((await readVisit(house.db, visit))?.events ?? []);
+    expect(steps.every(({ id }) => outcomes.get(id)?.state === 'done')).toBe(true);
+    const worked = secondsWorked((await readVisit(house.db, visit))?.events ?? []);
+    const secondsOn = (side: string) =>
+      steps
+        .filter(
+          ({ told }) => told?.technique === 'cheek-tap-lift' && told.places.every((one) => one.endsWith(`.${side}`)),
+        )
+        .reduce((sum, { id }) => sum + (worked.get(id) ?? 0), 0);
+    expect(secondsOn('right')).toBeGreaterThan(secondsOn('left'));
   });
 
   it('is of this visit: nothing of it is kept for another time', () => {
