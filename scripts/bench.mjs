@@ -12,6 +12,7 @@ import { benchHouses } from './bench/many-houses.mjs';
 import { benchJudgement } from './bench/judgement.mjs';
 import { fillHouse } from './bench/large-house.mjs';
 import { benchBlends } from './bench/oils.mjs';
+import { benchProgress, fillProgress } from './bench/progress.mjs';
 import { benchServer, benchViews } from './bench/pages.mjs';
 import { benchPhone } from './bench/phone.mjs';
 import { benchScreening } from './bench/screening.mjs';
@@ -76,9 +77,24 @@ async function benchPages(load) {
   }
 }
 
+/** A client with sixty visits and everything measured. */
+async function benchManyVisits(load) {
+  const data = mkdtempSync(path.join(tmpdir(), 'velvet-stone-bench-'));
+  await (await startServer({ data })).stop();
+  const client = await fillProgress(data);
+  const server = await startServer({ data });
+  try {
+    await benchProgress(await callerOf(server.url), load, client);
+  } finally {
+    await server.stop();
+    rmSync(data, { recursive: true, force: true });
+  }
+}
+
 await withSource(async (load) => {
   for (const [name, bench] of Object.entries(core)) if (isWanted(name)) await bench(load);
   if (isWanted('house')) await benchHouse(load);
+  if (isWanted('progress')) await benchManyVisits(load);
   if (isWanted('pages')) await benchPages(load);
   // Twenty processes take five gigabytes: only when asked for by name.
   if (wanted.includes('houses')) await benchHouses();

@@ -3,7 +3,8 @@ import { anatomy } from '../catalogue/anatomy';
 import { type DrainageCase, defaultSchool, readCase } from '../core/drainage/case';
 import { type Flow, flowOf } from '../core/flow/flow';
 import { flowGraph, type FlowStep, usualStart } from '../core/flow/model';
-import { startFromTape, type TapedExcess } from '../core/flow/tape-start';
+import { startOf } from '../core/flow/standing';
+import type { TapedExcess } from '../core/flow/tape-start';
 import type { Seconds } from '../core/quantities';
 
 /** A case, and the courses that are followed through it beside each other. */
@@ -43,7 +44,7 @@ const api = {
     const read = readCase(anatomy, drainageCase);
     if (!read.ok) return undefined;
     const graph = flowGraph(anatomy, read.value.hindrances, read.value.findings);
-    const start = (taped && startFromTape(anatomy, taped)) ?? usualStart(anatomy, read.value.territories);
+    const start = startOf(anatomy, drainageCase, taped) ?? {};
     return Object.fromEntries(
       Object.entries(courses).map(([id, steps]) => [id, flowOf({ graph, start, steps, seconds, every })]),
     );

@@ -1,7 +1,7 @@
 import { appUrl } from '../app-url';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { admit, bookAnyTime, call, post, visitOf } from '../api/client';
+import { admit, bookAnyTime, call, clientOf, post, visitOf } from '../api/client';
 import { control, gone, launch, open, words } from './browser';
 
 const replay = 'dialog[open][aria-label="the flow of this plan"]';
@@ -153,6 +153,26 @@ describe('the course ahead', () => {
     const [{ id }] = (await call('GET', '/api/clients?q=Adaeze')).body;
     const page = await open(browser, `${appUrl()}/clients/${id}/progress`);
     await words(page, 'Not enough visits yet: one more with both measures');
+    await page.close();
+  });
+
+  it('books the series in one go, every visit on an open day and none before its turn', async () => {
+    const id = await clientOf('Marit Olsvang');
+    const page = await open(browser, `${appUrl()}/clients/${id}?book=10,4`);
+    await page.waitForSelector('[role="dialog"]');
+    const booked = async () => {
+      const all = (await call('GET', `/api/clients/${id}/booked`)).body as readonly { id: number; isSeries: boolean }[];
+      return all.filter(({ isSeries }) => isSeries);
+    };
+    await control(page, 'button', 'Book').click();
+    await expect.poll(async () => (await booked()).length).toBe(4);
+    const starts = (await booked()).map(
+      async (one) => new Date((await call('GET', `/api/visits/${one.id}`)).body.startsAt as string),
+    );
+    const row = (await Promise.all(starts)).sort((a, b) => Number(a) - Number(b));
+    expect(row.every((day) => day.getDay() !== 0)).toBe(true);
+    for (const [i, day] of row.entries())
+      expect(Math.round((Number(day) - Number(row[0])) / 86_400_000)).toBeGreaterThanOrEqual(10 * i);
     await page.close();
   });
 });

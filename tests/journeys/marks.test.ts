@@ -91,10 +91,32 @@ describe('marks at the table', () => {
     await words(page, 'by hand');
   });
 
+  it('holds one side against the other by one key, and keeps what was seen by the next', async () => {
+    const both = '[aria-label="One side held against the other"]';
+    await until(page, () => document.body.innerText.includes('compare'));
+    await page.keyboard.press('v');
+    await page.waitForSelector(both);
+    await words(page, 'Look: which side is fuller?');
+    const number = async () => Number(/step (\d+) of/.exec(await textOf(page))?.[1]);
+    const at = await number();
+    // The work waits: a pedal answers, and does not go on.
+    await page.keyboard.press('v');
+    await until(page, (where) => document.querySelector(where) === null, both);
+    await page.keyboard.press('v');
+    await page.waitForSelector(both);
+    await page.keyboard.press('ArrowLeft');
+    await until(page, (where) => document.querySelector(where) === null, both);
+    expect(await number()).toBe(at);
+    await expect
+      .poll(async () => (await events()).findLast(({ kind }: { kind: string }) => kind === 'mark'))
+      .toMatchObject({ mark: 'fuller', side: 'left' });
+  });
+
   it('stands at closing beside what was really done, and goes into the note by one press', async () => {
     await go(page, `${house.url}/visits/${visit}/close`);
     await words(page, 'steps in');
     await words(page, 'Tighter at');
+    await words(page, 'Fuller, compared, at left');
     await (await control(page, 'button', 'Take into the note')).click();
     await until(
       page,

@@ -154,7 +154,7 @@ export const guide: readonly Chapter[] = [
     picture: 'table',
     paragraphs: [
       'One step at a time, to be read from the far end of the table. Space, a foot switch, or a touch with the elbow goes on; the body side goes back. What the step is never done to is always in sight.',
-      'One key marks what is felt or said: 1 to 7, X for pain. Pain takes that technique out of the rest of the visit. When time runs short, the house offers ways out and does what you choose.',
+      'One key marks what is felt or said: 1 to 7, X for pain. Pain takes that technique out of the rest of the visit. V holds one side against the other, and an arrow says what you see. When time runs short, the house offers ways out and does what you choose.',
       'It can be followed with eyes closed: B goes from silent to the beat to a voice, H sets how it speaks. It says place, count, breath and change, and never a name or a finding. The view goes on without the network.',
     ],
     trouble: [

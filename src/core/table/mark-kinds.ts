@@ -11,6 +11,9 @@ export const markKinds = [
   'asked',
   'asked-again',
   'declined',
+  'higher',
+  'fuller',
+  'alike',
 ] as const;
 
 export type MarkKind = (typeof markKinds)[number];

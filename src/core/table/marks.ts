@@ -25,6 +25,10 @@ export const markWords: Readonly<Record<MarkKind, MarkWords>> = {
   asked: { key: 'A', name: 'asked', note: tableSays.pressureWasAskedAboutAndIs },
   'asked-again': { key: 'Y', name: tableSays.askedAgainNothing, note: tableSays.askedAgainBeforeItAndNothing },
   declined: { key: 'N', name: tableSays.askedAgainNotToday, note: tableSays.askedAgainBeforeItAndLeft },
+  // Said of two sides that are looked at, never by a key of their own.
+  higher: { key: '', name: tableSays.whichIsHigher, note: tableSays.higherCompared },
+  fuller: { key: '', name: tableSays.whichIsFuller, note: tableSays.fullerCompared },
+  alike: { key: '', name: 'alike', note: tableSays.alikeCompared },
 };
 
 /** Something that was marked: what, in which step, when, and on which side; null: the side was not said. */
@@ -37,18 +41,21 @@ export interface Mark {
 
 /**
  * Marks in the order in which they were made. The same one twice in a step counts once; what is said of its side after
- * the press belongs to it, and both sides one after the other are both.
+ * the press belongs to it, and both sides one after the other are both. Of two sides that were compared the last look counts.
  */
 export function marksOf(events: readonly TableEvent[]): readonly Mark[] {
   const marks = new Map<string, Mark>();
   for (const { kind, mark, stepId, at, side = null } of events) {
     if (kind !== 'mark' || mark === undefined || stepId === null) continue;
-    const key = `${mark} ${stepId}`;
-    const known = marks.get(key);
+    const isCompared = comparedKinds.has(mark);
+    const key = `${isCompared ? 'compared' : mark} ${stepId}`;
+    const known = isCompared ? undefined : marks.get(key);
     marks.set(key, known ? { ...known, side: joined(known.side, side) } : { kind: mark, stepId, at, side });
   }
   return [...marks.values()];
 }
+
+const comparedKinds: ReadonlySet<MarkKind> = new Set(['higher', 'fuller', 'alike']);
 
 const joined = (a: MarkSide | null, b: MarkSide | null): MarkSide | null =>
   a === null || b === null || a === b ? (a ?? b) : 'both';
@@ -75,7 +82,8 @@ export function markedPlace(
 ): string {
   const places = step.told?.places ?? [step.place];
   const [first = step.place] = places;
-  if (sideOfStep(step) !== null) return labels.place(first);
+  // A side that was said rules: what is compared may lie opposite the work.
+  if (side === null && sideOfStep(step) !== null) return labels.place(first);
   const region = labels.region(nameOf(first));
   if (side === null) return tableSays.sideNotSaid(region);
   return side === 'both' ? tableSays.bothSides(region) : `${side} ${region}`;

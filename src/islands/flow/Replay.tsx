@@ -6,6 +6,7 @@ import { stepTitle } from '../../core/drainage/step-words';
 import { type OtherwiseId, otherwise, otherwiseOf } from '../../core/flow/otherwise';
 import type { Seconds } from '../../core/quantities';
 import type { Step } from '../../core/drainage/step';
+import { standingFlow, startOf } from '../../core/flow/standing';
 import { startFromTape, type TapedExcess } from '../../core/flow/tape-start';
 import { formatClock } from '../../core/units';
 import { bestDrawing } from '../../ui/body-map/views';
@@ -113,17 +114,23 @@ export function Replay({ name, drainageCase, steps, taped, proposed, nodes, sele
       {children}
     </dialog>
   );
-  if (own === undefined || own === 'unreadable')
+  const standing = useMemo(() => {
+    const start = startOf(anatomy, drainageCase, taped);
+    return start && standingFlow(start);
+    // What a case and a tape run say is the same as long as the plan stands.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [JSON.stringify([drainageCase, taped])]);
+  if (own === 'unreadable' || !standing)
     return dialog(
-      <div className={styles['waiting']} aria-busy={own === undefined}>
-        <p role="status">{own === undefined ? flowWords.following : flowWords.unreadable}</p>
+      <div className={styles['waiting']}>
+        <p role="status">{flowWords.unreadable}</p>
         <Button onClick={onClose}>{flowWords.back}</Button>
       </div>,
     );
-  const planned = own['planned'];
+  // What lies where is drawn at once; what becomes of it follows.
+  const planned = own?.['planned'] ?? standing;
   const flows = besides === undefined || besides === 'unreadable' ? {} : besides;
   const beside = other === 'none' ? undefined : flows[other];
-  if (!planned) return null;
   const drawing = bestDrawing(drainPlaces(steps));
   const at = stepAt(starts, replay.second);
   const bead = steps[at];
@@ -139,7 +146,7 @@ export function Replay({ name, drainageCase, steps, taped, proposed, nodes, sele
           {flowWords.explains} {beginsWith(planned.startMl, taped)}
         </p>
       </header>
-      <div className={styles['columns']}>
+      <div className={styles['columns']} aria-busy={own === undefined}>
         {isReduced ? (
           <div className={styles['stills']} role="group" aria-label={flowWords.stills}>
             {Array.from({ length: stillCount }, (_, i) => Math.round(((i + 1) * endS) / stillCount)).map((second) => (
@@ -155,7 +162,9 @@ export function Replay({ name, drainageCase, steps, taped, proposed, nodes, sele
           </div>
         )}
         <div className={styles['main']}>
-          <h3>{sentenceOf(endMl(planned), beside && endMl(beside))}</h3>
+          <h3 role="status">
+            {own === undefined ? flowWords.following : sentenceOf(endMl(planned), beside && endMl(beside))}
+          </h3>
           {other !== 'none' && <p>{whys[other]}</p>}
           <FlowLines
             planned={planned}

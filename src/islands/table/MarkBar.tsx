@@ -12,10 +12,12 @@ interface Props {
   readonly marks: readonly Mark[];
   readonly onMark: (kind: MarkKind) => void;
   readonly onStay: () => void;
+  /** Only where there are two sides to compare. */
+  readonly onCompare: (() => void) | undefined;
 }
 
 /** What is noted with one key, with the time and the place; those of this step are ticked. */
-export function MarkBar({ marks, onMark, onStay }: Props) {
+export function MarkBar({ marks, onMark, onStay, onCompare }: Props) {
   return (
     <div className={styles['marks']} role="group" aria-label={tableWords.marks}>
       {shown.map((kind) => {
@@ -48,6 +50,18 @@ export function MarkBar({ marks, onMark, onStay }: Props) {
       >
         <Kbd>+</Kbd> {tableWords.stayLonger}
       </button>
+      {onCompare && (
+        <button
+          type="button"
+          className={styles['mark']}
+          onClick={(event) => {
+            onCompare();
+            event.currentTarget.blur();
+          }}
+        >
+          <Kbd>V</Kbd> {tableWords.compareThem}
+        </button>
+      )}
     </div>
   );
 }

@@ -6,7 +6,7 @@ import type { RememberedView } from '../../contracts/remembered-views';
 import type { TableStones } from '../../contracts/stone-views';
 import type { PlanAtWork, VisitAtWork } from '../../contracts/visit-views';
 import { phasesOf } from '../../core/drainage/step-words';
-import { isTimeToAsk } from '../../core/table/marks';
+import { isTimeToAsk, markWords } from '../../core/table/marks';
 import type { MarkKind } from '../../core/table/mark-kinds';
 import { spokenAt } from '../../core/table/conduct';
 import { beatAt } from '../../core/table/progress';
@@ -18,6 +18,7 @@ import { formatClock } from '../../core/units';
 import { AskAgain } from './AskAgain';
 import { Bands } from './Bands';
 import { CatchUpBar } from './CatchUpBar';
+import { CompareNow } from './CompareNow';
 import { DropCount } from './DropCount';
 import { Finished } from './Finished';
 import { keepingWords, offlineWords } from './keeping';
@@ -128,6 +129,10 @@ export function TableView({
   const { sound } = conductor.conducting;
   const nextSound = () => conductor.change({ sound: soundAfter(sound) });
   const { say } = conductor;
+  const compared = table.comparing && markWords[table.comparing.asks].name;
+  useEffect(() => {
+    if (compared !== undefined && sound === 'voice') say(compared);
+  }, [compared, say, sound]);
   const aside = bathTrouble ?? (wakeLock === 'lost' ? tableWords.theScreenMayGoDark : undefined);
   useEffect(() => {
     if (aside !== undefined && sound === 'voice') say(aside);
@@ -141,6 +146,8 @@ export function TableView({
       ...{ goOn, goBack, pause, stay, mark: makeMark },
       side: table.asked ? table.answerSide : undefined,
       again: table.again.length > 0 ? makeMark : undefined,
+      compare: table.compare,
+      compared: table.comparing ? table.seen : undefined,
       takeWay: ({ change }) => refit(change),
       undo: () => refit(noChange),
       toggleSound: nextSound,
@@ -266,7 +273,12 @@ export function TableView({
         {table.again.length > 0 && <AskAgain questions={table.again} onAnswer={makeMark} />}
         {table.asked && <SideAsk kind={table.asked.kind} onSide={table.answerSide} />}
         {!isReady && (
-          <MarkBar marks={marks.filter(({ stepId }) => stepId === step.id)} onMark={makeMark} onStay={stay} />
+          <MarkBar
+            marks={marks.filter(({ stepId }) => stepId === step.id)}
+            onMark={makeMark}
+            onStay={stay}
+            onCompare={table.compare}
+          />
         )}
       </div>
       <TableFoot
@@ -279,6 +291,9 @@ export function TableView({
         onSetSound={() => setIsSetting(true)}
         onClock={() => setIsByClock((on) => !on)}
       />
+      {table.comparing && table.compare && (
+        <CompareNow comparison={table.comparing} onSeen={table.seen} onClose={table.compare} />
+      )}
       {isSetting && (
         <Suspense>
           <ConductingDialog

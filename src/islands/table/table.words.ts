@@ -40,6 +40,13 @@ export const tableWords = {
   clientsRight: 'client’s right',
   whichSide: (name: string) => `${name}: which side?`,
 
+  // CompareNow
+  compareNow: 'One side held against the other',
+  alike: 'alike',
+  backToTheWork: 'back to the work',
+  theSameLightTheSameHeight: 'In the same light, from the same height.',
+  compareThem: 'compare',
+
   // StepMap
   onTheWay: 'on the way',
   whereItGoes: 'where it goes',
@@ -147,6 +154,7 @@ export const tableWords = {
   pressureWasAskedAbout: 'pressure was asked about',
   askedAgainBeforeAPartNothing: 'asked again before a part: nothing against it, or leave it out',
   stayHereHalfAsLongAgain: 'stay here half as long again',
+  lookAtBothSides: 'hold one side against the other',
   whyThisStep: 'why this step, and again to hide it',
   goOnByTheClockOr: 'go on by the clock, or only by hand',
   takeOverWhereThisDeviceOnly: 'take over, where this device only follows',

@@ -2,7 +2,9 @@ import type { OilId } from '../../core/ids';
 import type { Drops, Seconds } from '../../core/quantities';
 import { droppedOf } from '../../core/table/dropped';
 import { useCallback, useEffect, useMemo, useState } from 'react';
+import { anatomy } from '../../catalogue/anatomy';
 import type { VisitAtWork } from '../../contracts/visit-views';
+import { comparisonOf } from '../../core/table/compare';
 import { askedBefore, asksForSide, longerStay, marksOf, withoutWork, withoutTechnique } from '../../core/table/marks';
 import type { MarkKind, MarkSide } from '../../core/table/mark-kinds';
 import { clocksAt, replay } from '../../core/table/progress';
@@ -116,6 +118,16 @@ export function useTable(
     const timer = setTimeout(() => setAsked(null), sideMs);
     return () => clearTimeout(timer);
   }, [asked]);
+  /** Both halves of what is worked, while they are looked at. */
+  const [isComparing, setIsComparing] = useState(false);
+  const comparison = useMemo(() => here && comparisonOf(anatomy, here), [here]);
+  const seen = useCallback(
+    (side: MarkSide) => {
+      if (here && comparison) emit(['mark', here.id, { mark: side === 'both' ? 'alike' : comparison.asks, side }]);
+      setIsComparing(false);
+    },
+    [comparison, emit, here],
+  );
   const dropped = useMemo(() => droppedOf(events), [events]);
   /** One more drop fell in this step, or one was pressed too many; each press says all of the step. */
   const drop = useCallback(
@@ -166,6 +178,11 @@ export function useTable(
   return {
     ...{ state, steps, overSeconds, index, keeping, goOn, goBack, pause, ways, refit, isChanged },
     ...{ dropped, drop: here?.told?.dropped ? drop : undefined },
+    ...{
+      comparing: isComparing ? comparison : undefined,
+      compare: comparison && (() => setIsComparing((is) => !is)),
+      seen,
+    },
     ...{ marks, mark, asked, again, answerSide, stay, role, takeOver, storeKind },
     ...clocks,
   };

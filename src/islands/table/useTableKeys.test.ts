@@ -76,3 +76,24 @@ describe('while something has to be asked again', () => {
     expect(words(actsWith({ again: vi.fn() }))).toEqual(words(actsWith()));
   });
 });
+
+describe('while both sides are compared', () => {
+  it('arrows and pedals say what is seen, the same key goes back to the work, and the work waits', () => {
+    const acts = actsWith({ compare: vi.fn(), compared: vi.fn() });
+    press('←', acts);
+    press('PgDn', acts);
+    press('↓', acts);
+    expect(vi.mocked(acts.compared ?? vi.fn()).mock.calls).toEqual([['left'], ['right'], ['both']]);
+    press('V', acts);
+    press('Esc', acts);
+    expect(acts.compare).toHaveBeenCalledTimes(2);
+    press('Space', acts);
+    press('X', acts);
+    expect(acts.goOn).not.toHaveBeenCalled();
+    expect(acts.mark).not.toHaveBeenCalled();
+  });
+
+  it('can only begin where there are two sides', () => {
+    expect(press('V', actsWith())).toBe(false);
+  });
+});

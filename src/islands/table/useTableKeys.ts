@@ -29,6 +29,10 @@ export interface TableActs {
   readonly side?: ((side: MarkSide) => void) | undefined;
   /** Only while something has to be asked again before a part: `Y` nothing against it, `N` something is. */
   readonly again?: ((kind: MarkKind) => void) | undefined;
+  /** Holds one side against the other; only where there are two. */
+  readonly compare?: (() => void) | undefined;
+  /** Only while they are compared: what is seen. */
+  readonly compared?: ((side: MarkSide) => void) | undefined;
   readonly takeWay: (way: CatchUp) => void;
   readonly undo: () => void;
   readonly toggleSound: () => void;
@@ -51,6 +55,7 @@ export function useTableKeys(acts: TableActs, ways: readonly CatchUp[]): void {
 /** What the keys do as the table stands: answers come first, then the side of a mark, then the work itself. */
 export function tableShortcuts(acts: TableActs, ways: readonly CatchUp[]): readonly Shortcut[] {
   const work = workShortcuts(acts, ways);
+  if (acts.compared) return [...comparedShortcuts(acts.compared, acts.compare), ...work.map(idle)];
   if (acts.again) return [...againShortcuts(acts.again, acts.goBack), ...work.map(idle)];
   return [...(acts.side ? sideShortcuts(acts.side) : []), ...work];
 }
@@ -72,8 +77,15 @@ const sideShortcuts = (answer: (side: MarkSide) => void): readonly Shortcut[] =>
   { keys: ['↓'], act: () => answer('both') },
 ];
 
-/** Marks that are made only where something is asked again. */
-const answersOnly: ReadonlySet<MarkKind> = new Set(['asked-again', 'declined']);
+/** Both halves are looked at: one key says what is seen, and the work waits for it. */
+const comparedShortcuts = (answer: (side: MarkSide) => void, close: TableActs['compare']): readonly Shortcut[] => [
+  ...sideShortcuts(answer),
+  { keys: ['V'], act: close },
+  { keys: ['Esc'], act: close },
+];
+
+/** Marks that answer a question: they have no key of their own. */
+const answersOnly: ReadonlySet<MarkKind> = new Set(['asked-again', 'declined', 'higher', 'fuller', 'alike']);
 
 function workShortcuts(acts: TableActs, ways: readonly CatchUp[]): readonly Shortcut[] {
   const catchUp = (kind: CatchUp['kind']): Shortcut => {
@@ -101,6 +113,7 @@ function workShortcuts(acts: TableActs, ways: readonly CatchUp[]): readonly Shor
     { keys: ['C'], words: tableWords.goOnByTheClockOr, act: acts.toggleClock },
     { keys: ['D'], words: tableWords.aDropHasFallen, act: acts.drop && (() => acts.drop?.(1)) },
     { keys: ['Z'], words: tableWords.oneDropTooMany, act: acts.drop && (() => acts.drop?.(-1)) },
+    { keys: ['V'], words: tableWords.lookAtBothSides, act: acts.compare },
     { keys: ['W'], words: tableWords.whyThisStep, act: acts.toggleWhy },
     { keys: ['T'], words: tableWords.takeOverWhereThisDeviceOnly, act: acts.takeOver },
   ];
