@@ -2,7 +2,7 @@ import { appUrl } from '../app-url';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { admit, bookAnyTime, call, clientOf, post, visitOf } from '../api/client';
-import { control, gone, launch, open, words } from './browser';
+import { control, gone, launch, open, tick, words } from './browser';
 
 const replay = 'dialog[open][aria-label="the flow of this plan"]';
 
@@ -128,6 +128,13 @@ describe('the course ahead', () => {
     const rows = await every();
     expect(rows).toHaveLength(7);
     expect(rows.join(' ')).not.toContain('NaN');
+    await words(page, 'Counted to');
+    await tick(page, 'in two phases');
+    await words(page, '5 visits every 3 days, then every 2 weeks:');
+    await expect.poll(async () => (await every()).length).toBe(8);
+    await control(page, 'link', 'Book the first of them …').wait();
+    await tick(page, 'in two phases');
+    await expect.poll(async () => (await every()).length).toBe(7);
     await page.type('[aria-label="The course ahead"] input[inputmode="decimal"]', 'soon');
     await words(page, 'Give the goal as a number, such as 300.');
     await control(page, 'textbox', 'Goal, mL').fill('480');

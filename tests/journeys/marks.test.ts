@@ -99,9 +99,10 @@ describe('marks at the table', () => {
     await words(page, 'Look: which side is fuller?');
     const number = async () => Number(/step (\d+) of/.exec(await textOf(page))?.[1]);
     const at = await number();
-    // The work waits: a pedal answers, and does not go on.
+    await pace();
     await page.keyboard.press('v');
     await until(page, (where) => document.querySelector(where) === null, both);
+    await pace();
     await page.keyboard.press('v');
     await page.waitForSelector(both);
     await page.keyboard.press('ArrowLeft');

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { courseVisits } from './advice';
 import { courseOf } from './course';
-import { forecastInWords, intervalInWords, responseInWords, wantedInWords } from './course-words';
+import { forecastInWords, intervalInWords, phasesInWords, responseInWords, wantedInWords } from './course-words';
 
 const points = [640, 610, 590, 570, 560].map((excessMl, i) => ({
   date: `2026-03-${String(1 + 7 * i).padStart(2, '0')}`,
@@ -43,5 +43,17 @@ describe('the course ahead in words', () => {
       { day: '2026-03-01', beforeMl: 0, afterMl: null },
     ]);
     expect(courseVisits([{ date: '2026-03-01', excessMl: null, afterExcessMl: null }])).toEqual([]);
+  });
+});
+
+describe('a course in phases', () => {
+  it('says each phase in its turn, the last one open', () => {
+    expect(
+      phasesInWords([
+        [3, 5],
+        [14, null],
+      ]),
+    ).toBe('5 visits every 3 days, then every 2 weeks');
+    expect(phasesInWords([[7, 1]])).toBe('1 visit every week');
   });
 });

@@ -1,5 +1,6 @@
 import { courseSays } from './course.says';
-import type { Course, Forecast } from './course';
+import { countOf } from '../wording/count';
+import type { Course, Forecast, Phase } from './course';
 
 const weekDays = 7;
 
@@ -21,6 +22,15 @@ export function intervalInWords(days: number): string {
   if (days % weekDays !== 0) return courseSays.days(days);
   return days === weekDays ? courseSays.week : courseSays.weeks(days / weekDays);
 }
+
+/** `5 visits every 3 days, then every 2 weeks` */
+export const phasesInWords = (phases: readonly Phase[]): string =>
+  phases
+    .map(([days, visits]) => {
+      const every = courseSays.every(intervalInWords(days));
+      return visits === null ? every : courseSays.soMany(countOf(visits, 'visit'), every);
+    })
+    .join(courseSays.then);
 
 /** The excess that an interval would come to, never without its range. @param text writes a volume */
 export const forecastInWords = (

@@ -1,5 +1,8 @@
 /** Sentences of the course ahead, in British English. */
 export const courseSays = {
+  every: (interval: string) => `every ${interval}`,
+  soMany: (visits: string, every: string) => `${visits} ${every}`,
+  then: ', then ',
   takesAndHolds: (percent: string, range: string, days: string, daysRange: string) =>
     `A visit takes about ${percent} % of the excess (${range}); a third of that is left after ${days} days (${daysRange}).`,
   range: (low: string, high: string) => `${low} to ${high}`,

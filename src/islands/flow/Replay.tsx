@@ -95,7 +95,11 @@ export function Replay({ name, drainageCase, steps, taped, proposed, nodes, sele
   const besides = useFlows(own === undefined ? undefined : { ...asked, courses: others });
   const host = useRef<HTMLDialogElement>(null);
   useCover(true);
-  useEffect(() => host.current?.showModal(), []);
+  useEffect(() => {
+    host.current?.showModal();
+    // The keys of the replay are its own: none of its buttons has the space bar before somebody goes there.
+    host.current?.focus();
+  }, []);
   const next = () => setOther((now) => offered[(offered.indexOf(now) + 1) % offered.length] ?? 'none');
   useShortcuts(
     [
@@ -110,7 +114,13 @@ export function Replay({ name, drainageCase, steps, taped, proposed, nodes, sele
     { isOnTop: true },
   );
   const dialog = (children: ReactNode) => (
-    <dialog ref={host} className={styles['replay']} aria-label={flowWords.flowOfThisPlan} onClose={onClose}>
+    <dialog
+      ref={host}
+      tabIndex={-1}
+      className={styles['replay']}
+      aria-label={flowWords.flowOfThisPlan}
+      onClose={onClose}
+    >
       {children}
     </dialog>
   );

@@ -1,9 +1,17 @@
+import { format, parseISO } from 'date-fns';
 import { useId, useState } from 'react';
+import { addDays } from '../../core/calendar/days';
 import type { LimbCourse } from '../../contracts/progress-views';
 import { courseVisits, longestThatReaches, visitErrorMl, visitsWanted } from '../../core/course/advice';
 import type { Course, CourseVisit, Forecast } from '../../core/course/course';
 import { courseSays } from '../../core/course/course.says';
-import { forecastInWords, intervalInWords, responseInWords, wantedInWords } from '../../core/course/course-words';
+import {
+  forecastInWords,
+  intervalInWords,
+  phasesInWords,
+  responseInWords,
+  wantedInWords,
+} from '../../core/course/course-words';
 import type { ClientId } from '../../core/ids';
 import { volumesIn } from '../../core/volume-units';
 import { ButtonLink } from '../../ui/button/Button';
@@ -12,6 +20,7 @@ import { Field } from '../../ui/field/Field';
 import { typedNumber } from '../forms/numbers';
 import styles from './CourseAhead.module.css';
 import { progressWords } from './progress.words';
+import { Phases, phasesOf, type TwoPhases } from './Phases';
 import { useCourse } from './useCourse';
 
 const intervals = [3, 4, 7, 10, 14, 21, 28];
@@ -42,6 +51,7 @@ export function CourseAhead({ clientId, course }: Props) {
 function Ahead({ clientId, course: limb, visits }: Props & { readonly visits: readonly CourseVisit[] }) {
   const [horizonDays, setHorizonDays] = useState<number>(84);
   const [goal, setGoal] = useState('');
+  const [phases, setPhases] = useState<TwoPhases>();
   const volumes = volumesIn(limb.volumeUnit);
   const typed = typedNumber(goal);
   const isBadGoal = typed !== null && !(typed >= 0 && volumes.toMl(typed) <= mostMl);
@@ -51,7 +61,7 @@ function Ahead({ clientId, course: limb, visits }: Props & { readonly visits: re
     errorMl: visitErrorMl(limb.points.flatMap(({ excessSdMl }) => excessSdMl ?? [])),
     intervals,
     horizonDays,
-    phases: null,
+    phases: phases ? phasesOf(phases) : null,
     goalMl,
     seed: 1,
   });
@@ -84,10 +94,21 @@ function Ahead({ clientId, course: limb, visits }: Props & { readonly visits: re
           value={goal}
           onChange={(event) => setGoal(event.target.value)}
           error={isBadGoal ? progressWords.giveTheGoalAsANumber : undefined}
-          hint={progressWords.excessThatIsWanted}
+          hint={`${progressWords.excessThatIsWanted} ${progressWords.countedTo(endDay(visits, horizonDays))}`}
         />
       </div>
-      <Fan course={course} goalMl={goalMl} text={volumes.text} />
+      <Phases intervals={intervals} phases={phases} onPhases={setPhases} />
+      <Fan course={course} goalMl={goalMl} text={volumes.text} phases={phases} />
+      {phases && course.phased && (
+        <div className={styles['chosen']} role="status">
+          <p>
+            {progressWords.phasesComeTo(phasesInWords(phasesOf(phases)), forecastInWords(course.phased, volumes.text))}
+          </p>
+          <ButtonLink href={`/clients/${clientId}?book=${phases.firstDays},${phases.firstVisits}`}>
+            {progressWords.bookTheFirst}
+          </ButtonLink>
+        </div>
+      )}
       {goalMl !== null && <Chosen clientId={clientId} course={course} goalMl={goalMl} horizonDays={horizonDays} />}
     </>
   );
@@ -97,11 +118,16 @@ interface FanProps {
   readonly course: Course;
   readonly goalMl: number | null;
   readonly text: (ml: number) => string;
+  readonly phases: TwoPhases | undefined;
 }
 
 /** Each interval with the excess it would come to: its middle, and the range in which eight of ten draws lie. */
-function Fan({ course, goalMl, text }: FanProps) {
-  const most = Math.max(...course.forecast.map(({ highMl }) => highMl), goalMl ?? 0, 1);
+function Fan({ course, goalMl, text, phases }: FanProps) {
+  const rows = [
+    ...course.forecast.map((one) => ({ ...one, name: intervalInWords(one.everyDays) })),
+    ...(phases && course.phased ? [{ ...course.phased, name: progressWords.asPhases }] : []),
+  ];
+  const most = Math.max(...rows.map(({ highMl }) => highMl), goalMl ?? 0, 1);
   const share = (ml: number) => `${Math.min(100, Math.max(0, (100 * ml) / most))}%`;
   const id = useId();
   return (
@@ -116,9 +142,9 @@ function Fan({ course, goalMl, text }: FanProps) {
         </tr>
       </thead>
       <tbody>
-        {course.forecast.map((one) => (
-          <tr key={one.everyDays} data-reaches={(one.reachesGoal === true && !one.beyondSeen) || undefined}>
-            <th scope="row">{intervalInWords(one.everyDays)}</th>
+        {rows.map((one) => (
+          <tr key={one.name} data-reaches={(one.reachesGoal === true && !one.beyondSeen) || undefined}>
+            <th scope="row">{one.name}</th>
             <td>{one.visits}</td>
             <td>{forecastInWords(one, text)}</td>
             <td aria-hidden="true">
@@ -178,3 +204,7 @@ function Chosen({
     </div>
   );
 }
+
+/** The day that the horizon ends on, counted from the last visit. */
+const endDay = (visits: readonly CourseVisit[], horizonDays: number): string =>
+  format(parseISO(addDays(visits.at(-1)?.day ?? '1970-01-01', horizonDays)), 'd MMM yyyy');

@@ -41,6 +41,14 @@ export const progressWords = {
   reachesItInTheMiddle: (every: string) =>
     `A visit every ${every} reaches the goal in the middle case; at the cautious end it does not.`,
   bookASeries: 'Book this series …',
+  bookTheFirst: 'Book the first of them …',
+  countedTo: (day: string) => `Counted to ${day}.`,
+  phasesComeTo: (phases: string, comesTo: string) => `${phases}: ${comesTo}.`,
+  asPhases: 'in two phases',
+  inTwoPhases: 'in two phases',
+  firstVisits: 'First so many visits',
+  everyFirst: 'one every',
+  thenEvery: 'then one every',
 
   // FiguresTable
   allFigures: 'All figures',
