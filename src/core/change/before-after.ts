@@ -37,18 +37,28 @@ export function coursesOfFigures<V>(visits: readonly MeasuredVisit<V>[]): readon
   const known = new Map<string, Omit<Figure, 'value'>>();
   for (const { before, after } of visits)
     for (const { value: _value, ...figure } of [...before, ...after]) known.set(figure.key, figure);
+  // What was written down last counts.
+  const byKey = (figures: readonly Figure[]) => new Map(figures.map((one) => [one.key, one]));
+  const looked = visits.map(({ visit, before, after }) => ({ visit, was: byKey(before), is: byKey(after) }));
   return [...known.values()].map((figure) => {
-    const at = visits.flatMap(({ visit, before, after }) => {
-      const [was, is] = [figureOf(before, figure.key), figureOf(after, figure.key)];
-      return was || is ? [{ visit, before: was, after: is }] : [];
+    const at = looked.flatMap(({ visit, was, is }): Pair<V>[] => {
+      const [before, after] = [was.get(figure.key), is.get(figure.key)];
+      return before || after ? [{ visit, before, after }] : [];
     });
-    return { ...figure, visits: at.map((one, i) => compared(one, at.slice(i + 1))) };
+    return { ...figure, visits: comparedAll(at) };
   });
 }
 
-/** What was written down last counts. */
-const figureOf = (figures: readonly Figure[], key: string): Figure | undefined =>
-  figures.findLast((one) => one.key === key);
+/** Each visit with what of it held until the next time it was measured before the work; from the last one back. */
+function comparedAll<V>(pairs: readonly Pair<V>[]): readonly FigureAt<V>[] {
+  let nextBefore: number | null = null;
+  const backwards = pairs.toReversed().map((pair) => {
+    const one = compared(pair, nextBefore);
+    nextBefore = pair.before?.value ?? nextBefore;
+    return one;
+  });
+  return backwards.toReversed();
+}
 
 interface Pair<V> {
   readonly visit: V;
@@ -56,13 +66,12 @@ interface Pair<V> {
   readonly after: Figure | undefined;
 }
 
-function compared<V>({ visit, before: was, after: is }: Pair<V>, later: readonly Pair<V>[]): FigureAt<V> {
+function compared<V>({ visit, before: was, after: is }: Pair<V>, next: number | null): FigureAt<V> {
   const [before, after] = [was?.value ?? null, is?.value ?? null];
   if (!was || before === null || after === null)
     return { visit, before, after, change: null, isBeyond: null, isBetter: null, heldPercent: null };
   const change = after - before;
   const isReal = isBeyond(was, change);
-  const next = later.find((one) => one.before)?.before?.value ?? null;
   return {
     ...{ visit, before, after, change },
     isBeyond: isReal,

@@ -44,11 +44,15 @@ export function changesOf(
     facePercent: detectable['face-percent'] ?? detectableChanges['face-percent'].same,
     faceDistances: faceDistances.map(({ label }) => label),
   };
+  const figures = new Map<string, Figure[]>();
+  for (const one of observations) {
+    const at = `${one.visitId} ${one.phase}`;
+    const here = figures.get(at) ?? [];
+    here.push(...figuresOf(anatomy, one, limits));
+    figures.set(at, here);
+  }
   const measured = visits.map((visit) => {
-    const seen = (phase: 'before' | 'after') =>
-      observations
-        .filter((one) => one.visitId === visit.id && one.phase === phase)
-        .flatMap((one) => figuresOf(anatomy, one, limits));
+    const seen = (phase: 'before' | 'after') => figures.get(`${visit.id} ${phase}`) ?? [];
     const asked = askedAt(closings.get(visit.id));
     return {
       visit: { visitId: visit.id, day: shortDay(visit.starts_at) },
