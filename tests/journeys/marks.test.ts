@@ -113,11 +113,30 @@ describe('marks at the table', () => {
       .toMatchObject({ mark: 'fuller', side: 'left' });
   });
 
+  it('keeps what was seen with the step at which it was looked, although the clock went on', async () => {
+    const running = async () =>
+      (await events()).findLast(({ kind }: { kind: string }) => kind === 'start' || kind === 'back').stepId as string;
+    const at = await running();
+    await pace();
+    await page.keyboard.press('c');
+    await pace();
+    await page.keyboard.press('v');
+    await page.waitForSelector('[aria-label="One side held against the other"]');
+    await later(page, 20 * 60_000);
+    await expect.poll(running).not.toBe(at);
+    await page.keyboard.press('ArrowRight');
+    await expect
+      .poll(async () => (await events()).findLast(({ kind }: { kind: string }) => kind === 'mark'))
+      .toMatchObject({ mark: 'fuller', side: 'right', stepId: at });
+    await page.keyboard.press('c');
+    await words(page, 'by hand');
+  });
+
   it('stands at closing beside what was really done, and goes into the note by one press', async () => {
     await go(page, `${house.url}/visits/${visit}/close`);
     await words(page, 'steps in');
     await words(page, 'Tighter at');
-    await words(page, 'Fuller, compared, at left');
+    await words(page, 'Fuller, compared, at right');
     await (await control(page, 'button', 'Take into the note')).click();
     await until(
       page,

@@ -7,6 +7,9 @@ export interface Light {
   readonly rightPercent: Percent;
 }
 
+/** Points across and down of the small copy that is looked at, on the screen and in the house. */
+export const lightPoints = 32;
+
 export type LightWord = 'same' | 'darker' | 'brighter' | 'other-side';
 
 export interface LightChange {
@@ -23,7 +26,7 @@ const sameWithin = 6;
 const sideWithin = 12;
 
 /**
- * Measures how light a picture is. A small copy of it is enough: 32 by 32 points tell the same.
+ * Measures how light a picture is. A small copy of it is enough: `lightPoints` by `lightPoints` tell the same.
  * @param bytes colours row by row, 0–255
  * @param width points of a row, at least 2
  * @param channels bytes of a point: 3, or 4 with opacity, which is left out

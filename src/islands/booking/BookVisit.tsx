@@ -122,7 +122,8 @@ export function BookVisit(props: Props) {
         moving ? bookingWords.moveTheVisit : bookingWords.bookAVisitFor(clientName ? bookingWords.for(clientName) : '')
       }
       isOpen={isOpen}
-      onClose={onClose}
+      // What is booked is booked, however the dialog is left.
+      onClose={outcome ? () => onBooked(outcome.id) : onClose}
     >
       {outcome && (
         <div className={styles['form']} role="status">

@@ -124,12 +124,11 @@ export function Replay({ name, drainageCase, steps, taped, proposed, nodes, sele
       {children}
     </dialog>
   );
-  const standing = useMemo(() => {
+  // The plan stands still behind an open replay: what lies where at the beginning is worked out once.
+  const [standing] = useState(() => {
     const start = startOf(anatomy, drainageCase, taped);
     return start && standingFlow(start);
-    // What a case and a tape run say is the same as long as the plan stands.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [JSON.stringify([drainageCase, taped])]);
+  });
   if (own === 'unreadable' || !standing)
     return dialog(
       <div className={styles['waiting']}>

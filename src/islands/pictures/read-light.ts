@@ -1,7 +1,4 @@
-import { type Light, lightOf } from '../../core/pictures/light';
-
-/** Points across the small copy that is looked at. */
-const side = 32;
+import { type Light, lightOf, lightPoints as side } from '../../core/pictures/light';
 
 /** How light what is drawn or filmed is. @returns undefined where the browser gives no drawing surface */
 export function readLight(source: CanvasImageSource): Light | undefined {

@@ -6,6 +6,7 @@ import type { RegionMark } from '../../ui/body-map/map-marks';
 import { bestDrawing } from '../../ui/body-map/views';
 import { Kbd } from '../../ui/kbd/Kbd';
 import styles from './CompareNow.module.css';
+import { SideButtons } from './SideButtons';
 import { tableWords } from './table.words';
 
 interface Props {
@@ -13,12 +14,6 @@ interface Props {
   readonly onSeen: (side: MarkSide) => void;
   readonly onClose: () => void;
 }
-
-const choices: readonly { readonly side: MarkSide; readonly key: string; readonly words: string }[] = [
-  { side: 'left', key: '←', words: tableWords.clientsLeft },
-  { side: 'both', key: '↓', words: tableWords.alike },
-  { side: 'right', key: '→', words: tableWords.clientsRight },
-];
 
 /** Both halves at once, large enough from where one stands: what is seen is one key, and goes into the record. */
 export function CompareNow({ comparison: { asks, places }, onSeen, onClose }: Props) {
@@ -39,11 +34,7 @@ export function CompareNow({ comparison: { asks, places }, onSeen, onClose }: Pr
         />
       </div>
       <div className={styles['choices']}>
-        {choices.map(({ side, key, words }) => (
-          <button key={side} type="button" data-side={side} onClick={() => onSeen(side)}>
-            <Kbd>{key}</Kbd> {words}
-          </button>
-        ))}
+        <SideButtons both={tableWords.alike} onSide={onSeen} />
       </div>
       <button type="button" className={styles['close']} onClick={onClose}>
         <Kbd>V</Kbd> {tableWords.backToTheWork}

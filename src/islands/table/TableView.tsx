@@ -129,7 +129,7 @@ export function TableView({
   const { sound } = conductor.conducting;
   const nextSound = () => conductor.change({ sound: soundAfter(sound) });
   const { say } = conductor;
-  const compared = table.comparing && markWords[table.comparing.asks].name;
+  const compared = table.looking && markWords[table.looking.asks].name;
   useEffect(() => {
     if (compared !== undefined && sound === 'voice') say(compared);
   }, [compared, say, sound]);
@@ -146,8 +146,8 @@ export function TableView({
       ...{ goOn, goBack, pause, stay, mark: makeMark },
       side: table.asked ? table.answerSide : undefined,
       again: table.again.length > 0 ? makeMark : undefined,
-      compare: table.compare,
-      compared: table.comparing ? table.seen : undefined,
+      compare: table.looking ? table.lookAway : table.compare,
+      compared: table.looking && table.seen,
       takeWay: ({ change }) => refit(change),
       undo: () => refit(noChange),
       toggleSound: nextSound,
@@ -291,9 +291,7 @@ export function TableView({
         onSetSound={() => setIsSetting(true)}
         onClock={() => setIsByClock((on) => !on)}
       />
-      {table.comparing && table.compare && (
-        <CompareNow comparison={table.comparing} onSeen={table.seen} onClose={table.compare} />
-      )}
+      {table.looking && <CompareNow comparison={table.looking} onSeen={table.seen} onClose={table.lookAway} />}
       {isSetting && (
         <Suspense>
           <ConductingDialog

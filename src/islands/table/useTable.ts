@@ -4,7 +4,7 @@ import { droppedOf } from '../../core/table/dropped';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { anatomy } from '../../catalogue/anatomy';
 import type { VisitAtWork } from '../../contracts/visit-views';
-import { comparisonOf } from '../../core/table/compare';
+import { type Comparison, comparisonOf } from '../../core/table/compare';
 import { askedBefore, asksForSide, longerStay, marksOf, withoutWork, withoutTechnique } from '../../core/table/marks';
 import type { MarkKind, MarkSide } from '../../core/table/mark-kinds';
 import { clocksAt, replay } from '../../core/table/progress';
@@ -119,14 +119,17 @@ export function useTable(
     return () => clearTimeout(timer);
   }, [asked]);
   /** Both halves of what is worked, while they are looked at. */
-  const [isComparing, setIsComparing] = useState(false);
+  const [looking, setLooking] = useState<Comparison & { readonly stepId: string }>();
   const comparison = useMemo(() => here && comparisonOf(anatomy, here), [here]);
+  const compare =
+    here && comparison ? () => setLooking((old) => (old ? undefined : { ...comparison, stepId: here.id })) : undefined;
   const seen = useCallback(
     (side: MarkSide) => {
-      if (here && comparison) emit(['mark', here.id, { mark: side === 'both' ? 'alike' : comparison.asks, side }]);
-      setIsComparing(false);
+      // The clock may have gone on meanwhile: what is seen belongs to the step at which it was looked.
+      if (looking) emit(['mark', looking.stepId, { mark: side === 'both' ? 'alike' : looking.asks, side }]);
+      setLooking(undefined);
     },
-    [comparison, emit, here],
+    [emit, looking],
   );
   const dropped = useMemo(() => droppedOf(events), [events]);
   /** One more drop fell in this step, or one was pressed too many; each press says all of the step. */
@@ -178,11 +181,7 @@ export function useTable(
   return {
     ...{ state, steps, overSeconds, index, keeping, goOn, goBack, pause, ways, refit, isChanged },
     ...{ dropped, drop: here?.told?.dropped ? drop : undefined },
-    ...{
-      comparing: isComparing ? comparison : undefined,
-      compare: comparison && (() => setIsComparing((is) => !is)),
-      seen,
-    },
+    ...{ looking, compare, seen, lookAway: () => setLooking(undefined) },
     ...{ marks, mark, asked, again, answerSide, stay, role, takeOver, storeKind },
     ...clocks,
   };

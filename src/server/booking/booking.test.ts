@@ -91,7 +91,7 @@ describe('booking', () => {
     if (placed.kind !== 'saved') throw new Error(placed.kind);
     const note = { date: '2026-11-20', modalities: 'all' as const, writtenBy: 'Dr Moss', words: 'fine', limits: {} };
     await addClearance(house.db, house.client, placed.finding.key, note, actor);
-    const until = await lastDayOfNotes(house.db, house.client, '2026-11-26');
+    const until = await lastDayOfNotes(house.db, house.client, '2026-11-26', ['lymph-drainage']);
     expect(until).toBeDefined();
     const row = await bookVisit(house.db, wish({ repeat: { everyDays: 28, times: 12 } }), actor);
     if (row.kind !== 'saved') throw new Error(row.kind);
@@ -105,7 +105,16 @@ describe('booking', () => {
       .executeTakeFirst();
     expect((last?.starts_at ?? '').slice(0, 10) <= (until ?? '')).toBe(true);
     // A note that has run out by the first visit ends nothing: that day is for the check to say.
-    expect(await lastDayOfNotes(house.db, house.client, '2029-01-01')).toBeUndefined();
+    expect(await lastDayOfNotes(house.db, house.client, '2029-01-01', ['lymph-drainage'])).toBeUndefined();
+  });
+
+  it('is not ended by a note about other work', async () => {
+    const placed = await addFinding(house.db, house.client, finding({ id: 'heart-failure-treated' }), actor);
+    if (placed.kind !== 'saved') throw new Error(placed.kind);
+    const note = { date: '2026-11-20', modalities: ['aromatherapy'], writtenBy: 'Dr Moss', words: 'fine', limits: {} };
+    await addClearance(house.db, house.client, placed.finding.key, note, actor);
+    const row = await bookVisit(house.db, wish({ repeat: { everyDays: 28, times: 12 } }), actor);
+    expect(row).toMatchObject({ kind: 'saved', said: null });
   });
 
   it('keeps the hour of the house when the clocks change between two visits of a row', async () => {

@@ -16,7 +16,8 @@ import { type StaffMember, findStaff } from '../people/people.repository';
 import { insertAudit } from '../house/audit.repository';
 import { findVisit, insertVisit, listFollowing, listVisits, moveTo, setCancelled } from '../visits/visits.repository';
 import { foreseeTreatment, unknownChoices } from '../treatments/make-treatment';
-import { readHouseLibrary } from '../library/read-library';
+import { drainageWork } from '../visits/visit-holds';
+import { type HouseLibrary, readHouseLibrary } from '../library/read-library';
 import { stoneWarmUpMinutes } from '../treatments/room-habits';
 import { dayBounds, isoDay, longDay, shortDay } from '../shared/house-clock';
 import { lastDayOfNotes } from '../screening/last-day-of-notes';
@@ -122,15 +123,20 @@ interface Booked {
   readonly said: string | null;
 }
 
+/** Kinds of work that are booked: of a treatment those of its protocols, else a drainage. */
+const bookedWork = (library: HouseLibrary, { holds }: VisitInput): readonly string[] =>
+  holds?.choices.flatMap(({ protocol }) => library.protocols.get(protocol)?.modality ?? drainageWork) ?? drainageWork;
+
 /** When the visits of a row are: on open days, at the same hour of the wall, and before a note on record runs out. */
 async function startsOf(
   db: Db,
   { startsAt, repeat, clientId }: VisitInput,
   staff: StaffMember | undefined,
+  modalities: readonly string[],
 ): Promise<{ readonly starts: readonly string[]; readonly said: string | null }> {
   if (!repeat || repeat.times < 2) return { starts: [startsAt], said: null };
   const firstDay = isoDay(startsAt);
-  const lastDay = await lastDayOfNotes(db, clientId, firstDay);
+  const lastDay = await lastDayOfNotes(db, clientId, firstDay, modalities);
   const found = seriesDays({ firstDay, ...repeat, daysOff: staff ? daysOffOf(staff) : [], lastDay });
   const starts = found.days.map((day) => addDays(parseISO(startsAt), daysBetween(firstDay, day)).toISOString());
   const said = [
@@ -153,9 +159,10 @@ export async function bookVisit(db: Db, input: VisitInput, actor: Actor): Promis
   const staff = await findStaff(db, input.therapistId);
   if (!staff || staff.role === 'assistant' || staff.leftAt)
     errors.push({ path: 'therapistId', message: bookingAnswers.thereIsNoSuchTherapist });
-  if (input.holds) errors.push(...unknownChoices(await readHouseLibrary(db), input.holds).map(underHolds));
+  const library = await readHouseLibrary(db);
+  if (input.holds) errors.push(...unknownChoices(library, input.holds).map(underHolds));
   if (errors.length > 0) return { kind: 'refused', errors };
-  const { starts, said } = await startsOf(db, input, staff);
+  const { starts, said } = await startsOf(db, input, staff, bookedWork(library, input));
   const series = starts.length > 1 ? randomUUID() : null;
   const { holds, ...booked } = input;
   const result = await db.transaction().execute(async (trx) => {

@@ -1,8 +1,5 @@
 import sharp from 'sharp';
-import { type Light, lightOf } from '../../core/pictures/light';
-
-/** Points across the small copy that is looked at. */
-const side = 32;
+import { type Light, lightOf, lightPoints as side } from '../../core/pictures/light';
 
 /** How light a picture is. @returns null for what no picture can be made of */
 export async function measureLight(content: Uint8Array): Promise<Light | null> {
