@@ -67,6 +67,19 @@ describe('pictures of a client', () => {
     expect(await page.evaluate(() => document.querySelectorAll('video').length)).toBe(0);
   });
 
+  it('can be asked for and taken on a phone too, which has the better camera', async () => {
+    const isSeen = (text: string) =>
+      page.evaluate((wanted) => {
+        const found = [...document.querySelectorAll('button, label')].find((one) => one.textContent?.trim() === wanted);
+        const box = found?.getBoundingClientRect();
+        return box !== undefined && box.width > 0 && box.right <= window.innerWidth;
+      }, text);
+    await page.setViewport({ width: 390, height: 844 });
+    for (const text of ['Use the camera', 'Choose a picture', 'no pictures'])
+      await expect.poll(() => isSeen(text)).toBe(true);
+    await page.setViewport({ width: 1280, height: 800 });
+  });
+
   it('says that the light is another, while that can still be changed', async () => {
     await put(await grey('light.png', 250));
     await words(page, '% brighter than last time');

@@ -12,15 +12,27 @@ interface Props {
   readonly foot: ReactNode;
   /** Numbers are typed here: on a touch screen on the house's own pad. */
   readonly hasPad?: boolean;
+  /** What stands in place of the body is worked with, and stays on a narrow screen. */
+  readonly isBodyWorked?: boolean;
   /** The body takes most of the room, to be drawn on. */
   readonly isBodyLarge?: boolean;
 }
 
 /** The body at the left, what is entered in the middle, what it says at the right, keys at the foot. */
-export function Frame({ bodyLabel, body, main, asideLabel, aside, foot, hasPad = false, isBodyLarge = false }: Props) {
+export function Frame({
+  bodyLabel,
+  body,
+  main,
+  asideLabel,
+  aside,
+  foot,
+  hasPad = false,
+  isBodyWorked = false,
+  isBodyLarge = false,
+}: Props) {
   return (
     <HasPad value={hasPad}>
-      <div className={styles['view']} data-body={isBodyLarge ? 'large' : undefined}>
+      <div className={styles['view']} data-body={isBodyLarge ? 'large' : isBodyWorked ? 'worked' : undefined}>
         <section className={styles['body']} aria-label={bodyLabel}>
           {body}
         </section>

@@ -27,6 +27,7 @@ export default function PictureSheet({ view, phase, head, onward }: SheetProps) 
   const agreement = <Agreement clientId={clientId} pictures={pictures} onAnswered={setPictures} />;
   return (
     <Frame
+      isBodyWorked
       bodyLabel={measureWords.takeAPicture}
       body={
         isAgreed ? (
