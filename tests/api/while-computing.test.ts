@@ -42,10 +42,9 @@ describe('while something heavy is computed', () => {
     isOver = true;
     await others;
     expect(took).toBeLessThan(slackFactor * 2000);
-    waits.sort((a, b) => a - b);
-    // On the thread of the house they would wait as long as the question takes.
-    const p99 = waits[Math.floor(0.99 * (waits.length - 1))] ?? 0;
-    expect(p99).toBeLessThan(Math.max(slackFactor * 50, took / 4));
+    // On the thread of the house one of them would wait as long as the question takes, and hardly another be served.
+    expect(waits.length).toBeGreaterThan(5);
+    expect(Math.max(...waits)).toBeLessThan(Math.max(slackFactor * 50, took * 0.6));
   });
 
   it('more than can wait are asked to come again, and nothing is lost for the others', async () => {
