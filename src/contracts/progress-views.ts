@@ -18,15 +18,8 @@ export const CoursePoint = z.object({
   excessMl: z.number().nullable(),
   excessSdMl: z.number().nullable(),
   excessPercent: z.number().nullable(),
-  segments: z
-    .array(
-      z.object({
-        from: z.number(),
-        to: z.number(),
-        ml: z.number(),
-      }),
-    )
-    .readonly(),
+  /** What each stretch of the course holds more than the other side (or holds, where only one is taped); null where it was not taped. */
+  stretchMl: z.array(z.number().nullable()).readonly(),
   /** A number of it still has to be looked at. */
   isProvisional: z.boolean(),
   /** The affected limb after the work of the same visit. */
@@ -63,6 +56,8 @@ export const LimbCourse = z.object({
   volumeUnit: z.enum(volumeUnits),
   fromCm: z.number(),
   toCm: z.number(),
+  /** Between the points that the whole course shares, cm. */
+  stretches: z.array(z.object({ from: z.number(), to: z.number() })).readonly(),
   points: z.array(CoursePoint).readonly(),
   leftOut: z
     .array(
@@ -183,13 +178,21 @@ export const HomeCourse = z.object({
 });
 export type HomeCourse = z.infer<typeof HomeCourse>;
 
-export const ProgressView = z.object({
+/** What Progress begins with: how the swelling, the skin and the liking have gone over the visits. */
+export const ProgressHead = z.object({
   client: ClientBrief,
   house: z.string(),
   today: z.string(),
   courses: z.array(LimbCourse).readonly(),
   /** Oldest first. */
   visits: z.array(CourseVisit).readonly(),
+  feedback: z.array(FeedbackLine).readonly(),
+  home: z.array(HomeCourse).readonly(),
+});
+export type ProgressHead = z.infer<typeof ProgressHead>;
+
+/** What stands beneath it, and is asked for once the page stands. */
+export const ProgressDetails = z.object({
   seen: SeenTable,
   /** Before and after of everything that is measured beside the tape. */
   changes: z.array(ChangeView).readonly(),
@@ -198,7 +201,8 @@ export const ProgressView = z.object({
   earned: EarnedView,
   /** What hands found over the last visits, the most present first. */
   remembered: z.array(RememberedView).readonly(),
-  feedback: z.array(FeedbackLine).readonly(),
-  home: z.array(HomeCourse).readonly(),
 });
-export type ProgressView = z.infer<typeof ProgressView>;
+export type ProgressDetails = z.infer<typeof ProgressDetails>;
+
+/** All of it, as a report takes it. */
+export type ProgressView = ProgressHead & ProgressDetails;

@@ -11,6 +11,7 @@ import { LibraryView } from '../islands/library/LibraryView';
 import { MeasureView } from '../islands/measure/MeasureView';
 import { Bottles } from '../islands/oils/Bottles';
 import { OilBench } from '../islands/oils/OilBench';
+import { Details } from '../islands/progress/Details';
 import { ProgressView } from '../islands/progress/ProgressView';
 import { RoomList } from '../islands/room/RoomList';
 import { Tablet } from '../islands/tablet/Tablet';
@@ -144,14 +145,21 @@ describe('nothing odd stands in', () => {
 
   it('the closing of any visit', () =>
     expectSound(visits, async (id) => {
-      const view = await readClose(db, id, now);
+      const view = await readClose(db, id);
       return view && <CloseView view={view} />;
     }));
 
   it('the progress of any client', () =>
     expectSound(clients, async (id) => {
       const view = await readProgress(db, id, now);
-      return view && <ProgressView view={view} />;
+      return (
+        view && (
+          <>
+            <ProgressView head={view} />
+            <Details clientId={view.client.id} details={view} />
+          </>
+        )
+      );
     }));
 
   it('the oil bench, for the house and for any visit of the day', () =>

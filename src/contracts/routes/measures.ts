@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { ImportPlan, ImportStep, ImportView } from '../imports';
 import { TogetherView } from '../earned-views';
+import { ProgressDetails } from '../progress-views';
 import { FlagView, MeasureView, ObservationView } from '../measure-views';
 import { ClientMeasuringInput, MeasuringInput, ObservationInput, ProtocolInput } from '../measures';
 import { TapingInput } from '../record';
@@ -45,6 +46,13 @@ export const measureRoutes = {
     params: { id: VisitNumber, key: Id },
     summary: 'Takes an observation back; it stays in the history.',
     answer: savedOnly,
+  }),
+  readProgressDetails: get('/api/clients/{id}/progress', {
+    who: 'therapist',
+    what: 'client',
+    params: { id: ClientNumber },
+    summary: 'What was measured before and after the work, found by hands and seen over the visits, beside the courses.',
+    answer: ProgressDetails,
   }),
   progressReport: get('/api/clients/{id}/progress.pdf', {
     who: 'therapist',

@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { ObservationInput } from '../../contracts/measures';
 import { saveObservation } from '../../server/measures/save-observation';
 import { answerPictures } from '../../server/pictures/answer-pictures';
-import { actor, larger, now, openHouse, tapeLegs, type TestHouse } from '../../server/shared/test-house';
+import { actor, larger, openHouse, tapeLegs, type TestHouse } from '../../server/shared/test-house';
 import { bookFor, follow, mayAll, planFor } from '../../server/treatments/treatment-fixtures';
 import { readClose } from '../../server/visits/read-close';
 import { Ahead } from './Ahead';
@@ -17,7 +17,7 @@ beforeEach(async () => {
 });
 
 const viewOf = async (visit = house.visit) => {
-  const view = await readClose(house.db, visit, now);
+  const view = await readClose(house.db, visit);
   if (!view) throw new Error('no visit');
   return view;
 };

@@ -4,7 +4,7 @@ import { ObservationInput } from '../../contracts/measures';
 import { usualMeasuring } from '../../core/swelling/settings';
 import { actor, book, now, openHouse, taping, type TestHouse } from '../../server/shared/test-house';
 import { readMeasure } from '../../server/measures/read-measure';
-import { readProgress } from '../../server/measures/read-progress';
+import { readProgressHead } from '../../server/measures/read-progress';
 import { saveMeasuring } from '../../server/measures/save-measuring';
 import { saveObservation } from '../../server/measures/save-observation';
 import { saveTaping } from '../../server/measures/save-taping';
@@ -175,14 +175,14 @@ describe('words for what was found', () => {
 
 describe('the progress view', () => {
   const progress = async () => {
-    const view = await readProgress(house.db, house.client, now);
+    const view = await readProgressHead(house.db, house.client, now);
     if (!view) throw new Error('no client');
     return view;
   };
   it('says honestly that there is nothing, or one visit only', async () => {
-    expect(renderToStaticMarkup(<ProgressView view={await progress()} />)).toContain('Nothing has been measured');
+    expect(renderToStaticMarkup(<ProgressView head={await progress()} />)).toContain('Nothing has been measured');
     await tape(house.visit, [23, 25, 28, 32, 35]);
-    const one = renderToStaticMarkup(<ProgressView view={await progress()} />);
+    const one = renderToStaticMarkup(<ProgressView head={await progress()} />);
     expect(one).toContain('One visit so far.');
     expect(one).toContain('A chart begins with the second visit.');
   });
@@ -197,6 +197,6 @@ describe('the progress view', () => {
     const table = renderToStaticMarkup(<FiguresTable course={course} visits={view.visits} />);
     expect(table).toContain('taped by other points');
     expect(table.match(/<tr>/g)).toHaveLength(3);
-    expect(renderToStaticMarkup(<ProgressView view={view} />)).toContain('too few to tell a trend');
+    expect(renderToStaticMarkup(<ProgressView head={view} />)).toContain('too few to tell a trend');
   });
 });

@@ -13,12 +13,12 @@ const leastMl = 2;
 
 /** Two dates held against each other on the body: where it has become smaller, and where larger. */
 export function CompareDates({ course }: { readonly course: LimbCourse }) {
-  const { points, limb, side } = course;
+  const { points, stretches, limb, side } = course;
   const volumes = volumesIn(course.volumeUnit);
   const [from, setFrom] = useState(points[0]?.date ?? '');
   const [to, setTo] = useState(points.at(-1)?.date ?? '');
   const [earlier, later] = [points.find(({ date }) => date === from), points.find(({ date }) => date === to)];
-  const changes = earlier && later ? changesBetween(earlier, later) : [];
+  const changes = earlier && later ? changesBetween(stretches, earlier, later) : [];
   const total = changes.reduce((sum, { ml }) => sum + ml, 0);
   const most = Math.max(1, ...changes.map(({ ml }) => Math.abs(ml)));
   const bands = changes
@@ -29,7 +29,7 @@ export function CompareDates({ course }: { readonly course: LimbCourse }) {
       strength: Math.abs(change.ml) / most,
       tone: change.ml < 0 ? 'smaller' : 'larger',
     }));
-  const positions = (points[0]?.segments ?? []).flatMap((one, i) => (i === 0 ? [one.from, one.to] : [one.to]));
+  const positions = stretches.flatMap((one, i) => (i === 0 ? [one.from, one.to] : [one.to]));
   const strongest = [...changes].sort((a, b) => Math.abs(b.ml) - Math.abs(a.ml))[0];
   return (
     <section className={styles['compare']} aria-label={progressWords.twoDatesCompared}>
@@ -73,10 +73,10 @@ export function CompareDates({ course }: { readonly course: LimbCourse }) {
   );
 }
 
-function changesBetween(earlier: CoursePoint, later: CoursePoint) {
-  return later.segments.flatMap((one) => {
-    const before = earlier.segments.find(({ from, to }) => from === one.from && to === one.to);
-    return before ? [{ from: one.from, to: one.to, ml: one.ml - before.ml }] : [];
+function changesBetween(stretches: LimbCourse['stretches'], earlier: CoursePoint, later: CoursePoint) {
+  return stretches.flatMap((stretch, i) => {
+    const [was, is] = [earlier.stretchMl[i] ?? null, later.stretchMl[i] ?? null];
+    return was === null || is === null ? [] : [{ ...stretch, ml: is - was }];
   });
 }
 

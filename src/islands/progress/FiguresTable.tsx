@@ -1,9 +1,11 @@
+import { useState } from 'react';
 import { progressWords } from './progress.words';
 import type { Millilitres } from '../../core/quantities';
 import { pressureAnswers, warmthAnswers } from '../../catalogue/swelling/scales.data';
 import type { CourseVisit, FeedbackLine, LimbCourse, SeenTable } from '../../contracts/progress-views';
 import { formatNumber, formatSigned } from '../../core/units';
 import { volumesIn } from '../../core/volume-units';
+import { Button } from '../../ui/button/Button';
 import styles from './ProgressView.module.css';
 
 const shown = (value: number | null, decimals = 0) => (value === null ? '–' : formatNumber(value, decimals));
@@ -14,9 +16,29 @@ interface Props {
   readonly visits: readonly CourseVisit[];
 }
 
+/** What a look at the last visits takes; the rest is one press away. */
+const shownFirst = 12;
+
+interface ShowAllProps {
+  readonly rows: readonly unknown[];
+  readonly all: readonly unknown[];
+  readonly onShow: () => void;
+}
+
+function ShowAll({ rows, all, onShow }: ShowAllProps) {
+  if (rows.length === all.length) return null;
+  return (
+    <Button look="link" onClick={onShow}>
+      {progressWords.showAll(all.length)}
+    </Button>
+  );
+}
+
 /** Every figure of a course, newest first. */
 export function FiguresTable({ course, visits }: Props) {
+  const [isWhole, setIsWhole] = useState(false);
   const volumes = volumesIn(course.volumeUnit);
+  const rows = isWhole ? course.points.toReversed() : course.points.toReversed().slice(0, shownFirst);
   const millilitres = (ml: Millilitres | null) => (ml === null ? '–' : volumes.bare(ml));
   const responses = new Map(course.responses.map((one) => [one.date, one]));
   const byVisit = new Map(visits.map((visit) => [visit.visitId, visit]));
@@ -59,7 +81,7 @@ export function FiguresTable({ course, visits }: Props) {
             </tr>
           </thead>
           <tbody>
-            {course.points.toReversed().map((point) => {
+            {rows.map((point) => {
               const response = responses.get(point.date);
               const visit = point.visitId === null ? undefined : byVisit.get(point.visitId);
               return (
@@ -97,6 +119,7 @@ export function FiguresTable({ course, visits }: Props) {
           </tbody>
         </table>
       </div>
+      <ShowAll rows={rows} all={course.points} onShow={() => setIsWhole(true)} />
       {course.leftOut.length > 0 && (
         <p className={styles['soft']}>
           {progressWords.notPartOfThisSeries} {course.leftOut.map(({ day, why }) => `${day} (${why})`).join(', ')}.
@@ -115,6 +138,8 @@ function fadeWords({ rednessRise, fadeMinutes }: CourseVisit): string {
 
 /** What was felt, seen and asked, visit by visit. */
 export function SeenFigures({ seen }: { readonly seen: SeenTable }) {
+  const [isWhole, setIsWhole] = useState(false);
+  const rows = isWhole ? seen.rows : seen.rows.slice(0, shownFirst);
   return (
     <section className={styles['table']} aria-label={progressWords.feltSeenAndAsked}>
       <h2>{progressWords.feltSeenAndAskedBeforeThe}</h2>
@@ -136,7 +161,7 @@ export function SeenFigures({ seen }: { readonly seen: SeenTable }) {
             </tr>
           </thead>
           <tbody>
-            {seen.rows.map(({ visitId, day, cells }) => (
+            {rows.map(({ visitId, day, cells }) => (
               <tr key={visitId}>
                 <th scope="row">{day}</th>
                 {cells.map((cell, i) => (
@@ -147,6 +172,7 @@ export function SeenFigures({ seen }: { readonly seen: SeenTable }) {
           </tbody>
         </table>
       </div>
+      <ShowAll rows={rows} all={seen.rows} onShow={() => setIsWhole(true)} />
     </section>
   );
 }

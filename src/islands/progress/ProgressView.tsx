@@ -3,21 +3,19 @@ import { lazy, useCallback, useState } from 'react';
 import { courseOption, type Quantity } from '../../charts/course-options';
 import type { Palette } from '../../charts/palette';
 import { fadeOption, feelings, likings, responseOption, scoresOption } from '../../charts/visit-options';
-import type { LimbCourse, ProgressView as View } from '../../contracts/progress-views';
+import type { LimbCourse, ProgressHead as View } from '../../contracts/progress-views';
 import { countInWords, trendInWords, volumeTrendInWords } from '../../core/swelling/trend-words';
 import { formatNumber } from '../../core/units';
 import { volumesIn } from '../../core/volume-units';
 import { ButtonLink } from '../../ui/button/Button';
 import { Drawn } from '../../ui/charts/Drawn';
 import { Choice } from '../../ui/choice/Choice';
-import { ChangesOverVisits } from '../changes/ChangesOverVisits';
-import { Pairs } from '../pictures/Pairs';
-import { Earned } from '../together/Earned';
 import { AtHome } from './AtHome';
 import { CompareDates } from './CompareDates';
 import { CourseAhead } from './CourseAhead';
-import { FeedbackTable, FiguresTable, SeenFigures } from './FiguresTable';
-import { Remembered } from './Remembered';
+import { AskedDetails } from './Details';
+import { FeedbackTable, FiguresTable } from './FiguresTable';
+import { useDetails } from './useDetails';
 import styles from './ProgressView.module.css';
 
 const ProgressChart = lazy(() => import('./ProgressChart'));
@@ -34,7 +32,9 @@ const names: Readonly<Record<What, string>> = {
 };
 
 /** Is the swelling going down, and does it stay down between visits? */
-export function ProgressView({ view }: { readonly view: View }) {
+export function ProgressView({ head: view }: { readonly head: View }) {
+  const asked = useDetails(view.client.id);
+  const details = asked && 'details' in asked ? asked.details : undefined;
   const [courseKey, setCourseKey] = useState(view.courses[0]?.key);
   const course = view.courses.find(({ key }) => key === courseKey);
   const offered = offeredOf(view, course);
@@ -51,7 +51,7 @@ export function ProgressView({ view }: { readonly view: View }) {
         </div>
         <div className={styles['links']}>
           <ButtonLink href={`/measures?client=${view.client.id}`}>{progressWords.figuresInAndOut}</ButtonLink>
-          {(course || view.changes.length > 0 || view.remembered.length > 0) && (
+          {(course || (details && (details.changes.length > 0 || details.remembered.length > 0))) && (
             <ButtonLink
               look="filled"
               href={`/api/clients/${view.client.id}/progress.pdf${course ? `?limb=${encodeURIComponent(`${course.side} ${course.limb}`)}` : ''}`}
@@ -88,13 +88,10 @@ export function ProgressView({ view }: { readonly view: View }) {
       {course?.points.some(({ excessMl }) => excessMl !== null) && (
         <CourseAhead key={`ahead ${courseKey}`} clientId={view.client.id} course={course} />
       )}
-      {course && <FiguresTable course={course} visits={view.visits} />}
-      <ChangesOverVisits changes={view.changes} />
-      <Pairs clientId={view.client.id} pictures={view.pictures} />
-      <Earned earned={view.earned} />
-      <Remembered remembered={view.remembered} />
-      {view.home.length > 0 && <AtHome home={view.home} />}
-      {view.seen.rows.length > 0 && <SeenFigures seen={view.seen} />}
+      {course && <FiguresTable key={`figures ${courseKey}`} course={course} visits={view.visits} />}
+      <AskedDetails clientId={view.client.id} asked={asked}>
+        {view.home.length > 0 && <AtHome home={view.home} />}
+      </AskedDetails>
       {view.feedback.length > 0 && <FeedbackTable feedback={view.feedback} />}
       <p className={styles['foot']}>{progressWords.measuredByTapeAndToldBy}</p>
     </main>

@@ -50,7 +50,12 @@ export const progressWords = {
   everyFirst: 'one every',
   thenEvery: 'then one every',
 
+  // Details
+  lookingThroughTheVisits: 'The visits are being looked through …',
+  askAgain: 'Ask again',
+
   // FiguresTable
+  showAll: (visits: number) => `Show all ${visits} visits`,
   allFigures: 'All figures',
   to2: 'to',
   cmEveryVolumeIsWorkedOut: 'cm; every volume is worked out afresh over this stretch.',

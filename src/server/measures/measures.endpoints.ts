@@ -1,4 +1,5 @@
 import { measureRoutes as routes } from '../../contracts/routes/measures';
+import { findClient } from '../clients/clients.repository';
 import { readName } from '../clients/read-name';
 import { endpoints, fileAnswer } from '../http/endpoint';
 import { invalidFields } from '../http/problem';
@@ -8,7 +9,7 @@ import { startImport, storeImport } from './import-measures';
 import { pairsForPaper } from '../pictures/pairs-for-paper';
 import { print } from '../paper/print';
 import { readMeasure } from './read-measure';
-import { readProgress } from './read-progress';
+import { readProgress, readProgressDetails } from './read-progress';
 import { removeProtocol, saveClientMeasuring, saveMeasuring, saveProtocol } from './save-measuring';
 import { removeObservation, saveObservation } from './save-observation';
 import { saveTaping } from './save-taping';
@@ -20,6 +21,8 @@ export const measureEndpoints = endpoints(routes, {
   saveTaping: ({ db, params, body, actor }) => saveTaping(db, params.id, body, actor),
   saveObservation: ({ db, params, body, actor }) => saveObservation(db, params.id, body, actor),
   removeObservation: ({ db, params, actor }) => removeObservation(db, params.id, params.key, actor),
+  readProgressDetails: async ({ db, params: { id }, actor }) =>
+    (await findClient(db, id)) && readProgressDetails(db, id, actor.now),
   progressReport: async ({ db, params: { id }, query, actor }) => {
     const [view, client] = await Promise.all([readProgress(db, id, actor.now), readName(db, id)]);
     if (!view || !client) return undefined;

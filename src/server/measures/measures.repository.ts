@@ -1,5 +1,5 @@
 import type { ClientId, VisitId } from '../../core/ids';
-import type { ObservationInput, ObservationKind, ProtocolInput } from '../../contracts/measures';
+import type { ObservationInput, ObservationKind, ObservationValue, ProtocolInput } from '../../contracts/measures';
 import type { ObservationView } from '../../contracts/measure-views';
 import type { TapeProtocol } from '../../core/swelling/protocol';
 import type { ReferralLevel } from '../../core/swelling/referral';
@@ -128,6 +128,37 @@ export async function listObservationsOfClient(db: Db, clientId: ClientId): Prom
     .orderBy('id')
     .execute();
   return rows.map(toObservation);
+}
+
+/** At which visits of a client anything was observed. */
+export async function listObservedVisits(db: Db, clientId: ClientId): Promise<readonly (VisitId | null)[]> {
+  const rows = await db
+    .selectFrom('observation')
+    .select('visit_id')
+    .distinct()
+    .where('client_id', '=', clientId)
+    .where('ended_at', 'is', null)
+    .execute();
+  return rows.map((row) => row.visit_id);
+}
+
+/** How each visit was felt, as it was asked last: before the work, or after it. */
+export async function lastScoresByVisit(
+  db: Db,
+  clientId: ClientId,
+): Promise<ReadonlyMap<VisitId | null, ObservationValue<'scores'>>> {
+  const rows = await db
+    .selectFrom('observation')
+    .select(['visit_id', 'value_json'])
+    .where('client_id', '=', clientId)
+    .where('kind', '=', 'scores')
+    .where('ended_at', 'is', null)
+    .orderBy('taken_at')
+    .orderBy('id')
+    .execute();
+  const texts = new Map(rows.map((row) => [row.visit_id, row.value_json]));
+  const column = valueColumn('scores');
+  return new Map([...texts].map(([visit, text]) => [visit, column.read(text)]));
 }
 
 export async function findObservation(db: Db, visitId: VisitId, key: number): Promise<ObservationRow | undefined> {

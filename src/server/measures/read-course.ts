@@ -41,7 +41,8 @@ export function coursesOf(
     const before = series.points.filter(({ taping }) => taping.phase !== 'after');
     const [newest] = before.slice(-1);
     if (!newest) return [];
-    const points = before.map((point) => toPoint(point, afterOf(series.points, point)));
+    const stretches = newest.volume.segments.map(({ from, to }) => ({ from, to }));
+    const points = before.map((point) => toPoint(point, afterOf(series.points, point), stretches));
     const excess = points.flatMap(({ date, excessMl }): DatedValue[] =>
       excessMl === null ? [] : [{ date, value: excessMl }],
     );
@@ -58,6 +59,7 @@ export function coursesOf(
         volumeUnit: house.volumeUnit,
         fromCm: series.fromCm,
         toCm: series.toCm,
+        stretches,
         points,
         leftOut: series.leftOut
           .filter(({ taping }) => taping.phase !== 'after')
@@ -79,7 +81,7 @@ const afterOf = (all: readonly Point[], { taping }: Point) =>
     ? undefined
     : all.find((other) => other.taping.visitId === taping.visitId && other.taping.phase === 'after');
 
-function toPoint({ taping, volume }: Point, after: Point | undefined): CoursePoint {
+function toPoint({ taping, volume }: Point, after: Point | undefined, stretches: LimbCourse['stretches']): CoursePoint {
   const { eight, weightKg, confirmed } = taping.context;
   const cm = (length: number | null) => (length === null ? null : toCm(length, taping.unit));
   return {
@@ -92,7 +94,10 @@ function toPoint({ taping, volume }: Point, after: Point | undefined): CoursePoi
     excessMl: volume.excessMl,
     excessSdMl: volume.excessSdMl,
     excessPercent: volume.excessPercent,
-    segments: volume.segments.map((one) => ({ from: one.from, to: one.to, ml: one.excessMl ?? one.affectedMl })),
+    stretchMl: stretches.map(({ from, to }) => {
+      const own = volume.segments.find((one) => one.from === from && one.to === to);
+      return own ? (own.excessMl ?? own.affectedMl) : null;
+    }),
     isProvisional: volume.warnings.some(
       ({ code, position }) => isDoubt(code) && !confirmed.includes(warningKey(code, position)),
     ),

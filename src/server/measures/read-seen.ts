@@ -4,6 +4,7 @@ import type { SeenTable } from '../../contracts/progress-views';
 import { faceComposite } from '../../core/swelling/face';
 import { impedanceRatio } from '../../core/swelling/impedance';
 import { formatNumber, formatSigned } from '../../core/units';
+import { shortDay } from '../shared/house-clock';
 import { measuresAnswers } from './measures.answers';
 
 type Seen<K extends ObservationView['kind']> = Extract<ObservationView, { readonly kind: K }>['value'];
@@ -82,14 +83,22 @@ function inCm(length: number | null | undefined): string | null {
 /**
  * What was felt, seen and asked before the work, visit by visit, the newest first; of several places the strongest is
  * told. Columns and visits without anything are left out.
+ * @param visits the newest first
  */
 export function seenTable(
-  visits: readonly { readonly visitId: VisitId; readonly day: string }[],
+  visits: readonly { readonly id: VisitId; readonly starts_at: string }[],
   observations: readonly ObservationView[],
 ): SeenTable {
-  const rows = visits.toReversed().map(({ visitId, day }) => {
-    const here = observations.filter((one) => one.visitId === visitId && one.phase === 'before');
-    return { visitId, day, cells: columns.map(({ told }) => told(here)) };
+  const before = new Map<VisitId | null, ObservationView[]>();
+  for (const one of observations) {
+    if (one.phase !== 'before') continue;
+    const here = before.get(one.visitId);
+    if (here) here.push(one);
+    else before.set(one.visitId, [one]);
+  }
+  const rows = visits.flatMap(({ id, starts_at }) => {
+    const here = before.get(id);
+    return here ? [{ visitId: id, day: shortDay(starts_at), cells: columns.map(({ told }) => told(here)) }] : [];
   });
   const used = columns.map((_, i) => rows.some(({ cells }) => cells[i] != null));
   return {

@@ -110,7 +110,7 @@ describe('a picture', () => {
   it('is handed on to closing and to progress', async () => {
     await photo();
     await photo(limbs, 'after');
-    const close = await readClose(house.db, house.visit, actor.now);
+    const close = await readClose(house.db, house.visit);
     const progress = await readProgress(house.db, house.client, actor.now);
     for (const view of [close, progress])
       expect(view?.pictures.photos.map(({ phase }) => phase)).toEqual(['before', 'after']);

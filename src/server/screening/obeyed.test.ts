@@ -113,7 +113,7 @@ describe('a decision is obeyed by', () => {
     const said = async (day: number) => {
       const visit = await bookFor(house, day, ['relaxing-face']);
       await planFor(house, visit, ['relaxing-face']);
-      return (await readClose(house.db, visit, actor.now))?.aftercare ?? [];
+      return (await readClose(house.db, visit))?.aftercare ?? [];
     };
     expect(await said(1)).not.toContain('get-up-slowly');
     await brings('vertigo');

@@ -93,10 +93,10 @@ describe('signing off', () => {
 describe('the end of a visit', () => {
   it('proposes what to mind by what was done and by the client', async () => {
     await giveIt();
-    const close = await readClose(house.db, house.visit, now);
+    const close = await readClose(house.db, house.visit);
     expect(close?.aftercare).toEqual(expect.arrayContaining(['garment', 'no-heat', 'get-up-slowly', 'not-normal']));
     expect(close?.aftercare).not.toContain('oil-stays');
-    expect(await readClose(house.db, 9999, now)).toBeUndefined();
+    expect(await readClose(house.db, 9999)).toBeUndefined();
   });
 
   it('reminds the day of the skin ten minutes later, until it was looked at', async () => {

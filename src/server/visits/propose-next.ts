@@ -12,7 +12,7 @@ import { findVisit, listVisitsOfClient } from './visits.repository';
 import { daysOffOf } from '../booking/booking';
 import { clockTime, isoDay, longDay } from '../shared/house-clock';
 import { lastWorkOf } from '../clients/read-client';
-import { readProgress } from '../measures/read-progress';
+import { readCourses } from '../measures/read-courses';
 import { readVisitFrame } from './read-visit';
 import { readLedger } from '../treatments/treatment-facts';
 import { visitsAnswers } from './visits.answers';
@@ -20,11 +20,11 @@ import { visitsAnswers } from './visits.answers';
 const gapsLookedAt = 4;
 
 /** When the client of a visit had best come again, with the reasons. @returns null when there is no such visit */
-export async function proposeNext(db: Db, visitId: VisitId, now: Date): Promise<NextVisitView | null> {
+export async function proposeNext(db: Db, visitId: VisitId): Promise<NextVisitView | null> {
   const [visit, row] = await Promise.all([readVisitFrame(db, visitId), findVisit(db, visitId)]);
   if (!visit || !row) return null;
-  const [progress, visits, { timesThisWeek: times }, closing, therapists, staff] = await Promise.all([
-    readProgress(db, visit.client.id, now),
+  const [{ courses }, visits, { timesThisWeek: times }, closing, therapists, staff] = await Promise.all([
+    readCourses(db, visit.client.id),
     listVisitsOfClient(db, visit.client.id),
     readLedger(db, visit),
     latestClosing(db, visitId),
@@ -32,7 +32,7 @@ export async function proposeNext(db: Db, visitId: VisitId, now: Date): Promise<
     findStaff(db, row.therapist_id),
   ]);
   const today = isoDay(visit.startsAt);
-  const [course] = progress?.courses ?? [];
+  const [course] = courses;
   const isSwelling = visit.purpose === 'swelling';
   const next = nextVisit({
     today,

@@ -32,7 +32,7 @@ function aheadOf(courses: readonly LimbCourse[]): CloseView['ahead'] {
 }
 
 /** What the end of a visit shows: what was used, what the client should mind, when to come again. @returns undefined for no visit */
-export async function readClose(db: Db, visitId: VisitId, now: Date): Promise<CloseView | undefined> {
+export async function readClose(db: Db, visitId: VisitId): Promise<CloseView | undefined> {
   const record = await readVisitFrame(db, visitId);
   if (!record) return undefined;
   const visit = await completeVisit(db, record);
@@ -49,7 +49,7 @@ export async function readClose(db: Db, visitId: VisitId, now: Date): Promise<Cl
     pictures: await readPictures(db, visit.client.id),
     ahead: aheadOf(courses),
     isTaped: visit.purpose === 'swelling' && visit.focus.some((id) => limbOfArea(id) !== undefined),
-    next: await proposeNext(db, visitId, now),
+    next: await proposeNext(db, visitId),
     aftercare: aftercareFor({
       modalities: input,
       purpose: visit.purpose,

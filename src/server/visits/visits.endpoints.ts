@@ -13,8 +13,8 @@ export const visitEndpoints = endpoints(routes, {
   handOver: ({ db, params, body, actor }) => handOver(db, params.id, body.therapistId, actor),
   saveClosing: ({ db, params, body, actor }) => saveClosing(db, params.id, body, actor),
   finishVisit: ({ db, params, actor }) => finishVisit(db, params.id, actor),
-  aftercare: async ({ db, params, query, actor }) => {
-    const [close, house] = await Promise.all([readClose(db, params.id, actor.now), readHouseFacts(db)]);
+  aftercare: async ({ db, params, query }) => {
+    const [close, house] = await Promise.all([readClose(db, params.id), readHouseFacts(db)]);
     if (!close) return undefined;
     const chosen = close.visit.closing?.aftercare ?? close.aftercare;
     const from = { name: house?.name ?? '', phone: house?.phone };
