@@ -84,7 +84,7 @@ describe('what was measured, as figures', () => {
     const [whole] = seen('face', face);
     const [part] = seen('face', { ...face, rightCm: [...Array(6).fill(10), null] });
     expect(part).toMatchObject({ value: 120, name: 'face, 6 distances a side' });
-    const courses = coursesOfFigures([{ visit: 1, before: whole ? [whole] : [], after: part ? [part] : [] }]);
+    const courses = coursesOfFigures([{ visit: { id: 1 }, before: whole ? [whole] : [], after: part ? [part] : [] }]);
     const sums = courses.filter(({ isDetail }) => !isDetail);
     expect(sums.flatMap(({ visits }) => visits.map(({ change }) => change))).toEqual([null, null]);
   });
@@ -93,7 +93,7 @@ describe('what was measured, as figures', () => {
     const faceOf = (cm: number) =>
       seen('face', { rightCm: Array(5).fill(cm), leftCm: Array(5).fill(cm), neckCm: [null, null, null] });
     const change = (from: number, to: number) =>
-      coursesOfFigures([{ visit: 1, before: faceOf(from), after: faceOf(to) }])[0]?.visits[0];
+      coursesOfFigures([{ visit: { id: 1 }, before: faceOf(from), after: faceOf(to) }])[0]?.visits[0];
     expect(change(10, 9.8)).toMatchObject({ isBeyond: true, isBetter: true });
     expect(change(10, 9.81)).toMatchObject({ isBeyond: false });
   });
@@ -143,8 +143,8 @@ describe('before and after over the visits', () => {
     ...{ key: 'turn', name: 'neck turns left', unit: '°', aim: 'more', limit: 10, value },
   });
   const visits = (...pairs: readonly (readonly [number | null, number | null])[]) =>
-    pairs.map(([before, after], visit) => ({
-      visit,
+    pairs.map(([before, after], id) => ({
+      visit: { id },
       before: before === null ? [] : [angleOf(before)],
       after: after === null ? [] : [angleOf(after)],
     }));
@@ -154,7 +154,7 @@ describe('before and after over the visits', () => {
   it('says what was gained and what of it held until the next visit', () => {
     const [first, second] = courseOf([40, 60], [50, 70]);
     expect(first).toEqual({
-      ...{ visit: 0, before: 40, after: 60, change: 20, isBeyond: true, isBetter: true, heldPercent: 50 },
+      ...{ id: 0, before: 40, after: 60, change: 20, isBeyond: true, isBetter: true, heldPercent: 50 },
     });
     expect(second?.heldPercent).toBeNull();
   });
@@ -176,7 +176,7 @@ describe('before and after over the visits', () => {
 
   it('has no change where only one of both was taken, and no visit where neither was', () => {
     const course = courseOf([40, null], [null, null], [null, 50]);
-    expect(course.map(({ visit, change }) => [visit, change])).toEqual([
+    expect(course.map(({ id, change }) => [id, change])).toEqual([
       [0, null],
       [2, null],
     ]);
@@ -186,12 +186,12 @@ describe('before and after over the visits', () => {
     const heavy = (value: number): Figure => ({
       ...{ key: 'heavy', name: 'heavy', unit: 'of 10', aim: 'less', limit: 2, isReached: true, value },
     });
-    const [course] = coursesOfFigures([{ visit: 1, before: [heavy(7)], after: [heavy(4)] }]);
+    const [course] = coursesOfFigures([{ visit: { id: 1 }, before: [heavy(7)], after: [heavy(4)] }]);
     expect(course?.visits[0]).toMatchObject({ change: -3, isBeyond: true, isBetter: true });
   });
 
   it('takes what was written down last where it was measured twice', () => {
-    const [course] = coursesOfFigures([{ visit: 1, before: [angleOf(40), angleOf(44)], after: [] }]);
+    const [course] = coursesOfFigures([{ visit: { id: 1 }, before: [angleOf(40), angleOf(44)], after: [] }]);
     expect(course?.visits[0]?.before).toBe(44);
   });
 
@@ -214,7 +214,7 @@ describe('what should lie in the middle', () => {
     ...{ key: 'chin', name: 'chin at rest', unit: 'grade', aim: 'target', target: 1, limit: 1, isReached: true, value },
   });
   const changed = (before: number, after: number) =>
-    coursesOfFigures([{ visit: 1, before: [chin(before)], after: [chin(after)] }])[0]?.visits[0];
+    coursesOfFigures([{ visit: { id: 1 }, before: [chin(before)], after: [chin(after)] }])[0]?.visits[0];
 
   it.each([
     [0, 1, true],

@@ -8,9 +8,8 @@ export interface MeasuredVisit<V> {
   readonly after: readonly Figure[];
 }
 
-/** One figure at one visit. */
-export interface FigureAt<V> {
-  readonly visit: V;
+/** One figure at one visit, beside what is known of the visit. */
+export interface FigureAt {
   readonly before: number | null;
   readonly after: number | null;
   /** After less before; null unless both were taken. */
@@ -25,7 +24,7 @@ export interface FigureAt<V> {
 
 /** What became of one figure over the visits, the oldest first; visits at which it was not taken are left out. */
 export interface FigureCourse<V> extends Omit<Figure, 'value'> {
-  readonly visits: readonly FigureAt<V>[];
+  readonly visits: readonly (V & FigureAt)[];
 }
 
 /**
@@ -33,27 +32,39 @@ export interface FigureCourse<V> extends Omit<Figure, 'value'> {
  * what of it held until the next time it was measured before the work.
  * @param visits the oldest first
  */
-export function coursesOfFigures<V>(visits: readonly MeasuredVisit<V>[]): readonly FigureCourse<V>[] {
-  const known = new Map<string, Omit<Figure, 'value'>>();
-  for (const { before, after } of visits)
-    for (const { value: _value, ...figure } of [...before, ...after]) known.set(figure.key, figure);
-  // What was written down last counts.
-  const byKey = (figures: readonly Figure[]) => new Map(figures.map((one) => [one.key, one]));
-  const looked = visits.map(({ visit, before, after }) => ({ visit, was: byKey(before), is: byKey(after) }));
-  return [...known.values()].map((figure) => {
-    const at = looked.flatMap(({ visit, was, is }): Pair<V>[] => {
-      const [before, after] = [was.get(figure.key), is.get(figure.key)];
-      return before || after ? [{ visit, before, after }] : [];
-    });
-    return { ...figure, visits: comparedAll(at) };
-  });
+export function coursesOfFigures<V extends object>(visits: readonly MeasuredVisit<V>[]): readonly FigureCourse<V>[] {
+  // Taken by key in one go, without a copy of each reading: a client of years has thousands of them.
+  const pairs = new Map<string, Pair<V>[]>();
+  const last = new Map<string, Figure>();
+  for (const { visit, before, after } of visits) {
+    const here = new Map<string, Pair<V>>();
+    const take = (figure: Figure, phase: 'before' | 'after') => {
+      last.set(figure.key, figure);
+      let pair = here.get(figure.key);
+      if (!pair) {
+        pair = { visit, before: undefined, after: undefined };
+        here.set(figure.key, pair);
+        const known = pairs.get(figure.key);
+        if (known) known.push(pair);
+        else pairs.set(figure.key, [pair]);
+      }
+      // What was written down last counts.
+      pair[phase] = figure;
+    };
+    for (const figure of before) take(figure, 'before');
+    for (const figure of after) take(figure, 'after');
+  }
+  return [...last.values()].map(({ value: _value, ...figure }) => ({
+    ...figure,
+    visits: comparedAll(pairs.get(figure.key) ?? []),
+  }));
 }
 
 /** Each visit with what of it held until the next time it was measured before the work; from the last one back. */
-function comparedAll<V>(pairs: readonly Pair<V>[]): readonly FigureAt<V>[] {
+function comparedAll<V extends object>(pairs: readonly Pair<V>[]): readonly (V & FigureAt)[] {
   let nextBefore: number | null = null;
   const backwards = pairs.toReversed().map((pair) => {
-    const one = compared(pair, nextBefore);
+    const one = { ...pair.visit, ...compared(pair, nextBefore) };
     nextBefore = pair.before?.value ?? nextBefore;
     return one;
   });
@@ -62,18 +73,20 @@ function comparedAll<V>(pairs: readonly Pair<V>[]): readonly FigureAt<V>[] {
 
 interface Pair<V> {
   readonly visit: V;
-  readonly before: Figure | undefined;
-  readonly after: Figure | undefined;
+  before: Figure | undefined;
+  after: Figure | undefined;
 }
 
-function compared<V>({ visit, before: was, after: is }: Pair<V>, next: number | null): FigureAt<V> {
+function compared({ before: was, after: is }: Pair<unknown>, next: number | null): FigureAt {
   const [before, after] = [was?.value ?? null, is?.value ?? null];
   if (!was || before === null || after === null)
-    return { visit, before, after, change: null, isBeyond: null, isBetter: null, heldPercent: null };
+    return { before, after, change: null, isBeyond: null, isBetter: null, heldPercent: null };
   const change = after - before;
   const isReal = isBeyond(was, change);
   return {
-    ...{ visit, before, after, change },
+    before,
+    after,
+    change,
     isBeyond: isReal,
     isBetter: isBetter(was, change),
     heldPercent: isReal && next !== null ? (100 * (next - before)) / change : null,

@@ -38,7 +38,10 @@ export function checkSide(
   positionsCm: readonly number[],
   girthsCm: readonly Girth[],
 ): readonly EntryWarning[] {
-  const points = girthsCm.flatMap((c, at): Point[] => (c === null ? [] : [{ at, x: positionsCm[at] ?? 0, c }]));
+  const points: Point[] = [];
+  girthsCm.forEach((c, at) => {
+    if (c !== null) points.push({ at, x: positionsCm[at] ?? 0, c });
+  });
   if (points.length === 0) return [];
   const warnings: EntryWarning[] = [];
   const typedMedian = median(points.map(({ c }) => (unit === 'in' ? c / cmPerInch : c)));
@@ -113,9 +116,10 @@ export function checkBothSides(
 ): readonly EntryWarning[] {
   const warnings: EntryWarning[] = [];
   const mistyped = new Set(sideWarnings.filter(({ code }) => isMistyped(warningKind(code))).map(({ at }) => at));
-  const rows = affectedCm.flatMap((a, at) => {
+  const rows: { at: number; d: number }[] = [];
+  affectedCm.forEach((a, at) => {
     const b = referenceCm[at];
-    return a === null || b === null || b === undefined || mistyped.has(at) ? [] : [{ at, d: a - b }];
+    if (a !== null && b !== null && b !== undefined && !mistyped.has(at)) rows.push({ at, d: a - b });
   });
   for (let i = 1; i + 1 < rows.length; i += 1) {
     const [before, here, after] = [rows[i - 1]?.d ?? 0, rows[i]?.d ?? 0, rows[i + 1]?.d ?? 0];

@@ -17,14 +17,15 @@ export type GapRefusal = 'too-few-points' | 'gap-too-wide';
  * @returns a refusal for fewer than two measured points, or for two or more neighbouring points missing inside
  */
 export function fillGaps(positionsCm: readonly number[], girthsCm: readonly Girth[]): FilledLimb | GapRefusal {
-  const measured = girthsCm.flatMap((girth, i) => (girth === null ? [] : [i]));
-  const [firstMeasured, lastMeasured] = [measured[0], measured.at(-1)];
-  if (measured.length < 2 || firstMeasured === undefined || lastMeasured === undefined) return 'too-few-points';
+  const firstMeasured = girthsCm.findIndex((girth) => girth !== null);
+  const lastMeasured = girthsCm.findLastIndex((girth) => girth !== null);
+  if (lastMeasured <= firstMeasured) return 'too-few-points';
   const filled = [...girthsCm];
   const interpolated: number[] = [];
   for (let i = firstMeasured + 1; i < lastMeasured; i += 1) {
     if (girthsCm[i] !== null) continue;
-    const [below, above] = [girthsCm[i - 1], girthsCm[i + 1]];
+    const below = girthsCm[i - 1];
+    const above = girthsCm[i + 1];
     if (below === null || below === undefined || above === null || above === undefined) return 'gap-too-wide';
     const w = gapWeight(positionsCm, i);
     filled[i] = (1 - w) * below + w * above;
@@ -51,8 +52,10 @@ export function volumeSdMl(
   gradient: readonly number[],
   sigmaCm: number,
 ): number {
-  const shares = new Map<number, number>();
-  const add = (i: number, amount: number) => shares.set(i, (shares.get(i) ?? 0) + amount);
+  const shares = positionsCm.map(() => 0);
+  const add = (i: number, amount: number) => {
+    shares[i] = (shares[i] ?? 0) + amount;
+  };
   gradient.forEach((g, k) => {
     const i = from + k;
     const w = limb.interpolated.includes(i) ? gapWeight(positionsCm, i) : undefined;
@@ -62,5 +65,5 @@ export function volumeSdMl(
       add(i + 1, w * g);
     }
   });
-  return sigmaCm * Math.sqrt([...shares.values()].reduce((sum, g) => sum + g * g, 0));
+  return sigmaCm * Math.sqrt(shares.reduce((sum, g) => sum + g * g, 0));
 }

@@ -194,13 +194,12 @@ function rangeWarnings(
   from: number,
   to: number,
 ): EntryWarning[] {
-  const filled = limb.interpolated
-    .filter((at) => at >= from && at <= to)
-    .map((at) => ({ code: `interpolated-${side}`, at }));
-  const trimmed = girths.flatMap((girth, at) =>
-    girth === null && (at < from || at > to) ? [{ code: `trimmed-${side}`, at }] : [],
-  );
-  return [...filled, ...trimmed];
+  const filled = limb.interpolated.filter((at) => at >= from && at <= to);
+  const trimmed = [...girths.keys()].filter((at) => girths[at] === null && (at < from || at > to));
+  return [
+    ...filled.map((at) => ({ code: `interpolated-${side}`, at })),
+    ...trimmed.map((at) => ({ code: `trimmed-${side}`, at })),
+  ];
 }
 
 /** By position upwards, what concerns a whole side last, then by code. */

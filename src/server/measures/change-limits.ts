@@ -26,17 +26,23 @@ export const limitsBy =
       own: later.therapistId === null ? undefined : ownErrors.get(later.therapistId)?.[later.limb],
     });
 
+/** The own errors of whoever took these tapings. */
+export async function readErrorsOf(
+  db: Db,
+  settings: VolumeSettings,
+  tapings: readonly { readonly recorded_by: TherapistId | null }[],
+): Promise<ReadonlyMap<number, OwnErrors>> {
+  const ids = [...new Set(tapings.flatMap(({ recorded_by }) => recorded_by ?? []))];
+  return new Map(await Promise.all(ids.map(async (id) => [id, await readOwnErrors(db, id, settings)] as const)));
+}
+
 /** The limits for tapings by these therapists. */
-export async function readChangeLimits(
+export const readChangeLimits = async (
   db: Db,
   house: MeasuringSettings,
   settings: VolumeSettings,
-  tapings: readonly { readonly recorded_by: number | null }[],
-): Promise<ChangeLimits> {
-  const ids = [...new Set(tapings.flatMap(({ recorded_by }) => recorded_by ?? []))];
-  const errors = await Promise.all(ids.map(async (id) => [id, await readOwnErrors(db, id, settings)] as const));
-  return limitsBy(house, new Map(errors));
-}
+  tapings: Parameters<typeof readErrorsOf>[2],
+): Promise<ChangeLimits> => limitsBy(house, await readErrorsOf(db, settings, tapings));
 
 /** As many of the newest as tell how somebody tapes now. */
 const newestPairs = 60;

@@ -130,6 +130,25 @@ export async function listObservationsOfClient(db: Db, clientId: ClientId): Prom
   return rows.map(toObservation);
 }
 
+/** What of these kinds was seen before the work of some visits, oldest first. */
+export async function listSeenBefore(
+  db: Db,
+  visits: readonly VisitId[],
+  kinds: readonly ObservationKind[],
+): Promise<readonly ObservationView[]> {
+  const rows = await db
+    .selectFrom('observation')
+    .selectAll()
+    .where('visit_id', 'in', visits)
+    .where('phase', '=', 'before')
+    .where('kind', 'in', kinds)
+    .where('ended_at', 'is', null)
+    .orderBy('taken_at')
+    .orderBy('id')
+    .execute();
+  return rows.map(toObservation);
+}
+
 /** At which visits of a client anything was observed. */
 export async function listObservedVisits(db: Db, clientId: ClientId): Promise<readonly (VisitId | null)[]> {
   const rows = await db

@@ -47,9 +47,9 @@ export function changesOf(
   const figures = new Map<string, Figure[]>();
   for (const one of observations) {
     const at = `${one.visitId} ${one.phase}`;
-    const here = figures.get(at) ?? [];
-    here.push(...figuresOf(anatomy, one, limits));
-    figures.set(at, here);
+    const here = figures.get(at);
+    if (here) here.push(...figuresOf(anatomy, one, limits));
+    else figures.set(at, [...figuresOf(anatomy, one, limits)]);
   }
   const measured = visits.map((visit) => {
     const seen = (phase: 'before' | 'after') => figures.get(`${visit.id} ${phase}`) ?? [];
@@ -60,12 +60,7 @@ export function changesOf(
       after: [...seen('after'), ...asked.after],
     };
   });
-  return coursesOfFigures(measured).map(
-    ({ aim: _aim, isReached: _isReached, target: _target, visits: at, ...figure }) => ({
-      ...figure,
-      visits: at.map(({ visit, ...figures }) => ({ ...visit, ...figures })),
-    }),
-  );
+  return coursesOfFigures(measured).map(({ aim: _aim, isReached: _isReached, target: _target, ...figure }) => figure);
 }
 
 /** What is asked and looked at when a visit is closed: how relaxed, how red. */

@@ -76,6 +76,10 @@ export function coursesOf(
   });
 }
 
+/** A thousandth of a millilitre, per cent or centimetre: finer than anything that is shown or judged. */
+const fine = (value: number) => Math.round(value * 1000) / 1000;
+const fineOrNull = (value: number | null | undefined) => (value === null || value === undefined ? null : fine(value));
+
 const afterOf = (all: readonly Point[], { taping }: Point) =>
   taping.visitId === null
     ? undefined
@@ -88,21 +92,21 @@ function toPoint({ taping, volume }: Point, after: Point | undefined, stretches:
     date: isoDay(taping.takenAt),
     day: shortDay(taping.takenAt),
     visitId: taping.visitId,
-    affectedMl: volume.affectedMl,
-    affectedSdMl: volume.affectedSdMl,
-    referenceMl: volume.referenceMl,
-    excessMl: volume.excessMl,
-    excessSdMl: volume.excessSdMl,
-    excessPercent: volume.excessPercent,
+    affectedMl: fine(volume.affectedMl),
+    affectedSdMl: fine(volume.affectedSdMl),
+    referenceMl: fineOrNull(volume.referenceMl),
+    excessMl: fineOrNull(volume.excessMl),
+    excessSdMl: fineOrNull(volume.excessSdMl),
+    excessPercent: fineOrNull(volume.excessPercent),
     stretchMl: stretches.map(({ from, to }) => {
       const own = volume.segments.find((one) => one.from === from && one.to === to);
-      return own ? (own.excessMl ?? own.affectedMl) : null;
+      return own ? fine(own.excessMl ?? own.affectedMl) : null;
     }),
     isProvisional: volume.warnings.some(
       ({ code, position }) => isDoubt(code) && !confirmed.includes(warningKey(code, position)),
     ),
-    afterMl: after?.volume.affectedMl ?? null,
-    afterExcessMl: after?.volume.excessMl ?? null,
+    afterMl: fineOrNull(after?.volume.affectedMl),
+    afterExcessMl: fineOrNull(after?.volume.excessMl),
     eightCm: cm(eight.affected),
     otherEightCm: cm(eight.reference),
     weightKg,
@@ -149,11 +153,13 @@ function responsesIn(all: readonly Point[], before: readonly Point[]) {
     return {
       ...one,
       day: dayBy.get(one.date) ?? one.date,
-      retentionPercent: held?.retentionPercent ?? null,
+      responseMl: fine(one.responseMl),
+      responsePercent: fine(one.responsePercent),
+      retentionPercent: fineOrNull(held?.retentionPercent),
       days: held?.days ?? null,
-      reboundMlPerDay: held?.reboundMlPerDay ?? null,
-      excessResponseMl: excessResponses.get(one.date)?.responseMl ?? null,
-      excessRetentionPercent: excessKept.get(one.date)?.retentionPercent ?? null,
+      reboundMlPerDay: fineOrNull(held?.reboundMlPerDay),
+      excessResponseMl: fineOrNull(excessResponses.get(one.date)?.responseMl),
+      excessRetentionPercent: fineOrNull(excessKept.get(one.date)?.retentionPercent),
     };
   });
   const retentions = responses.flatMap(({ retentionPercent }) => retentionPercent ?? []);

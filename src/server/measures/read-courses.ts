@@ -1,31 +1,51 @@
 import type { LimbCourse } from '../../contracts/progress-views';
-import type { ClientId } from '../../core/ids';
+import type { ClientId, VisitId } from '../../core/ids';
 import { type MeasuringSettings, volumeSettings } from '../../core/swelling/settings';
 import type { Db } from '../db/connection';
-import type { TapingRow } from '../db/schema';
 import { findMeasuring } from '../people/settings.repository';
-import { readChangeLimits } from './change-limits';
+import { limitsBy, readErrorsOf } from './change-limits';
 import { findClientMeasuring } from './measures.repository';
 import { coursesOf } from './read-course';
-import { listTapingsOfClient, toTaping } from './tapings.repository';
+import { listTapingKeys, listTapingsOfClient, toTaping } from './tapings.repository';
 
 interface Taped {
-  readonly rows: readonly TapingRow[];
   /** One for each limb and side, the one taped last first. */
   readonly courses: readonly LimbCourse[];
+  /** Visits with a taping that counts; null: brought in without one. */
+  readonly visits: readonly (VisitId | null)[];
   /** What the house has decided about measuring. */
   readonly measuring: MeasuringSettings;
 }
 
-/** All that was taped of a client, with the courses that it makes. */
+/** By house: courses by all that they are made of. A taping is never changed, only replaced: the same ones say the same. */
+const knownCourses = new WeakMap<Db, Map<string, readonly LimbCourse[]>>();
+const mostKnown = 40;
+
+/** The courses that a client's tapings make; Progress, its details and the closing of a visit ask for the same ones. */
 export async function readCourses(db: Db, clientId: ClientId): Promise<Taped> {
-  const [measuring, own, rows] = await Promise.all([
+  const [measuring, own, tapings] = await Promise.all([
     findMeasuring(db),
     findClientMeasuring(db, clientId),
-    listTapingsOfClient(db, clientId),
+    listTapingKeys(db, clientId),
   ]);
   const settings = volumeSettings(measuring, own);
-  const limits = await readChangeLimits(db, measuring, settings, rows);
-  const tapings = rows.map((row) => toTaping(row, null));
-  return { rows, courses: coursesOf(tapings, measuring, settings, limits, own.baselineOn), measuring };
+  const errors = await readErrorsOf(db, settings, tapings);
+  const visits = tapings.map(({ visit_id }) => visit_id);
+  const known = knownCourses.get(db) ?? new Map<string, readonly LimbCourse[]>();
+  knownCourses.set(db, known);
+  const key = JSON.stringify([tapings, measuring, own, [...errors]]);
+  const before = known.get(key);
+  if (before) return { courses: before, visits, measuring };
+  const rows = await listTapingsOfClient(db, clientId);
+  const limits = limitsBy(measuring, errors);
+  const courses = coursesOf(
+    rows.map((row) => toTaping(row, null)),
+    measuring,
+    settings,
+    limits,
+    own.baselineOn,
+  );
+  if (known.size >= mostKnown) known.clear();
+  known.set(key, courses);
+  return { courses, visits, measuring };
 }

@@ -33,21 +33,32 @@ import { workOf } from '../visits/visit-holds';
 export async function readProgressHead(db: Db, clientId: ClientId, now: Date): Promise<ProgressHead | undefined> {
   const client = await findClient(db, clientId);
   if (!client) return undefined;
-  const [house, findings, { rows, courses }, observed, scores, visits, closings, therapists, steps, ticks, sheets] =
-    await Promise.all([
-      findHouse(db),
-      listFindings(db, clientId),
-      readCourses(db, clientId),
-      listObservedVisits(db, clientId),
-      lastScoresByVisit(db, clientId),
-      listVisitsOfClient(db, clientId),
-      listClosingsOfClient(db, clientId),
-      listTherapists(db),
-      countStepsOfClient(db, clientId),
-      listTicks(db, clientId),
-      readSheets(db, clientId, now),
-    ]);
-  const measured = new Set([...rows.map((row) => row.visit_id), ...observed]);
+  const [
+    house,
+    findings,
+    { visits: taped, courses },
+    observed,
+    scores,
+    visits,
+    closings,
+    therapists,
+    steps,
+    ticks,
+    sheets,
+  ] = await Promise.all([
+    findHouse(db),
+    listFindings(db, clientId),
+    readCourses(db, clientId),
+    listObservedVisits(db, clientId),
+    lastScoresByVisit(db, clientId),
+    listVisitsOfClient(db, clientId),
+    listClosingsOfClient(db, clientId),
+    listTherapists(db),
+    countStepsOfClient(db, clientId),
+    listTicks(db, clientId),
+    readSheets(db, clientId, now),
+  ]);
+  const measured = new Set([...taped, ...observed]);
   const shown = visits
     .filter((visit) => visit.stage === 'done' || visit.closed_at !== null || measured.has(visit.id))
     .toReversed();

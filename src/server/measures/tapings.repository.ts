@@ -101,6 +101,17 @@ export async function listTapingsOfClient(db: Db, clientId: ClientId): Promise<r
     .execute();
 }
 
+/** Which tapings of a client count, oldest first, without their numbers. */
+export const listTapingKeys = (db: Db, clientId: ClientId) =>
+  db
+    .selectFrom('taping')
+    .select(['id', 'recorded_at', 'recorded_by', 'visit_id'])
+    .where('client_id', '=', clientId)
+    .where('is_latest', '=', sql.lit(1))
+    .orderBy('taken_at')
+    .orderBy('id')
+    .execute();
+
 export async function listTapings(db: Db, ids: readonly number[]): Promise<readonly TapingRow[]> {
   return db.selectFrom('taping').selectAll().where('id', 'in', ids).orderBy('id', 'desc').execute();
 }

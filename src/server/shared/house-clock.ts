@@ -1,13 +1,28 @@
 import { type LanguageId, localeOf } from '../../core/language';
 import { addDays, format, startOfDay, startOfWeek } from 'date-fns';
 
+/** A record of years names the same days again and again: what was written of a moment is kept for the next time. */
+function kept(write: (iso: string) => string): (iso: string) => string {
+  const known = new Map<string, string>();
+  return (iso) => {
+    const before = known.get(iso);
+    if (before !== undefined) return before;
+    if (known.size >= mostKept) known.clear();
+    const text = write(iso);
+    known.set(iso, text);
+    return text;
+  };
+}
+
+const mostKept = 4000;
+
 /** The house's clock is the server's: pages get finished texts, so that browser and server never disagree. */
 export const clockTime = (iso: string) => format(new Date(iso), 'H:mm');
 /** `25 Nov 2026, 9:30`. */
 export const dayAndTime = (iso: string) => format(new Date(iso), 'd MMM yyyy, H:mm');
 export const longDay = (iso: string) => format(new Date(iso), 'EEEE d MMMM');
-export const shortDay = (iso: string) => format(new Date(iso), 'd MMM yyyy');
-export const isoDay = (iso: string) => format(new Date(iso), 'yyyy-MM-dd');
+export const shortDay = kept((iso) => format(new Date(iso), 'd MMM yyyy'));
+export const isoDay = kept((iso) => format(new Date(iso), 'yyyy-MM-dd'));
 
 /** Start and end (exclusive) of a local day, as ISO UTC text. */
 export function dayBounds(date: Date): readonly [string, string] {

@@ -10,7 +10,7 @@ import type { ClientId } from '../../core/ids';
 import { marksOf, type Mark } from '../../core/table/marks';
 import type { TableStep } from '../../core/table/table-step';
 import type { Db } from '../db/connection';
-import { listObservationsOfClient } from '../measures/measures.repository';
+import { listSeenBefore } from '../measures/measures.repository';
 import { listEvents } from '../table/table-events.repository';
 import { stepsColumn } from './plan.documents';
 import { visitsAnswers } from './visits.answers';
@@ -51,7 +51,11 @@ export async function readRemembered(
     .slice(0, rememberedVisits)
     .toReversed();
   if (visits.length === 0) return [];
-  const observations = await listObservationsOfClient(db, clientId);
+  const observations = await listSeenBefore(
+    db,
+    visits.map(({ id }) => id),
+    feltKinds,
+  );
   const found = await Promise.all(
     visits.map(async ({ id, starts_at }) => {
       const marks = marksOf(await listEvents(db, id)).filter(({ kind }) => kindOfMark[kind]);
@@ -84,9 +88,10 @@ function foundBy({ kind, stepId, side }: Mark, steps: readonly TableStep[]): rea
     .map((place) => ({ kind: found, place }));
 }
 
+const feltKinds = ['neck-range', 'tighter', 'texture'] as const;
+
 /** What was felt or measured before the work: firm skin, a side that was tighter, a neck that turns less. */
 function feltIn(one: ObservationView): readonly Found[] {
-  if (one.phase !== 'before') return [];
   if (one.kind === 'neck-range') {
     const side = tighterByTurning(one.value);
     return side ? [{ kind: 'tighter', place: `neck-side.${side}` }] : [];
