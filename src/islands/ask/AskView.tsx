@@ -21,6 +21,7 @@ import { Intake } from './Intake';
 import { useAnswering } from './useAnswering';
 import { useAsk } from './useAsk';
 import { useAskKeys } from './useAskKeys';
+import { unpacked } from '../../ui/frame/packed';
 
 const usualWork = 'lymph-drainage';
 
@@ -204,3 +205,6 @@ export function AskView({ view, today }: { readonly view: View; readonly today: 
     </>
   );
 }
+
+/** As the page shows it. */
+export const AskIsland = unpacked(AskView);

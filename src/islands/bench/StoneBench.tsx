@@ -30,6 +30,7 @@ import { chartWords, StoneNumbers } from './StoneNumbers';
 import { StoneRotations } from './StoneRotations';
 import { Tray } from './Tray';
 import { useStoneAnswer } from './useStoneAnswer';
+import { unpacked } from '../../ui/frame/packed';
 
 type Pane = 'tray' | 'stone';
 
@@ -193,3 +194,6 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
     </>
   );
 }
+
+/** As the page shows it. */
+export const StonesIsland = unpacked(StoneBench);

@@ -19,6 +19,7 @@ import { usePlacing } from './usePlacing';
 import { Visits } from './Visits';
 import { volumesIn } from '../../core/volume-units';
 import { capitalise } from '../../core/wording/capitalise';
+import { unpacked } from '../../ui/frame/packed';
 
 // Parts of the record that are opened one at a time.
 const PlaceFinding = lazy(() => import('./PlaceFinding').then((found) => ({ default: found.PlaceFinding })));
@@ -325,3 +326,6 @@ function likesInWords(likes: ClientView['data']['likes']): readonly string[] {
     likes.other,
   ].filter(Boolean);
 }
+
+/** As the page shows it. */
+export const ClientIsland = unpacked(ClientPage);

@@ -30,6 +30,7 @@ import { Signed } from './Signed';
 import { SkinAfter } from './SkinAfter';
 import { Used } from './Used';
 import { useClosing } from './useClosing';
+import { unpacked } from '../../ui/frame/packed';
 
 const NoteEditor = lazy(() => import('../../ui/editor/NoteEditor'));
 
@@ -169,3 +170,6 @@ export function CloseView({ view }: { readonly view: View }) {
     </>
   );
 }
+
+/** As the page shows it. */
+export const CloseIsland = unpacked(CloseView);

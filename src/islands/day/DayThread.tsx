@@ -6,6 +6,7 @@ import { ButtonLink } from '../../ui/button/Button';
 import { Countdown } from './Countdown';
 import { DayAside } from './DayAside';
 import styles from './DayThread.module.css';
+import { unpacked } from '../../ui/frame/packed';
 
 const pebbleShape = 'M-15 2C-16 -6 -9 -12 -1 -12C8 -12 15 -7 15.5 0C16 7 9 12 1 12C-8 12.5 -14 9 -15 2Z';
 
@@ -141,3 +142,6 @@ export function DayThread({
 /** Of a visit that is over only what is still open, such as a last look at the skin. */
 const tasksOf = ({ stage, tasks }: DayVisit): DayVisit['tasks'] =>
   stage === 'stopped' ? [] : stage === 'done' ? tasks.filter(({ done }) => !done) : tasks;
+
+/** As the page shows it. */
+export const DayIsland = unpacked(DayThread);

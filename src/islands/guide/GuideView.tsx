@@ -5,6 +5,7 @@ import { Button } from '../../ui/button/Button';
 import { Field } from '../../ui/field/Field';
 import styles from './GuideView.module.css';
 import { guideWords } from './guide.words';
+import { unpacked } from '../../ui/frame/packed';
 
 interface Props {
   readonly chapters: readonly Chapter[];
@@ -13,7 +14,7 @@ interface Props {
 }
 
 /** How the day goes with the house: chapters to read, to search and to print. */
-export function GuideView({ chapters, pictures }: Props) {
+function GuideView({ chapters, pictures }: Props) {
   const [typed, setTyped] = useState('');
   const found = findChapters(
     chapters.map((chapter) => ({ ...chapter, text: textOf(chapter) })),
@@ -87,3 +88,6 @@ function ChapterText({ chapter, picture }: { readonly chapter: Chapter; readonly
     </section>
   );
 }
+
+/** As the page shows it. */
+export const GuideIsland = unpacked(GuideView);

@@ -9,9 +9,10 @@ import styles from './HomeSheetView.module.css';
 import { Preview } from './Preview';
 import { useDrawnUp } from './useDrawnUp';
 import { WishForm } from './WishForm';
+import { unpacked } from '../../ui/frame/packed';
 
 /** What the client does alone: chosen, drawn up by the planner, printed, or followed behind a link. */
-export function HomeSheetView({ view }: { readonly view: HomeView }) {
+function HomeSheetView({ view }: { readonly view: HomeView }) {
   const { visit } = view;
   const [wish, setWish] = useState<HomeWish>(view.first);
   const drawn = useDrawnUp(visit.id, wish);
@@ -45,3 +46,6 @@ export function HomeSheetView({ view }: { readonly view: HomeView }) {
     </>
   );
 }
+
+/** As the page shows it. */
+export const HomeIsland = unpacked(HomeSheetView);

@@ -15,6 +15,7 @@ import { SignInRules } from './SignInRules';
 import { HouseTogether } from '../together/HouseTogether';
 import { Wording } from './Wording';
 import { Dates } from './Dates';
+import { unpacked } from '../../ui/frame/packed';
 
 type Part = 'people' | 'measuring' | 'consent' | 'keeping' | 'together' | 'audit';
 
@@ -62,3 +63,6 @@ export function House({ view, part: first, filter, page }: Props) {
     </>
   );
 }
+
+/** As the page shows it. */
+export const HouseIsland = unpacked(House);

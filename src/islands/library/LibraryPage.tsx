@@ -5,11 +5,12 @@ import { send, sentenceOf } from '../api';
 import { libraryWords } from './library.words';
 import { LibraryView } from './LibraryView';
 import styles from './LibraryPage.module.css';
+import { unpacked } from '../../ui/frame/packed';
 
 type State = View | 'fetching' | { readonly trouble: string };
 
 /** The library comes after its page: six hundred kilobytes of techniques, which no page should have to carry. */
-export function LibraryPage({ opened }: { readonly opened: Parameters<typeof LibraryView>[0]['opened'] }) {
+function LibraryPage({ opened }: { readonly opened: Parameters<typeof LibraryView>[0]['opened'] }) {
   const [state, setState] = useState<State>('fetching');
   const [turn, setTurn] = useState(0);
   useEffect(() => {
@@ -44,3 +45,6 @@ export function LibraryPage({ opened }: { readonly opened: Parameters<typeof Lib
     );
   return <LibraryView first={state} opened={opened} />;
 }
+
+/** As the page shows it. */
+export const LibraryIsland = unpacked(LibraryPage);

@@ -16,6 +16,7 @@ import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import styles from './MeasureView.module.css';
 import { TapeSheet } from './TapeSheet';
 import { useObservations } from './useObservations';
+import { unpacked } from '../../ui/frame/packed';
 
 const TouchSheet = lazy(() => import('./TouchSheet'));
 const FaceSheet = lazy(() => import('./FaceSheet'));
@@ -141,3 +142,6 @@ export function MeasureView({ view: input, phase, sheet: first }: Props) {
     </>
   );
 }
+
+/** As the page shows it. */
+export const MeasureIsland = unpacked(MeasureView);

@@ -13,6 +13,7 @@ import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import { BottleForm } from './BottleForm';
 import { BottleShape } from './BottleShape';
 import styles from './Bottles.module.css';
+import { unpacked } from '../../ui/frame/packed';
 
 const nameOf = ({ kind, oil }: Pick<BottleView, 'kind' | 'oil'>) =>
   kind === 'essential' ? oilOf(oilBook, oil).name : carrierOf(oilBook, oil).name;
@@ -247,3 +248,6 @@ function costWords(bottle: BottleView, currency: CurrencyId): string {
 const plain = ({ kind, oil, lot, openedOn, printedOn, sizeMl, leftMl, costCents, dropsPerMl, note }: BottleView) => ({
   ...{ kind, oil, lot, openedOn, printedOn, sizeMl, leftMl, costCents, dropsPerMl, note },
 });
+
+/** As the page shows it. */
+export const BottlesIsland = unpacked(Bottles);

@@ -31,6 +31,7 @@ import { Unfold } from './Unfold';
 import { BenchContext, useBench } from './bench-context';
 import { useBlend } from './useBlend';
 import { Verdict } from './Verdict';
+import { unpacked } from '../../ui/frame/packed';
 
 type Pane = 'shelf' | 'blend' | 'limits';
 
@@ -315,3 +316,6 @@ function EmptyBlend() {
     </p>
   );
 }
+
+/** As the page shows it. */
+export const OilsIsland = unpacked(OilBench);

@@ -6,6 +6,7 @@ import { FirstPlan } from './FirstPlan';
 import { NoPlan } from './NoPlan';
 import { Planning } from './Planning';
 import { RefreshContext } from '../visit-head/refresh';
+import { unpacked } from '../../ui/frame/packed';
 
 const PlanView = lazy(() => import('./PlanView').then((module) => ({ default: module.PlanView })));
 const TreatmentPlan = lazy(() =>
@@ -18,7 +19,7 @@ interface Props {
 }
 
 /** The place of a visit's plan: a drainage, a treatment of several parts, the first plan being made, or why there is none. */
-export function PlanPage({ visit: first, therapists }: Props) {
+function PlanPage({ visit: first, therapists }: Props) {
   const [visit, setVisit] = useState(first);
   // What is fetched anew begins anew: nothing of the plan before stays in the view.
   const [turn, setTurn] = useState(0);
@@ -44,3 +45,6 @@ function Shown({ visit, therapists }: Props) {
   if (visit.stage === 'stopped' || visit.stage === 'ask') return <NoPlan visit={visit} trouble={[]} />;
   return <FirstPlan visit={shown} therapists={therapists} />;
 }
+
+/** As the page shows it. */
+export const PlanIsland = unpacked(PlanPage);

@@ -13,6 +13,7 @@ import { hasDrainage, paperMarks } from './plan-marks';
 import { Taught } from '../taught/Taught';
 import styles from './PrintPlan.module.css';
 import { capitalise } from '../../core/wording/capitalise';
+import { unpacked } from '../../ui/frame/packed';
 
 /** The plan on paper: ways, steps with why, cautions. Names the client, not a diagnosis. */
 export function PrintPlan({ visit, plan }: { readonly visit: VisitView; readonly plan: PlanView }) {
@@ -175,3 +176,6 @@ function sentences(parts: readonly string[]): string {
   const whole = parts.filter((part) => part !== '').map((part) => capitalise(/[.!?]$/.test(part) ? part : `${part}.`));
   return [...new Set(whole)].join(' ');
 }
+
+/** As the page shows it. */
+export const PrintIsland = unpacked(PrintPlan);

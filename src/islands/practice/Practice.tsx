@@ -16,6 +16,7 @@ import styles from './Practice.module.css';
 import { practiceWords } from './practice.words';
 import { useDrill } from './useDrill';
 import { rightFrom, Verdict } from './Verdict';
+import { unpacked } from '../../ui/frame/packed';
 
 interface Props {
   /** The case that the address names; undefined: whichever is most worth practising now. */
@@ -25,7 +26,7 @@ interface Props {
 }
 
 /** A place to train hands and judgement: made-up cases, judged by what plans for clients too. */
-export function Practice({ first, known: firstKnown, isTrainer }: Props) {
+function Practice({ first, known: firstKnown, isTrainer }: Props) {
   const [wish, setWish] = useState(first);
   const [only, setOnly] = useState<KindOrAny>(first?.kind ?? anyKind);
   const [why, setWhy] = useState<string>();
@@ -244,3 +245,6 @@ function addressOf({ kind, level, seed, course, set }: ChosenDrill): string {
   const extra = `${course === null ? '' : `&course=${course}`}${set === null ? '' : `&set=${set}`}`;
   return `/practice?kind=${kind}&level=${level}&seed=${seed}${extra}`;
 }
+
+/** As the page shows it. */
+export const PracticeIsland = unpacked(Practice);

@@ -17,6 +17,7 @@ import { AskedDetails } from './Details';
 import { FeedbackTable, FiguresTable } from './FiguresTable';
 import { useDetails } from './useDetails';
 import styles from './ProgressView.module.css';
+import { unpacked } from '../../ui/frame/packed';
 
 const ProgressChart = lazy(() => import('./ProgressChart'));
 
@@ -252,3 +253,6 @@ function Facts({ course }: { readonly course: LimbCourse }) {
     </div>
   );
 }
+
+/** As the page shows it. */
+export const ProgressIsland = unpacked(ProgressView);

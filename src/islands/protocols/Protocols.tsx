@@ -10,6 +10,7 @@ import { useToasts } from '../../ui/toast/useToasts';
 import { RequestError, send, sentenceOf } from '../api';
 import { LimbMap } from '../measure/LimbMap';
 import styles from './Protocols.module.css';
+import { unpacked } from '../../ui/frame/packed';
 
 interface Props {
   readonly first: readonly TapeProtocol[];
@@ -19,7 +20,7 @@ interface Props {
 const isOwn = (protocol: TapeProtocol) => protocol.id.startsWith('own-');
 
 /** By which points limbs are taped: those that ship, and the house's own, made by copying. */
-export function Protocols({ first, limb: firstLimb }: Props) {
+function Protocols({ first, limb: firstLimb }: Props) {
   const [protocols, setProtocols] = useState(first);
   const [limb, setLimb] = useState(firstLimb);
   const [chosenId, setChosenId] = useState<string>();
@@ -220,3 +221,6 @@ function Editor({ draft, id, onChange, onDone }: EditorProps) {
     </div>
   );
 }
+
+/** As the page shows it. */
+export const ProtocolsIsland = unpacked(Protocols);

@@ -9,6 +9,7 @@ import { Countdown } from '../day/Countdown';
 import { StoneTrouble } from '../treatment/StoneTrouble';
 import { VisitHead } from '../visit-head/VisitHead';
 import styles from './RoomList.module.css';
+import { unpacked } from '../../ui/frame/packed';
 
 const kindWords = {
   heat: 'heat',
@@ -141,3 +142,6 @@ export function RoomList({ room, now }: { readonly room: RoomView; readonly now:
     </>
   );
 }
+
+/** As the page shows it. */
+export const RoomIsland = unpacked(RoomList);

@@ -42,6 +42,7 @@ import { useTableKeys } from './useTableKeys';
 import { useWakeLock } from './useWakeLock';
 import { Words } from './Words';
 import { Zones } from './Zones';
+import { unpacked } from '../../ui/frame/packed';
 
 const ConductingDialog = lazy(() =>
   import('./ConductingDialog').then((found) => ({ default: found.ConductingDialog })),
@@ -67,7 +68,7 @@ const byClockMs = 1500;
 const noStones: TableStones = { cues: [], hotBathC: null };
 
 /** The treatment as it runs: one step, readable at arm’s length and more, by foot switch, space bar or a touch. */
-export function TableView({
+function TableView({
   visit,
   plan,
   stones = noStones,
@@ -311,3 +312,6 @@ export function TableView({
     </div>
   );
 }
+
+/** As the page shows it. */
+export const TableIsland = unpacked(TableView);
