@@ -24,10 +24,22 @@ const measured = (gain) => [
   ['tighter', 'neck-side.right', { what: '' }],
 ];
 
-/** Gives a client of the demo sixty visits with all that can be measured. @param data of a house that does not run */
+const clients = 20;
+
+/**
+ * Gives clients sixty visits each, with all that can be measured.
+ * @param data of a house that does not run
+ * @returns who they are
+ */
 export async function fillProgress(data) {
   const { default: SQLite } = await import('better-sqlite3-multiple-ciphers');
   const db = new SQLite(path.join(data, 'velvet-stone.sqlite'));
+  const filled = Array.from({ length: clients }, () => fillClient(db));
+  db.close();
+  return filled;
+}
+
+function fillClient(db) {
   const { lastInsertRowid: client } = db
     .prepare(
       "insert into client (name, search_name, born_on, note, created_at) values ('Sixty Visits', 'sixty visits', '1970-01-01', '', '2024-01-01T00:00:00.000Z')",
@@ -57,17 +69,24 @@ export async function fillProgress(data) {
       }
     }
   })();
-  db.close();
   return Number(client);
 }
 
 /** Progress with sixty visits and all measures, and the map that remembers over two hundred. */
-export async function benchProgress({ ask }, load, client) {
+export async function benchProgress({ ask }, load, [client, ...others]) {
+  await timedLater(() => ask(`/clients/${client}/progress`), 1, 40);
+  report(
+    'server: progress page of a client not yet opened',
+    await timedLater((turn) => ask(`/clients/${others[turn]}/progress`), others.length),
+    '–',
+  );
   report(
     'server: progress page, 60 visits, all measures',
-    await timedLater(() => ask(`/clients/${client}/progress`), 100, 10),
+    await timedLater(() => ask(`/clients/${client}/progress`), 200),
     'p95 under 40 ms',
   );
+  report('server: what stands beneath it', await timedLater(() => ask(`/api/clients/${client}/progress`), 50, 5), '–');
+  report('server: a health check, for comparison', await timedLater(() => ask('/api/health'), 200), '–');
   const { remember } = await load('/src/core/change/remembered.ts');
   const kinds = ['tighter', 'tender', 'redness', 'warmer', 'firm'];
   const places = ['calf-upper.left', 'calf-upper.right', 'neck-side.right', 'cheek.left', 'sole.left'];
