@@ -51,7 +51,8 @@ export const measureRoutes = {
     who: 'therapist',
     what: 'client',
     params: { id: ClientNumber },
-    summary: 'What was measured before and after the work, found by hands and seen over the visits, beside the courses.',
+    summary:
+      'What was measured before and after the work, found by hands and seen over the visits, beside the courses.',
     answer: ProgressDetails,
   }),
   progressReport: get('/api/clients/{id}/progress.pdf', {

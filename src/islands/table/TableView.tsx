@@ -68,14 +68,7 @@ const byClockMs = 1500;
 const noStones: TableStones = { cues: [], hotBathC: null };
 
 /** The treatment as it runs: one step, readable at arm’s length and more, by foot switch, space bar or a touch. */
-function TableView({
-  visit,
-  plan,
-  stones = noStones,
-  askedWork = [],
-  remembered = [],
-  isOfToday = true,
-}: Props) {
+function TableView({ visit, plan, stones = noStones, askedWork = [], remembered = [], isOfToday = true }: Props) {
   const availableSeconds = plan.treatment?.availableSeconds ?? plan.drainageCase.minutes * 60;
   const table = useTable(visit, plan.steps, plan.version, availableSeconds);
   const { state, steps, index, goOn, goBack, pause, ways, refit, marks, mark, stay, role } = table;

@@ -149,16 +149,22 @@ export async function listSeenBefore(
   return rows.map(toObservation);
 }
 
-/** At which visits of a client anything was observed. */
-export async function listObservedVisits(db: Db, clientId: ClientId): Promise<readonly (VisitId | null)[]> {
+/** At which visits of a client anything was observed; asked visit by visit, since each has many. */
+export async function listObservedVisits(db: Db, clientId: ClientId): Promise<readonly VisitId[]> {
   const rows = await db
-    .selectFrom('observation')
-    .select('visit_id')
-    .distinct()
+    .selectFrom('visit')
+    .select('id')
     .where('client_id', '=', clientId)
-    .where('ended_at', 'is', null)
+    .where(({ exists, selectFrom }) =>
+      exists(
+        selectFrom('observation')
+          .select('observation.id')
+          .whereRef('observation.visit_id', '=', 'visit.id')
+          .where('observation.ended_at', 'is', null),
+      ),
+    )
     .execute();
-  return rows.map((row) => row.visit_id);
+  return rows.map(({ id }) => id);
 }
 
 /** How each visit was felt, as it was asked last: before the work, or after it. */

@@ -15,9 +15,7 @@ describe('the next visit of a client', () => {
     expect(next?.why).toEqual(['No trend of the excess yet: a week, and tape again.']);
     const red = closing({ pressure: -1, comfort: 5, redness: 3, fadeMinutes: -1, note: '', basedOn: 0 });
     await saveClosing(house.db, house.visit, red, actor);
-    expect((await proposeNext(house.db, house.visit))?.why).toContain(
-      'The skin was red for long: give it a week.',
-    );
+    expect((await proposeNext(house.db, house.visit))?.why).toContain('The skin was red for long: give it a week.');
   });
 
   it('is not proposed for a day on which the therapist does not work', async () => {
