@@ -154,7 +154,7 @@ describe('before and after over the visits', () => {
   it('says what was gained and what of it held until the next visit', () => {
     const [first, second] = courseOf([40, 60], [50, 70]);
     expect(first).toEqual({
-      ...{ id: 0, before: 40, after: 60, change: 20, isBeyond: true, isBetter: true, heldPercent: 50 },
+      ...{ visit: { id: 0 }, before: 40, after: 60, change: 20, isBeyond: true, isBetter: true, heldPercent: 50 },
     });
     expect(second?.heldPercent).toBeNull();
   });
@@ -176,7 +176,7 @@ describe('before and after over the visits', () => {
 
   it('has no change where only one of both was taken, and no visit where neither was', () => {
     const course = courseOf([40, null], [null, null], [null, 50]);
-    expect(course.map(({ id, change }) => [id, change])).toEqual([
+    expect(course.map(({ visit, change }) => [visit.id, change])).toEqual([
       [0, null],
       [2, null],
     ]);

@@ -8,8 +8,9 @@ export interface MeasuredVisit<V> {
   readonly after: readonly Figure[];
 }
 
-/** One figure at one visit, beside what is known of the visit. */
-export interface FigureAt {
+/** One figure at one visit. */
+export interface FigureAt<V> {
+  readonly visit: V;
   readonly before: number | null;
   readonly after: number | null;
   /** After less before; null unless both were taken. */
@@ -24,7 +25,7 @@ export interface FigureAt {
 
 /** What became of one figure over the visits, the oldest first; visits at which it was not taken are left out. */
 export interface FigureCourse<V> extends Omit<Figure, 'value'> {
-  readonly visits: readonly (V & FigureAt)[];
+  readonly visits: readonly FigureAt<V>[];
 }
 
 /**
@@ -32,7 +33,7 @@ export interface FigureCourse<V> extends Omit<Figure, 'value'> {
  * what of it held until the next time it was measured before the work.
  * @param visits the oldest first
  */
-export function coursesOfFigures<V extends object>(visits: readonly MeasuredVisit<V>[]): readonly FigureCourse<V>[] {
+export function coursesOfFigures<V>(visits: readonly MeasuredVisit<V>[]): readonly FigureCourse<V>[] {
   // Taken by key in one go, without a copy of each reading: a client of years has thousands of them.
   const pairs = new Map<string, Pair<V>[]>();
   const last = new Map<string, Figure>();
@@ -61,10 +62,10 @@ export function coursesOfFigures<V extends object>(visits: readonly MeasuredVisi
 }
 
 /** Each visit with what of it held until the next time it was measured before the work; from the last one back. */
-function comparedAll<V extends object>(pairs: readonly Pair<V>[]): readonly (V & FigureAt)[] {
+function comparedAll<V>(pairs: readonly Pair<V>[]): readonly FigureAt<V>[] {
   let nextBefore: number | null = null;
   const backwards = pairs.toReversed().map((pair) => {
-    const one = { ...pair.visit, ...compared(pair, nextBefore) };
+    const one = compared(pair, nextBefore);
     nextBefore = pair.before?.value ?? nextBefore;
     return one;
   });
@@ -77,13 +78,14 @@ interface Pair<V> {
   after: Figure | undefined;
 }
 
-function compared({ before: was, after: is }: Pair<unknown>, next: number | null): FigureAt {
+function compared<V>({ visit, before: was, after: is }: Pair<V>, next: number | null): FigureAt<V> {
   const [before, after] = [was?.value ?? null, is?.value ?? null];
   if (!was || before === null || after === null)
-    return { before, after, change: null, isBeyond: null, isBetter: null, heldPercent: null };
+    return { visit, before, after, change: null, isBeyond: null, isBetter: null, heldPercent: null };
   const change = after - before;
   const isReal = isBeyond(was, change);
   return {
+    visit,
     before,
     after,
     change,

@@ -24,7 +24,7 @@ export const changeText = (unit: Unit, value: number, steps: readonly string[] =
   steps.length > 0 ? countOf(Math.abs(value), 'step') : `${formatSigned(value, decimals[unit])}${behind[unit]}`;
 
 type Told = Pick<Figure, 'unit'> & { readonly steps?: readonly string[] | undefined };
-type At = Pick<FigureAt, 'before' | 'after' | 'change' | 'isBeyond' | 'isBetter'>;
+type At = Pick<FigureAt<unknown>, 'before' | 'after' | 'change' | 'isBeyond' | 'isBetter'>;
 
 /** `45° → 60°`, or what was taken of the two. */
 export function figuresText({ unit, steps }: Told, { before, after }: Pick<At, 'before' | 'after'>): string {

@@ -91,14 +91,27 @@ interface Where {
 
 type Given = Omit<Figure, 'value' | 'key'> & { readonly id: string };
 
-const figure = (
-  { id, ...given }: Given,
+/** Field by field: a client of years has thousands of these, and a copy of an object costs ten times as much. */
+function figure(
+  given: Given,
   value: number | null | undefined,
   { suffix, place }: Pick<Where, 'suffix' | 'place'>,
-): Figure | undefined =>
-  value === null || value === undefined
-    ? undefined
-    : { ...given, key: `${id} ${place}`.trim(), name: `${given.name}${suffix}`, value };
+): Figure | undefined {
+  if (value === null || value === undefined) return undefined;
+  const made: { -readonly [K in keyof Figure]: Figure[K] } = {
+    key: place === '' ? given.id : `${given.id} ${place}`,
+    name: suffix === '' ? given.name : `${given.name}${suffix}`,
+    unit: given.unit,
+    aim: given.aim,
+    limit: given.limit,
+    value,
+  };
+  if (given.target !== undefined) made.target = given.target;
+  if (given.isDetail) made.isDetail = given.isDetail;
+  if (given.isReached) made.isReached = given.isReached;
+  if (given.steps) made.steps = given.steps;
+  return made;
+}
 
 const scale = (id: string, name: string, aim: Aim): Given => ({
   ...{ id, name, aim, unit: 'of 10', limit: scaleLimit },
@@ -152,17 +165,17 @@ const tellers: { readonly [K in keyof Values]: Teller<K> } = {
     const taken = value.rightCm.flatMap((right, i) => (right === null || value.leftCm[i] == null ? [] : [i + 1]));
     const sum = (id: string, name: string, cm: number | null | undefined) =>
       figure(
-        {
-          ...{ id, name, aim: 'less', unit: 'cm', isReached: true },
-          limit: ((cm ?? 0) * at.limits.facePercent) / 100,
-        },
+        { id, name, aim: 'less', unit: 'cm', isReached: true, limit: ((cm ?? 0) * at.limits.facePercent) / 100 },
         cm,
         at,
       );
     const point = (side: 'right' | 'left', i: number, cm: number | null) =>
       figure(
         {
-          ...{ id: `face-${side} ${i + 1}`, aim: 'less', unit: 'cm', isDetail: true },
+          id: `face-${side} ${i + 1}`,
+          aim: 'less',
+          unit: 'cm',
+          isDetail: true,
           name: changeSays.facePoint(at.limits.faceDistances[i] ?? '', side),
           limit: lengthLimitCm(cm ?? 0),
         },

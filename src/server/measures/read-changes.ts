@@ -60,7 +60,22 @@ export function changesOf(
       after: [...seen('after'), ...asked.after],
     };
   });
-  return coursesOfFigures(measured).map(({ aim: _aim, isReached: _isReached, target: _target, ...figure }) => figure);
+  return coursesOfFigures(measured).map(
+    ({ aim: _aim, isReached: _isReached, target: _target, visits: at, ...figure }) => ({
+      ...figure,
+      // Field by field: there are thousands.
+      visits: at.map(({ visit, before, after, change, isBeyond, isBetter, heldPercent }) => ({
+        visitId: visit.visitId,
+        day: visit.day,
+        before,
+        after,
+        change,
+        isBeyond,
+        isBetter,
+        heldPercent,
+      })),
+    }),
+  );
 }
 
 /** What is asked and looked at when a visit is closed: how relaxed, how red. */
