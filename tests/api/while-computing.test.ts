@@ -42,8 +42,9 @@ describe('while something heavy is computed', () => {
     isOver = true;
     await others;
     expect(took).toBeLessThan(slackFactor * 2000);
-    // On the thread of the house one of them would wait as long as the question takes.
-    expect(Math.max(...waits)).toBeLessThan(Math.max(slackFactor * 50, took * 0.6));
+    // On the thread of the house one of them would wait as long as the question takes. What takes no longer than a busy
+    // machine may pause by itself says nothing.
+    expect(Math.max(...waits)).toBeLessThan(Math.max(slackFactor * 100, took * 0.9));
   });
 
   it('more than can wait are asked to come again, and nothing is lost for the others', async () => {
