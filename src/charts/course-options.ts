@@ -5,6 +5,7 @@ import type { Trend } from '../core/swelling/trend';
 import { formatNumber } from '../core/units';
 import { volumesIn } from '../core/volume-units';
 import type { Palette } from './palette';
+import { sizeAmong } from './size-among';
 
 /** A chart as plain data, for the browser and for paper alike. */
 export type ChartOption = Record<string, unknown>;
@@ -300,7 +301,7 @@ function visitMarks(visits: readonly CourseVisit[], y: number, palette: Palette)
     name: 'visits',
     data: visits.map((visit) => [visit.date, y]),
     symbol: pebble,
-    symbolSize: [13, 11],
+    symbolSize: [sizeAmong(visits.length, 13), sizeAmong(visits.length, 11)],
     symbolOffset: [0, -8],
     z: 3,
     itemStyle: { color: palette.plum, opacity: 0.75 },

@@ -3,6 +3,7 @@ import { formatNumber } from '../core/units';
 import { volumesIn } from '../core/volume-units';
 import { axisOf, type ChartOption, timeAxis, tooltip } from './course-options';
 import type { Palette } from './palette';
+import { sizeAmong } from './size-among';
 
 /** What each visit took away, and how much of it was still gone at the next. */
 export function responseOption(course: LimbCourse, palette: Palette): ChartOption {
@@ -68,7 +69,7 @@ export function responseOption(course: LimbCourse, palette: Palette): ChartOptio
           retentionPercent === null ? [] : [[date, Math.max(-50, Math.min(150, retentionPercent))]],
         ),
         symbol: 'diamond',
-        symbolSize: 10,
+        symbolSize: sizeAmong(responses.length, 10),
         lineStyle: { color: palette.moss, width: 2 },
         itemStyle: { color: palette.moss },
         endLabel: {
@@ -96,10 +97,11 @@ interface DrawingApi {
   readonly coord: (at: readonly [number, number]) => readonly [number, number];
 }
 
-const barWidth = 14;
+const widestBar = 14;
 
 /** Bars that stand on their dates: the library's own widen the time axis, so that two panels would not line up. */
 function bars(list: readonly Bar[]): ChartOption {
+  const barWidth = sizeAmong(list.length, widestBar);
   return {
     type: 'custom',
     data: list.map(({ date, value }) => [date, value]),
@@ -110,7 +112,7 @@ function bars(list: readonly Bar[]): ChartOption {
       const height = Math.max(2, Math.abs(zero - y));
       return {
         type: 'rect',
-        shape: { x: x - barWidth / 2, y: Math.min(y, zero), width: barWidth, height, r: 4 },
+        shape: { x: x - barWidth / 2, y: Math.min(y, zero), width: barWidth, height, r: Math.min(4, barWidth / 3) },
         style: { fill: list[dataIndex]?.colour },
       };
     },
