@@ -1,6 +1,7 @@
 import node from '@astrojs/node';
 import react from '@astrojs/react';
 import { defineConfig } from 'astro/config';
+import { fileURLToPath } from 'node:url';
 import { build } from 'vite';
 
 /** Programs of their own beside the server: threads that compute, print and encrypt, and what the shell does with backups. */
@@ -27,6 +28,16 @@ const programsBeside = {
   },
 };
 
+/** Islands are drawn in one go (src/ui/frame/drawn-at-once.ts). */
+const drawnAtOnce = {
+  name: 'drawn-at-once',
+  enforce: 'pre',
+  resolveId: (id, importer) =>
+    id === 'react-dom/server' && importer?.includes('@astrojs/react')
+      ? fileURLToPath(new URL('src/ui/frame/drawn-at-once.ts', import.meta.url))
+      : undefined,
+};
+
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
@@ -40,6 +51,7 @@ export default defineConfig({
     csp: true,
   },
   vite: {
+    plugins: [drawnAtOnce],
     ssr: { external: ['better-sqlite3-multiple-ciphers'] },
     build: { assetsInlineLimit: 4096 },
     // The same in the browser and on the server, and another one for each build.

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { CoursePoint, LimbCourse } from '../../contracts/progress-views';
 import { formatNumber } from '../../core/units';
 import { volumesIn } from '../../core/volume-units';
+import { useIsBrowser } from '../../ui/charts/Drawn';
 import { Select } from '../../ui/field/Field';
 import { LimbMap } from '../measure/LimbMap';
 import type { Band } from '../measure/TapeLines';
@@ -87,10 +88,13 @@ interface SelectProps {
   readonly onChange: (date: string) => void;
 }
 
+/** The page comes with the date that is chosen; what else could be chosen waits for the browser. */
 function DateSelect({ label, value, points, onChange }: SelectProps) {
+  const isBrowser = useIsBrowser();
+  const shown = isBrowser ? points : points.filter(({ date }) => date === value);
   return (
     <Select label={label} value={value} onChange={(event) => onChange(event.target.value)}>
-      {points.map(({ date, day }) => (
+      {shown.map(({ date, day }) => (
         <option key={date} value={date}>
           {day}
         </option>

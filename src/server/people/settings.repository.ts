@@ -8,8 +8,14 @@ import type { DateOrder } from '../../core/calendar/read-date';
 /** What the house has decided; nothing on a data folder in which no house has been set up. */
 export async function findSettings(db: Db): Promise<HouseSettings> {
   const row = await db.selectFrom('house').select('settings_json').executeTakeFirst();
-  return row ? settingsColumn.read(row.settings_json) : {};
+  if (!row) return {};
+  if (row.settings_json !== lastRead?.text)
+    lastRead = { text: row.settings_json, settings: settingsColumn.read(row.settings_json) };
+  return lastRead.settings;
 }
+
+/** Every request asks several times, and hardly anything ever changes: what reads the same need not be checked again. */
+let lastRead: { readonly text: string; readonly settings: HouseSettings } | undefined;
 
 /** Changes some of the settings; the others stay. */
 export async function changeSettings(db: Db, change: HouseSettings): Promise<void> {

@@ -30,6 +30,27 @@ describe('the props of an island', () => {
     expect(packed).toHaveLength(JSON.stringify({ name: 'Marit', answers: ['yes', 'no'] }).length);
   });
 
+  it('come out as they went in, lists of alike records too', () => {
+    const record = fc.record({ day: fc.string(), ml: fc.double({ noNaN: true }), parts: fc.array(fc.jsonValue()) });
+    const loose = fc.record(
+      { day: fc.string(), ml: fc.option(fc.integer(), { nil: undefined }) },
+      { requiredKeys: [] },
+    );
+    fc.assert(
+      fc.property(fc.array(record), fc.array(loose), fc.array(fc.jsonValue()), (points, visits, others) => {
+        const props = { points, visits, others, nested: [[points], { points }] };
+        expect(unpack(elsewhere(pack(props)))).toEqual(JSON.parse(JSON.stringify(props)));
+      }),
+    );
+  });
+
+  it('write the names of a list of alike records once', () => {
+    const points = Array.from({ length: 60 }, (_, i) => ({ affectedMl: i, referenceMl: 2 * i }));
+    expect(pack({ points }).match(/affectedMl/g)).toHaveLength(1);
+    // One that has another field is a list as any other.
+    expect(pack({ points: [...points, { affectedMl: 1 }] }).match(/affectedMl/g)).toHaveLength(61);
+  });
+
   it('are those of the view that is shown', () => {
     const Island = unpacked(({ name }: { readonly name: string }) => <p>{name}</p>);
     expect(renderToStaticMarkup(<Island packed={pack({ name: 'Marit "the swift"' })} />)).toBe(
