@@ -17,7 +17,7 @@ export function responseOption(course: LimbCourse, palette: Palette): ChartOptio
   const scale = { min: -step, max: 3 * step, interval: step };
   return {
     animation: false,
-    grid: { left: 62, right: 96, top: 14, bottom: 26 },
+    grid: { left: 62, right: 96, top: 32, bottom: 26 },
     xAxis: timeAxis(
       palette,
       course.points.map(({ date }) => date),
@@ -37,6 +37,9 @@ export function responseOption(course: LimbCourse, palette: Palette): ChartOptio
         min: -50,
         max: 150,
         interval: 50,
+        name: 'held',
+        nameGap: 10,
+        nameTextStyle: { color: palette.moss, fontFamily: palette.sans, fontWeight: 700, fontSize: 14 },
         axisLabel: { ...label, formatter: (value: number) => `${formatNumber(value)} %` },
         splitLine: { show: false },
       },
@@ -72,15 +75,6 @@ export function responseOption(course: LimbCourse, palette: Palette): ChartOptio
         symbolSize: sizeAmong(responses.length, 10),
         lineStyle: { color: palette.moss, width: 2 },
         itemStyle: { color: palette.moss },
-        endLabel: {
-          show: true,
-          formatter: 'held',
-          color: palette.moss,
-          fontFamily: palette.sans,
-          fontWeight: 700,
-          fontSize: 14,
-          distance: 30,
-        },
       },
     ],
   };

@@ -2,13 +2,13 @@ import type { ReactNode } from 'react';
 import type { ProgressDetails } from '../../contracts/progress-views';
 import type { ClientId } from '../../core/ids';
 import { Button } from '../../ui/button/Button';
+import type { Asked } from '../asked';
 import { ChangesOverVisits } from '../changes/ChangesOverVisits';
 import { Pairs } from '../pictures/Pairs';
 import { Earned } from '../together/Earned';
 import { SeenFigures } from './FiguresTable';
 import { progressWords } from './progress.words';
 import { Remembered } from './Remembered';
-import type { Asked } from './useDetails';
 import styles from './ProgressView.module.css';
 
 interface Props {
@@ -38,17 +38,17 @@ export function AskedDetails({
   asked,
   children,
 }: Omit<Props, 'details'> & {
-  readonly asked: Asked;
+  readonly asked: Asked<ProgressDetails>;
 }) {
-  if (asked && 'details' in asked)
+  if (asked.answer)
     return (
-      <Details clientId={clientId} details={asked.details}>
+      <Details clientId={clientId} details={asked.answer}>
         {children}
       </Details>
     );
   return (
     <>
-      {asked ? (
+      {asked.state === 'failed' ? (
         <p role="alert">
           {asked.trouble}{' '}
           <Button look="link" onClick={asked.again}>

@@ -10,12 +10,13 @@ import { volumesIn } from '../../core/volume-units';
 import { ButtonLink } from '../../ui/button/Button';
 import { Drawn } from '../../ui/charts/Drawn';
 import { Choice } from '../../ui/choice/Choice';
+import { send } from '../api';
+import { useAsked } from '../asked';
 import { AtHome } from './AtHome';
 import { CompareDates } from './CompareDates';
 import { CourseAhead } from './CourseAhead';
 import { AskedDetails } from './Details';
 import { FeedbackTable, FiguresTable } from './FiguresTable';
-import { useDetails } from './useDetails';
 import styles from './ProgressView.module.css';
 import { unpacked } from '../../ui/frame/packed';
 
@@ -34,8 +35,11 @@ const names: Readonly<Record<What, string>> = {
 
 /** Is the swelling going down, and does it stay down between visits? */
 export function ProgressView({ head: view }: { readonly head: View }) {
-  const asked = useDetails(view.client.id);
-  const details = asked && 'details' in asked ? asked.details : undefined;
+  const { id } = view.client;
+  const asked = useAsked(
+    useCallback((signal: AbortSignal) => send('GET /api/clients/{id}/progress', { params: { id }, signal }), [id]),
+  );
+  const details = asked.answer;
   const [courseKey, setCourseKey] = useState(view.courses[0]?.key);
   const course = view.courses.find(({ key }) => key === courseKey);
   const offered = offeredOf(view, course);

@@ -85,9 +85,16 @@ describe('two dates held against each other', () => {
 });
 
 describe('what stands beneath the courses', () => {
-  const at = (asked: Parameters<typeof AskedDetails>[0]['asked']) =>
+  const at = (outcome: Partial<Parameters<typeof AskedDetails>[0]['asked']>) =>
     renderToStaticMarkup(
-      <AskedDetails clientId={view.client.id} asked={asked}>
+      <AskedDetails
+        clientId={view.client.id}
+        asked={{
+          ...{ state: 'waiting', answer: undefined, trouble: '' },
+          ...{ stop: () => undefined, again: () => undefined },
+          ...outcome,
+        }}
+      >
         <p>at home</p>
       </AskedDetails>,
     );
@@ -97,11 +104,11 @@ describe('what stands beneath the courses', () => {
     expect(page).toContain('The visits are being looked through');
     expect(page).not.toContain('neck turns left');
     // What is known already is not held back.
-    expect(at(undefined)).toContain('at home');
+    expect(at({})).toContain('at home');
   });
 
   it('names what went wrong, offers to ask again, and keeps the rest', () => {
-    const page = at({ trouble: 'The house does not answer.', again: () => undefined });
+    const page = at({ state: 'failed', trouble: 'The house does not answer.' });
     expect(page).toContain('role="alert"');
     expect(page).toContain('The house does not answer.');
     expect(page).toContain('Ask again');
@@ -109,7 +116,7 @@ describe('what stands beneath the courses', () => {
   });
 
   it('is all that was measured otherwise, once it has come', () => {
-    const page = at({ details: view });
+    const page = at({ state: 'answered', answer: view });
     expect(page).toContain('neck turns left');
     expect(page).toContain('Neck turns: left 50° before, 66° after');
     expect(page).toContain('Felt, seen and asked before the work');

@@ -1,33 +1,20 @@
-import { useEffect, useRef, useState } from 'react';
 import type { TogetherView } from '../../contracts/earned-views';
 import { capitalise } from '../../core/wording/capitalise';
 import { Button } from '../../ui/button/Button';
-import { send, sentenceOf } from '../api';
+import { send } from '../api';
+import { useAsked } from '../asked';
 import { chanceText } from './Earned';
 import styles from './Together.module.css';
 import { Difference, TogetherTable } from './TogetherTable';
 import { togetherWords } from './together.words';
 
-type Answer = { readonly view: TogetherView } | { readonly trouble: string } | 'stopped';
+const askHouse = (signal: AbortSignal) => send('GET /api/house/together', { signal });
 
 /** The same over the house: looked through when it is opened, which takes a moment and can be stopped. */
 export function HouseTogether() {
-  const [turn, setTurn] = useState(0);
-  const [answered, setAnswered] = useState<{ readonly turn: number; readonly answer: Answer }>();
-  const answer = answered?.turn === turn ? answered.answer : undefined;
-  const waiting = useRef<AbortController>(undefined);
-  useEffect(() => {
-    const abort = new AbortController();
-    waiting.current = abort;
-    send('GET /api/house/together', { signal: abort.signal })
-      .then((view) => setAnswered({ turn, answer: { view } }))
-      .catch((error: unknown) =>
-        setAnswered({ turn, answer: abort.signal.aborted ? 'stopped' : { trouble: sentenceOf(error) } }),
-      );
-    return () => abort.abort();
-  }, [turn]);
+  const asked = useAsked(askHouse);
   const again = (
-    <Button look="link" onClick={() => setTurn(turn + 1)}>
+    <Button look="link" onClick={asked.again}>
       {togetherWords.lookAgain}
     </Button>
   );
@@ -37,21 +24,21 @@ export function HouseTogether() {
       <p>
         {togetherWords.eachClientOnce} {togetherWords.neverACause}
       </p>
-      {answer === undefined && (
+      {asked.state === 'waiting' && (
         <p role="status">
           {togetherWords.lookingThrough}{' '}
-          <Button look="link" onClick={() => waiting.current?.abort()}>
+          <Button look="link" onClick={asked.stop}>
             {togetherWords.stop}
           </Button>
         </p>
       )}
-      {answer === 'stopped' && <p>{again}</p>}
-      {typeof answer === 'object' && 'trouble' in answer && (
+      {asked.state === 'stopped' && <p>{again}</p>}
+      {asked.state === 'failed' && (
         <p role="alert">
-          {answer.trouble} {again}
+          {asked.trouble} {again}
         </p>
       )}
-      {typeof answer === 'object' && 'view' in answer && <Found view={answer.view} />}
+      {asked.answer && <Found view={asked.answer} />}
     </section>
   );
 }

@@ -3,6 +3,7 @@ import { type Db, emptyLog } from '../db/connection';
 import { findClient } from './clients.repository';
 import { insertAudit } from '../house/audit.repository';
 import { eraseRows, rowsOfClient } from './whole-client.repository';
+import { forgetClient } from '../shared/erased';
 import type { Actor, SaveRefusal } from '../shared/saving';
 import { clientsAnswers } from './clients.answers';
 
@@ -40,6 +41,7 @@ export async function eraseClient(
     await eraseRows(trx, clientId);
     await insertAudit(trx, { at: now, by: actor.therapistId, action: 'client erased', subject: `client ${clientId}` });
   });
+  forgetClient(db, clientId);
   // The log beside the data file still holds what was written last; it is emptied as well.
   await emptyLog(db);
   return { kind: 'saved' };

@@ -3,6 +3,7 @@ import type { ClientId, VisitId } from '../../core/ids';
 import { type MeasuringSettings, volumeSettings } from '../../core/swelling/settings';
 import type { Db } from '../db/connection';
 import { findMeasuring } from '../people/settings.repository';
+import { whenErased } from '../shared/erased';
 import { limitsBy, readErrorsOf } from './change-limits';
 import { findClientMeasuring } from './measures.repository';
 import { coursesOf } from './read-course';
@@ -17,9 +18,16 @@ interface Taped {
   readonly measuring: MeasuringSettings;
 }
 
-/** By house: courses by all that they are made of. A taping is never changed, only replaced: the same ones say the same. */
-const knownCourses = new WeakMap<Db, Map<string, readonly LimbCourse[]>>();
+interface Known {
+  /** All that the courses are made of. A taping is never changed, only replaced: the same ones say the same. */
+  readonly key: string;
+  readonly courses: readonly LimbCourse[];
+}
+
+const knownCourses = new WeakMap<Db, Map<ClientId, Known>>();
 const mostKnown = 40;
+
+whenErased((db, clientId) => knownCourses.get(db)?.delete(clientId));
 
 /** The courses that a client's tapings make; Progress, its details and the closing of a visit ask for the same ones. */
 export async function readCourses(db: Db, clientId: ClientId): Promise<Taped> {
@@ -31,11 +39,11 @@ export async function readCourses(db: Db, clientId: ClientId): Promise<Taped> {
   const settings = volumeSettings(measuring, own);
   const errors = await readErrorsOf(db, settings, tapings);
   const visits = tapings.map(({ visit_id }) => visit_id);
-  const known = knownCourses.get(db) ?? new Map<string, readonly LimbCourse[]>();
+  const known = knownCourses.get(db) ?? new Map<ClientId, Known>();
   knownCourses.set(db, known);
   const key = JSON.stringify([tapings, measuring, own, [...errors]]);
-  const before = known.get(key);
-  if (before) return { courses: before, visits, measuring };
+  const before = known.get(clientId);
+  if (before?.key === key) return { courses: before.courses, visits, measuring };
   const rows = await listTapingsOfClient(db, clientId);
   const limits = limitsBy(measuring, errors);
   const courses = coursesOf(
@@ -46,6 +54,6 @@ export async function readCourses(db: Db, clientId: ClientId): Promise<Taped> {
     own.baselineOn,
   );
   if (known.size >= mostKnown) known.clear();
-  known.set(key, courses);
+  known.set(clientId, { key, courses });
   return { courses, visits, measuring };
 }
