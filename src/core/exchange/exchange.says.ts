@@ -9,6 +9,9 @@ export const exchangeSays = {
   isNoDate: (text: string) => `“${text}” is no date.`,
   isNeitherArmNorLeg: (text: string) => `“${text}” is neither arm nor leg.`,
   isNeitherLeftNorRight: (text: string) => `“${text}” is neither left nor right.`,
+  isNeitherYesNorNo: (text: string) => `“${text}” is neither yes nor no.`,
+  bothSidesAreSwollen: (row: number, date: string) =>
+    `Row ${row} says that the other side was the swollen one on ${date}: one side is compared with the other.`,
   isNoneOfBeforeAfterBaseline: (text: string) => `“${text}” is none of before, after, baseline, follow-up.`,
   isNeitherCmNorIn: (text: string) => `“${text}” is neither cm nor in.`,
   isNoPointBetween0And: (text: string, furthestCm: number) => `“${text}” is no point between 0 and ${furthestCm} cm.`,

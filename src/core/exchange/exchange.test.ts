@@ -111,6 +111,7 @@ describe('gathering tapings', () => {
     side: 'left',
     pointCm: 0,
     girthCm: 22,
+    ...{ secondCm: null, thirdCm: null, isSwollen: null },
   } as const;
 
   it('lays both sides on the same points, null where one has none', () => {
@@ -131,5 +132,82 @@ describe('gathering tapings', () => {
     const heap = new TapingHeap();
     heap.add(reading, 7);
     expect(heap.tapings()).toMatchObject({ tapings: [], troubles: [{ row: 7 }] });
+  });
+});
+
+describe('readings and swollen sides', () => {
+  const head = [
+    'date',
+    'limb',
+    'side',
+    'swollen',
+    'point cm',
+    'first reading cm',
+    'second reading cm',
+    'third reading cm',
+    'girth cm',
+  ];
+  const wide: ColumnPlan = { ...plan, ...guessColumns(head), unit: 'cm' };
+  const read = (...cells: readonly string[]) => readRow(['2026-03-02', 'leg', ...cells], wide, head);
+
+  it('have their columns found by their heads', () => {
+    expect(wide.columns).toEqual({
+      ...{ date: 0, limb: 1, side: 2, swollen: 3, point: 4 },
+      ...{ first: 5, second: 6, third: 7, girth: 8 },
+    });
+    expect(missingInPlan({ ...wide, columns: { ...wide.columns, girth: undefined } }, true)).toEqual([]);
+  });
+
+  it('are told apart: what the table works out of them counts only where there are none', () => {
+    expect(read('left', 'yes', '4', '34', '34.4', '', '34.2')).toMatchObject({
+      readings: [{ girthCm: 34, secondCm: 34.4, thirdCm: null, isSwollen: true }],
+    });
+    expect(read('left', 'no', '4', '', '', '', '34.2')).toMatchObject({
+      readings: [{ girthCm: 34.2, secondCm: null, thirdCm: null, isSwollen: false }],
+    });
+    // The second pass was the first in which this point could be reached.
+    expect(read('left', '', '4', '', '34.4', '', '34.4')).toMatchObject({
+      readings: [{ girthCm: null, secondCm: 34.4, isSwollen: null }],
+    });
+    expect(read('left', '', '4', '', '', '', '')).toEqual({ ok: true, readings: [] });
+  });
+
+  it.each([
+    [['left', 'perhaps', '4', '34', '', '', ''], 'swollen'],
+    [['left', 'yes', '4', '34', 'thick', '', ''], 'second reading cm'],
+    [['left', 'yes', '4', '34', '34', '900', ''], 'third reading cm'],
+  ])('are named where they are wrong: %s', (cells, column) => {
+    expect(read(...cells)).toMatchObject({ ok: false, trouble: { column } });
+  });
+
+  it('say which side is swollen, and not both', () => {
+    const heap = new TapingHeap();
+    const add = (row: number, ...cells: readonly string[]) => {
+      const result = read(...cells);
+      if (!result.ok) throw new Error('unreadable');
+      return result.readings.map((reading) => heap.add(reading, row)).find((trouble) => trouble !== undefined);
+    };
+    expect(add(2, 'left', 'yes', '0', '24', '24.2', '', '')).toBeUndefined();
+    expect(add(3, 'left', 'yes', '4', '26', '', '', '')).toBeUndefined();
+    expect(add(4, 'right', 'no', '0', '30', '', '', '')).toBeUndefined();
+    expect(add(5, 'right', 'yes', '4', '31', '', '', '')).toMatchObject({
+      column: 'swollen',
+      message: expect.stringContaining('Row 2') as string,
+    });
+    expect(heap.tapings().tapings).toMatchObject([
+      { swollen: 'left', left: [24, 26], second: { left: [24.2, null], right: [null, null] }, third: null },
+    ]);
+  });
+
+  it('bear names that a spreadsheet would work out', () => {
+    const named: ColumnPlan = { ...plan, columns: { ...plan.columns, client: 5 } };
+    const clientOf = (name: string) => {
+      const result = readRow(['2026-03-02', 'leg', 'left', '4', '34', name], named, [...long, 'client']);
+      return result.ok ? result.readings[0]?.client : undefined;
+    };
+    expect(clientOf("'=Zoe")).toBe('=Zoe');
+    expect(clientOf("'+Ida")).toBe('+Ida');
+    expect(clientOf("O'Hollen")).toBe("O'Hollen");
+    expect(clientOf("'t Veld")).toBe("'t Veld");
   });
 });

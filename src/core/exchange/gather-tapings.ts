@@ -6,15 +6,25 @@ export interface GatheredTaping extends Pick<GirthReading, 'client' | 'born' | '
   readonly positionsCm: readonly number[];
   readonly left: readonly (number | null)[];
   readonly right: readonly (number | null)[];
+  /** Second and third readings of both sides; null where nobody read again. */
+  readonly second: BothSides | null;
+  readonly third: BothSides | null;
+  /** Null where the table does not say. */
+  readonly swollen: 'left' | 'right' | null;
   /** Rows that it was read from. */
   readonly rows: readonly number[];
 }
 
+type BothSides = Readonly<Record<'left' | 'right', readonly (number | null)[]>>;
+
 interface Heap {
   readonly first: GirthReading;
-  readonly girths: Record<'left' | 'right', Map<number, { readonly girthCm: number; readonly row: number }>>;
+  readonly girths: Record<'left' | 'right', Map<number, GirthReading & { readonly row: number }>>;
   readonly rows: Set<number>;
+  swollen: { readonly side: 'left' | 'right'; readonly row: number } | undefined;
 }
+
+const across = { left: 'right', right: 'left' } as const;
 
 const fewestPoints = 2;
 const mostPoints = 40;
@@ -30,6 +40,7 @@ export class TapingHeap {
       first: reading,
       girths: { left: new Map(), right: new Map() },
       rows: new Set<number>(),
+      swollen: undefined,
     };
     const known = heap.girths[reading.side].get(reading.pointCm);
     if (known)
@@ -37,7 +48,11 @@ export class TapingHeap {
         column: 'point',
         message: exchangeSays.isAlreadyInRow(reading.pointCm, reading.side, known.row),
       };
-    heap.girths[reading.side].set(reading.pointCm, { girthCm: reading.girthCm, row });
+    const swollen = reading.isSwollen === null ? undefined : reading.isSwollen ? reading.side : across[reading.side];
+    if (swollen && heap.swollen && heap.swollen.side !== swollen)
+      return { column: 'swollen', message: exchangeSays.bothSidesAreSwollen(heap.swollen.row, reading.date) };
+    if (swollen) heap.swollen ??= { side: swollen, row };
+    heap.girths[reading.side].set(reading.pointCm, { ...reading, row });
     heap.rows.add(row);
     this.#heaps.set(key, heap);
     return undefined;
@@ -47,7 +62,7 @@ export class TapingHeap {
   tapings(): { readonly tapings: readonly GatheredTaping[]; readonly troubles: readonly RowTrouble[] } {
     const tapings: GatheredTaping[] = [];
     const troubles: RowTrouble[] = [];
-    for (const { first, girths, rows } of this.#heaps.values()) {
+    for (const { first, girths, rows, swollen } of this.#heaps.values()) {
       const positionsCm = [...new Set([...girths.left.keys(), ...girths.right.keys()])].sort((a, b) => a - b);
       const row = Math.min(...rows);
       if (positionsCm.length < fewestPoints || positionsCm.length > mostPoints)
@@ -57,7 +72,12 @@ export class TapingHeap {
           message: exchangeSays.pointsOnATapingHasTo(positionsCm.length, first.date, fewestPoints, mostPoints),
         });
       else {
-        const side = (which: 'left' | 'right') => positionsCm.map((cm) => girths[which].get(cm)?.girthCm ?? null);
+        const side = (which: 'left' | 'right', reading: 'girthCm' | 'secondCm' | 'thirdCm') =>
+          positionsCm.map((cm) => girths[which].get(cm)?.[reading] ?? null);
+        const again = (reading: 'secondCm' | 'thirdCm') => {
+          const both = { left: side('left', reading), right: side('right', reading) };
+          return [...both.left, ...both.right].some((girth) => girth !== null) ? both : null;
+        };
         const { client, born, date, phase, limb } = first;
         tapings.push({
           client,
@@ -66,8 +86,11 @@ export class TapingHeap {
           phase,
           limb,
           positionsCm,
-          left: side('left'),
-          right: side('right'),
+          left: side('left', 'girthCm'),
+          right: side('right', 'girthCm'),
+          second: again('secondCm'),
+          third: again('thirdCm'),
+          swollen: swollen?.side ?? null,
           rows: [...rows],
         });
       }

@@ -6,7 +6,10 @@ import { type DateOrder, readDate } from '../calendar/read-date';
 import { exchangeSays } from './exchange.says';
 
 /** What a column of a table of girths may hold. A row holds one girth, or all girths of one side. */
-export const columnRoles = ['client', 'born', 'date', 'phase', 'limb', 'side', 'point', 'girth', 'unit'] as const;
+export const columnRoles = [
+  ...(['client', 'born', 'date', 'phase', 'limb', 'side', 'swollen', 'point', 'girth'] as const),
+  ...(['first', 'second', 'third', 'unit'] as const),
+] as const;
 export type ColumnRole = (typeof columnRoles)[number];
 
 /** How a table is read. */
@@ -31,7 +34,12 @@ export interface GirthReading {
   readonly limb: Limb;
   readonly side: 'left' | 'right';
   readonly pointCm: number;
-  readonly girthCm: number;
+  /** The first reading where the table tells readings apart. */
+  readonly girthCm: number | null;
+  readonly secondCm: number | null;
+  readonly thirdCm: number | null;
+  /** Whether this side is the swollen one; null where the table does not say. */
+  readonly isSwollen: boolean | null;
 }
 
 export interface RowTrouble {
@@ -52,8 +60,12 @@ const words: Readonly<Record<ColumnRole, readonly string[]>> = {
   phase: ['phase', 'when', 'before/after'],
   limb: ['limb', 'arm/leg', 'extremity', 'part'],
   side: ['side', 'left/right'],
+  swollen: ['swollen', 'affected'],
   point: ['point', 'position', 'point cm', 'point in', 'mark', 'distance', 'height'],
   girth: ['girth', 'girth cm', 'girth in', 'circumference', 'value', 'cm'],
+  first: ['first reading', '1st reading', 'reading 1'],
+  second: ['second reading', '2nd reading', 'reading 2'],
+  third: ['third reading', '3rd reading', 'reading 3'],
   unit: ['unit', 'units'],
 };
 
@@ -98,7 +110,9 @@ export function missingInPlan(plan: ColumnPlan, isClientKnown: boolean): readonl
     has('date') ? '' : exchangeSays.whichColumnHoldsTheDate,
     has('limb') || plan.limb ? '' : exchangeSays.whetherTheseAreArmsOrLegs,
     has('side') ? '' : exchangeSays.whichColumnTellsLeftFromRight,
-    plan.pointColumns.length > 0 || (has('point') && has('girth')) ? '' : exchangeSays.whichColumnsHoldThePointsAnd,
+    plan.pointColumns.length > 0 || (has('point') && (has('girth') || has('first')))
+      ? ''
+      : exchangeSays.whichColumnsHoldThePointsAnd,
   ].filter(Boolean);
 }
 
@@ -138,37 +152,72 @@ export function readRow(row: readonly string[], plan: ColumnPlan, head: readonly
   const unit = text('unit') === '' ? plan.unit : unitOf(text('unit'));
   if (!unit) return fail('unit', exchangeSays.isNeitherCmNorIn(text('unit')));
 
-  const cells =
+  const swollen = swollenOf(text('swollen'));
+  if (swollen === undefined) return fail('swollen', exchangeSays.isNeitherYesNorNo(text('swollen')));
+
+  // The girth that a table works out of several readings is worked out here again; it counts where there are none.
+  const isReadAgain = (['first', 'second', 'third'] as const).some((role) => text(role) !== '');
+  const roles = isReadAgain ? (['first', 'second', 'third'] as const) : (['girth'] as const);
+  const cells: readonly Cell[] =
     plan.pointColumns.length > 0
       ? plan.pointColumns.map(({ index, point }) => ({
-          column: head[index] ?? '',
           pointCm: toCm(point, plan.unit),
-          girth: row[index] ?? '',
+          readings: [{ column: head[index] ?? '', text: row[index] ?? '' }],
         }))
-      : [{ column: nameOf('girth'), pointCm: pointOf(text('point'), unit), girth: text('girth') }];
-  const readings: GirthReading[] = [];
-  for (const { column, pointCm, girth } of cells) {
+      : [
+          {
+            pointCm: pointOf(text('point'), unit),
+            readings: roles.map((role) => ({ column: nameOf(role), text: text(role) })),
+          },
+        ];
+  const found: GirthReading[] = [];
+  for (const { pointCm, readings } of cells) {
     if (pointCm === undefined || pointCm > furthestCm)
       return fail('point', exchangeSays.isNoPointBetween0And(text('point'), furthestCm));
-    const read = readLength(girth);
-    if (read.kind === 'empty') continue;
-    const girthCm = read.kind === 'length' ? toCm(read.value, read.unit ?? unit) : NaN;
-    if (!(girthCm > 0)) return { ok: false, trouble: { column, message: exchangeSays.isNotAGirth(girth.trim()) } };
-    if (girthCm >= longestCm)
-      return { ok: false, trouble: { column, message: exchangeSays.noMeasuresCheckTheUnit(limb, girth.trim()) } };
-    readings.push({
-      client: text('client'),
-      born,
-      date,
-      phase,
-      limb,
-      side,
+    const girthsCm: (number | null)[] = [];
+    for (const reading of readings) {
+      const read = readGirth(reading.text, unit, limb);
+      if (typeof read === 'string') return { ok: false, trouble: { column: reading.column, message: read } };
+      girthsCm.push(read);
+    }
+    if (girthsCm.every((girth) => girth === null)) continue;
+    const [girthCm = null, secondCm = null, thirdCm = null] = girthsCm;
+    found.push({
+      client: unguarded(text('client')),
+      ...{ born, date, phase, limb, side },
       pointCm: roundTo(pointCm, 2),
-      girthCm: roundTo(girthCm, 6),
+      ...{ girthCm, secondCm, thirdCm, isSwollen: swollen },
     });
   }
-  return { ok: true, readings };
+  return { ok: true, readings: found };
 }
+
+/** What one row holds of one point. */
+interface Cell {
+  readonly pointCm: number | undefined;
+  readonly readings: readonly { readonly column: string; readonly text: string }[];
+}
+
+/** @returns the girth (cm), null where none was taken, or what is wrong with it */
+function readGirth(text: string, unit: LengthUnit, limb: Limb): number | null | string {
+  const read = readLength(text);
+  if (read.kind === 'empty') return null;
+  const girthCm = read.kind === 'length' ? toCm(read.value, read.unit ?? unit) : NaN;
+  if (!(girthCm > 0)) return exchangeSays.isNotAGirth(text.trim());
+  return girthCm >= longestCm ? exchangeSays.noMeasuresCheckTheUnit(limb, text.trim()) : roundTo(girthCm, 6);
+}
+
+/** Tables are written with an apostrophe before what a spreadsheet would work out: “'=Zoe” is the name “=Zoe”. */
+const unguarded = (text: string): string => text.replace(/^'(?=[=+\-@])/, '');
+
+const swollenOf = (text: string): boolean | null | undefined =>
+  text === ''
+    ? null
+    : /^(yes|y|true|1|x|ja)$/i.test(text)
+      ? true
+      : /^(no|n|false|0|nein)$/i.test(text)
+        ? false
+        : undefined;
 
 const limbOf = (text: string): Limb | undefined =>
   /^arm|^upper/i.test(text) ? 'arm' : /^leg|^lower/i.test(text) ? 'leg' : undefined;

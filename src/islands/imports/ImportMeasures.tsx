@@ -12,6 +12,7 @@ import { Checked } from './Checked';
 import styles from './ImportMeasures.module.css';
 import { Progress } from './Progress';
 import { useImport } from './useImport';
+import { kindOfTable, workbookToCsv } from './workbook';
 
 interface Props {
   /** Whose the girths are; null: the table names them. */
@@ -34,6 +35,10 @@ const roleWords: Readonly<Record<ColumnRole, string>> = {
   side: importsWords.leftOrRight,
   point: importsWords.point2,
   girth: importsWords.girth,
+  swollen: importsWords.swollenOrNot,
+  first: importsWords.firstReading,
+  second: importsWords.secondReading,
+  third: importsWords.thirdReading,
   unit: importsWords.unitOfTheRow,
 };
 const shownRows = 6;
@@ -52,13 +57,15 @@ export function ImportMeasures({ client }: Props) {
   const [trouble, setTrouble] = useState<string>();
   const run = useImport();
 
-  const choose = async (file: File | undefined) => {
-    if (!file) return;
+  const choose = async (chosen: File | undefined) => {
+    if (!chosen) return;
     run.forget();
     setTrouble(undefined);
-    if (file.size === 0) {
+    const file = await textFileOf(chosen);
+    if (typeof file === 'string') {
       setTable(undefined);
-      setTrouble(importsWords.thatFileIsEmptyChooseThe);
+      setPlan(undefined);
+      setTrouble(file);
       return;
     }
     const bytes = new Uint8Array(await file.slice(0, headBytes).arrayBuffer());
@@ -80,7 +87,9 @@ export function ImportMeasures({ client }: Props) {
       hasHead: true,
       columns: guess.columns,
       pointColumns:
-        guess.columns.girth === undefined || guess.columns.point === undefined ? [...guess.pointColumns] : [],
+        (guess.columns.girth ?? guess.columns.first) === undefined || guess.columns.point === undefined
+          ? [...guess.pointColumns]
+          : [],
       unit: guess.unit ?? 'cm',
       dateOrder: guessDateOrder(dates),
       limb: null,
@@ -111,7 +120,7 @@ export function ImportMeasures({ client }: Props) {
           {table ? importsWords.anotherTableThan(table.file.name) : importsWords.chooseATable}
           <input
             type="file"
-            accept=".csv,.tsv,.txt,text/csv"
+            accept=".csv,.tsv,.txt,.xlsx,text/csv"
             className="visually-hidden"
             disabled={isBusy}
             onChange={(event) => void choose(event.target.files?.[0])}
@@ -163,6 +172,19 @@ export function ImportMeasures({ client }: Props) {
       )}
     </main>
   );
+}
+
+/** @returns the table as text, out of a workbook too, or what is wrong with the file */
+async function textFileOf(file: File): Promise<File | string> {
+  if (file.size === 0) return importsWords.thatFileIsEmptyChooseThe;
+  const kind = kindOfTable(new Uint8Array(await file.slice(0, 8).arrayBuffer()));
+  if (kind === 'text') return file;
+  if (kind === 'older-workbook') return importsWords.thatIsAnOlderWorkbook(file.name);
+  try {
+    return new File([await workbookToCsv(file)], file.name, { type: 'text/csv' });
+  } catch {
+    return importsWords.thatWorkbookCannotBeRead(file.name);
+  }
 }
 
 interface ColumnsProps {

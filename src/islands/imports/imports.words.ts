@@ -1,5 +1,13 @@
 /** What the imports view says, in the order of its files. */
 export const importsWords = {
+  thatIsAnOlderWorkbook: (file: string) =>
+    `“${file}” is a workbook of an older kind: save it as CSV or as .xlsx, then choose it again.`,
+  thatWorkbookCannotBeRead: (file: string) =>
+    `“${file}” cannot be read as a workbook: save it as CSV, then choose that.`,
+  swollenOrNot: 'swollen or not',
+  firstReading: 'first reading',
+  secondReading: 'second reading',
+  thirdReading: 'third reading',
   // Checked
   readingAndChecking: 'Reading and checking',
   bringingItIn: 'Importing',

@@ -17,7 +17,7 @@ export async function exportMeasures(db: Db, clientId: ClientId, unit: LengthUni
   const rows = (await listTapingsOfClient(db, clientId)).flatMap((row) => {
     const taping = toTaping(row, null);
     const shown = (value: number | null) =>
-      value === null ? '' : formatNumber(roundTo(fromCm(toCm(value, taping.unit), unit), 6), unit === 'in' ? 2 : 1);
+      value === null ? '' : exactly(roundTo(fromCm(toCm(value, taping.unit), unit), 6), unit === 'in' ? 2 : 1);
     const point = (x: number) => roundTo(fromCm(toCm(x, taping.unit), unit), 2);
     return (['affected', 'reference'] as const).flatMap((which) =>
       taping.positions.map((x, i) => [
@@ -52,3 +52,7 @@ export async function exportMeasures(db: Db, clientId: ClientId, unit: LengthUni
   ];
   return Papa.unparse({ fields, data: rows }, { newline: '\r\n', escapeFormulae: true });
 }
+
+/** At least so many decimals, and more where the figure has them: it is to be read back as it was taken. */
+const exactly = (value: number, decimals: number): string =>
+  roundTo(value, decimals) === value ? formatNumber(value, decimals) : String(value);

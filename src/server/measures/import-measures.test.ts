@@ -1,4 +1,9 @@
+import fc from 'fast-check';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { guessColumns } from '../../core/exchange/measure-rows';
+import { plainLetters } from '../../core/search/nearness';
+import { TapingInput } from '../../contracts/record';
+import { insertTapings, type NewTaping } from './tapings.repository';
 import { ImportPlan, type ImportView } from '../../contracts/imports';
 import { exportMeasures } from './export-measures';
 import { actor, openHouse, type TestHouse } from '../shared/test-house';
@@ -39,6 +44,14 @@ async function check(rows: readonly string[], change: object = {}): Promise<Impo
   if (started.kind !== 'saved') throw new Error(JSON.stringify(started));
   return settled(started.import.id);
 }
+const newTaping = {
+  ...{ clientId: 1, visitId: null, takenAt: '2026-03-02T12:00:00.000Z', version: 1, source: 'import', volume: null },
+  ...{ by: 1, now: '2026-03-02T12:00:00.000Z' },
+  taping: TapingInput.parse({
+    ...{ limb: 'leg', side: 'right', unit: 'cm', phase: 'before', method: 'frustum', basedOn: 0, positions: [0, 4, 8] },
+    ...{ affected: [24, 26.5, 30], reference: [22, 24, 28] },
+  }),
+} satisfies NewTaping;
 const countTapings = async () => (await house.db.selectFrom('taping').select('id').execute()).length;
 
 describe('bringing in a table', () => {
@@ -138,5 +151,80 @@ describe('bringing in a table', () => {
     const again = await startImport(house.db, new TextEncoder().encode(table), plan({ columns }), actor);
     if (again.kind !== 'saved') throw new Error('refused');
     expect(await settled(again.import.id)).toMatchObject({ girths: 6, tapings: 1, troubleCount: 0 });
+  });
+});
+
+describe('what was written is read back whole', () => {
+  const written = async (unit: 'cm' | 'in' = 'cm') => (await exportMeasures(house.db, house.client, unit)) ?? '';
+  const readBack = async (csv: string, change: object = {}): Promise<ImportView> => {
+    const [head = ''] = csv.split('\r\n');
+    const started = await startImport(
+      house.db,
+      new TextEncoder().encode(csv),
+      ImportPlan.parse({ ...plan(), ...guessColumns(head.split(',')), ...change }),
+      actor,
+    );
+    if (started.kind !== 'saved') throw new Error(JSON.stringify(started));
+    const checked = await settled(started.import.id);
+    storeImport(house.db, checked.id, false, actor);
+    return settled(checked.id);
+  };
+  const clear = () => house.db.deleteFrom('taping').execute();
+
+  it('with the swollen side, second and third readings, in the unit it was written in', async () => {
+    const girth = fc.option(
+      fc.integer({ min: 150, max: 500 }).map((mm) => mm / 10),
+      { freq: 8 },
+    );
+    const pass = fc.record({
+      affected: fc.array(girth, { minLength: 3, maxLength: 3 }),
+      reference: fc.array(girth, { minLength: 3, maxLength: 3 }),
+    });
+    const taken = fc.record({
+      ...{
+        side: fc.constantFrom('left', 'right'),
+        limb: fc.constantFrom('arm', 'leg'),
+        unit: fc.constantFrom('cm', 'in'),
+      },
+      ...{ first: pass, second: fc.option(pass), third: fc.option(pass) },
+    });
+    await fc.assert(
+      fc.asyncProperty(taken, async ({ first, second, third, ...rest }) => {
+        await clear();
+        const all = [first, second, second && third].filter((one) => one !== null);
+        // A table has no row for a point that nobody measured on either side.
+        for (const i of [0, 1, 2]) fc.pre(all.some((one) => one.affected[i] !== null || one.reference[i] !== null));
+        await insertTapings(
+          house.db,
+          [{ ...newTaping, taping: { ...newTaping.taping, ...rest, ...first, second, third: second && third } }],
+          () => undefined,
+        );
+        const before = await written(rest.unit);
+        await clear();
+        expect(await readBack(before)).toMatchObject({ state: 'done', troubleCount: 0, tapings: 1 });
+        expect(await written(rest.unit)).toBe(before);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('of a client whose name a spreadsheet would work out, found by that name', async () => {
+    await house.db
+      .updateTable('client')
+      .set({ name: '=Zoë+1', search_name: plainLetters('=Zoë+1') })
+      .execute();
+    await insertTapings(house.db, [newTaping], () => undefined);
+    const before = await written();
+    expect(before).toContain("'=Zoë+1");
+    await clear();
+    expect(await readBack(before, { clientId: null })).toMatchObject({ state: 'done', clients: 1 });
+    expect(await written()).toBe(before);
+  });
+
+  it('and once: what is on record already is named and not doubled', async () => {
+    await insertTapings(house.db, [newTaping], () => undefined);
+    const view = await readBack(await written());
+    expect(view).toMatchObject({ state: 'checked', tapings: 0, troubleCount: 1 });
+    expect(await countTapings()).toBe(1);
   });
 });

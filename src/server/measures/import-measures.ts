@@ -2,6 +2,7 @@ import type { ImportPlan, ImportTrouble, ImportView } from '../../contracts/impo
 import { decodeText } from '../../core/exchange/decode-text';
 import { type GatheredTaping, TapingHeap } from '../../core/exchange/gather-tapings';
 import { missingInPlan, readRow } from '../../core/exchange/measure-rows';
+import { settleTaping } from '../../core/swelling/taping';
 import { plainContext } from '../../core/swelling/taping-context';
 import type { Db } from '../db/connection';
 import { readTable } from '../exchange/read-table';
@@ -132,8 +133,12 @@ function toNewTaping(
 ): NewTaping {
   const sum = (girths: readonly (number | null)[]) => girths.reduce<number>((total, girth) => total + (girth ?? 0), 0);
   const larger = sum(gathered.left) >= sum(gathered.right) ? 'left' : 'right';
-  const side = plan.swollen === 'larger' ? (owner.side ?? larger) : plan.swollen;
-  const [affected, reference] = side === 'left' ? [gathered.left, gathered.right] : [gathered.right, gathered.left];
+  const side = gathered.swollen ?? (plan.swollen === 'larger' ? (owner.side ?? larger) : plan.swollen);
+  const other = side === 'left' ? ('right' as const) : ('left' as const);
+  const passOf = (both: Readonly<Record<'left' | 'right', readonly (number | null)[]>>) => ({
+    affected: [...both[side]],
+    reference: [...both[other]],
+  });
   const taping = {
     phase: gathered.phase,
     limb: gathered.limb,
@@ -142,10 +147,9 @@ function toNewTaping(
     method: owner.settings.method,
     protocol: '',
     positions: [...gathered.positionsCm],
-    affected: [...affected],
-    reference: [...reference],
-    second: null,
-    third: null,
+    ...passOf(gathered),
+    second: gathered.second && passOf(gathered.second),
+    third: gathered.third && passOf(gathered.third),
     context: { ...plainContext, ticks: [], confirmed: [] },
   };
   return {
@@ -155,7 +159,7 @@ function toNewTaping(
     version: 1,
     taping,
     source: 'import',
-    volume: volumeOf(taping, owner.settings),
+    volume: volumeOf({ ...taping, ...settleTaping({ ...taping, first: taping }) }, owner.settings),
     by,
     now,
   };
