@@ -243,6 +243,8 @@ export type MixView = z.infer<typeof MixView>;
 /** What a row of an imported shelf comes to. */
 export const ShelfImportView = z.object({
   bottles: z.number(),
+  /** Of these, what is on the shelf already and stays as it is. */
+  known: z.number(),
   added: z.number(),
   troubles: z
     .array(

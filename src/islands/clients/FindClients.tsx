@@ -1,7 +1,7 @@
 import { clientsWords } from './clients.words';
 import { lazy, Suspense, useRef, useState } from 'react';
 import type { FoundClient } from '../../contracts/client-views';
-import { Button } from '../../ui/button/Button';
+import { Button, ButtonLink } from '../../ui/button/Button';
 import { Field } from '../../ui/field/Field';
 import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
 import styles from './FindClients.module.css';
@@ -13,9 +13,12 @@ const AddClient = lazy(async () => ({ default: (await import('./AddClient')).Add
 export function FindClients({
   initial,
   text = '',
+  mayImport = false,
 }: {
   readonly initial: readonly FoundClient[];
   readonly text?: string;
+  /** Measures are not everybody’s to bring in. */
+  readonly mayImport?: boolean;
 }) {
   const [query, setQuery] = useState(text);
   const [isAdding, setIsAdding] = useState(false);
@@ -27,7 +30,10 @@ export function FindClients({
     <main id="main" className={styles['view']}>
       <div className={styles['top']}>
         <h1>{clientsWords.clients}</h1>
-        <Button onClick={() => setIsAdding(true)}>{clientsWords.addAClient}</Button>
+        <div className={styles['buttons']}>
+          {mayImport && <ButtonLink href="/measures">{clientsWords.importFigures}</ButtonLink>}
+          <Button onClick={() => setIsAdding(true)}>{clientsWords.addAClient}</Button>
+        </div>
       </div>
       <Field
         ref={search}

@@ -1,5 +1,6 @@
 /** What the clients view says, in the order of its files. */
 export const clientsWords = {
+  importFigures: 'Import figures',
   // FindClients
   clients: 'Clients',
   addAClient: 'Add a client',

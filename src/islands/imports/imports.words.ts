@@ -44,7 +44,7 @@ export const importsWords = {
   armOrLeg: 'Arm or leg',
   leftOrRight: 'Left or right',
   unitOfTheRow: 'Unit of the row',
-  thatFileIsEmptyChooseThe: 'That file is empty: choose the table that was saved as CSV.',
+  thatFileIsEmptyChooseThe: 'That file is empty: choose one with a table in it.',
   cm: 'cm',
   figuresInAndOut: 'Figures in and out',
   ofAllClients: 'of all clients',
@@ -53,7 +53,7 @@ export const importsWords = {
   chooseTheTable: 'Choose the table',
   bringInATable: 'Import a table',
   anySpreadsheetSavedAsCsvA:
-    'Any spreadsheet saved as CSV: a row for each girth, or a row for each side with a column for each point. Nothing is saved before you have looked at it.',
+    'A spreadsheet saved as CSV, or a workbook (.xlsx), of which the first sheet is read: a row for each girth, or a row for each side with a column for each point. Nothing is saved before you have looked at it.',
   anotherTableThan: (name: string) => `Another table than “${name}”`,
   chooseATable: 'Choose a table',
   matchTheColumns: 'Match the columns',

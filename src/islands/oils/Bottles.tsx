@@ -69,6 +69,7 @@ export function Bottles({ first }: { readonly first: StockView }) {
         rank(a) - rank(b) || a.kind.localeCompare(b.kind) * -1 || nameOf(a).localeCompare(nameOf(b)) || a.id - b.id,
     );
   const worth = stock.bottles.reduce((sum, one) => sum + (one.leftMl * one.costCents) / one.sizeMl, 0);
+  const isAllKnown = found !== undefined && found.view.known === found.view.bottles;
   return (
     <>
       <div className={styles['head']}>
@@ -180,12 +181,17 @@ export function Bottles({ first }: { readonly first: StockView }) {
           ) : (
             <>
               <p>
-                <strong>{oilsWords.bottles2(found.view.bottles)}</strong> {oilsWords.canBeReadAddThemTo}
+                <strong>{oilsWords.bottles2(found.view.bottles)}</strong>{' '}
+                {isAllKnown
+                  ? oilsWords.allOfThemAreOnTheShelf
+                  : oilsWords.canBeReadAddThemTo(found.view.bottles - found.view.known, found.view.known)}
               </p>
               <Button onClick={() => setFound(undefined)}>{oilsWords.leaveIt}</Button>
-              <Button look="filled" onClick={() => void look(found.csv, true)}>
-                {oilsWords.addThem}
-              </Button>
+              {!isAllKnown && (
+                <Button look="filled" onClick={() => void look(found.csv, true)}>
+                  {oilsWords.addThem}
+                </Button>
+              )}
             </>
           )}
         </div>

@@ -69,7 +69,11 @@ export const oilsWords = {
   thingsToMendInTheFile: 'things to mend in the file.',
   nothingWasAdded: 'Nothing was added:',
   row: (row: number, message: string) => `Row ${row}: ${message}`,
-  canBeReadAddThemTo: 'can be read. Add them to the shelf?',
+  canBeReadAddThemTo: (fresh: number, known: number) =>
+    known === 0
+      ? 'can be read. Add them to the shelf?'
+      : `can be read; ${known} of them ${known === 1 ? 'is' : 'are'} on the shelf already and ${known === 1 ? 'stays as it is' : 'stay as they are'}. Add the other ${fresh === 1 ? 'one' : fresh}?`,
+  allOfThemAreOnTheShelf: 'can be read, and all of them are on the shelf already: there is nothing to add.',
   bottles2: (bottles: number) => countOf(bottles, 'bottle'),
   addThem: 'Add them',
   aBottle: 'a bottle',

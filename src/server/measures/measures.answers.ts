@@ -61,7 +61,7 @@ export const measuresAnswers = {
     `There are several clients “${client}”: give the date of birth too.`,
   liesBeforeTheBirthOf: (date: string, name: string) => `${date} lies before the birth of ${name}.`,
   aTapingOfOfIsOn: (name: string, date: string) => `A taping of ${name} of ${date} is on record already.`,
-  thatFileIsEmptyChooseThe: 'That file is empty: choose the table that was saved as CSV.',
+  thatFileIsEmptyChooseThe: 'That file is empty: choose one with a table in it.',
   say: (missing: string) => `Say ${missing}.`,
   thisImportIsNotWaitingTo: 'This import is not waiting to be stored.',
   mendTheRowsInTroubleOr: 'Mend the rows in trouble, or say that they are to be left out.',

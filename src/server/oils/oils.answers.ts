@@ -1,5 +1,6 @@
 /** Sentences that the server answers in `oils`, in British English; a sentence with values in it is a function of them. */
 export const oilsAnswers = {
+  isNoDate: (text: string) => `“${text}” is no date: write it as 2026-04-18, or as the house writes dates.`,
   clearOn: (shortDay: string) => `clear on ${shortDay}`,
   theSkinReactedOn: (shortDay: string) => `the skin reacted on ${shortDay}`,
   toBeReadNowDue: (which: string, clockTime: string) => `to be read now, due ${which}${clockTime}`,

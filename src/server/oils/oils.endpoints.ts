@@ -12,7 +12,8 @@ import { importShelf } from './import-shelf';
 import { abandonMix, countMix, finishMix, readMix, startMix } from './mix-oils';
 import { placePatchTest, readPatchTest } from './patch-tests';
 import { readOilBench, readStock } from './read-oils';
-import { addBottle, changeBottle, exportShelf } from './save-oils';
+import { addBottle, changeBottle } from './save-oils';
+import { exportShelf } from './shelf-csv';
 import { oilsAnswers } from './oils.answers';
 
 function scaleNow(): DropScaleView {
