@@ -8,6 +8,16 @@ import { ConditionView } from './screening-views';
 import { CautionShape } from './shapes/screening';
 import { ConsentView } from './ask-views';
 
+/** Somebody on record who may be the same person. */
+export const Double = z.object({
+  id: z.number(),
+  name: z.string(),
+  bornOn: z.string().nullable(),
+  /** What makes one think so, in words. */
+  why: z.string(),
+});
+export type Double = z.infer<typeof Double>;
+
 export const HistoryEntry = z.object({
   visitId: z.number(),
   date: z.string(),
@@ -130,15 +140,7 @@ export const ClientView = ClientContactView.extend({
   corrections: z.array(CorrectionView).readonly(),
   files: z.array(FileView).readonly(),
   consent: ConsentView.nullable(),
-  duplicates: z
-    .array(
-      z.object({
-        id: z.number(),
-        name: z.string(),
-        why: z.string(),
-      }),
-    )
-    .readonly(),
+  duplicates: z.array(Double).readonly(),
 });
 export type ClientView = z.infer<typeof ClientView>;
 

@@ -4,6 +4,7 @@ import path from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Served, startServer } from '../../scripts/served.mjs';
+import { workbook } from '../../src/islands/imports/workbook-fixture';
 import { drawLimbs } from '../../src/demo/picture';
 import { admit, bookAnyTime, call, clientOf, post } from '../api/client';
 import {
@@ -308,6 +309,33 @@ describe('measures, skin and progress', () => {
     await words(page, '2 tapings of 1 client are on record now.');
     const table = (await call('GET', `/api/clients/${client}/measures.csv`, undefined, server.url)).body as string;
     expect(table.match(/24\.5/g)?.length).toBeGreaterThanOrEqual(8);
+    expect(troubles(page)).toEqual([]);
+  });
+
+  it('reads a workbook as it is, and refuses by name what is none', async () => {
+    const rows: (string | number | Date)[][] = [['date', 'limb', 'side', 'swollen', 'point cm', 'girth cm']];
+    for (const side of ['left', 'right'])
+      for (const x of [0, 4, 8, 12])
+        rows.push([new Date('2026-06-02T00:00:00Z'), 'leg', side, side === 'right' ? 'yes' : 'no', x, 23.25 + x / 2]);
+    const file = path.join(folder, 'girths.xlsx');
+    writeFileSync(file, Buffer.from(await workbook(rows).arrayBuffer()));
+    await go(page, `${server.url}/measures?client=${client}`);
+    const choosing = async (name: string) => (await page.$('input[type="file"]'))?.uploadFile(name);
+    const broken = path.join(folder, 'broken.xlsx');
+    writeFileSync(broken, Buffer.from([0x50, 0x4b, 3, 4, 1, 2, 3]));
+    await choosing(broken);
+    await words(page, '“broken.xlsx” cannot be read as a workbook');
+    await choosing(file);
+    await control(page, 'button', 'Read and check it').click();
+    await words(page, '8 rows read: 1 taping');
+    await words(page, 'right leg');
+    await control(page, 'button', 'Import 1 taping').click();
+    await words(page, '1 taping of 1 client is on record now.');
+    const table = (await call('GET', `/api/clients/${client}/measures.csv`, undefined, server.url)).body as string;
+    expect(table.split('\r\n').filter((row) => row.includes('2026-06-02') && row.includes('right,yes'))).toHaveLength(
+      4,
+    );
+    expect(table).toContain('23.25');
     expect(troubles(page)).toEqual([]);
   });
 

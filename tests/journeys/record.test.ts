@@ -206,6 +206,26 @@ describe('the house and its desk', () => {
     await desk.close();
   }, 60_000);
 
+  it('finds who is on record already while somebody is typed, misspelt too, and takes them', async () => {
+    const { id } = (await post('/api/clients', { name: 'Berta Zwilling', bornOn: '1968-04-18' })).body;
+    const desk = await open(browser, `${app}/`, undefined, 'assistant');
+    await control(desk, 'button', 'Book a visit').click();
+    await control(desk, 'searchbox', 'For whom').fill('Berta Zwiling');
+    await control(desk, 'button', 'Somebody new').click();
+    await words(desk, 'Add a client');
+    await control(desk, 'textbox', 'Born on').fill('18/04/1968');
+    await words(desk, 'Berta Zwilling, born 18 April 1968: same birthday, much the same name');
+    await control(desk, 'button', 'It is Berta Zwilling').click();
+    await words(desk, 'Book a visit for Berta Zwilling');
+    await desk.waitForSelector('[aria-pressed="true"]');
+    await control(desk, 'button', 'Book').click();
+    await gone(desk, 'Book a visit for Berta Zwilling');
+    expect((await call('GET', `/api/clients/${id}/booked`)).body).toHaveLength(1);
+    expect((await call('GET', '/api/clients?q=zwiling')).body).toHaveLength(1);
+    expect(troubles(desk)).toEqual([]);
+    await desk.close();
+  }, 60_000);
+
   it('plays the message service in the outbox', async () => {
     const client = (await post('/api/clients', { name: 'Olga Nachricht', phone: '0700 42' })).body.id;
     await bookAnyTime({ clientId: client });

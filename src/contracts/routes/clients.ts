@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FileView, FoundClient } from '../client-views';
+import { Double, FileView, FoundClient } from '../client-views';
 import { ClientChangeInput, ClientInput, MergeInput } from '../record';
 import { ClientNumber, del, file, get, Id, post, put, saved, savedOnly } from './route';
 
@@ -31,6 +31,18 @@ export const clientRoutes = {
     summary: 'Clients whose name, phone number or e-mail is near `q`.',
     query: { q: z.string().max(200).default('') },
     answer: z.array(FoundClient).readonly(),
+  }),
+  findDoubles: get('/api/clients/doubles', {
+    who: 'assistant',
+    what: 'client',
+    summary: 'Clients on record who may be the person that is being typed.',
+    query: {
+      name: z.string().trim().max(120).default(''),
+      bornOn: z.union([z.literal(''), z.iso.date('Write the birthday as 1968-04-18.')]).default(''),
+      phone: z.string().trim().max(120).default(''),
+      email: z.string().trim().max(120).default(''),
+    },
+    answer: z.array(Double).readonly(),
   }),
   addClient: post('/api/clients', {
     who: 'assistant',

@@ -1,3 +1,4 @@
+import { useWatch } from 'react-hook-form';
 import type { ClientId } from '../../core/ids';
 import { Button } from '../../ui/button/Button';
 import { Dialog } from '../../ui/dialog/Dialog';
@@ -7,6 +8,8 @@ import { FormDate } from '../forms/FormDate';
 import { useHouseForm } from '../forms/use-house-form';
 import { clientsWords } from './clients.words';
 import styles from './FindClients.module.css';
+import { PerhapsKnown } from './PerhapsKnown';
+import { useDoubles } from './use-doubles';
 
 interface Props {
   /** What was searched for already. */
@@ -25,6 +28,11 @@ export function AddClient({ name = '', onClose, onAdded }: Props) {
     },
   });
   const { field } = form;
+  const [typed, bornOn, phone, email] = useWatch({
+    control: form.control,
+    name: ['name', 'bornOn', 'phone', 'email'],
+  });
+  const doubles = useDoubles({ name: typed, bornOn, phone, email });
   return (
     <Dialog title={clientsWords.addAClient} isOpen onClose={onClose}>
       <form onSubmit={form.submit} className={styles['form']} noValidate>
@@ -33,6 +41,7 @@ export function AddClient({ name = '', onClose, onAdded }: Props) {
         <Field label={clientsWords.phone} autoComplete="off" {...field('phone')} />
         <Field label={clientsWords.eMail} type="email" autoComplete="off" {...field('email')} />
         <TextArea label={clientsWords.goodToKnow} {...field('note')} />
+        <PerhapsKnown doubles={doubles} onTake={onAdded} />
         {form.trouble && <p role="alert">{form.trouble}</p>}
         <div className={styles['buttons']}>
           <Button onClick={onClose}>{clientsWords.cancel}</Button>

@@ -15,6 +15,10 @@ export const clientsWords = {
   archived: 'archived',
   noneYet: 'none yet',
   bornOn: 'Born on',
+  // PerhapsKnown
+  perhapsOnRecordAlready: 'Perhaps on record already:',
+  whoAndWhy: (name: string, born: string, why: string) => (born ? `${name}, born ${born}: ${why}` : `${name}: ${why}`),
+  take: (name: string) => `It is ${name}`,
   goodToKnow: 'Good to know',
   cancel: 'Cancel',
   add: 'Add',

@@ -2,6 +2,7 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import type { FoundClient } from '../../contracts/client-views';
 import { FindClients } from './FindClients';
+import { PerhapsKnown } from './PerhapsKnown';
 
 const zoe: FoundClient = {
   ...{ id: 7, name: 'Zoë Ahorn', isArchived: false, age: 58, phone: '0151 220 41', email: '' },
@@ -34,5 +35,24 @@ describe('the clients of the house', () => {
   it('have figures brought in by those who may measure', () => {
     expect(page({ mayImport: true })).toContain('href="/measures"');
     expect(page({})).not.toContain('href="/measures"');
+  });
+});
+
+describe('who is perhaps on record already', () => {
+  const shown = (doubles: Parameters<typeof PerhapsKnown>[0]['doubles']) =>
+    renderToStaticMarkup(<PerhapsKnown doubles={doubles} onTake={() => undefined} />);
+
+  it('is named with the reason, and taken by one press', () => {
+    const text = shown([
+      { id: 7, name: 'Zoë Ahorn', bornOn: '1968-04-18', why: 'same name and birthday' },
+      { id: 8, name: 'Zoe Ahorn', bornOn: null, why: 'same name' },
+    ]);
+    expect(text).toContain('Zoë Ahorn, born 18 April 1968: same name and birthday');
+    expect(text).toContain('Zoe Ahorn: same name<');
+    expect(text).toContain('It is Zoë Ahorn</button>');
+  });
+
+  it('is nobody most of the time: a place that speaks up when somebody is found', () => {
+    expect(shown([])).toMatch(/^<div role="status"[^>]*><\/div>$/);
   });
 });

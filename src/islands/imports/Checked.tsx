@@ -22,10 +22,7 @@ export function Checked({ job, client, onStore, onCancel, onBack }: Props) {
   if (job.state === 'done')
     return (
       <section className={styles['step']} role="status">
-        <h2>
-          {formatNumber(job.tapings)} {importsWords.tapingsOf} {formatNumber(job.clients)}{' '}
-          {job.clients === 1 ? importsWords.client : importsWords.clients} {importsWords.areOnRecordNow}
-        </h2>
+        <h2>{importsWords.areOnRecordNow(job.tapings, job.clients)}</h2>
         {client && (
           <ButtonLink href={`/clients/${client.id}/progress`}>{importsWords.seeTheProgressOf(client.name)}</ButtonLink>
         )}
@@ -41,8 +38,8 @@ export function Checked({ job, client, onStore, onCancel, onBack }: Props) {
   return (
     <section className={styles['step']} aria-label={importsWords.lookAtIt}>
       <h2>
-        {formatNumber(job.rows)} {importsWords.rowsRead} {formatNumber(job.tapings)} {importsWords.tapings}
-        {job.troubleCount > 0 && importsWords.rowsInTrouble(formatNumber(job.troubleCount))}
+        {importsWords.rowsRead(job.rows, job.tapings)}
+        {job.troubleCount > 0 && importsWords.rowsInTrouble(job.troubleCount)}
       </h2>
       {job.troubleCount > 0 && (
         <div className={styles['scroll']} tabIndex={0} role="group" aria-label={importsWords.rowsInTrouble2}>
@@ -102,7 +99,7 @@ export function Checked({ job, client, onStore, onCancel, onBack }: Props) {
           <Button look="filled" onClick={() => onStore(true)}>
             {job.troubleCount > 0
               ? importsWords.leaveOutTheAndBringIn(formatNumber(job.troubleCount))
-              : importsWords.bringInTapings(formatNumber(job.tapings))}
+              : importsWords.bringInTapings(job.tapings)}
           </Button>
         )}
       </div>

@@ -1,3 +1,5 @@
+import { countOf } from '../../core/wording/count';
+
 /** What the imports view says, in the order of its files. */
 export const importsWords = {
   thatIsAnOlderWorkbook: (file: string) =>
@@ -11,17 +13,14 @@ export const importsWords = {
   // Checked
   readingAndChecking: 'Reading and checking',
   bringingItIn: 'Importing',
-  tapingsOf: 'tapings of',
-  areOnRecordNow: 'are on record now.',
-  client: 'client',
-  clients: 'clients',
+  areOnRecordNow: (tapings: number, clients: number) =>
+    `${countOf(tapings, 'taping')} of ${countOf(clients, 'client')} ${tapings === 1 ? 'is' : 'are'} on record now.`,
   seeTheProgressOf: (name: string) => `See the progress of ${name}`,
   stoppedNothingWasBroughtIn: 'Stopped; nothing was imported.',
   backToTheColumns: 'Back to the columns',
   lookAtIt: 'Look at it',
-  rowsRead: 'rows read:',
-  tapings: 'tapings',
-  rowsInTrouble: (troubleCount: string) => `, ${troubleCount} rows in trouble`,
+  rowsRead: (rows: number, tapings: number) => `${countOf(rows, 'row')} read: ${countOf(tapings, 'taping')}`,
+  rowsInTrouble: (troubled: number) => `, ${countOf(troubled, 'row')} in trouble`,
   rowsInTrouble2: 'Rows in trouble',
   row: 'Row',
   column: 'Column',
@@ -34,7 +33,7 @@ export const importsWords = {
   points: 'Points',
   overTheOtherSide: 'Over the other side',
   leaveOutTheAndBringIn: (troubleCount: string) => `Leave out the ${troubleCount} and import the rest`,
-  bringInTapings: (tapings: string) => `Import ${tapings} tapings`,
+  bringInTapings: (tapings: number) => `Import ${countOf(tapings, 'taping')}`,
   orMendTheRowsInThe:
     'Or mend the rows in the spreadsheet and choose it again: nothing has been saved. A girth that is left out counts as not measured.',
 

@@ -12,7 +12,8 @@ import { findAttachment } from './attachments.repository';
 import { eraseClient, exportClient } from './erase-client';
 import { addFinding, correctFinding } from '../screening/save-finding';
 import { actor, finding, now, openHouse, type TestHouse } from '../shared/test-house';
-import { findDuplicates, mergeClients, previewMerge } from './merge-clients';
+import { findDoubles, findDoublesOf } from './find-doubles';
+import { mergeClients, previewMerge } from './merge-clients';
 import { readAudit } from '../house/read-audit';
 import { findClients, readClient, readContact } from './read-client';
 import { addClient, archiveClient, correctClient } from './save-client';
@@ -107,11 +108,25 @@ describe('duplicates', () => {
     const twin = (await addClient(house.db, { name: 'Zoe Ahorn', bornOn: '1970-05-01' }, actor)).id;
     const number = (await addClient(house.db, { name: 'Somebody', phone: '0700-123 45' }, actor)).id;
     await addClient(house.db, { name: 'Zoe Ahornblatt', bornOn: '1999-01-01' }, actor);
-    expect(await findDuplicates(house.db, house.client)).toEqual([
-      { id: twin, name: 'Zoe Ahorn', why: 'same name and birthday' },
+    expect(await findDoublesOf(house.db, house.client)).toEqual([
+      { id: twin, name: 'Zoe Ahorn', bornOn: '1970-05-01', why: 'same name and birthday' },
     ]);
     const same = (await addClient(house.db, { name: 'Else', phone: '070012345' }, actor)).id;
-    expect(await findDuplicates(house.db, same)).toMatchObject([{ id: number, why: 'same phone number' }]);
+    expect(await findDoublesOf(house.db, same)).toMatchObject([{ id: number, why: 'same phone number' }]);
+  });
+
+  it('are found while somebody is only being typed, misspelt too', async () => {
+    const typed = (person: object) =>
+      findDoubles(house.db, { name: '', bornOn: null, phone: '', email: '', ...person }).then((found) =>
+        found.map(({ id, why }) => `${id} ${why}`),
+      );
+    expect(await typed({ name: 'zoe ahorn' })).toEqual([`${house.client} same name`]);
+    expect(await typed({ name: 'Zoe Ahron' })).toEqual([]);
+    expect(await typed({ name: 'Zoe Ahron', bornOn: '1970-05-01' })).toEqual([
+      `${house.client} same birthday, much the same name`,
+    ]);
+    expect(await typed({ name: 'Una Quill', bornOn: '1970-05-01' })).toEqual([]);
+    expect(await typed({})).toEqual([]);
   });
 
   it('are merged as the preview says, and the other is no longer found', async () => {

@@ -7,6 +7,7 @@ export const clientsAnswers = {
   thatIsNotAPictureChoose: 'That is not a picture: choose a JPEG, PNG or WebP.',
   thatPictureCannotBeReadIt: 'That picture cannot be read: it is damaged, or larger than 60 million points.',
   filesOfThisClientTakeUp: 'Files of this client take up 250 MB already: take some out first.',
+  sameAddress: 'same e-mail',
   samePhoneNumber: 'same phone number',
   sameNameAndBirthday: 'same name and birthday',
   sameName: 'same name',

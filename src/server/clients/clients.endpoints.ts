@@ -4,12 +4,14 @@ import { problem } from '../http/problem';
 import { attachFile, readAttachment, removeAttachment } from './attach-file';
 import { eraseClient, exportClient } from './erase-client';
 import { mergeClients, previewMerge } from './merge-clients';
+import { findDoubles } from './find-doubles';
 import { findClients } from './read-client';
 import { addClient, archiveClient, correctClient, correctContact } from './save-client';
 import { clientsAnswers } from './clients.answers';
 
 export const clientEndpoints = endpoints(routes, {
   findClients: ({ db, query, actor }) => findClients(db, query.q, actor.now),
+  findDoubles: ({ db, query }) => findDoubles(db, { ...query, bornOn: query.bornOn || null }),
   addClient: ({ db, body, actor }) => addClient(db, body, actor),
   correctClient: async ({ db, params, body, staff, actor }) => {
     const correct = staff.role === 'assistant' ? correctContact : correctClient;

@@ -2,6 +2,7 @@ import type { ClientId, VisitId } from '../../core/ids';
 import { sql } from 'kysely';
 import type { ClientInput } from '../../contracts/record';
 import { nearness, plainLetters } from '../../core/search/nearness';
+import type { Recognised } from '../../core/search/doubles';
 import type { Db } from '../db/connection';
 import type { ClientRow } from '../db/schema';
 import { beforeColumn, likesColumn, noLikes } from './clients.documents';
@@ -127,21 +128,26 @@ const plainNumber = sql<string>`replace(replace(phone, ' ', ''), '-', '')`;
 const mostAlike = 100;
 
 /** Others with the same name, birthday, number or e-mail; whether they are the same person is for people to say. */
-export async function listAlike(db: Db, client: ClientRow): Promise<readonly ClientRow[]> {
+export async function listAlike(
+  db: Db,
+  { name, bornOn, phone, email }: Recognised,
+  except: ClientId | null,
+): Promise<readonly ClientRow[]> {
   const same = async (condition: ReturnType<typeof sql<boolean>>) =>
     db
       .selectFrom('client')
       .selectAll()
       .where(condition)
-      .where('id', '!=', client.id)
+      .where('id', '!=', except ?? 0)
       .where('merged_into', 'is', null)
       .limit(mostAlike)
       .execute();
-  const number = client.phone.replace(/[ -]/g, '');
+  const number = phone.replace(/[ -]/g, '');
+  const searchName = plainLetters(name);
   const rows = await Promise.all([
-    same(sql`search_name = ${client.search_name}`),
-    client.born_on === null ? [] : same(sql`born_on = ${client.born_on}`),
-    client.email === '' ? [] : same(sql`email <> '' and lower(email) = ${client.email.toLowerCase()}`),
+    searchName === '' ? [] : same(sql`search_name = ${searchName}`),
+    bornOn === null ? [] : same(sql`born_on = ${bornOn}`),
+    email === '' ? [] : same(sql`email <> '' and lower(email) = ${email.toLowerCase()}`),
     number.length < 5 ? [] : same(sql`${plainNumber} = ${number}`),
   ]);
   return [...new Map(rows.flat().map((row) => [row.id, row])).values()];

@@ -1,48 +1,13 @@
-import type { ClientId } from '../../core/ids';
 import type { MergePreview } from '../../contracts/routes/clients';
 import type { ClientInput } from '../../contracts/record';
-import { nearness } from '../../core/search/nearness';
 import type { Db } from '../db/connection';
-import type { ClientRow } from '../db/schema';
-import { changeClient, findClient, listAlike, toClientData, setMerged } from './clients.repository';
+import { changeClient, findClient, toClientData, setMerged } from './clients.repository';
 import { listFindings } from '../screening/findings.repository';
 import { insertAudit } from '../house/audit.repository';
 import { countOf, moveRows } from './whole-client.repository';
 import { describeFinding } from '../screening/describe-finding';
 import { isoDay } from '../shared/house-clock';
 import type { Actor, SaveRefusal } from '../shared/saving';
-import { clientsAnswers } from './clients.answers';
-
-/** Records that may be the same person: same name and birthday, or the same number or address. */
-export async function findDuplicates(
-  db: Db,
-  clientId: ClientId,
-): Promise<readonly { id: number; name: string; why: string }[]> {
-  const client = await findClient(db, clientId);
-  if (!client) return [];
-  const digits = client.phone.replace(/\D/g, '');
-  return (await listAlike(db, client)).flatMap((other) => {
-    const why =
-      digits.length >= 5 && other.phone.replace(/\D/g, '') === digits
-        ? clientsAnswers.samePhoneNumber
-        : client.email !== '' && other.email.toLowerCase() === client.email.toLowerCase()
-          ? 'same e-mail'
-          : other.search_name === client.search_name
-            ? client.born_on !== null && other.born_on === client.born_on
-              ? clientsAnswers.sameNameAndBirthday
-              : clientsAnswers.sameName
-            : client.born_on !== null && other.born_on === client.born_on && areNear(client, other)
-              ? clientsAnswers.sameBirthdayMuchTheSameName
-              : undefined;
-    return why ? [{ id: other.id, name: other.name, why }] : [];
-  });
-}
-
-/** Every word of the one name is near a word of the other. */
-function areNear(one: ClientRow, other: ClientRow): boolean {
-  const words = other.search_name.split(/\s+/);
-  return one.search_name.split(/\s+/).every((word) => nearness(word, words) !== undefined);
-}
 
 /** What merging would do, before it is done. */
 export async function previewMerge(db: Db, keepId: number, dropId: number): Promise<MergePreview | undefined> {

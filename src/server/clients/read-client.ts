@@ -35,7 +35,7 @@ import { describeFinding, listConditions, oilGroupLabel, placeNames } from '../s
 import { type ChangeLimits, limitsBy, readChangeLimits } from '../measures/change-limits';
 import { clockTime, isoDay, longDay, shortDay } from '../shared/house-clock';
 import { findMeasuring } from '../people/settings.repository';
-import { findDuplicates } from './merge-clients';
+import { findDoublesOf } from './find-doubles';
 import { readConsent } from '../screening/read-ask';
 import { missingNotes } from '../visits/prepare-visit';
 import { readCorrections } from './read-corrections';
@@ -136,7 +136,7 @@ export async function readClient(db: Db, id: number, now: Date): Promise<ClientV
     listVisitsOfClient(db, id),
     listAttachments(db, id),
     readConsent(db, id, now.toISOString()),
-    findDuplicates(db, id),
+    findDoublesOf(db, id),
   ]);
   const screening = screenRecord(client, findings, today);
   return {
