@@ -30,7 +30,7 @@ export function FindClients({
     <main id="main" className={styles['view']}>
       <div className={styles['top']}>
         <h1>{clientsWords.clients}</h1>
-        <div className={styles['buttons']}>
+        <div className={styles['ways']}>
           {mayImport && <ButtonLink href="/measures">{clientsWords.importFigures}</ButtonLink>}
           <Button onClick={() => setIsAdding(true)}>{clientsWords.addAClient}</Button>
         </div>
