@@ -79,6 +79,16 @@ export const ClientInput = z.object({
   note: note.default(''),
 });
 /** A correction: the whole of the data, and the version that it started from. */
+const few = z.string().trim().max(120, 'Keep it within 120 characters.').default('');
+
+/** A person as far as they have been typed. In a body and not in an address: addresses are written into logs. */
+export const PersonInput = z.object({
+  name: few,
+  bornOn: dateOnly.nullable().default(null),
+  phone: few,
+  email: few,
+});
+
 export const ClientChangeInput = ClientInput.extend({ basedOn: z.number().int().positive() });
 export type ClientChangeInput = z.infer<typeof ClientChangeInput>;
 export type ClientInput = z.infer<typeof ClientInput>;

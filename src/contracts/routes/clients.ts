@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Double, FileView, FoundClient } from '../client-views';
-import { ClientChangeInput, ClientInput, MergeInput } from '../record';
+import { ClientChangeInput, ClientInput, MergeInput, PersonInput } from '../record';
 import { ClientNumber, del, file, get, Id, post, put, saved, savedOnly } from './route';
 
 export const largestFileBytes = 10_000_000;
@@ -32,16 +32,11 @@ export const clientRoutes = {
     query: { q: z.string().max(200).default('') },
     answer: z.array(FoundClient).readonly(),
   }),
-  findDoubles: get('/api/clients/doubles', {
+  findDoubles: post('/api/clients/doubles', {
     who: 'assistant',
     what: 'client',
     summary: 'Clients on record who may be the person that is being typed.',
-    query: {
-      name: z.string().trim().max(120).default(''),
-      bornOn: z.union([z.literal(''), z.iso.date('Write the birthday as 1968-04-18.')]).default(''),
-      phone: z.string().trim().max(120).default(''),
-      email: z.string().trim().max(120).default(''),
-    },
+    body: PersonInput,
     answer: z.array(Double).readonly(),
   }),
   addClient: post('/api/clients', {

@@ -172,6 +172,14 @@ describe('readings and swollen sides', () => {
     expect(read('left', '', '4', '', '', '', '')).toEqual({ ok: true, readings: [] });
   });
 
+  it('may stand beside a girth that is the first of them', () => {
+    const others = ['date', 'limb', 'side', 'point cm', 'girth cm', 'second reading cm'];
+    const beside: ColumnPlan = { ...plan, ...guessColumns(others), unit: 'cm' };
+    expect(readRow(['2026-03-02', 'leg', 'left', '4', '34', '34.4'], beside, others)).toMatchObject({
+      readings: [{ girthCm: 34, secondCm: 34.4 }],
+    });
+  });
+
   it.each([
     [['left', 'perhaps', '4', '34', '', '', ''], 'swollen'],
     [['left', 'yes', '4', '34', 'thick', '', ''], 'second reading cm'],

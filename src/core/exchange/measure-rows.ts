@@ -4,6 +4,7 @@ import type { TapingPhase } from '../swelling/taping-context';
 import { type LengthUnit, roundTo, toCm } from '../units';
 import { type DateOrder, readDate } from '../calendar/read-date';
 import { exchangeSays } from './exchange.says';
+import { unguarded } from './unguarded';
 
 /** What a column of a table of girths may hold. A row holds one girth, or all girths of one side. */
 export const columnRoles = [
@@ -155,9 +156,10 @@ export function readRow(row: readonly string[], plan: ColumnPlan, head: readonly
   const swollen = swollenOf(text('swollen'));
   if (swollen === undefined) return fail('swollen', exchangeSays.isNeitherYesNorNo(text('swollen')));
 
-  // The girth that a table works out of several readings is worked out here again; it counts where there are none.
-  const isReadAgain = (['first', 'second', 'third'] as const).some((role) => text(role) !== '');
-  const roles = isReadAgain ? (['first', 'second', 'third'] as const) : (['girth'] as const);
+  // Beside a first reading, the girth is what a table makes of all of them: made here again, and counted where there are none.
+  const hasReadings = (['first', 'second', 'third'] as const).some((role) => text(role) !== '');
+  const isMadeOfThem = plan.columns.first !== undefined && hasReadings;
+  const roles = [isMadeOfThem ? 'first' : 'girth', 'second', 'third'] as const;
   const cells: readonly Cell[] =
     plan.pointColumns.length > 0
       ? plan.pointColumns.map(({ index, point }) => ({
@@ -206,9 +208,6 @@ function readGirth(text: string, unit: LengthUnit, limb: Limb): number | null | 
   if (!(girthCm > 0)) return exchangeSays.isNotAGirth(text.trim());
   return girthCm >= longestCm ? exchangeSays.noMeasuresCheckTheUnit(limb, text.trim()) : roundTo(girthCm, 6);
 }
-
-/** Tables are written with an apostrophe before what a spreadsheet would work out: “'=Zoe” is the name “=Zoe”. */
-const unguarded = (text: string): string => text.replace(/^'(?=[=+\-@])/, '');
 
 const swollenOf = (text: string): boolean | null | undefined =>
   text === ''

@@ -19,7 +19,7 @@ export function PerhapsKnown({ doubles, onTake }: Props) {
           <strong>{clientsWords.perhapsOnRecordAlready}</strong>
           <ul>
             {doubles.map(({ id, name, bornOn, why }) => (
-              <li key={id}>
+              <li key={id} className={styles['who']}>
                 <span>{clientsWords.whoAndWhy(name, bornOn ? dateInWords('en', bornOn) : '', why)}</span>
                 <Button onClick={() => onTake({ id, name })}>{clientsWords.take(name)}</Button>
               </li>

@@ -22,13 +22,13 @@ const isWorthAsking = (texts: readonly string[]) =>
 /** Who on record may be the person that is being typed. A hint, no more: nothing is said when it cannot be asked for. */
 export function useDoubles({ name, bornOn, phone, email }: Typed): readonly Double[] {
   const [found, setFound] = useState(none);
-  const day = isDay(bornOn) ? bornOn : '';
+  const day = isDay(bornOn) ? bornOn : null;
   const isAsked = isWorthAsking([name, phone, email]);
   useEffect(() => {
     if (!isAsked) return undefined;
     const abort = new AbortController();
     const timer = setTimeout(() => {
-      send('GET /api/clients/doubles', { query: { name, bornOn: day, phone, email }, signal: abort.signal }).then(
+      send('POST /api/clients/doubles', { body: { name, bornOn: day, phone, email }, signal: abort.signal }).then(
         setFound,
         () => !abort.signal.aborted && setFound(none),
       );

@@ -181,10 +181,7 @@ export function Bottles({ first }: { readonly first: StockView }) {
           ) : (
             <>
               <p>
-                <strong>{oilsWords.bottles2(found.view.bottles)}</strong>{' '}
-                {isAllKnown
-                  ? oilsWords.allOfThemAreOnTheShelf
-                  : oilsWords.canBeReadAddThemTo(found.view.bottles - found.view.known, found.view.known)}
+                <strong>{oilsWords.bottles2(found.view.bottles)}</strong> {foundWords(found.view)}
               </p>
               <Button onClick={() => setFound(undefined)}>{oilsWords.leaveIt}</Button>
               {!isAllKnown && (
@@ -257,3 +254,10 @@ const plain = ({ kind, oil, lot, openedOn, printedOn, sizeMl, leftMl, costCents,
 
 /** As the page shows it. */
 export const BottlesIsland = unpacked(Bottles);
+
+const foundWords = ({ bottles, known }: ShelfImportView): string =>
+  bottles === 0
+    ? oilsWords.stand
+    : bottles === known
+      ? oilsWords.allOfThemAreOnTheShelf
+      : oilsWords.canBeReadAddThemTo(bottles - known, known);

@@ -73,6 +73,7 @@ export const oilsWords = {
     known === 0
       ? 'can be read. Add them to the shelf?'
       : `can be read; ${known} of them ${known === 1 ? 'is' : 'are'} on the shelf already and ${known === 1 ? 'stays as it is' : 'stay as they are'}. Add the other ${fresh === 1 ? 'one' : fresh}?`,
+  stand: 'stand in that list: there is nothing to add.',
   allOfThemAreOnTheShelf: 'can be read, and all of them are on the shelf already: there is nothing to add.',
   bottles2: (bottles: number) => countOf(bottles, 'bottle'),
   addThem: 'Add them',

@@ -11,7 +11,7 @@ import { clientsAnswers } from './clients.answers';
 
 export const clientEndpoints = endpoints(routes, {
   findClients: ({ db, query, actor }) => findClients(db, query.q, actor.now),
-  findDoubles: ({ db, query }) => findDoubles(db, { ...query, bornOn: query.bornOn || null }),
+  findDoubles: ({ db, body }) => findDoubles(db, body),
   addClient: ({ db, body, actor }) => addClient(db, body, actor),
   correctClient: async ({ db, params, body, staff, actor }) => {
     const correct = staff.role === 'assistant' ? correctContact : correctClient;

@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { guessColumns } from '../../core/exchange/measure-rows';
 import { plainLetters } from '../../core/search/nearness';
 import { TapingInput } from '../../contracts/record';
+import { volumeOf } from './taping-volume';
 import { insertTapings, type NewTaping } from './tapings.repository';
 import { ImportPlan, type ImportView } from '../../contracts/imports';
 import { exportMeasures } from './export-measures';
@@ -206,6 +207,24 @@ describe('what was written is read back whole', () => {
       }),
       { numRuns: 40 },
     );
+  });
+
+  it('and the volumes on record are those of all readings, on the side that the table calls swollen', async () => {
+    const { positions, affected, reference, ...rest } = newTaping.taping;
+    const taping = { ...rest, positions, affected: reference, reference: affected };
+    const again = { affected: taping.affected.map((girth) => girth && girth + 0.4), reference: taping.reference };
+    await insertTapings(house.db, [{ ...newTaping, taping: { ...taping, second: again } }], () => undefined);
+    const csv = await written();
+    await clear();
+    await readBack(csv);
+    const row = await house.db.selectFrom('taping').selectAll().executeTakeFirstOrThrow();
+    // The smaller side was called swollen, so that is what it stays.
+    expect(row).toMatchObject({ side: 'right' });
+    expect(row.excess_ml).toBeLessThan(0);
+    const settled = { ...taping, affected: taping.affected.map((girth) => girth && girth + 0.2) };
+    const expected = volumeOf({ ...settled, side: 'right' });
+    expect(row.affected_ml).toBeCloseTo(expected?.affectedMl ?? 0, 6);
+    expect(row.excess_ml).toBeCloseTo(expected?.excessMl ?? 0, 6);
   });
 
   it('of a client whose name a spreadsheet would work out, found by that name', async () => {

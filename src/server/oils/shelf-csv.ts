@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import type { BottleInput } from '../../contracts/oil-house';
 import { type DateOrder, readDate } from '../../core/calendar/read-date';
+import { unguarded } from '../../core/exchange/unguarded';
 import type { FieldError } from '../../core/result';
 import type { Db } from '../db/connection';
 import { oilsAnswers } from './oils.answers';
@@ -81,7 +82,7 @@ export function readShelf(
 
 type Raw = Readonly<Record<string, string>>;
 
-const cellOf = (raw: Raw, name: (typeof columns)[number]) => (raw[name] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+const cellOf = (raw: Raw, name: (typeof columns)[number]) => unguarded((raw[name] ?? '').trim());
 
 /** @returns YYYY-MM-DD, null for an empty cell, undefined for what is no date */
 function dateOf(raw: Raw, name: 'opened' | 'best_before', order: DateOrder): string | null | undefined {
