@@ -194,8 +194,14 @@ describe('oils', () => {
     writeFileSync(file, 'kind,oil,size_ml,opened\nessential,neroli,5,2026-10-01\n');
     await upload();
     await words(page, '1 bottle can be read.');
-    await (await control(page, 'button', 'Add them')).click();
+    await (await control(page, 'button', 'Add to the shelf')).click();
     await words(page, '1 bottle added to the shelf.');
+    await upload();
+    await words(page, '1 bottle can be read, and is on the shelf already: there is nothing to add.');
+    writeFileSync(file, 'kind,oil,size_ml,opened\nessential,neroli,5,2026-10-01\nessential,neroli,5,18.10.2026\n');
+    await upload();
+    await words(page, '1 of them is on the shelf already and stays as it is. Add the other one?');
+    await (await control(page, 'button', 'Cancel')).click();
   });
 
   it('leads a pregnant client with a nut allergy to something weak without nuts', async () => {

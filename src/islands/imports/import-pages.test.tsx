@@ -2,6 +2,9 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import type { ImportView } from '../../contracts/imports';
 import { Checked } from './Checked';
+import { ImportPlan } from '../../contracts/imports';
+import { guessColumns } from '../../core/exchange/measure-rows';
+import { Columns } from './Columns';
 import { ImportMeasures } from './ImportMeasures';
 
 const nothing = () => undefined;
@@ -24,6 +27,34 @@ describe('figures in and out', () => {
     expect(all).toContain('of all clients');
     expect(all).not.toContain('measures.csv');
     expect(all).toContain('.xlsx');
+  });
+});
+
+describe('what the columns hold', () => {
+  const shown = (head: readonly string[], hasClient = true) => {
+    const rows = [head, head.map((_, i) => `cell ${i}`)];
+    const table = { file: new File([], 'a.csv'), encoding: 'utf-8', delimiter: ',', rows };
+    const plan = ImportPlan.parse({ ...guessColumns(head), unit: 'cm', dateOrder: 'year-month-day' });
+    return renderToStaticMarkup(<Columns table={table} plan={plan} hasClient={hasClient} onPlan={nothing} />);
+  };
+
+  it('is guessed by their heads and shown over the first rows', () => {
+    const text = shown(['date', 'limb', 'side', 'point cm', 'first reading cm', 'second reading cm']);
+    for (const role of ['Date', 'Arm or leg', 'Left or right', 'First reading', 'Second reading'])
+      expect(text, role).toMatch(new RegExp(`<option[^>]*selected[^>]*>${role}</option>`));
+    expect(text).toContain('cell 5');
+  });
+
+  it('asks which side is swollen only where the table does not say', () => {
+    const head = ['date', 'limb', 'side', 'point cm', 'girth cm'];
+    expect(shown(head)).toContain('Swollen side');
+    expect(shown([...head, 'swollen'])).not.toContain('Swollen side');
+  });
+
+  it('asks for names only where the client is not known', () => {
+    const head = ['client', 'born', 'date', 'limb', 'side', 'point cm', 'girth cm'];
+    expect(shown(head)).not.toContain('Date of birth');
+    expect(shown(head, false)).toContain('Date of birth');
   });
 });
 

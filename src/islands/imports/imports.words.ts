@@ -6,10 +6,10 @@ export const importsWords = {
     `“${file}” is a workbook of an older kind: save it as CSV or as .xlsx, then choose it again.`,
   thatWorkbookCannotBeRead: (file: string) =>
     `“${file}” cannot be read as a workbook: save it as CSV, then choose that.`,
-  swollenOrNot: 'swollen or not',
-  firstReading: 'first reading',
-  secondReading: 'second reading',
-  thirdReading: 'third reading',
+  swollenOrNot: 'Swollen or not',
+  firstReading: 'First reading',
+  secondReading: 'Second reading',
+  thirdReading: 'Third reading',
   // Checked
   readingAndChecking: 'Reading and checking',
   bringingItIn: 'Importing',

@@ -168,8 +168,8 @@ export function Bottles({ first }: { readonly first: StockView }) {
           {found.view.troubles.length > 0 ? (
             <>
               <p>
-                <strong>{oilsWords.nothingWasAdded}</strong> {found.view.troubles.length}{' '}
-                {oilsWords.thingsToMendInTheFile}
+                <strong>{oilsWords.nothingWasAdded}</strong>{' '}
+                {oilsWords.thingsToMendInTheFile(found.view.troubles.length)}
               </p>
               <ul>
                 {found.view.troubles.slice(0, 6).map(({ row, message }) => (
@@ -259,5 +259,7 @@ const foundWords = ({ bottles, known }: ShelfImportView): string =>
   bottles === 0
     ? oilsWords.stand
     : bottles === known
-      ? oilsWords.allOfThemAreOnTheShelf
+      ? bottles === 1
+        ? oilsWords.itIsOnTheShelf
+        : oilsWords.allOfThemAreOnTheShelf
       : oilsWords.canBeReadAddThemTo(bottles - known, known);

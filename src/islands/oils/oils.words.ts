@@ -66,7 +66,7 @@ export const oilsWords = {
   keepItSo: 'Storage',
   darkGlassFullCoolLockedFrom:
     'Dark glass, full, cool, locked from children. Citrus, pine, fir and tea tree age fastest, and aged oil sensitises skin.',
-  thingsToMendInTheFile: 'things to mend in the file.',
+  thingsToMendInTheFile: (things: number) => `${countOf(things, 'thing')} to mend in the file.`,
   nothingWasAdded: 'Nothing was added:',
   row: (row: number, message: string) => `Row ${row}: ${message}`,
   canBeReadAddThemTo: (fresh: number, known: number) =>
@@ -74,9 +74,10 @@ export const oilsWords = {
       ? 'can be read. Add them to the shelf?'
       : `can be read; ${known} of them ${known === 1 ? 'is' : 'are'} on the shelf already and ${known === 1 ? 'stays as it is' : 'stay as they are'}. Add the other ${fresh === 1 ? 'one' : fresh}?`,
   stand: 'stand in that list: there is nothing to add.',
+  itIsOnTheShelf: 'can be read, and is on the shelf already: there is nothing to add.',
   allOfThemAreOnTheShelf: 'can be read, and all of them are on the shelf already: there is nothing to add.',
   bottles2: (bottles: number) => countOf(bottles, 'bottle'),
-  addThem: 'Add them',
+  addThem: 'Add to the shelf',
   aBottle: 'a bottle',
   allOfThem: 'all of them',
   aListOfBottles: 'A list of bottles',

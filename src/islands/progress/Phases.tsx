@@ -48,12 +48,12 @@ export function Phases({ intervals, phases, onPhases }: Props) {
   );
   return (
     <fieldset className={styles['phases']}>
-      <label>
+      <label className={styles['whether']}>
         <input
           type="checkbox"
           checked={phases !== undefined}
           onChange={({ target }) => onPhases(target.checked ? usual : undefined)}
-        />{' '}
+        />
         {progressWords.inTwoPhases}
       </label>
       {phases && (
