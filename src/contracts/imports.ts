@@ -31,7 +31,7 @@ export const ImportStep = z.object({
   leaveOutTroubled: z.boolean(),
 });
 
-const ImportTrouble = z.object({ row: z.number(), column: z.string(), message: z.string() });
+export const ImportTrouble = z.object({ row: z.number(), column: z.string(), message: z.string() });
 export type ImportTrouble = z.infer<typeof ImportTrouble>;
 
 /** An import as it stands; asked for again and again while it runs. */

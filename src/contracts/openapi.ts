@@ -79,6 +79,7 @@ const aboutDomains: Readonly<Record<keyof typeof routes, string>> = {
   keeping: 'Copies of the house: making them, and going back to one.',
   booking: 'When visits are, who is told, and the calendars that follow.',
   clients: 'Who comes here, and what is kept of them.',
+  clientExchange: 'Clients as other programs write and read them.',
   screening: 'What is asked before hands are laid on: findings, answers, consent and limits.',
   tablet: 'What a client may do on the tablet that was handed over.',
   visits: 'A visit as a whole: looking at it, handing it on, closing it.',

@@ -110,6 +110,8 @@ interface Sending {
   readonly signal?: AbortSignal | undefined;
   /** The same draft that is sent again is stored once. */
   readonly draftId?: string | undefined;
+  /** The answer is kept as it comes, to its last byte. */
+  readonly isFile?: true;
 }
 
 async function ask(method: string, path: string, sending: Sending): Promise<unknown> {
@@ -133,6 +135,7 @@ async function ask(method: string, path: string, sending: Sending): Promise<unkn
     const isOpen = await openAgain(response.status === 401 ? 'signed-out' : 'locked');
     if (isOpen) return ask(method, path, sending);
   }
+  if (response.ok && sending.isFile) return response.blob();
   const text = await response.text();
   const value: unknown = text === '' ? null : parseOrNull(text);
   if (response.ok) return value;
@@ -161,9 +164,9 @@ function retryAfterOf(response: Response): number | undefined {
  * @throws RequestError as `send` does
  */
 export async function download(path: string, name: string): Promise<void> {
-  const content = await ask('GET', path, {});
+  const content = (await ask('GET', path, { isFile: true })) as Blob;
   const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([JSON.stringify(content, null, 1)], { type: 'application/json' }));
+  link.href = URL.createObjectURL(content);
   link.download = name;
   link.click();
   URL.revokeObjectURL(link.href);

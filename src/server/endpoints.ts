@@ -1,4 +1,5 @@
 import { bookingEndpoints } from './booking/booking.endpoints';
+import { clientExchangeEndpoints } from './clients/client-exchange.endpoints';
 import { clientEndpoints } from './clients/clients.endpoints';
 import { computeEndpoints } from './compute/compute.endpoints';
 import { homeEndpoints } from './home/home.endpoints';
@@ -28,6 +29,7 @@ export const endpointOf: ReadonlyMap<Route, Endpoint> = new Map(
     ...keepingEndpoints,
     ...bookingEndpoints,
     ...clientEndpoints,
+    ...clientExchangeEndpoints,
     ...screeningEndpoints,
     ...tabletEndpoints,
     ...visitEndpoints,

@@ -1,4 +1,5 @@
 import { bookingRoutes } from './booking';
+import { clientExchangeRoutes } from './client-exchange';
 import { clientRoutes } from './clients';
 import { computeRoutes } from './compute';
 import { homeRoutes } from './home';
@@ -26,6 +27,7 @@ export const routes = {
   keeping: keepingRoutes,
   booking: bookingRoutes,
   clients: clientRoutes,
+  clientExchange: clientExchangeRoutes,
   screening: screeningRoutes,
   tablet: tabletRoutes,
   visits: visitRoutes,

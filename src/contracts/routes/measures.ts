@@ -7,6 +7,7 @@ import { ClientMeasuringInput, MeasuringInput, ObservationInput, ProtocolInput }
 import { TapingInput } from '../record';
 import { TapeProtocolShape } from '../shapes/swelling';
 import { TapingView } from '../visit-views';
+import { jsonOf } from './json-of';
 import { ClientNumber, del, file, get, Id, Key, pdf, post, put, saved, savedOnly, VisitNumber } from './route';
 
 const flags = z.array(FlagView).readonly();
@@ -143,19 +144,3 @@ export const measureRoutes = {
     answer: savedOnly,
   }),
 } as const;
-
-/** A value of the address that is JSON. */
-function jsonOf<S extends z.ZodType>(schema: S, trouble: string) {
-  return z
-    .string()
-    .default('{}')
-    .transform((text, context): unknown => {
-      try {
-        return JSON.parse(text);
-      } catch {
-        context.addIssue({ code: 'custom', message: trouble });
-        return z.NEVER;
-      }
-    })
-    .pipe(schema);
-}

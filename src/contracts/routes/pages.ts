@@ -21,6 +21,7 @@ export const pages = [
   { path: '/guide', who: 'assistant' },
   { path: '/practice', who: 'assistant' },
   { path: '/measures', who: 'therapist' },
+  { path: '/clients/import', who: 'therapist' },
   { path: '/protocols', who: 'therapist' },
   { path: '/library', who: 'therapist' },
   { path: '/bench/{name}', who: 'therapist' },

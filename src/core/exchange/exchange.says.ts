@@ -1,6 +1,8 @@
 /** Sentences that the core says in `exchange`, in British English; a sentence with values in it is a function of them. */
 export const exchangeSays = {
   whichColumnNamesTheClient: 'which column names the client',
+  whichColumnHoldsTheName: 'which column holds the name',
+  isNoHeight: (text: string) => `“${text}” is no height in cm.`,
   whichColumnHoldsTheDate: 'which column holds the date',
   whetherTheseAreArmsOrLegs: 'whether these are arms or legs',
   whichColumnTellsLeftFromRight: 'which column tells left from right',

@@ -31,7 +31,12 @@ export function FindClients({
       <div className={styles['top']}>
         <h1>{clientsWords.clients}</h1>
         <div className={styles['ways']}>
-          {mayImport && <ButtonLink href="/measures">{clientsWords.importFigures}</ButtonLink>}
+          {mayImport && (
+            <>
+              <ButtonLink href="/measures">{clientsWords.importFigures}</ButtonLink>
+              <ButtonLink href="/clients/import">{clientsWords.inAndOut}</ButtonLink>
+            </>
+          )}
           <Button onClick={() => setIsAdding(true)}>{clientsWords.addAClient}</Button>
         </div>
       </div>

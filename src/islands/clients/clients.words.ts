@@ -1,6 +1,7 @@
 /** What the clients view says, in the order of its files. */
 export const clientsWords = {
   importFigures: 'Import figures',
+  inAndOut: 'In and out',
   // FindClients
   clients: 'Clients',
   addAClient: 'Add a client',

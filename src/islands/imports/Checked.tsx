@@ -2,7 +2,7 @@ import { importsWords } from './imports.words';
 import type { ImportView } from '../../contracts/imports';
 import { formatNumber } from '../../core/units';
 import { Button, ButtonLink } from '../../ui/button/Button';
-import styles from './ImportMeasures.module.css';
+import styles from './imports.module.css';
 import { Progress } from './Progress';
 
 interface Props {
@@ -69,7 +69,7 @@ export function Checked({ job, client, onStore, onCancel, onBack }: Props) {
         </div>
       )}
       {job.sample.length > 0 && (
-        <table className={styles['sample']}>
+        <table>
           <caption>{importsWords.aFewOfTheTapings}</caption>
           <thead>
             <tr>

@@ -2,17 +2,10 @@ import type { ImportPlan } from '../../contracts/imports';
 import { dateOrders } from '../../core/calendar/read-date';
 import { type ColumnRole, columnRoles } from '../../core/exchange/measure-rows';
 import { Choice } from '../../ui/choice/Choice';
-import { Select } from '../../ui/field/Field';
-import styles from './ImportMeasures.module.css';
+import { ColumnHeads } from './ColumnHeads';
+import type { Table } from './choose-table';
+import styles from './imports.module.css';
 import { importsWords } from './imports.words';
-
-/** A table as it was chosen: its first rows, and how they were read. */
-export interface Table {
-  readonly file: File;
-  readonly encoding: string;
-  readonly delimiter: string;
-  readonly rows: readonly (readonly string[])[];
-}
 
 const roleWords: Readonly<Record<ColumnRole, string>> = {
   client: importsWords.client2,
@@ -29,7 +22,6 @@ const roleWords: Readonly<Record<ColumnRole, string>> = {
   third: importsWords.thirdReading,
   unit: importsWords.unitOfTheRow,
 };
-const shownRows = 6;
 
 interface Props {
   readonly table: Table;
@@ -40,7 +32,6 @@ interface Props {
 
 /** Each column with what it holds, over the first rows of the table. */
 export function Columns({ table, plan, hasClient, onPlan }: Props) {
-  const [head = []] = table.rows;
   const roleAt = (index: number): string => {
     const role = columnRoles.find((one) => plan.columns[one] === index);
     if (role) return role;
@@ -61,46 +52,19 @@ export function Columns({ table, plan, hasClient, onPlan }: Props) {
   };
   return (
     <>
-      <div className={styles['scroll']} tabIndex={0} role="group" aria-label={importsWords.firstRowsOfTheTable}>
-        <table>
-          <thead>
-            <tr>
-              {head.map((text, index) => (
-                <th key={index} scope="col">
-                  <Select
-                    label={text || importsWords.column2(index + 1)}
-                    value={roleAt(index)}
-                    onChange={(event) => setRole(index, event.target.value)}
-                  >
-                    <option value="">{importsWords.notUsed}</option>
-                    {columnRoles
-                      .filter((role) => !hasClient || (role !== 'client' && role !== 'born'))
-                      .map((role) => (
-                        <option key={role} value={role}>
-                          {roleWords[role]}
-                        </option>
-                      ))}
-                    {numberIn(text) !== undefined && (
-                      <option value={`point ${numberIn(text)}`}>
-                        {importsWords.girthAt} {numberIn(text)}
-                      </option>
-                    )}
-                  </Select>
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {table.rows.slice(1, 1 + shownRows).map((row, i) => (
-              <tr key={i}>
-                {head.map((_, index) => (
-                  <td key={index}>{row[index] ?? ''}</td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <ColumnHeads
+        rows={table.rows}
+        roleAt={roleAt}
+        onRole={setRole}
+        optionsFor={(text) => [
+          ...columnRoles
+            .filter((role) => !hasClient || (role !== 'client' && role !== 'born'))
+            .map((role) => ({ value: role, text: roleWords[role] })),
+          ...(numberIn(text) === undefined
+            ? []
+            : [{ value: `point ${numberIn(text)}`, text: `${importsWords.girthAt} ${numberIn(text)}` }]),
+        ]}
+      />
       <div className={styles['settings']}>
         <Choice
           label={importsWords.girthsAndPointsAreIn}

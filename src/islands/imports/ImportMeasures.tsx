@@ -1,30 +1,20 @@
 import { importsWords } from './imports.words';
-import Papa from 'papaparse';
 import { useState } from 'react';
 import type { ImportPlan } from '../../contracts/imports';
-import { decodeText, detectEncoding } from '../../core/exchange/decode-text';
 import { guessColumns, missingInPlan } from '../../core/exchange/measure-rows';
 import { guessDateOrder } from '../../core/calendar/read-date';
 import { Button, ButtonLink } from '../../ui/button/Button';
 import { Checked } from './Checked';
-import { Columns, type Table } from './Columns';
-import styles from './ImportMeasures.module.css';
+import { cellsOf, readAsWords, readTableFile, type Table } from './choose-table';
+import { Columns } from './Columns';
+import styles from './imports.module.css';
 import { Progress } from './Progress';
 import { useImport } from './useImport';
-import { kindOfTable, workbookToCsv } from './workbook';
 
 interface Props {
   /** Whose the girths are; null: the table names them. */
   readonly client: { readonly id: number; readonly name: string } | null;
 }
-
-const headBytes = 200_000;
-const delimiterWords: Readonly<Record<string, string>> = {
-  ',': 'commas',
-  ';': 'semicolons',
-  '\t': 'tabs',
-  '|': 'bars',
-};
 
 /** Girths as a table, in and out: columns matched, everything looked at before anything is stored. */
 export function ImportMeasures({ client }: Props) {
@@ -37,29 +27,19 @@ export function ImportMeasures({ client }: Props) {
     if (!chosen) return;
     run.forget();
     setTrouble(undefined);
-    const file = await textFileOf(chosen);
-    if (typeof file === 'string') {
+    const chosenTable = await readTableFile(chosen);
+    if (typeof chosenTable === 'string') {
       setTable(undefined);
       setPlan(undefined);
-      setTrouble(file);
+      setTrouble(chosenTable);
       return;
     }
-    const bytes = new Uint8Array(await file.slice(0, headBytes).arrayBuffer());
-    const parsed = Papa.parse<string[]>(decodeText(bytes), {
-      preview: 40,
-      skipEmptyLines: 'greedy',
-      delimitersToGuess: [',', ';', '\t', '|'],
-    });
-    const [head = []] = parsed.data;
+    const [head = []] = chosenTable.rows;
     const guess = guessColumns(head);
-    const dates = parsed.data
-      .slice(1)
-      .map((row) => row[guess.columns.date ?? -1] ?? '')
-      .filter(Boolean);
-    setTable({ file, encoding: detectEncoding(bytes), delimiter: parsed.meta.delimiter, rows: parsed.data });
+    setTable(chosenTable);
     setPlan({
       clientId: client?.id ?? null,
-      delimiter: parsed.meta.delimiter,
+      delimiter: chosenTable.delimiter,
       hasHead: true,
       columns: guess.columns,
       pointColumns:
@@ -67,14 +47,14 @@ export function ImportMeasures({ client }: Props) {
           ? [...guess.pointColumns]
           : [],
       unit: guess.unit ?? 'cm',
-      dateOrder: guessDateOrder(dates),
+      dateOrder: guessDateOrder(cellsOf(chosenTable, guess.columns.date)),
       limb: null,
       phase: 'before',
       swollen: 'larger',
     });
   };
   const missing = plan ? missingInPlan(plan, client !== null) : [];
-  const isBusy = run.sent !== undefined || run.job?.state === 'reading' || run.job?.state === 'storing';
+  const { isBusy } = run;
   return (
     <main id="main" className={styles['view']}>
       <div className={styles['top']}>
@@ -111,11 +91,7 @@ export function ImportMeasures({ client }: Props) {
       {table && plan && !run.job && (
         <section className={styles['step']} aria-label={importsWords.matchTheColumns}>
           <h2>{importsWords.whatTheColumnsHold}</h2>
-          <p className={styles['soft']}>
-            {importsWords.readAs}{' '}
-            {table.encoding === 'windows-1252' ? importsWords.anOlderWesternEncoding : table.encoding.toUpperCase()}
-            {importsWords.splitAt} {delimiterWords[table.delimiter] ?? `“${table.delimiter}”`}.
-          </p>
+          <p className={styles['soft']}>{readAsWords(table)}</p>
           <Columns table={table} plan={plan} hasClient={client !== null} onPlan={setPlan} />
           {missing.length > 0 && <p className={styles['trouble']}>{importsWords.stillToSay(missing.join(', '))}</p>}
           <div className={styles['buttons']}>
@@ -136,7 +112,7 @@ export function ImportMeasures({ client }: Props) {
         <Checked
           job={run.job}
           client={client}
-          onStore={(leaveOut) => void run.store(leaveOut)}
+          onStore={(leaveOut) => run.job && void run.store(run.job.id, leaveOut)}
           onCancel={() => void run.cancel()}
           onBack={run.forget}
         />
@@ -148,17 +124,4 @@ export function ImportMeasures({ client }: Props) {
       )}
     </main>
   );
-}
-
-/** @returns the table as text, out of a workbook too, or what is wrong with the file */
-async function textFileOf(file: File): Promise<File | string> {
-  if (file.size === 0) return importsWords.thatFileIsEmptyChooseThe;
-  const kind = kindOfTable(new Uint8Array(await file.slice(0, 8).arrayBuffer()));
-  if (kind === 'text') return file;
-  if (kind === 'older-workbook') return importsWords.thatIsAnOlderWorkbook(file.name);
-  try {
-    return new File([await workbookToCsv(file)], file.name, { type: 'text/csv' });
-  } catch {
-    return importsWords.thatWorkbookCannotBeRead(file.name);
-  }
 }

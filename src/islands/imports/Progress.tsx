@@ -1,6 +1,6 @@
 import { importsWords } from './imports.words';
 import { Button } from '../../ui/button/Button';
-import styles from './ImportMeasures.module.css';
+import styles from './imports.module.css';
 
 interface ProgressProps {
   readonly words: string;

@@ -1,3 +1,5 @@
+import { countOf } from '../../core/wording/count';
+
 /** Sentences that the server answers in `clients`, in British English; a sentence with values in it is a function of them. */
 export const clientsAnswers = {
   thatFileIsEmpty: 'That file is empty.',
@@ -11,6 +13,32 @@ export const clientsAnswers = {
   samePhoneNumber: 'same phone number',
   sameNameAndBirthday: 'same name and birthday',
   sameName: 'same name',
+  nameAndBirthday: 'name and birthday',
+  nameAndPhone: 'name and phone number',
+  nameAndEMail: 'name and e-mail',
+  birthday: 'birthday',
+  phone: 'phone',
+  eMail: 'e-mail',
+  address: 'address',
+  emergencyContact: 'emergency contact',
+  height: 'height',
+  language: 'language',
+  medicines: 'medicines',
+  note: 'note',
+  card: 'card',
+  say: (missing: string) => `Say ${missing}.`,
+  stoppedNobodyWasAdded: 'Stopped; nobody was added.',
+  somethingWentWrongNobodyWasAdded: 'Something went wrong; nobody was added.',
+  thisImportIsNotWaitingTo: 'This import is not waiting to be stored.',
+  mendTheRowsInTroubleOr: 'Mend the rows in trouble, or say that they are left out.',
+  thereIsNobodyToAdd: 'There is nobody to add: all of them are on record already.',
+  thisImportWasTakenBackAlready: 'This import was taken back already.',
+  addedAndCompleted: (file: string, added: number, completed: number) =>
+    `${file}: ${countOf(added, 'client')} added, ${countOf(completed, 'record')} completed`,
+  takenOutAndLeft: (removed: number, restored: number, kept: number) =>
+    `${countOf(removed, 'client')} taken out, ${countOf(restored, 'record')} as before, ${kept} left as they are`,
+  clientsCsv: 'clients.csv',
+  clientsVcf: 'clients.vcf',
   sameBirthdayMuchTheSameName: 'same birthday, much the same name',
   inAnEmergency: 'in an emergency',
   dueDate: 'due date',

@@ -106,6 +106,7 @@ async function eraseOne(db: Db, clientId: ClientId): Promise<void> {
   await sql`update finding set replaces = null where client_id = ${clientId}`.execute(db);
   await sql`update observation set replaces = null where client_id = ${clientId}`.execute(db);
   for (const table of ofClient) await db.deleteFrom(table).where('client_id', '=', clientId).execute();
+  await db.deleteFrom('client_import_row').where('client_id', '=', clientId).execute();
   await db.deleteFrom('visit').where('client_id', '=', clientId).execute();
   await db.deleteFrom('client').where('id', '=', clientId).execute();
 }

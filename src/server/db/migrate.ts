@@ -22,6 +22,7 @@ import { keepWhatWasAsked } from './migrations/0018_keep_what_was_asked';
 import { keepPractice } from './migrations/0019_keep_practice';
 import { keepOwnPace } from './migrations/0020_keep_own_pace';
 import { agreeToPictures } from './migrations/0021_agree_to_pictures';
+import { rememberImports } from './migrations/0022_remember_imports';
 import { speakToClients } from './migrations/0014_speak_to_clients';
 
 /** Listed by hand: a bundle carries no folder. */
@@ -47,6 +48,7 @@ export const migrations: readonly Migration[] = [
   keepPractice,
   keepOwnPace,
   agreeToPictures,
+  rememberImports,
 ];
 
 /** Every form that this version knows. */

@@ -8,7 +8,7 @@ import { insertTapings, type NewTaping } from './tapings.repository';
 import { ImportPlan, type ImportView } from '../../contracts/imports';
 import { exportMeasures } from './export-measures';
 import { actor, openHouse, type TestHouse } from '../shared/test-house';
-import { cancelImport, readImport } from './import-jobs';
+import { measureImports } from './import-jobs';
 import { startImport, storeImport } from './import-measures';
 
 let house: TestHouse;
@@ -34,7 +34,7 @@ const bytes = (rows: readonly string[]) => new TextEncoder().encode([head, ...ro
 /** Waits until a step is over. */
 async function settled(id: string): Promise<ImportView> {
   for (let i = 0; i < 400; i += 1) {
-    const view = readImport(id, actor);
+    const view = measureImports.read(id, actor);
     if (view && view.state !== 'reading' && view.state !== 'storing') return view;
     await new Promise((resolve) => setTimeout(resolve, 5));
   }
@@ -115,15 +115,15 @@ describe('bringing in a table', () => {
     const checked = await check(many);
     expect(checked.tapings).toBe(900);
     storeImport(house.db, checked.id, false, actor);
-    cancelImport(checked.id, actor);
+    measureImports.cancel(checked.id, actor);
     expect(await settled(checked.id)).toMatchObject({ state: 'cancelled' });
     expect(await countTapings()).toBe(0);
   });
 
   it('is nobody else’s business, and refuses an empty file and a plan that says too little', async () => {
     const checked = await check(day('2026-03-02'));
-    expect(readImport(checked.id, { ...actor, therapistId: 2 })).toBeUndefined();
-    expect(cancelImport(checked.id, { ...actor, therapistId: 2 })).toEqual({ kind: 'not-found' });
+    expect(measureImports.read(checked.id, { ...actor, therapistId: 2 })).toBeUndefined();
+    expect(measureImports.cancel(checked.id, { ...actor, therapistId: 2 })).toEqual({ kind: 'not-found' });
     expect(await startImport(house.db, new Uint8Array(), plan(), actor)).toMatchObject({ errors: [{ path: 'file' }] });
     expect(await startImport(house.db, bytes([]), plan({ columns: { date: 0 } }), actor)).toMatchObject({
       errors: [{ path: 'plan' }],

@@ -9,7 +9,7 @@ import { readTable } from '../exchange/read-table';
 import { insertTapings, type NewTaping } from './tapings.repository';
 import { insertAudit } from '../house/audit.repository';
 import { isoDay } from '../shared/house-clock';
-import { findJob, type Job, openJob, pause, run } from './import-jobs';
+import { type MeasureImport, measureImports as imports } from './import-jobs';
 import { type Owner, Owners, troubleWith } from './import-owners';
 import type { Actor, SaveRefusal } from '../shared/saving';
 import { volumeOf } from './taping-volume';
@@ -29,8 +29,8 @@ export async function startImport(
   if (bytes.length === 0) return refuse('file', measuresAnswers.thatFileIsEmptyChooseThe);
   const missing = missingInPlan(plan, plan.clientId !== null);
   if (missing.length > 0) return refuse('plan', measuresAnswers.say(missing.join(', ')));
-  const job = openJob(actor);
-  void run(job, () => check(db, job, decodeText(bytes), plan, actor));
+  const job = imports.open(actor);
+  void imports.run(job, () => check(db, job, decodeText(bytes), plan, actor));
   return { kind: 'saved', import: job.view };
 }
 
@@ -41,7 +41,7 @@ export function storeImport(
   leaveOutTroubled: boolean,
   actor: Actor,
 ): { readonly kind: 'saved'; readonly import: ImportView } | SaveRefusal {
-  const job = findJob(id, actor);
+  const job = imports.find(id, actor);
   if (!job) return { kind: 'not-found' };
   const refuse = (path: string, message: string) => ({ kind: 'refused', errors: [{ path, message }] }) as const;
   if (job.view.state !== 'checked') return refuse('', measuresAnswers.thisImportIsNotWaitingTo);
@@ -49,11 +49,11 @@ export function storeImport(
     return refuse('leaveOutTroubled', measuresAnswers.mendTheRowsInTroubleOr);
   if (job.ready.length === 0) return refuse('', measuresAnswers.thereIsNothingToBringIn);
   job.view = { ...job.view, state: 'storing', share: 0 };
-  void run(job, () => store(db, job, actor));
+  void imports.run(job, () => store(db, job, actor));
   return { kind: 'saved', import: job.view };
 }
 
-async function check(db: Db, job: Job, text: string, plan: ImportPlan, actor: Actor): Promise<void> {
+async function check(db: Db, job: MeasureImport, text: string, plan: ImportPlan, actor: Actor): Promise<void> {
   const troubles: ImportTrouble[] = [];
   let [troubleCount, row, girths, characters] = [0, 0, 0, 0];
   let head: readonly string[] = [];
@@ -83,7 +83,8 @@ async function check(db: Db, job: Job, text: string, plan: ImportPlan, actor: Ac
         if (trouble) note({ row, ...trouble });
         else girths += 1;
       }
-    if (row % breathRows === 0) await pause(job, { share: Math.min(0.6, (0.6 * characters) / text.length), rows: row });
+    if (row % breathRows === 0)
+      await imports.pause(job, { share: Math.min(0.6, (0.6 * characters) / text.length), rows: row });
   }
   const gathered = heap.tapings();
   gathered.troubles.forEach(note);
@@ -107,7 +108,7 @@ async function check(db: Db, job: Job, text: string, plan: ImportPlan, actor: Ac
           excessMl: made.volume?.excessMl ?? null,
         });
     }
-    if (i % 200 === 0) await pause(job, { share: 0.6 + (0.4 * i) / gathered.tapings.length, rows: row });
+    if (i % 200 === 0) await imports.pause(job, { share: 0.6 + (0.4 * i) / gathered.tapings.length, rows: row });
   }
   job.ready = ready;
   job.view = {
@@ -165,10 +166,10 @@ function toNewTaping(
   };
 }
 
-async function store(db: Db, job: Job, actor: Actor): Promise<void> {
+async function store(db: Db, job: MeasureImport, actor: Actor): Promise<void> {
   const all = job.ready;
   await db.transaction().execute(async (trx) => {
-    await insertTapings(trx, all, async (done) => pause(job, { share: done / all.length }));
+    await insertTapings(trx, all, async (done) => imports.pause(job, { share: done / all.length }));
     await insertAudit(trx, {
       at: actor.now.toISOString(),
       by: actor.therapistId,

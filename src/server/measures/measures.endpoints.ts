@@ -4,7 +4,7 @@ import { readName } from '../clients/read-name';
 import { endpoints, fileAnswer } from '../http/endpoint';
 import { invalidFields } from '../http/problem';
 import { exportMeasures } from './export-measures';
-import { cancelImport, readImport } from './import-jobs';
+import { measureImports } from './import-jobs';
 import { startImport, storeImport } from './import-measures';
 import { pairsForPaper } from '../pictures/pairs-for-paper';
 import { print } from '../paper/print';
@@ -48,9 +48,9 @@ export const measureEndpoints = endpoints(routes, {
   removeTapeProtocol: ({ db, params, actor }) => removeProtocol(db, params.id, actor),
   startImport: ({ db, query, body, actor }) => startImport(db, body, query.plan, actor),
   readImport: ({ params, actor }) => {
-    const view = readImport(params.job, actor);
+    const view = measureImports.read(params.job, actor);
     return view && { import: view };
   },
   storeImport: ({ db, params, body, actor }) => storeImport(db, params.job, body.leaveOutTroubled, actor),
-  cancelImport: ({ params, actor }) => cancelImport(params.job, actor),
+  cancelImport: ({ params, actor }) => measureImports.cancel(params.job, actor),
 });

@@ -94,6 +94,25 @@ export interface AttachmentTable {
   added_by: number | null;
 }
 
+export interface ClientImportTable {
+  id: Generated<number>;
+  at: string;
+  by: number | null;
+  file: string;
+  added: Generated<number>;
+  completed: Generated<number>;
+  undone_at: string | null;
+}
+
+/** Who came with an import, or was completed by it: enough to take it back. */
+export interface ClientImportRowTable {
+  import_id: number;
+  client_id: ClientId;
+  kind: 'added' | 'completed';
+  /** The version of the record that the import left; a later one is somebody's work. */
+  version: number;
+}
+
 /** Clients and what is on record of them. */
 export interface ClientsTables {
   client: ClientTable;
@@ -102,4 +121,6 @@ export interface ClientsTables {
   intake_answer: IntakeAnswerTable;
   consent: ConsentTable;
   attachment: AttachmentTable;
+  client_import: ClientImportTable;
+  client_import_row: ClientImportRowTable;
 }

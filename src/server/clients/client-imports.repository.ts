@@ -1,0 +1,142 @@
+import type { ClientId } from '../../core/ids';
+import type { Db } from '../db/connection';
+
+const mostShown = 20;
+
+export async function insertImport(
+  db: Db,
+  { at, by, file }: { readonly at: string; readonly by: number | null; readonly file: string },
+): Promise<number> {
+  const row = await db
+    .insertInto('client_import')
+    .values({ at, by, file, undone_at: null })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  return row.id;
+}
+
+export interface ImportedClient {
+  readonly clientId: ClientId;
+  readonly kind: 'added' | 'completed';
+  readonly version: number;
+}
+
+export async function insertImported(db: Db, importId: number, all: readonly ImportedClient[]): Promise<void> {
+  if (all.length === 0) return;
+  await db
+    .insertInto('client_import_row')
+    .values(all.map(({ clientId, kind, version }) => ({ import_id: importId, client_id: clientId, kind, version })))
+    // Two rows may complete the same record; the later version is the one that the import left.
+    .onConflict((oc) => oc.doUpdateSet((eb) => ({ version: eb.ref('excluded.version') })))
+    .execute();
+}
+
+/** The next of an import’s clients behind one of them, by number. */
+export async function nextImported(
+  db: Db,
+  importId: number,
+  after: number,
+  most: number,
+): Promise<readonly ImportedClient[]> {
+  const rows = await db
+    .selectFrom('client_import_row')
+    .select(['client_id', 'kind', 'version'])
+    .where('import_id', '=', importId)
+    .where('client_id', '>', after as ClientId)
+    .orderBy('client_id')
+    .limit(most)
+    .execute();
+  return rows.map(({ client_id, kind, version }) => ({ clientId: client_id, kind, version }));
+}
+
+export async function countImported(db: Db, importId: number): Promise<number> {
+  const row = await db
+    .selectFrom('client_import_row')
+    .select((eb) => eb.fn.countAll<number>().as('count'))
+    .where('import_id', '=', importId)
+    .executeTakeFirstOrThrow();
+  return row.count;
+}
+
+export const findImport = (db: Db, id: number) =>
+  db.selectFrom('client_import').selectAll().where('id', '=', id).executeTakeFirst();
+
+export async function setUndone(db: Db, id: number, at: string): Promise<void> {
+  await db.updateTable('client_import').set({ undone_at: at }).where('id', '=', id).execute();
+}
+
+/** Writes down what an import came to; without it, it never came to anything. */
+export async function setOutcome(db: Db, id: number, outcome: { added: number; completed: number }): Promise<void> {
+  await db.updateTable('client_import').set(outcome).where('id', '=', id).execute();
+}
+
+/** The last imports that came to something, the newest first. */
+export const listImports = (db: Db) =>
+  db
+    .selectFrom('client_import')
+    .leftJoin('therapist', 'therapist.id', 'client_import.by')
+    .selectAll('client_import')
+    .select('therapist.name as by_name')
+    .where((eb) => eb.or([eb('added', '>', 0), eb('completed', '>', 0)]))
+    .orderBy('client_import.id', 'desc')
+    .limit(mostShown)
+    .execute();
+
+/**
+ * Takes a client away who came with an import and has not been touched since. The house’s foreign keys say whether
+ * anything hangs on them. @returns false when something does, or their data were changed: they stay
+ */
+export async function removeUntouched(
+  db: Db,
+  importId: number,
+  { clientId, version }: ImportedClient,
+): Promise<boolean> {
+  await db
+    .deleteFrom('client_import_row')
+    .where('import_id', '=', importId)
+    .where('client_id', '=', clientId)
+    .execute();
+  try {
+    const { numDeletedRows } = await db
+      .deleteFrom('client')
+      .where('id', '=', clientId)
+      .where('version', '=', version)
+      .where('merged_into', 'is', null)
+      .where('archived_at', 'is', null)
+      .executeTakeFirst();
+    if (numDeletedRows > 0n) return true;
+  } catch (error) {
+    if (!(error instanceof Error && error.message.includes('FOREIGN KEY'))) throw error;
+  }
+  await insertImported(db, importId, [{ clientId, version, kind: 'added' }]);
+  return false;
+}
+
+/** A client’s data as a version of theirs found them. */
+export const findVersion = (db: Db, clientId: ClientId, version: number) =>
+  db
+    .selectFrom('client_version')
+    .selectAll()
+    .where('client_id', '=', clientId)
+    .where('version', '=', version)
+    .executeTakeFirst();
+
+/** Everybody who can be met, with what they are recognised by. */
+export const listPeople = (db: Db) =>
+  db
+    .selectFrom('client')
+    .select(['id', 'name', 'born_on', 'phone', 'email'])
+    .where('merged_into', 'is', null)
+    .orderBy('id')
+    .execute();
+
+/** Whole records, some at a time, in the order of their numbers. */
+export const nextClients = (db: Db, after: number, most: number) =>
+  db
+    .selectFrom('client')
+    .selectAll()
+    .where('id', '>', after)
+    .where('merged_into', 'is', null)
+    .orderBy('id')
+    .limit(most)
+    .execute();

@@ -1,0 +1,117 @@
+import type { ClientImportView, PastImport } from '../../contracts/client-imports';
+import type { Db } from '../db/connection';
+import { insertAudit } from '../house/audit.repository';
+import { forgetClient } from '../shared/erased';
+import { shortDay } from '../shared/house-clock';
+import type { Actor, SaveRefusal } from '../shared/saving';
+import {
+  countImported,
+  findImport,
+  findVersion,
+  type ImportedClient,
+  listImports,
+  nextImported,
+  removeUntouched,
+  setUndone,
+} from './client-imports.repository';
+import { clientsAnswers } from './clients.answers';
+import { beforeColumn } from './clients.documents';
+import { changeClient, findClient } from './clients.repository';
+import { clientImports } from './import-clients';
+
+const pack = 200;
+const mostNamed = 50;
+
+/** The last imports, the newest first. */
+export async function listClientImports(db: Db): Promise<readonly PastImport[]> {
+  return (await listImports(db)).map((row) => ({
+    key: row.id,
+    date: shortDay(row.at),
+    by: row.by_name ?? '',
+    file: row.file,
+    added: row.added,
+    completed: row.completed,
+    isUndone: row.undone_at !== null,
+  }));
+}
+
+/** Takes an import back in the background. Who has been worked with since stays, and is named. */
+export async function undoClientImport(
+  db: Db,
+  key: number,
+  actor: Actor,
+): Promise<{ readonly kind: 'saved'; readonly import: ClientImportView } | SaveRefusal> {
+  const past = await findImport(db, key);
+  if (!past) return { kind: 'not-found' };
+  if (past.undone_at !== null)
+    return { kind: 'refused', errors: [{ path: '', message: clientsAnswers.thisImportWasTakenBackAlready }] };
+  const job = clientImports.open(actor);
+  job.view = { ...job.view, state: 'undoing' };
+  void clientImports.run(job, async () => {
+    const all = await countImported(db, key);
+    const { removed, restored, kept } = await takeOut(db, key, actor, async (done) => {
+      job.view = { ...job.view, share: done / all };
+      await new Promise<void>((resolve) => setImmediate(resolve));
+    });
+    job.view = {
+      ...job.view,
+      ...{ state: 'undone', share: 1, added: removed, completed: restored },
+      ...{ kept: kept.slice(0, mostNamed), keptCount: kept.length },
+    };
+  });
+  return { kind: 'saved', import: job.view };
+}
+
+interface TakenOut {
+  readonly removed: number;
+  readonly restored: number;
+  /** Names of those who stay. */
+  readonly kept: readonly string[];
+}
+
+/** Takes out all who came with an import, and gives those back their data whom it completed. */
+export async function takeOut(
+  db: Db,
+  key: number,
+  actor: Actor,
+  after: (done: number) => void | Promise<void>,
+): Promise<TakenOut> {
+  const now = actor.now.toISOString();
+  const kept: string[] = [];
+  let [removed, restored, done, last] = [0, 0, 0, 0];
+  for (;;) {
+    const some = await nextImported(db, key, last, pack);
+    if (some.length === 0) break;
+    await db.transaction().execute(async (trx) => {
+      for (const one of some) {
+        const isTaken = one.kind === 'added' ? await removeUntouched(trx, key, one) : await restore(trx, one, actor);
+        if (!isTaken) kept.push((await findClient(trx, one.clientId))?.name ?? '');
+        else if (one.kind === 'added') removed += 1;
+        else restored += 1;
+      }
+    });
+    for (const { clientId } of some) forgetClient(db, clientId);
+    last = some.at(-1)?.clientId ?? last;
+    done += some.length;
+    await after(done);
+  }
+  await setUndone(db, key, now);
+  await insertAudit(db, {
+    ...{ at: now, by: actor.therapistId, action: 'clients taken out again', subject: 'house' },
+    detail: clientsAnswers.takenOutAndLeft(removed, restored, kept.length),
+  });
+  return { removed, restored, kept };
+}
+
+/** @returns false when the record was changed since: it stays as it is */
+async function restore(db: Db, { clientId, version }: ImportedClient, actor: Actor): Promise<boolean> {
+  const row = await findClient(db, clientId);
+  const before = await findVersion(db, clientId, version - 1);
+  if (!row || !before || row.version !== version) return false;
+  const now = actor.now.toISOString();
+  await changeClient(db, row, beforeColumn.read(before.before_json), actor.therapistId, now);
+  await insertAudit(db, {
+    ...{ at: now, by: actor.therapistId, action: 'client data changed', subject: `client ${clientId}` },
+  });
+  return true;
+}
