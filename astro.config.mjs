@@ -3,6 +3,7 @@ import react from '@astrojs/react';
 import { defineConfig } from 'astro/config';
 import { fileURLToPath } from 'node:url';
 import { build } from 'vite';
+import { licencesPlugin } from './scripts/licences.mjs';
 
 /** Programs of their own beside the server: threads that compute, print and encrypt, and what the shell does with backups. */
 const besides = {
@@ -51,7 +52,7 @@ export default defineConfig({
     csp: true,
   },
   vite: {
-    plugins: [drawnAtOnce],
+    plugins: [drawnAtOnce, licencesPlugin(fileURLToPath(new URL('.', import.meta.url)))],
     ssr: { external: ['better-sqlite3-multiple-ciphers'] },
     build: { assetsInlineLimit: 4096 },
     // The same in the browser and on the server, and another one for each build.

@@ -6,6 +6,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { benchDrainage } from './bench/drainage.mjs';
+import { benchClientImport } from './bench/client-import.mjs';
 import { benchImport } from './bench/girth-import.mjs';
 import { callerOf } from './bench/caller.mjs';
 import { benchHouses } from './bench/many-houses.mjs';
@@ -77,6 +78,18 @@ async function benchPages(load) {
   }
 }
 
+/** A file of many clients. */
+async function benchClientFile() {
+  const data = mkdtempSync(path.join(tmpdir(), 'velvet-stone-bench-'));
+  const server = await startServer({ data });
+  try {
+    await benchClientImport(await callerOf(server.url), server.pid);
+  } finally {
+    await server.stop();
+    rmSync(data, { recursive: true, force: true });
+  }
+}
+
 /** A client with sixty visits and everything measured. */
 async function benchManyVisits(load) {
   const data = mkdtempSync(path.join(tmpdir(), 'velvet-stone-bench-'));
@@ -95,6 +108,7 @@ await withSource(async (load) => {
   for (const [name, bench] of Object.entries(core)) if (isWanted(name)) await bench(load);
   if (isWanted('house')) await benchHouse(load);
   if (isWanted('progress')) await benchManyVisits(load);
+  if (isWanted('clients')) await benchClientFile();
   if (isWanted('pages')) await benchPages(load);
   // Twenty processes take five gigabytes: only when asked for by name.
   if (wanted.includes('houses')) await benchHouses();

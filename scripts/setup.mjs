@@ -32,39 +32,57 @@ export function fail(message) {
   process.exit(1);
 }
 
-/** Installs packages when they are missing or the lock file has changed; builds the native SQLite module on the way. */
-export function ensureInstalled() {
+export function isNodeNewEnough() {
   const [major, minor] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 18))
-    fail(`Velvet Stone needs Node 20.18 or newer; this is ${process.versions.node}.`);
+  return major > 20 || (major === 20 && minor >= 18);
+}
+
+/** What was installed: the packages of the lock file, compiled for this Node. */
+function installation() {
   const lock = createHash('sha256')
     .update(readFileSync(path.join(root, 'package-lock.json')))
     .digest('hex');
   const stamp = path.join(root, 'node_modules', '.velvet-stone-installed');
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === `${lock} ${process.versions.modules}`) return;
+  return { stamp, wanted: `${lock} ${process.versions.modules}` };
+}
+
+export function isInstalledNow() {
+  const { stamp, wanted } = installation();
+  return existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted;
+}
+
+/** Installs packages when they are missing or the lock file has changed; builds the native SQLite module on the way. */
+export function ensureInstalled() {
+  if (!isNodeNewEnough()) fail(`Velvet Stone needs Node 20.18 or newer; this is ${process.versions.node}.`);
+  if (isInstalledNow()) return;
   console.log('Installing packages; compiling the SQLite module takes about three minutes the first time …');
   if (run('npm', ['ci', '--no-audit', '--no-fund']) !== 0) {
     fail(
       'Installing failed. The native SQLite module needs python3, make and g++ (on Debian: apt-get install python3 make g++).',
     );
   }
-  writeFileSync(stamp, `${lock} ${process.versions.modules}`);
+  const { stamp, wanted } = installation();
+  writeFileSync(stamp, wanted);
+}
+
+const buildStamp = path.join(root, 'dist', '.built');
+
+/** Whether no source is newer than the last build. */
+export function isBuiltNow() {
+  const built = existsSync(buildStamp) ? statSync(buildStamp).mtimeMs : 0;
+  const sources = ['src', 'public', 'astro.config.mjs', 'package-lock.json'];
+  return built > Math.max(...sources.map((name) => newestIn(path.join(root, name))));
 }
 
 /** Builds when a source is newer than the last build. */
 export function ensureBuilt() {
-  const stamp = path.join(root, 'dist', '.built');
-  const built = existsSync(stamp) ? statSync(stamp).mtimeMs : 0;
-  const newest = Math.max(
-    ...['src', 'public', 'astro.config.mjs', 'package-lock.json'].map((name) => newestIn(path.join(root, name))),
-  );
-  if (built > newest) return;
+  if (isBuiltNow()) return;
   console.log('Building …');
   rmSync(path.join(root, 'dist'), { recursive: true, force: true });
   // Whoever asks for the build, such as a test, does not make it one for developing.
   if (run(process.execPath, ['node_modules/astro/astro.js', 'build', '--silent'], { NODE_ENV: 'production' }) !== 0)
     fail('The build failed; see above.');
-  writeFileSync(stamp, new Date().toISOString());
+  writeFileSync(buildStamp, new Date().toISOString());
 }
 
 function newestIn(file) {

@@ -12,6 +12,7 @@ import { troubleOf } from './server/db/trouble';
 import { noteRefusal, noteView, recordOf } from './server/house/note-view';
 import { isForeign } from './server/http/foreign';
 import { secureHeaders } from './server/http/headers';
+import { noteAnswer } from './server/http/metrics';
 import { match, type Matched } from './server/http/matching';
 import { addressOf, isOwnHost } from './server/http/origin';
 import { otherMethods, problem } from './server/http/problem';
@@ -43,7 +44,13 @@ const isStateless = (path: string, method: string) =>
   // How far encrypting is can be asked while the house is closed for it.
   (path === '/api/keeping/encryption' && method === 'GET');
 
-export const onRequest = defineMiddleware(async (context, next) => secureHeaders(await admit(context, next), context));
+export const onRequest = defineMiddleware(async (context, next) => {
+  const began = performance.now();
+  const response = secureHeaders(await admit(context, next), context);
+  const { asked } = context.locals as Partial<App.Locals>;
+  noteAnswer(asked && doorOf(asked)?.path, context.request.method, response.status, performance.now() - began);
+  return response;
+});
 
 async function admit(context: APIContext, next: () => Promise<Response>): Promise<Response> {
   const { request, url } = context;

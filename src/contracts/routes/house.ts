@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { HouseFactsInput } from '../home';
 import { HouseInput } from '../record';
-import { get, post, put, saved } from './route';
+import { file, get, post, put, saved } from './route';
 
 /** The house itself, and what programs ask of it. */
 export const houseRoutes = {
@@ -10,8 +10,28 @@ export const houseRoutes = {
     whileLocked: true,
     whileHanded: true,
     what: 'house',
-    summary: 'Whether the server is up and a house is set up, and which build of the application answers.',
-    answer: z.object({ ok: z.boolean(), isSetUp: z.boolean(), build: z.string() }),
+    summary:
+      'Whether the server is up and a house is set up, which version and build answer, and whether data, disk and backups need somebody.',
+    answer: z.object({
+      ok: z.boolean(),
+      isSetUp: z.boolean(),
+      version: z.string(),
+      build: z.string(),
+      database: z.enum(['ok', 'read-only']),
+      disk: z.enum(['ok', 'low']),
+      /** `none`: the house has not said where they go. */
+      backup: z.enum(['ok', 'late', 'none']),
+    }),
+  }),
+  metrics: get('/metrics', {
+    who: 'everybody',
+    whileLocked: true,
+    whileHanded: true,
+    what: 'page',
+    summary:
+      'Counters for a monitor, in the text format of Prometheus. Asks for the token of VELVET_STONE_METRICS_TOKEN (`Authorization: Bearer …`); without one in the environment there is no such page.',
+    answer: file('text/plain'),
+    refusals: [404],
   }),
   openApi: get('/api/openapi.json', {
     who: 'everybody',

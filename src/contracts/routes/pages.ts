@@ -11,6 +11,7 @@ export const pages = [
   { path: '/locked', who: 'signed-in', whileLocked: true },
   { path: '/problems/{name}', who: 'everybody', ...always },
   { path: '/404', who: 'everybody', ...always },
+  { path: '/licences', who: 'everybody', ...always },
   // A client who follows a sheet cannot sign in: the address itself is the secret, and it runs out.
   { path: '/home/{token}', who: 'everybody', ...always },
   { path: '/tablet/{visit}', who: 'therapist', whileHanded: true },

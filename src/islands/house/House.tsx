@@ -44,7 +44,9 @@ export function House({ view, part: first, filter, page }: Props) {
       <main id="main" className={styles['view']}>
         <div className={styles['top']}>
           <h1>{view.name}</h1>
-          <span className={styles['version']}>{houseWords.ofVersion(view.version)}</span>
+          <a className={styles['version']} href="/licences">
+            {houseWords.ofVersion(view.version)}
+          </a>
           <Choice label={houseWords.partOfTheHouse} isLabelHidden options={parts} value={part} onChange={setPart} />
         </div>
         {part === 'people' && <People people={view.people} qualifications={view.qualifications} />}

@@ -222,5 +222,5 @@ export const houseWords = {
   friday: 'Friday',
   saturday: 'Saturday',
   sunday: 'Sunday',
-  ofVersion: (version: string) => `Velvet Stone ${version}`,
+  ofVersion: (version: string) => `Velvet Stone ${version}, licences`,
 };

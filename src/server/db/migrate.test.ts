@@ -17,6 +17,22 @@ import { createTheHouse } from './migrations/0001_create_the_house';
 const first: Migration = { name: '0001_make_jar', sql: 'create table jar (id integer primary key) strict' };
 const second: Migration = { name: '0002_add_lid', sql: 'alter table jar add column lid text' };
 
+it('whatever points to a client or a visit is found without looking through a whole table', () => {
+  const db = new SQLite(':memory:');
+  migrate(db);
+  const tables = db.prepare("select name from sqlite_master where type = 'table'").pluck().all() as string[];
+  const slow = tables.flatMap((table) =>
+    (db.prepare(`pragma foreign_key_list('${table}')`).all() as { from: string; table: string }[])
+      .filter((key) => key.table === 'client' || key.table === 'visit')
+      .filter((key) => {
+        const plan = db.prepare(`explain query plan select 1 from ${table} where ${key.from} = 1`).all();
+        return (plan as { detail: string }[]).some(({ detail }) => detail.startsWith('SCAN'));
+      })
+      .map((key) => `${table}.${key.from}`),
+  );
+  expect(slow).toEqual([]);
+});
+
 describe('migrations', () => {
   it('run once, in order, and again only what is new', () => {
     const db = new SQLite(':memory:');

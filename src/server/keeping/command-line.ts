@@ -116,3 +116,6 @@ async function erasedIn(data: string, key: HouseKey | undefined): Promise<readon
     return [];
   }
 }
+
+/** For `npm run doctor`. */
+export { doctorFromShell } from './doctor';

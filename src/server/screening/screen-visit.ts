@@ -73,7 +73,7 @@ export function readCaseOf(
   for (const [i, conditions] of [whole, withoutFaults(whole, plain, readWith), plain, catalogued].entries()) {
     const read = readWith(conditions);
     if (read.ok) return { read: read.value, conditions };
-    if (i === 0) log.warn({ errors: read.errors }, 'a record has details that screening cannot read');
+    if (i === 0) log.warn({ details: read.errors.length }, 'a record has details that screening cannot read');
   }
   throw new Error(`the record cannot be screened on ${input.visitDate}`);
 }

@@ -22,5 +22,16 @@ create table client_import_row (
   primary key (import_id, client_id)
 ) strict, without rowid;
 create index client_import_row_by_client on client_import_row (client_id);
+
+-- Whoever is taken out is looked for in every table that may point to them, and so are their visits.
+create index client_by_merged on client (merged_into);
+create index treatment_template_by_client on treatment_template (client_id);
+create index intake_answer_visit_key on intake_answer (visit_id);
+create index consent_visit_key on consent (visit_id);
+create index observation_visit_key on observation (visit_id);
+create index screening_override_visit_key on screening_override (visit_id);
+create index smell_choice_visit_key on smell_choice (visit_id);
+create index home_sheet_visit_key on home_sheet (visit_id);
+create index session_by_handed on session (handed_visit_id);
 `,
 };

@@ -1,0 +1,42 @@
+/** What `npm run doctor` says of a data folder, and what to do about it. */
+export const doctorAnswers = {
+  dataFolder: 'data folder',
+  disk: 'disk',
+  data: 'data',
+  house: 'house',
+  backups: 'backups',
+  keyFile: 'key file',
+  network: 'network',
+  thereIsNone: (folder: string) => `${folder} is not there yet: npm start makes it.`,
+  closedToOthers: (folder: string) => `${folder}, closed to other users of the machine`,
+  openToOthers: (folder: string) => `Other users of the machine may look into ${folder}: chmod 700 it.`,
+  belongsToAnother: (folder: string) => `${folder} belongs to another user: start the house as that one, or chown it.`,
+  notWritable: (file: string) => `${file} may not be written to: nothing could be stored.`,
+  free: (gigabytes: string, percent: number) => `${gigabytes} GB free, ${percent} %`,
+  littleIsFree: (gigabytes: string, percent: number) =>
+    `Only ${gigabytes} GB free, ${percent} %: make room before it runs out.`,
+  noHouseYet: 'No house has been set up: open the start page in a browser.',
+  sealedAndOpened: 'encrypted, and opened by the key file',
+  sealed: 'Encrypted: what is in it cannot be looked at without VELVET_STONE_KEY_FILE. That is as it should be.',
+  sound: (megabytes: string) => `${megabytes} MB, whole, in the form of this version`,
+  olderForm: (count: number) =>
+    `In the form of an older version: the next start brings it up to date (${count} steps) and puts a copy beside it.`,
+  newerForm: 'In the form of a newer version: start that one, or restore a backup from before the update.',
+  damaged: 'Damaged or cut short: copy the folder aside, and restore the last backup into a new one.',
+  notOpened: (why: string) => `It cannot be opened: ${why}`,
+  people: (name: string, clients: number) => `${name}: ${clients} on record`,
+  backupsNowhere: 'Nobody has said where backups go: House → keeping, or npm run backup.',
+  backupMadeAgo: (hours: number, folder: string) => `the last good one ${hours} hours ago, in ${folder}`,
+  backupNever: (folder: string) => `None has been made in ${folder} yet.`,
+  backupLate: (hours: number, folder: string) =>
+    `The last good one is ${hours} hours old (${folder}): look at what House → keeping says.`,
+  backupFolderNotWritable: (folder: string) => `${folder} cannot be written to: tonight’s backup would fail.`,
+  backupWentWrong: (trouble: string) => `The last one went wrong: ${trouble}`,
+  keyFileIsPrivate: 'readable for the house only',
+  keyFileIsOpen: (file: string) => `Others may read ${file}, and with it the house: chmod 600 it.`,
+  keyFileIsMissing: (file: string) => `${file} cannot be read: the house would stay locked.`,
+  onThisMachineOnly: 'this machine only',
+  beyondWithNames: (host: string, names: string) => `${host}, as ${names}; a proxy with TLS has to stand in front`,
+  beyondWithoutNames: (host: string) =>
+    `It would listen at ${host}, but VELVET_STONE_HOSTS names no outer name: it would answer to none.`,
+};
