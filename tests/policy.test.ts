@@ -58,12 +58,14 @@ describe('who may use what', () => {
       '/recover',
       '/problems/{name}',
       '/404',
+      '/licences',
       '/home/{token}',
       '/api/compute/…',
       '/api/session',
       '/api/session/demo',
       '/api/session/recover',
       '/api/health',
+      '/metrics',
       '/api/openapi.json',
       '/api/keeping/encryption',
       '/api/calendar/{token}',
@@ -85,7 +87,7 @@ describe('who may use what', () => {
       doors
         .filter(({ path: at, method }) => mayUse(method, sample(at), visitor) === 'allowed')
         .map(({ path: at }) => at)
-        .filter((at) => !/problems|404|health|openapi|compute|calendar|home|encryption/.test(at));
+        .filter((at) => !/problems|404|licences|metrics|health|openapi|compute|calendar|home|encryption/.test(at));
     expect(openTo(handed)).toEqual([
       '/tablet/{visit}',
       '/api/session',

@@ -79,6 +79,8 @@ export const ReminderView = z.object({
   client: z.string(),
   channel: z.enum(['text', 'mail']),
   address: z.string(),
+  /** Over a mail. */
+  subject: z.string(),
   words: z.string(),
   due: z.string(),
   isDue: z.boolean(),

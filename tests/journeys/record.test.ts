@@ -226,15 +226,24 @@ describe('the house and its desk', () => {
     await desk.close();
   }, 60_000);
 
-  it('plays the message service in the outbox', async () => {
+  it('notes what became of a reminder that was sent from one’s own phone; the stand-in is driven among the devices', async () => {
     const client = (await post('/api/clients', { name: 'Olga Nachricht', phone: '0700 42' })).body.id;
     await bookAnyTime({ clientId: client });
     const desk = await open(browser, `${app}/outbox`, undefined, 'assistant');
     await words(desk, 'Olga Nachricht');
-    await control(desk, 'button', 'Let it fail: Olga Nachricht').click();
-    await words(desk, 'The number does not answer.');
-    await control(desk, 'button', 'Try again: Olga Nachricht').click();
-    await words(desk, '1 message sent.');
+    const link = await desk.$eval('a[aria-label="Write the text: Olga Nachricht"]', (a) => a.getAttribute('href'));
+    expect(link).toMatch(/^sms:070042\?body=/);
+    await control(desk, 'button', 'It did not arrive: Olga Nachricht').click();
+    await words(desk, 'It did not arrive. Ring the client.');
+    await control(desk, 'button', 'It is sent: Olga Nachricht').click();
+    await words(desk, 'Noted as sent.');
+    expect(await textOf(desk)).not.toContain('Let it fail');
+    const devices = await open(browser, `${app}/bench/devices`);
+    await words(devices, 'Let it fail');
+    await devices.locator('::-p-text(Let it fail)').click();
+    await words(devices, 'It did not arrive: the reminder stays open.');
+    expect(troubles(devices)).toEqual([]);
+    await devices.close();
     await desk.close();
   }, 60_000);
 

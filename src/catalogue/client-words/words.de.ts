@@ -64,7 +64,8 @@ export const german: ClientWords = {
   },
   reminder: {
     we: 'Wir',
+    subject: 'Ihr Termin',
     expected: (house, day, time, therapist) =>
-      `${house}: Wir erwarten Sie am ${day} um ${time} Uhr bei ${therapist}. Wenn Sie Fieber haben oder sich nicht wohlfühlen, rufen Sie uns bitte vorher an.`,
+      `${house}: Wir erwarten Sie am ${day} um ${time} Uhr bei ${therapist}. Wenn Sie nicht sicher sind, ob Sie kommen können, rufen Sie uns bitte vorher an.`,
   },
 };

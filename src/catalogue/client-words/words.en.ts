@@ -56,7 +56,8 @@ export const english: ClientWords = {
   },
   reminder: {
     we: 'We',
+    subject: 'Your visit',
     expected: (house, day, time, therapist) =>
-      `${house}: we expect you on ${day} at ${time}, with ${therapist}. If you feel feverish or unwell, please ring us first.`,
+      `${house}: we expect you on ${day} at ${time}, with ${therapist}. If you are not sure that you can come, please ring us first.`,
   },
 };

@@ -52,6 +52,8 @@ export interface ConsentWords {
 
 export interface ReminderWords {
   readonly we: string;
+  /** Over a mail; like all of it, free of any word on health: it travels in the clear. */
+  readonly subject: string;
   readonly expected: (house: string, day: string, time: string, therapist: string) => string;
 }
 

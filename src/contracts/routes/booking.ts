@@ -102,7 +102,7 @@ export const bookingRoutes = {
   settleReminders: post('/api/reminders', {
     who: 'assistant',
     what: 'reminder',
-    summary: 'Drives the simulated outbox: sends, or lets a message fail.',
+    summary: 'Notes that a reminder went out or did not arrive; `send-due` has the stand-in send all that are due.',
     body: ReminderInput,
     answer: saved({ settled: z.number(), reminders: z.array(ReminderView).readonly() }),
   }),

@@ -7,7 +7,7 @@ import { Kbd } from '../../ui/kbd/Kbd';
 import { send, sentenceOf } from '../api';
 import { PaneTabs, paneOf } from '../../ui/pane-tabs/PaneTabs';
 import { useShortcuts } from '../../ui/shortcuts/use-shortcuts';
-import { BathPanel } from './BathPanel';
+import { BathNow } from './BathReading';
 import shared from './Bench.module.css';
 import styles from './StoneBench.module.css';
 import { HabitsForm } from './HabitsForm';
@@ -115,12 +115,7 @@ export function StoneBench({ first }: { readonly first: StoneBenchView }) {
             <Button onClick={() => setForm('habits')}>{benchWords.bath2}</Button>
             {selected && <Button onClick={() => setForm(selected)}>{benchWords.stone2(selected.id)}</Button>}
           </div>
-          <BathPanel
-            first={bench.bath}
-            stones={inUse}
-            wantedC={(visit ?? day)?.rotations.find((one) => !one.isCold)?.bathC ?? null}
-            usualC={habits.hotBathC}
-          />
+          <BathNow first={bench.bath} wantedC={(visit ?? day)?.rotations.find((one) => !one.isCold)?.bathC ?? null} />
           <StoneCare
             bench={bench}
             onSaid={(words, isDone) => {

@@ -4,23 +4,26 @@ import { useEffect, useMemo, useState } from 'react';
 import type { BathView } from '../../contracts/stone-views';
 import { Button } from '../../ui/button/Button';
 import { Field } from '../../ui/field/Field';
-import { BathPanel } from '../bench/BathPanel';
+import { BathStandIn } from './BathStandIn';
 import { BenchNav } from '../bench/BenchNav';
 import { simulateTape, type TapeReading } from '../measure/button-tape';
 import { useScale } from '../oils/useScale';
 import styles from './Devices.module.css';
 import { EarPanel } from './EarPanel';
 import { FootPanel } from './FootPanel';
+import { OutboxPanel } from './OutboxPanel';
 
 interface Props {
   readonly bath: BathView;
   readonly usualBathC: Celsius;
   /** Messages that are due or went wrong. */
   readonly outbox: { readonly due: number; readonly failed: number };
+  /** The first reminder that waits. */
+  readonly waiting?: { readonly id: number; readonly client: string } | undefined;
 }
 
 /** Every device in one place, each with a panel to drive its stand-in by hand. */
-export function Devices({ bath, usualBathC, outbox }: Props) {
+export function Devices({ bath, usualBathC, outbox, waiting }: Props) {
   return (
     <>
       <header className={styles['head']}>
@@ -35,19 +38,11 @@ export function Devices({ bath, usualBathC, outbox }: Props) {
         <EarPanel />
         <section className={styles['device']} aria-label={devicesWords.stoneBathWithThermometer}>
           <h2>{devicesWords.stoneBath}</h2>
-          <BathPanel first={bath} stones={12} wantedC={null} usualC={usualBathC} />
+          <BathStandIn first={bath} stones={12} usualC={usualBathC} />
         </section>
         <TapePanel />
         <ScalePanel />
-        <section className={styles['device']} aria-label={devicesWords.outboxOfReminders}>
-          <h2>{devicesWords.outbox}</h2>
-          <p className={styles['state']}>
-            {outbox.due === 0 ? devicesWords.nothingIsDue : devicesWords.due(outbox.due)}
-            {outbox.failed > 0 && devicesWords.notDelivered(outbox.failed)}
-          </p>
-          <p className={styles['soft']}>{devicesWords.standsInForAMessageService}</p>
-          <a href="/outbox">{devicesWords.playTheMessageService}</a>
-        </section>
+        <OutboxPanel first={outbox} waiting={waiting} />
       </main>
     </>
   );

@@ -1,3 +1,5 @@
+import { countOf } from '../../core/wording/count';
+
 /** What the devices view says, in the order of its files. */
 export const devicesWords = {
   // Devices
@@ -12,7 +14,23 @@ export const devicesWords = {
   notDelivered: (failed: number) => `, ${failed} not delivered`,
   standsInForAMessageService:
     'Stands in for a message service: nothing leaves the house; a message that is not delivered stays open.',
-  playTheMessageService: 'Play the message service',
+  sendTheDue: (due: number) => `Send the ${due} due`,
+  letItFail: (client: string) => `Let it fail: ${client}`,
+  sentSoMany: (sent: number) => `${countOf(sent, 'message')} sent, as it were`,
+  itDidNotArrive: 'It did not arrive: the reminder stays open.',
+  seeTheReminders: 'See the reminders',
+  switchOff: 'Switch off',
+  switchOn: 'Switch on',
+  takeStonesOut: 'Take stones out',
+  putStonesIn: 'Put stones in',
+  setTo: (degrees: number) => `Set to ${degrees}°`,
+  tenMinutesLater: 'Ten minutes later',
+  fault: 'Fault',
+  none: 'none',
+  drifts: 'drifts',
+  saysText: 'says text',
+  saysNan: 'says NaN',
+  stops: 'stops',
   tapeWithAButton: 'Tape with a button',
   notPressedYet: 'not pressed yet',
   itSentCm: (cm: number) => `it sent ${cm} cm`,

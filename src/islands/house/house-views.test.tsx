@@ -51,24 +51,26 @@ describe('the house of its owner', () => {
 describe('the outbox', () => {
   const outbox = (reminders: readonly ReminderView[]) => renderToStaticMarkup(<Outbox initial={reminders} />);
 
-  it('is honest about being a stand-in, and about being empty', () => {
-    expect(outbox([])).toContain('nothing leaves the house');
+  it('sends nothing by itself and says so, also when it is empty', () => {
+    expect(outbox([])).toContain('send it there, and say here that it is sent');
     expect(outbox([])).toContain('Nothing waits.');
-    expect(outbox([])).toContain('disabled=""');
+    expect(outbox([])).not.toContain('<button');
   });
 
   it('shows what is due, to whom and in which words', async () => {
     const html = outbox(await listReminders(house.db, now));
     expect(html).toContain('text to 0700 1');
     expect(html).toContain('we expect you on Wednesday 25 November at 9:00');
-    expect(html).toContain('Send the 1 due');
+    expect(html).toContain('href="sms:07001?body=Haus%20am%20Bach');
+    expect(html).toContain('aria-label="Write the text: Zoë Ahorn"');
+    expect(html).toContain('It did not arrive');
   });
 
   it('tells what failed from what was sent and what was cancelled', async () => {
     const [one] = await listReminders(house.db, now);
     if (!one) throw new Error('no reminder');
     const as = (state: ReminderView['state']) => outbox([{ ...one, state, trouble: 'No answer.', settled: 'today' }]);
-    expect(as('failed')).toContain('Try again');
+    expect(as('failed')).toContain('It is sent');
     expect(as('failed')).toContain('No answer.');
     expect(as('sent')).not.toContain('No answer.');
     expect(as('cancelled')).toContain('cancelled with the visit');

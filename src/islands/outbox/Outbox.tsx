@@ -1,12 +1,21 @@
 import { outboxWords } from './outbox.words';
 import { useState } from 'react';
 import type { ReminderView } from '../../contracts/house-views';
-import { Button } from '../../ui/button/Button';
+import { Button, ButtonLink } from '../../ui/button/Button';
 import { useToasts } from '../../ui/toast/useToasts';
 import { send, sentenceOf } from '../api';
+import { ownMessage } from './own-message';
 import styles from './Outbox.module.css';
 
-type Act = { readonly kind: 'send-due' } | { readonly kind: 'send' | 'fail'; readonly id: number };
+interface Act {
+  readonly kind: 'send' | 'fail';
+  readonly id: number;
+}
+
+const writeWords: Readonly<Record<ReminderView['channel'], string>> = {
+  text: outboxWords.writeTheText,
+  mail: outboxWords.writeTheMail,
+};
 
 const stateWords: Readonly<Record<ReminderView['state'], string>> = {
   waiting: 'waits',
@@ -15,7 +24,7 @@ const stateWords: Readonly<Record<ReminderView['state'], string>> = {
   cancelled: outboxWords.cancelledWithTheVisit,
 };
 
-/** The outbox of reminders: a stand-in for a message service, driven by hand. */
+/** The outbox of reminders: each is sent from one's own phone or mail program, and ticked off here. */
 export function Outbox({ initial }: { readonly initial: readonly ReminderView[] }) {
   const [reminders, setReminders] = useState(initial);
   const { say, toasts } = useToasts();
@@ -23,15 +32,13 @@ export function Outbox({ initial }: { readonly initial: readonly ReminderView[] 
     try {
       const answer = await send('POST /api/reminders', { body: what });
       setReminders(answer.reminders);
-      const many = `${answer.settled} ${answer.settled === 1 ? 'message' : 'messages'}`;
-      say(what.kind === 'fail' ? outboxWords.notedAsNotDelivered : outboxWords.sent(many));
+      say(what.kind === 'fail' ? outboxWords.notedAsNotDelivered : outboxWords.notedAsSent);
     } catch (error) {
       say(sentenceOf(error), 'error');
     }
   };
   const open = reminders.filter(({ state }) => state === 'waiting' || state === 'failed');
   const settled = reminders.filter(({ state }) => state === 'sent' || state === 'cancelled');
-  const due = open.filter(({ state, isDue }) => state === 'waiting' && isDue).length;
   return (
     <>
       <main id="main" className={styles['view']}>
@@ -40,9 +47,6 @@ export function Outbox({ initial }: { readonly initial: readonly ReminderView[] 
             <h1>{outboxWords.reminders}</h1>
             <p>{outboxWords.aDayBeforeEachVisitBy}</p>
           </div>
-          <Button look="filled" onClick={() => void act({ kind: 'send-due' })} disabled={due === 0}>
-            {outboxWords.sendTheDue(due)}
-          </Button>
         </div>
         <h2>{outboxWords.waiting}</h2>
         {open.length === 0 ? (
@@ -53,20 +57,23 @@ export function Outbox({ initial }: { readonly initial: readonly ReminderView[] 
               <li key={one.id} data-failed={one.state === 'failed' ? true : undefined}>
                 <Message one={one} />
                 <div className={styles['acts']}>
+                  <ButtonLink href={ownMessage(one)} aria-label={`${writeWords[one.channel]}: ${one.client}`}>
+                    {writeWords[one.channel]}
+                  </ButtonLink>
                   <Button
                     look="link"
                     onClick={() => void act({ kind: 'send', id: one.id })}
-                    aria-label={`${one.state === 'failed' ? outboxWords.tryAgain : outboxWords.sendNow}: ${one.client}`}
+                    aria-label={`${outboxWords.itIsSent}: ${one.client}`}
                   >
-                    {one.state === 'failed' ? outboxWords.tryAgain : outboxWords.sendNow}
+                    {outboxWords.itIsSent}
                   </Button>
                   {one.state === 'waiting' && (
                     <Button
                       look="link"
                       onClick={() => void act({ kind: 'fail', id: one.id })}
-                      aria-label={outboxWords.letItFail2(one.client)}
+                      aria-label={`${outboxWords.itDidNotArrive}: ${one.client}`}
                     >
-                      {outboxWords.letItFail}
+                      {outboxWords.itDidNotArrive}
                     </Button>
                   )}
                 </div>

@@ -18,8 +18,8 @@ import {
 import { bookingAnswers } from './booking.answers';
 
 /**
- * The reminder outbox: a stand-in for a service that sends texts and mails. Messages wait in it until they are due;
- * a person, or a test, sends them or lets them fail. Nothing leaves the house.
+ * The reminder outbox: messages wait in it until they are due. A person sends them from their own phone or mail program
+ * and says so; the stand-in of a message service on the devices page does as if it had.
  */
 
 /** A day before the visit, or soon when it is nearer; by text when there is a number, else by mail, else not at all. */
@@ -68,12 +68,16 @@ const isOpen = ({ state }: Pick<ReminderRow, 'state'>) => state === 'waiting' ||
 export async function listReminders(db: Db, now: Date, limit = 60): Promise<readonly ReminderView[]> {
   const rows = await listReminderRows(db, limit);
   const words = await Promise.all(rows.map((row) => wordsNow(db, row)));
+  const subjects = await Promise.all(
+    rows.map(async (row) => clientWordsOf(await readVisitLanguage(db, row.visit_id)).reminder.subject),
+  );
   return rows.map((row, i) => ({
     id: row.id,
     visitId: row.visit_id,
     client: row.client,
     channel: row.channel,
     address: row.address,
+    subject: subjects[i] ?? '',
     words: words[i] ?? row.words,
     due: `${longDay(row.due_at)}, ${clockTime(row.due_at)}`,
     isDue: row.due_at <= now.toISOString(),
@@ -105,7 +109,7 @@ export async function settleReminders(
     db,
     act.kind === 'send-due' ? { dueAt: at } : { id: act.id },
     act.kind === 'fail'
-      ? { state: 'failed', settled_at: at, trouble: bookingAnswers.theNumberDoesNotAnswer }
+      ? { state: 'failed', settled_at: at, trouble: bookingAnswers.itDidNotArrive }
       : { state: 'sent', settled_at: at, trouble: '' },
   );
 }

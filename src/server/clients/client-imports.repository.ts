@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import type { ClientId } from '../../core/ids';
 import type { Db } from '../db/connection';
 
@@ -140,3 +141,46 @@ export const nextClients = (db: Db, after: number, most: number) =>
     .orderBy('id')
     .limit(most)
     .execute();
+
+/** The words by which clients are searched. */
+const indexes = ['client_words', 'client_letters'] as const;
+
+/**
+ * Takes many clients out within a transaction. Usually the search index wipes each of them at once, some milliseconds
+ * for every one; here it notes them as gone, and `tidyIndexes` wipes them together.
+ */
+export async function removeTogether<T>(trx: Db, removing: () => Promise<T>): Promise<T> {
+  const wipeAtOnce = async (isOn: 0 | 1) => {
+    for (const index of indexes)
+      await sql`insert into ${sql.table(index)} (${sql.ref(index)}, rank) values ('secure-delete', ${sql.lit(isOn)})`.execute(
+        trx,
+      );
+  };
+  await wipeAtOnce(0);
+  const result = await removing();
+  await wipeAtOnce(1);
+  return result;
+}
+
+const pagesAtOnce = 200;
+
+/** Wipes what was noted as gone, some pages at a time. @param breathe lets others work in between */
+export async function tidyIndexes(db: Db, breathe: () => Promise<void>): Promise<void> {
+  for (const index of indexes) {
+    // The first call marks all parts as one; each one after it merges some pages, until there is nothing left to do.
+    for (let pages = -pagesAtOnce; ; pages = pagesAtOnce) {
+      const before = await changesOf(db);
+      await sql`insert into ${sql.table(index)} (${sql.ref(index)}, rank) values ('merge', ${sql.lit(pages)})`.execute(
+        db,
+      );
+      if ((await changesOf(db)) - before < 2) break;
+      await breathe();
+    }
+  }
+}
+
+/** Rows changed by this connection since it was opened: by it FTS5 says whether a merge had anything to do. */
+async function changesOf(db: Db): Promise<number> {
+  const { rows } = await sql<{ changes: number }>`select total_changes() as changes`.execute(db);
+  return rows[0]?.changes ?? 0;
+}

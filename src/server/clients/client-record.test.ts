@@ -115,6 +115,16 @@ describe('duplicates', () => {
     expect(await findDoublesOf(house.db, same)).toMatchObject([{ id: number, why: 'same phone number' }]);
   });
 
+  it.each(['0700 123 45', '(0700) 123.45', '0700/12345', '0700-12345'])(
+    'are found by a number that is written %s, and so is the client by its digits',
+    async (phone) => {
+      const { id } = await addClient(house.db, { name: 'Somebody', phone }, actor);
+      const person = { name: '', bornOn: null, phone: '07 00 12 34 5', email: '' };
+      expect(await findDoubles(house.db, person)).toMatchObject([{ id, why: 'same phone number' }]);
+      expect((await findClients(house.db, '0700 12345', actor.now)).map((found) => found.id)).toEqual([id]);
+    },
+  );
+
   it('are found while somebody is only being typed, misspelt too', async () => {
     const typed = (person: object) =>
       findDoubles(house.db, { name: '', bornOn: null, phone: '', email: '', ...person }).then((found) =>

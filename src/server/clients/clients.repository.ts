@@ -123,8 +123,8 @@ export async function setArchived(db: Db, clientId: ClientId, at: string | null)
   await db.updateTable('client').set({ archived_at: at }).where('id', '=', clientId).execute();
 }
 
-/** A number as it is compared: without spaces and dashes, as the index has it. */
-const plainNumber = sql<string>`replace(replace(phone, ' ', ''), '-', '')`;
+/** A number as it is compared: without what is written for the eye, as the index has it. */
+const plainNumber = sql<string>`replace(replace(replace(replace(replace(replace(phone, ' ', ''), '-', ''), '(', ''), ')', ''), '/', ''), '.', '')`;
 const mostAlike = 100;
 
 /** Others with the same name, birthday, number or e-mail; whether they are the same person is for people to say. */
@@ -142,7 +142,7 @@ export async function listAlike(
       .where('merged_into', 'is', null)
       .limit(mostAlike)
       .execute();
-  const number = phone.replace(/[ -]/g, '');
+  const number = phone.replace(/[ \-()/.]/g, '');
   const searchName = plainLetters(name);
   const rows = await Promise.all([
     searchName === '' ? [] : same(sql`search_name = ${searchName}`),
@@ -186,7 +186,7 @@ async function withBeginnings(db: Db, words: readonly string[], limit: number): 
 
 async function withNumber(db: Db, digits: string, limit: number): Promise<number[]> {
   const { rows } = await sql<{ id: number }>`
-    select id from client where replace(replace(phone, ' ', ''), '-', '') like ${`%${digits}%`} and merged_into is null
+    select id from client where ${plainNumber} like ${`%${digits}%`} and merged_into is null
     order by archived_at is not null, search_name limit ${limit}`.execute(db);
   return rows.map((row) => row.id);
 }

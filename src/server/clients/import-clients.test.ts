@@ -1,10 +1,11 @@
 import fc from 'fast-check';
+import { sql } from 'kysely';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { ClientImportPlan, ClientImportStep, type ClientImportView } from '../../contracts/client-imports';
 import { guessPeopleColumns } from '../../core/exchange/people-rows';
 import { eraseRows } from './whole-client.repository';
 import { actor, book, openHouse, type TestHouse } from '../shared/test-house';
-import { insertClient, toClientData } from './clients.repository';
+import { insertClient, searchClients, toClientData } from './clients.repository';
 import { clientsAsCsv, clientsAsVCards } from './export-clients';
 import { clientImports, startClientImport } from './import-clients';
 import { correctClient } from './save-client';
@@ -184,6 +185,21 @@ describe('taking an import back', () => {
     expect(await undo(done.key ?? 0)).toMatchObject({ added: 1, keptCount: 2, kept: ['Ida Moor', 'Una Quill'] });
     expect(await names()).toEqual(['Zoë Ahorn', 'Ida Moor', 'Una Quill']);
   });
+});
+
+it('who was taken back is found by no search, and their names lie nowhere in the index', async () => {
+  const many = Array.from({ length: 500 }, (_, i) => `Xanthippe Guest${i},,,guest${i}@many.example,`);
+  const done = (await bring(table(...many))) as ClientImportView;
+  await undo(done.key ?? 0);
+  expect(await searchClients(house.db, 'xanthippe', 5)).toEqual([]);
+  const { rows } = await sql<{ block: Buffer }>`
+    select block from client_words_data union all select block from client_letters_data`.execute(house.db);
+  expect(Buffer.concat(rows.map(({ block }) => block)).toString('latin1')).not.toMatch(/anthippe|xan/);
+  // What is taken out one by one is wiped at once again.
+  const { rows: kept } = await sql<{ v: number }>`select v from client_words_config where k = 'secure-delete'`.execute(
+    house.db,
+  );
+  expect(kept).toEqual([{ v: 1 }]);
 });
 
 describe('clients go out and come back', () => {

@@ -11,8 +11,10 @@ import {
   type ImportedClient,
   listImports,
   nextImported,
+  removeTogether,
   removeUntouched,
   setUndone,
+  tidyIndexes,
 } from './client-imports.repository';
 import { clientsAnswers } from './clients.answers';
 import { beforeColumn } from './clients.documents';
@@ -82,19 +84,21 @@ export async function takeOut(
   for (;;) {
     const some = await nextImported(db, key, last, pack);
     if (some.length === 0) break;
-    await db.transaction().execute(async (trx) => {
+    const removeAll = async (trx: Db) => {
       for (const one of some) {
         const isTaken = one.kind === 'added' ? await removeUntouched(trx, key, one) : await restore(trx, one, actor);
         if (!isTaken) kept.push((await findClient(trx, one.clientId))?.name ?? '');
         else if (one.kind === 'added') removed += 1;
         else restored += 1;
       }
-    });
+    };
+    await db.transaction().execute((trx) => removeTogether(trx, () => removeAll(trx)));
     for (const { clientId } of some) forgetClient(db, clientId);
     last = some.at(-1)?.clientId ?? last;
     done += some.length;
     await after(done);
   }
+  await tidyIndexes(db, async () => after(done));
   await setUndone(db, key, now);
   await insertAudit(db, {
     ...{ at: now, by: actor.therapistId, action: 'clients taken out again', subject: 'house' },

@@ -42,4 +42,9 @@ export const httpAnswers = {
         <button type="submit">Open the house</button>
       </form>`,
   thereIsNothingAtThisAddress: 'There is nothing at this address',
+  timeToAnswer: 'Time to answer, by the pattern of the address',
+  bytesFree: 'Bytes that are free on the disk of the data folder',
+  sizeOfTheDatabase: 'Size of the database file',
+  timeSinceTheBackup: 'Time since the last good backup; NaN when there is none',
+  oneWhileWritable: '1 while the data may be written to',
 };

@@ -2,6 +2,7 @@ import { timingSafeEqual } from 'node:crypto';
 import process from 'node:process';
 import { collectDefaultMetrics, Gauge, Histogram, Registry } from 'prom-client';
 import type { HouseState } from '../house/house-state';
+import { httpAnswers } from './http.answers';
 
 /**
  * What a monitor may read, in the text format of Prometheus. Addresses are counted by their pattern (`/clients/{id}`):
@@ -36,16 +37,16 @@ function counters(): Counted {
     registry,
     requests: new Histogram({
       name: 'velvet_stone_request_seconds',
-      help: 'Time to answer, by the pattern of the address',
+      help: httpAnswers.timeToAnswer,
       labelNames: ['route', 'method', 'status'],
       buckets: millisecondBuckets,
       registers,
     }),
     house: {
-      free: gauge('disk_free_bytes', 'Bytes that are free on the disk of the data folder'),
-      database: gauge('database_bytes', 'Size of the database file'),
-      backup: gauge('backup_age_seconds', 'Time since the last good backup; NaN when there is none'),
-      writable: gauge('database_writable', '1 while the data may be written to'),
+      free: gauge('disk_free_bytes', httpAnswers.bytesFree),
+      database: gauge('database_bytes', httpAnswers.sizeOfTheDatabase),
+      backup: gauge('backup_age_seconds', httpAnswers.timeSinceTheBackup),
+      writable: gauge('database_writable', httpAnswers.oneWhileWritable),
     },
   };
   return counted;

@@ -9,7 +9,7 @@ import { knownMigrations, pendingMigrations } from '../db/migrate';
 import { troubleOf } from '../db/trouble';
 import { backupVerdict, isDiskLow, mayWriteTo, readDisk } from '../house/house-state';
 import { settingsColumn } from '../people/people.documents';
-import { doctorAnswers as says } from './doctor.answers';
+import { doctorAnswers } from './doctor.answers';
 
 /** @param verdict `good`, `look` at it some day, or `bad`: the house would not work, or not be safe */
 export interface Examined {
@@ -27,7 +27,8 @@ type Environment = Readonly<Record<string, string | undefined>>;
 /** Looks at a data folder and what the environment says, and changes nothing; also while the house runs. */
 export async function examine(folder: string, environment: Environment, now: Date): Promise<readonly Examined[]> {
   const stat = statSync(folder, { throwIfNoEntry: false });
-  if (!stat?.isDirectory()) return [look(says.dataFolder, says.thereIsNone(folder)), examineNetwork(environment)];
+  if (!stat?.isDirectory())
+    return [look(doctorAnswers.dataFolder, doctorAnswers.thereIsNone(folder)), examineNetwork(environment)];
   return [
     examineFolder(folder, stat.mode, stat.uid),
     examineDisk(folder),
@@ -41,18 +42,20 @@ function examineFolder(folder: string, mode: number, owner: number): Examined {
   const file = path.join(folder, databaseName);
   const isThere = statSync(file, { throwIfNoEntry: false }) !== undefined;
   const me = process.getuid?.();
-  if (me !== undefined && me !== 0 && owner !== me) return bad(says.dataFolder, says.belongsToAnother(folder));
-  if (!mayWriteTo(isThere ? file : folder)) return bad(says.dataFolder, says.notWritable(isThere ? file : folder));
-  if ((mode & 0o077) !== 0) return bad(says.dataFolder, says.openToOthers(folder));
-  return good(says.dataFolder, says.closedToOthers(folder));
+  if (me !== undefined && me !== 0 && owner !== me)
+    return bad(doctorAnswers.dataFolder, doctorAnswers.belongsToAnother(folder));
+  if (!mayWriteTo(isThere ? file : folder))
+    return bad(doctorAnswers.dataFolder, doctorAnswers.notWritable(isThere ? file : folder));
+  if ((mode & 0o077) !== 0) return bad(doctorAnswers.dataFolder, doctorAnswers.openToOthers(folder));
+  return good(doctorAnswers.dataFolder, doctorAnswers.closedToOthers(folder));
 }
 
 function examineDisk(folder: string): Examined {
   const disk = readDisk(folder);
   const [gigabytes, percent] = [(disk.freeBytes / 1e9).toFixed(1), Math.floor(100 * disk.freeShare)];
   return isDiskLow(disk)
-    ? bad(says.disk, says.littleIsFree(gigabytes, percent))
-    : good(says.disk, says.free(gigabytes, percent));
+    ? bad(doctorAnswers.disk, doctorAnswers.littleIsFree(gigabytes, percent))
+    : good(doctorAnswers.disk, doctorAnswers.free(gigabytes, percent));
 }
 
 function examineKeyFile(file: string | undefined): readonly Examined[] {
@@ -60,76 +63,99 @@ function examineKeyFile(file: string | undefined): readonly Examined[] {
   try {
     accessSync(file, constants.R_OK);
   } catch {
-    return [bad(says.keyFile, says.keyFileIsMissing(file))];
+    return [bad(doctorAnswers.keyFile, doctorAnswers.keyFileIsMissing(file))];
   }
   const isOpen = (statSync(file).mode & 0o077) !== 0;
-  return [isOpen ? bad(says.keyFile, says.keyFileIsOpen(file)) : good(says.keyFile, says.keyFileIsPrivate)];
+  return [
+    isOpen
+      ? bad(doctorAnswers.keyFile, doctorAnswers.keyFileIsOpen(file))
+      : good(doctorAnswers.keyFile, doctorAnswers.keyFileIsPrivate),
+  ];
 }
 
 async function examineData(folder: string, now: Date): Promise<readonly Examined[]> {
   const file = path.join(folder, databaseName);
-  if (!statSync(file, { throwIfNoEntry: false })) return [look(says.house, says.noHouseYet)];
+  if (!statSync(file, { throwIfNoEntry: false })) return [look(doctorAnswers.house, doctorAnswers.noHouseYet)];
   const isEncrypted = isSealed(file);
   const key = await keyFromFile(folder).catch(() => undefined);
-  if (isEncrypted && !key) return [good(says.data, says.sealed)];
+  if (isEncrypted && !key) return [good(doctorAnswers.data, doctorAnswers.sealed)];
   let sqlite: SQLite.Database | undefined;
   try {
     sqlite = new SQLite(file, { readonly: true, fileMustExist: true });
     if (key) giveKey(sqlite, key);
-    return [...(isEncrypted ? [good(says.data, says.sealedAndOpened)] : []), ...examineHouse(sqlite, now)];
+    return [
+      ...(isEncrypted ? [good(doctorAnswers.data, doctorAnswers.sealedAndOpened)] : []),
+      ...examineHouse(sqlite, now),
+    ];
   } catch (error) {
     const trouble = troubleOf(error);
-    return [bad(says.data, trouble.kind === 'damaged' ? says.damaged : says.notOpened(trouble.message))];
+    return [
+      bad(
+        doctorAnswers.data,
+        trouble.kind === 'damaged' ? doctorAnswers.damaged : doctorAnswers.notOpened(trouble.message),
+      ),
+    ];
   } finally {
     sqlite?.close();
   }
 }
 
 function examineHouse(sqlite: SQLite.Database, now: Date): readonly Examined[] {
-  if (sqlite.pragma('quick_check(1)', { simple: true }) !== 'ok') return [bad(says.data, says.damaged)];
+  if (sqlite.pragma('quick_check(1)', { simple: true }) !== 'ok')
+    return [bad(doctorAnswers.data, doctorAnswers.damaged)];
   const isThere = (table: string) =>
     sqlite.prepare("select 1 from sqlite_master where type = 'table' and name = ?").get(table) !== undefined;
-  if (!isThere('migration')) return [look(says.house, says.noHouseYet)];
+  if (!isThere('migration')) return [look(doctorAnswers.house, doctorAnswers.noHouseYet)];
   const applied = sqlite.prepare('select name from migration').pluck().all() as readonly string[];
-  if (applied.some((name) => !knownMigrations.includes(name))) return [bad(says.data, says.newerForm)];
+  if (applied.some((name) => !knownMigrations.includes(name)))
+    return [bad(doctorAnswers.data, doctorAnswers.newerForm)];
   const pending = pendingMigrations(sqlite).length;
   const megabytes = (Number(sqlite.pragma('page_count', { simple: true })) * pageBytes(sqlite)) / 1e6;
   const form =
-    pending > 0 ? look(says.data, says.olderForm(pending)) : good(says.data, says.sound(megabytes.toFixed(1)));
+    pending > 0
+      ? look(doctorAnswers.data, doctorAnswers.olderForm(pending))
+      : good(doctorAnswers.data, doctorAnswers.sound(megabytes.toFixed(1)));
   const house = sqlite.prepare('select name, settings_json from house').get() as
     { readonly name: string; readonly settings_json: string } | undefined;
-  if (!house) return [form, look(says.house, says.noHouseYet)];
+  if (!house) return [form, look(doctorAnswers.house, doctorAnswers.noHouseYet)];
   const clients = Number(sqlite.prepare('select count(*) from client where merged_into is null').pluck().get());
-  return [form, good(says.house, says.people(house.name, clients)), ...examineBackups(house.settings_json, now)];
+  return [
+    form,
+    good(doctorAnswers.house, doctorAnswers.people(house.name, clients)),
+    ...examineBackups(house.settings_json, now),
+  ];
 }
 
 const pageBytes = (sqlite: SQLite.Database) => Number(sqlite.pragma('page_size', { simple: true }));
 
 function examineBackups(settings: string, now: Date): readonly Examined[] {
   const { backup } = settingsColumn.read(settings);
-  if (!backup) return [look(says.backups, says.backupsNowhere)];
+  if (!backup) return [look(doctorAnswers.backups, doctorAnswers.backupsNowhere)];
   const last = backup.lastGoodAt;
   const hours = last ? (now.getTime() - Date.parse(last)) / 3_600_000 : null;
   const age = Math.round(hours ?? 0);
   const isLate = backupVerdict({ backupHours: hours }) === 'late';
   return [
     hours === null
-      ? bad(says.backups, says.backupNever(backup.folder))
+      ? bad(doctorAnswers.backups, doctorAnswers.backupNever(backup.folder))
       : isLate
-        ? bad(says.backups, says.backupLate(age, backup.folder))
-        : good(says.backups, says.backupMadeAgo(age, backup.folder)),
-    ...(backup.trouble ? [look(says.backups, says.backupWentWrong(backup.trouble))] : []),
-    ...(mayWriteTo(backup.folder) ? [] : [bad(says.backups, says.backupFolderNotWritable(backup.folder))]),
+        ? bad(doctorAnswers.backups, doctorAnswers.backupLate(age, backup.folder))
+        : good(doctorAnswers.backups, doctorAnswers.backupMadeAgo(age, backup.folder)),
+    ...(backup.trouble ? [look(doctorAnswers.backups, doctorAnswers.backupWentWrong(backup.trouble))] : []),
+    ...(mayWriteTo(backup.folder)
+      ? []
+      : [bad(doctorAnswers.backups, doctorAnswers.backupFolderNotWritable(backup.folder))]),
   ];
 }
 
 function examineNetwork(environment: Environment): Examined {
   const host = environment['HOST'] ?? '127.0.0.1';
-  if (['127.0.0.1', 'localhost', '::1'].includes(host)) return good(says.network, says.onThisMachineOnly);
+  if (['127.0.0.1', 'localhost', '::1'].includes(host))
+    return good(doctorAnswers.network, doctorAnswers.onThisMachineOnly);
   const names = environment['VELVET_STONE_HOSTS'] ?? '';
   return names === ''
-    ? bad(says.network, says.beyondWithoutNames(host))
-    : look(says.network, says.beyondWithNames(host, names));
+    ? bad(doctorAnswers.network, doctorAnswers.beyondWithoutNames(host))
+    : look(doctorAnswers.network, doctorAnswers.beyondWithNames(host, names));
 }
 
 /** What the shell shows, a line each, and whether anything is bad. */

@@ -25,6 +25,11 @@ create index client_import_row_by_client on client_import_row (client_id);
 
 -- Whoever is taken out is looked for in every table that may point to them, and so are their visits.
 create index client_by_merged on client (merged_into);
+-- Numbers are the same however they are written.
+drop index client_by_number;
+create index client_by_plain_phone on client (
+  replace(replace(replace(replace(replace(replace(phone, ' ', ''), '-', ''), '(', ''), ')', ''), '/', ''), '.', '')
+);
 create index treatment_template_by_client on treatment_template (client_id);
 create index intake_answer_visit_key on intake_answer (visit_id);
 create index consent_visit_key on consent (visit_id);
