@@ -105,6 +105,8 @@ describe('every view', () => {
     ['house, keeping', () => '/house?part=keeping', 'Backups'],
     ['house, consent', () => '/house?part=consent', 'What clients consent to'],
     ['outbox', () => '/outbox', 'Waiting'],
+    ['clients in and out', () => '/clients/import', 'Add clients from a file'],
+    ['licences', () => '/licences', 'Fonts'],
     ['guide', () => '/guide', 'The day'],
     ...practised.map(
       ([kind, ready]) => [`practice, ${kind}`, () => `/practice?kind=${kind}&level=3&seed=5`, ready] as const,

@@ -14,7 +14,8 @@ const fewestDigits = 5;
 
 interface Known<K> {
   readonly key: K;
-  readonly words: readonly string[];
+  /** In plain letters: the same text as the mark of the name, which costs nothing then. */
+  readonly plain: string;
   readonly bornOn: string | null;
 }
 
@@ -27,7 +28,7 @@ export class PeopleIndex<K> {
   readonly #byMark = new Map<string, Known<K> | Known<K>[]>();
 
   add(person: Recognised, key: K): void {
-    const known: Known<K> = { key, words: wordsOf(person.name), bornOn: person.bornOn };
+    const known: Known<K> = { key, plain: wordsOf(person.name).join(' '), bornOn: person.bornOn };
     for (const { mark } of marksOf(person)) {
       const there = this.#byMark.get(mark);
       // Most marks are of one person: a list for each would take three times the memory.
@@ -55,7 +56,8 @@ function isSamePerson<K>(words: readonly string[], bornOn: string | null, known:
   if (why === 'name') return !isOtherBirthday;
   // A father and a son may share name, number and house; a slip in the birthday is for people to see.
   if (why !== 'name-and-birthday' && isOtherBirthday) return false;
-  return isNear(words, known.words) || isNear(known.words, words);
+  const others = known.plain.split(' ').filter(Boolean);
+  return isNear(words, others) || isNear(others, words);
 }
 
 const isNear = (words: readonly string[], others: readonly string[]) =>

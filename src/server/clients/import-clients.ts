@@ -41,7 +41,6 @@ export const clientImports = new Jobs<ClientImportView, Waiting | undefined>(
 
 const mostShown = 200;
 const sampleSize = 6;
-const breathRows = 500;
 
 const reasons: Readonly<Record<Sameness, string>> = {
   'name-and-birthday': clientsAnswers.nameAndBirthday,
@@ -94,8 +93,7 @@ async function check(db: Db, job: ClientImport, text: string, plan: ClientImport
         if (sample.length < sampleSize) sample.push({ name, bornOn, phone, email, address });
       }
     }
-    if (count % breathRows === 0)
-      await clientImports.pause(job, { share: Math.min(1, characters / text.length), rows: count });
+    await clientImports.pause(job, () => ({ share: Math.min(1, characters / text.length), rows: count }));
   }
   job.ready = { rows: () => readPeople(text, plan), file: plan.file, count, doubles: found };
   job.view = {

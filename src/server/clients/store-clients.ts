@@ -13,7 +13,7 @@ import { findingBefore } from './save-client';
 import { takeOut } from './undo-import';
 
 /** So many in one transaction: others work on meanwhile. */
-const pack = 200;
+const pack = 50;
 
 /** Stores what was checked. It can be stopped: who had been added by then is taken out again. */
 export function storeClientImport(
@@ -53,7 +53,7 @@ async function store(db: Db, job: ClientImport, ready: Waiting, step: ClientImpo
     added += done.filter(({ kind }) => kind === 'added').length;
     completed += done.length - done.filter(({ kind }) => kind === 'added').length;
     parts = [];
-    await clientImports.pause(job, { share: read / ready.count });
+    await clientImports.pause(job, () => ({ share: read / ready.count }));
   };
   try {
     for (const { row, person } of ready.rows()) {

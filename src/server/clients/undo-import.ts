@@ -21,7 +21,7 @@ import { beforeColumn } from './clients.documents';
 import { changeClient, findClient } from './clients.repository';
 import { clientImports } from './import-clients';
 
-const pack = 200;
+const pack = 50;
 const mostNamed = 50;
 
 /** The last imports, the newest first. */

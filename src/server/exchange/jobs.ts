@@ -23,6 +23,8 @@ export interface Job<V extends JobView, R> {
 }
 
 const keepMs = 30 * 60_000;
+/** So long others wait at most, before it is their turn. */
+const longestHoldMs = 8;
 
 class Cancelled extends Error {}
 
@@ -32,6 +34,7 @@ const breathe = () => new Promise<void>((resolve) => setImmediate(resolve));
 /** The jobs of one kind; each is its own person’s only, and is forgotten after half an hour. */
 export class Jobs<V extends JobView, R> {
   readonly #jobs = new Map<string, Job<V, R>>();
+  #breathedAt = 0;
 
   constructor(
     private readonly blank: Omit<V, 'id'>,
@@ -88,10 +91,15 @@ export class Jobs<V extends JobView, R> {
     }
   }
 
-  /** Tells how far it has come, lets other requests through, and ends here if it was cancelled. */
-  async pause(job: Job<V, R>, progress: Partial<V>): Promise<void> {
-    job.view = { ...job.view, ...progress };
+  /**
+   * Tells how far it has come, lets other requests through, and ends here if it was cancelled. Called as often as one
+   * likes: it breathes only when it has held the others up for some milliseconds.
+   */
+  async pause(job: Job<V, R>, progress: () => Partial<V>): Promise<void> {
+    if (!job.isCancelled && performance.now() - this.#breathedAt < longestHoldMs) return;
+    job.view = { ...job.view, ...progress() };
     await breathe();
+    this.#breathedAt = performance.now();
     if (job.isCancelled) throw new Cancelled();
   }
 }

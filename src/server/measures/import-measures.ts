@@ -16,7 +16,6 @@ import { volumeOf } from './taping-volume';
 import { measuresAnswers } from './measures.answers';
 
 const mostTroubles = 200;
-const breathRows = 2000;
 
 /** Reads and checks a table in the background; nothing is stored yet. */
 export async function startImport(
@@ -83,8 +82,7 @@ async function check(db: Db, job: MeasureImport, text: string, plan: ImportPlan,
         if (trouble) note({ row, ...trouble });
         else girths += 1;
       }
-    if (row % breathRows === 0)
-      await imports.pause(job, { share: Math.min(0.6, (0.6 * characters) / text.length), rows: row });
+    await imports.pause(job, () => ({ share: Math.min(0.6, (0.6 * characters) / text.length), rows: row }));
   }
   const gathered = heap.tapings();
   gathered.troubles.forEach(note);
@@ -108,7 +106,7 @@ async function check(db: Db, job: MeasureImport, text: string, plan: ImportPlan,
           excessMl: made.volume?.excessMl ?? null,
         });
     }
-    if (i % 200 === 0) await imports.pause(job, { share: 0.6 + (0.4 * i) / gathered.tapings.length, rows: row });
+    await imports.pause(job, () => ({ share: 0.6 + (0.4 * i) / gathered.tapings.length, rows: row }));
   }
   job.ready = ready;
   job.view = {
@@ -169,7 +167,7 @@ function toNewTaping(
 async function store(db: Db, job: MeasureImport, actor: Actor): Promise<void> {
   const all = job.ready;
   await db.transaction().execute(async (trx) => {
-    await insertTapings(trx, all, async (done) => imports.pause(job, { share: done / all.length }));
+    await insertTapings(trx, all, async (done) => imports.pause(job, () => ({ share: done / all.length })));
     await insertAudit(trx, {
       at: actor.now.toISOString(),
       by: actor.therapistId,
