@@ -60,6 +60,8 @@ export const ClientImportView = z.object({
   doubles: z.array(ImportDouble).readonly(),
   /** All of them; the lists hold the first. */
   doubleCount: z.number(),
+  /** Of those on record, so many would gain something by being completed. */
+  gainCount: z.number(),
   troubles: z.array(ImportTrouble).readonly(),
   troubleCount: z.number(),
   /** A few of them, to look at before anything is stored. */

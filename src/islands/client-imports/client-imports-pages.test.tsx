@@ -15,6 +15,7 @@ const checked: ClientImportView = {
     fresh: 2,
     doubles: [],
     doubleCount: 0,
+    gainCount: 0,
     troubles: [],
     troubleCount: 0,
   },

@@ -11,6 +11,7 @@ const view = {
   fresh: 5,
   doubles: [double(2), double(3, { gains: [] }), double(4, { known: null, earlierRow: 2, gains: [] })],
   doubleCount: 3,
+  gainCount: 1,
 };
 const none = new Map<number, 'add'>();
 
@@ -27,7 +28,9 @@ describe('what an import would come to', () => {
     const decision = { all: 'complete', apart: new Map([[3, 'add' as const]]) } as const;
     expect(wayOf(decision, 3)).toBe('add');
     expect(wayOf(decision, 2)).toBe('complete');
-    expect(outcomeOf({ ...view, doubleCount: 10 }, decision)).toEqual({ added: 6, completed: 8 });
+    expect(outcomeOf({ ...view, doubleCount: 10, gainCount: 4 }, decision)).toEqual({ added: 6, completed: 4 });
+    const but = { all: 'complete', apart: new Map([[2, 'leave-out' as const]]) } as const;
+    expect(outcomeOf({ ...view, doubleCount: 10, gainCount: 4 }, but)).toEqual({ added: 5, completed: 3 });
     expect(outcomeOf({ ...view, doubleCount: 10 }, { all: 'add', apart: none })).toEqual({ added: 15, completed: 0 });
   });
 });

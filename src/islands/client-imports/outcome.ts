@@ -9,20 +9,25 @@ export interface Decision {
 
 export const wayOf = ({ all, apart }: Decision, row: number): DoubleWay => apart.get(row) ?? all;
 
-/** What an import would come to as decided: people added, records completed. */
+/**
+ * What an import would come to as decided: people added, records completed. The server counts what one choice for all
+ * would do; rows that are treated apart are taken from it.
+ */
 export function outcomeOf(
-  { fresh, doubles, doubleCount }: Pick<ClientImportView, 'fresh' | 'doubles' | 'doubleCount'>,
+  { fresh, doubles, doubleCount, gainCount }: Pick<ClientImportView, 'fresh' | 'doubles' | 'doubleCount' | 'gainCount'>,
   decision: Decision,
 ): { readonly added: number; readonly completed: number } {
-  let [added, completed] = [fresh, 0];
-  for (const { row, known, gains } of doubles) {
-    const way = wayOf(decision, row);
-    if (way === 'add') added += 1;
-    // A record that would gain nothing is not touched, and an earlier row of the file is no record yet.
-    else if (way === 'complete' && known && gains.length > 0) completed += 1;
+  let added = fresh + (decision.all === 'add' ? doubleCount : 0);
+  let completed = decision.all === 'complete' ? gainCount : 0;
+  const count = (way: DoubleWay, isGaining: boolean, by: 1 | -1) => {
+    if (way === 'add') added += by;
+    if (way === 'complete' && isGaining) completed += by;
+  };
+  for (const { row, gains } of doubles) {
+    const way = decision.apart.get(row);
+    if (way === undefined) continue;
+    count(decision.all, gains.length > 0, -1);
+    count(way, gains.length > 0, 1);
   }
-  const unseen = doubleCount - doubles.length;
-  if (decision.all === 'add') added += unseen;
-  if (decision.all === 'complete') completed += unseen;
   return { added, completed };
 }

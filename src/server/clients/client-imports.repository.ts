@@ -19,15 +19,21 @@ export async function insertImport(
 export interface ImportedClient {
   readonly clientId: ClientId;
   readonly kind: 'added' | 'completed';
+  /** As the import left the record. */
   readonly version: number;
+  /** As the import found it; 0 for somebody new. */
+  readonly beforeVersion: number;
 }
 
 export async function insertImported(db: Db, importId: number, all: readonly ImportedClient[]): Promise<void> {
   if (all.length === 0) return;
+  const rows = all.map(({ clientId, kind, version, beforeVersion }) => ({
+    ...{ import_id: importId, client_id: clientId, kind, version, before_version: beforeVersion },
+  }));
   await db
     .insertInto('client_import_row')
-    .values(all.map(({ clientId, kind, version }) => ({ import_id: importId, client_id: clientId, kind, version })))
-    // Two rows may complete the same record; the later version is the one that the import left.
+    .values(rows)
+    // Two rows may complete the same record: the later version is what the import left, the first what it found.
     .onConflict((oc) => oc.doUpdateSet((eb) => ({ version: eb.ref('excluded.version') })))
     .execute();
 }
@@ -41,13 +47,15 @@ export async function nextImported(
 ): Promise<readonly ImportedClient[]> {
   const rows = await db
     .selectFrom('client_import_row')
-    .select(['client_id', 'kind', 'version'])
+    .select(['client_id', 'kind', 'version', 'before_version'])
     .where('import_id', '=', importId)
     .where('client_id', '>', after as ClientId)
     .orderBy('client_id')
     .limit(most)
     .execute();
-  return rows.map(({ client_id, kind, version }) => ({ clientId: client_id, kind, version }));
+  return rows.map(({ client_id, kind, version, before_version }) => ({
+    ...{ clientId: client_id, kind, version, beforeVersion: before_version },
+  }));
 }
 
 export async function countImported(db: Db, importId: number): Promise<number> {
@@ -66,7 +74,7 @@ export async function setUndone(db: Db, id: number, at: string): Promise<void> {
   await db.updateTable('client_import').set({ undone_at: at }).where('id', '=', id).execute();
 }
 
-/** Writes down what an import came to; without it, it never came to anything. */
+/** Writes down what an import has come to, with each pack of it: should the server end, it can be taken back all the same. */
 export async function setOutcome(db: Db, id: number, outcome: { added: number; completed: number }): Promise<void> {
   await db.updateTable('client_import').set(outcome).where('id', '=', id).execute();
 }
@@ -87,21 +95,13 @@ export const listImports = (db: Db) =>
  * Takes a client away who came with an import and has not been touched since. The house’s foreign keys say whether
  * anything hangs on them. @returns false when something does, or their data were changed: they stay
  */
-export async function removeUntouched(
-  db: Db,
-  importId: number,
-  { clientId, version }: ImportedClient,
-): Promise<boolean> {
-  await db
-    .deleteFrom('client_import_row')
-    .where('import_id', '=', importId)
-    .where('client_id', '=', clientId)
-    .execute();
+export async function removeUntouched(db: Db, importId: number, one: ImportedClient): Promise<boolean> {
+  await forgetImported(db, importId, one.clientId);
   try {
     const { numDeletedRows } = await db
       .deleteFrom('client')
-      .where('id', '=', clientId)
-      .where('version', '=', version)
+      .where('id', '=', one.clientId)
+      .where('version', '=', one.version)
       .where('merged_into', 'is', null)
       .where('archived_at', 'is', null)
       .executeTakeFirst();
@@ -109,8 +109,17 @@ export async function removeUntouched(
   } catch (error) {
     if (!(error instanceof Error && error.message.includes('FOREIGN KEY'))) throw error;
   }
-  await insertImported(db, importId, [{ clientId, version, kind: 'added' }]);
+  await insertImported(db, importId, [one]);
   return false;
+}
+
+/** Lets an import no longer know of a client. */
+export async function forgetImported(db: Db, importId: number, clientId: ClientId): Promise<void> {
+  await db
+    .deleteFrom('client_import_row')
+    .where('import_id', '=', importId)
+    .where('client_id', '=', clientId)
+    .execute();
 }
 
 /** A client’s data as a version of theirs found them. */

@@ -32,6 +32,10 @@ export const clientsAnswers = {
   thisImportIsNotWaitingTo: 'This import is not waiting to be stored.',
   mendTheRowsInTroubleOr: 'Mend the rows in trouble, or say that they are left out.',
   thereIsNobodyToAdd: 'There is nobody to add: all of them are on record already.',
+  thisImportIsUnderWay: 'This import is under way: wait until it has ended.',
+  stoppedSomeAreOut: 'Stopped. Who had been taken out by then is out; take it back again to go on.',
+  somethingWentWrongSomeAreOut:
+    'Something went wrong. Who had been taken out by then is out; take it back again to go on.',
   thisImportWasTakenBackAlready: 'This import was taken back already.',
   addedAndCompleted: (file: string, added: number, completed: number) =>
     `${file}: ${countOf(added, 'client')} added, ${countOf(completed, 'record')} completed`,

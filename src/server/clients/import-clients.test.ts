@@ -85,7 +85,7 @@ describe('bringing in clients', () => {
     const checked = await check(
       table(`Zoe Ahron,${born},0151 9,,`, 'Ida Moor,,0151 77 88 99,,', 'Ida Mohr,,0151-778899,,'),
     );
-    expect(checked).toMatchObject({ fresh: 1, doubleCount: 2 });
+    expect(checked).toMatchObject({ fresh: 1, doubleCount: 2, gainCount: 1 });
     expect(checked.doubles).toMatchObject([
       { row: 2, why: 'name and birthday', known: { id: house.client, name: 'Zoë Ahorn' }, gains: ['phone'] },
       { row: 4, why: 'name and phone number', known: null, earlierRow: 3, gains: [] },
@@ -169,6 +169,47 @@ describe('taking an import back', () => {
     expect(await listClientImports(house.db)).toMatchObject([{ key, isUndone: true }]);
     expect(await undo(key)).toMatchObject({ kind: 'refused' });
     expect(await undo(99)).toEqual({ kind: 'not-found' });
+  });
+
+  it('gives back what a record was before, where two rows completed it', async () => {
+    const before = await zoe();
+    const done = await bring(
+      table(`Zoë Ahorn,${before.born_on},0151 9,,`, `Zoë Ahorn,${before.born_on},,z@a.example,`),
+      {
+        doubles: 'complete',
+      },
+    );
+    expect(await zoe()).toMatchObject({ phone: '0151 9', email: 'z@a.example' });
+    expect(await undo((done as ClientImportView).key ?? 0)).toMatchObject({ completed: 1, kept: [] });
+    expect(await zoe()).toMatchObject({ phone: before.phone, email: before.email });
+  });
+
+  it('can be stopped, and gone on with another time', async () => {
+    const many = Array.from({ length: 600 }, (_, i) => `Guest ${i},,,guest${i}@many.example,`);
+    const key = ((await bring(table(...many))) as ClientImportView).key ?? 0;
+    const begun = await undoClientImport(house.db, key, actor);
+    if (begun.kind !== 'saved') throw new Error('refused');
+    clientImports.cancel(begun.import.id, actor);
+    expect(await settled(begun.import.id)).toMatchObject({
+      ...{ state: 'cancelled', message: expect.stringContaining('take it back again') as string },
+    });
+    expect((await names()).length).toBeGreaterThan(1);
+    expect(await listClientImports(house.db)).toMatchObject([{ key, isUndone: false }]);
+    expect(await undo(key)).toMatchObject({ state: 'undone', kept: [] });
+    expect(await names()).toEqual(['Zoë Ahorn']);
+  });
+
+  it('is known while it is still being stored, so that it outlives an end of the server; and waits its turn', async () => {
+    const many = Array.from({ length: 600 }, (_, i) => `Guest ${i},,,guest${i}@many.example,`);
+    const checked = await check(table(...many));
+    storeClientImport(house.db, checked.id, ClientImportStep.parse({ leaveOutTroubled: false }), actor);
+    while ((await listClientImports(house.db)).length === 0) await new Promise((resolve) => setImmediate(resolve));
+    const [one] = await listClientImports(house.db);
+    expect(one?.added).toBeLessThan(600);
+    expect(await undoClientImport(house.db, one?.key ?? 0, actor)).toMatchObject({
+      errors: [{ message: 'This import is under way: wait until it has ended.' }],
+    });
+    expect(await settled(checked.id)).toMatchObject({ state: 'done', added: 600 });
   });
 
   it('leaves those who were booked, changed or completed otherwise since, and names them', async () => {

@@ -32,7 +32,17 @@ export type ClientImport = Job<ClientImportView, Waiting | undefined>;
 
 export const clientImports = new Jobs<ClientImportView, Waiting | undefined>(
   {
-    ...{ state: 'reading', share: 0, rows: 0, fresh: 0, doubles: [], doubleCount: 0, troubles: [], troubleCount: 0 },
+    ...{
+      state: 'reading',
+      share: 0,
+      rows: 0,
+      fresh: 0,
+      doubles: [],
+      doubleCount: 0,
+      gainCount: 0,
+      troubles: [],
+      troubleCount: 0,
+    },
     ...{ sample: [], added: 0, completed: 0, kept: [], keptCount: 0, key: null, message: '' },
   },
   undefined,
@@ -71,7 +81,7 @@ async function check(db: Db, job: ClientImport, text: string, plan: ClientImport
   const doubles: ImportDouble[] = [];
   const troubles: ImportTrouble[] = [];
   const sample: ClientImportView['sample'][number][] = [];
-  let [count, fresh, troubleCount] = [0, 0, 0];
+  let [count, fresh, gainCount, troubleCount] = [0, 0, 0, 0];
   for (const { row, characters, person, trouble } of readPeople(text, plan)) {
     count += 1;
     if (trouble) {
@@ -82,10 +92,12 @@ async function check(db: Db, job: ClientImport, text: string, plan: ClientImport
       index.add(person, { row });
       if (same) {
         found.set(row, same.key.id ?? null);
+        const known = await knownBy(db, same.key.id, person);
+        if (known.gains.length > 0) gainCount += 1;
         if (doubles.length < mostShown)
           doubles.push({
             ...{ row, name: person.name, bornOn: person.bornOn, why: reasons[same.why] },
-            ...{ earlierRow: same.key.row ?? null, ...(await knownBy(db, same.key.id, person)) },
+            ...{ earlierRow: same.key.row ?? null, ...known },
           });
       } else {
         fresh += 1;
@@ -99,7 +111,7 @@ async function check(db: Db, job: ClientImport, text: string, plan: ClientImport
   job.view = {
     ...job.view,
     ...{ state: 'checked', share: 1, rows: count, fresh, doubles, doubleCount: found.size, troubles, troubleCount },
-    sample,
+    ...{ sample, gainCount },
   };
 }
 

@@ -10,7 +10,7 @@ import { changeClient, findClient, insertClient, toClientData } from './clients.
 import { completeRecord, gainsOf } from './complete-record';
 import { type ClientImport, clientImports, type Waiting, wayOf } from './import-clients';
 import { findingBefore } from './save-client';
-import { takeOut } from './undo-import';
+import { takeOut, whileUnderWay } from './undo-import';
 
 /** So many in one transaction: others work on meanwhile. */
 const pack = 50;
@@ -46,34 +46,35 @@ interface Part {
 async function store(db: Db, job: ClientImport, ready: Waiting, step: ClientImportStep, actor: Actor): Promise<void> {
   const way = wayOf(step);
   const key = await insertImport(db, { at: actor.now.toISOString(), by: actor.therapistId, file: ready.file });
-  let [read, added, completed] = [0, 0, 0];
-  let parts: Part[] = [];
-  const flush = async () => {
-    const done = await storePack(db, key, parts, actor);
-    added += done.filter(({ kind }) => kind === 'added').length;
-    completed += done.length - done.filter(({ kind }) => kind === 'added').length;
-    parts = [];
-    await clientImports.pause(job, () => ({ share: read / ready.count }));
-  };
-  try {
-    for (const { row, person } of ready.rows()) {
-      read += 1;
-      const part = person && partOf(person, row, ready, way);
-      if (part) parts.push(part);
-      if (parts.length >= pack) await flush();
+  await whileUnderWay(key, async () => {
+    let read = 0;
+    let outcome: Outcome = { added: 0, completed: 0 };
+    let parts: Part[] = [];
+    const flush = async () => {
+      outcome = await storePack(db, key, parts, outcome, actor);
+      parts = [];
+      await clientImports.pause(job, () => ({ share: read / ready.count }));
+    };
+    try {
+      for (const { row, person } of ready.rows()) {
+        read += 1;
+        const part = person && partOf(person, row, ready, way);
+        if (part) parts.push(part);
+        if (parts.length >= pack) await flush();
+      }
+      await flush();
+    } catch (error) {
+      await takeOut(db, key, actor);
+      await setOutcome(db, key, { added: 0, completed: 0 });
+      throw error;
     }
-    await flush();
-  } catch (error) {
-    await takeOut(db, key, actor, () => undefined);
-    throw error;
-  }
-  await setOutcome(db, key, { added, completed });
-  await insertAudit(db, {
-    ...{ at: actor.now.toISOString(), by: actor.therapistId, action: 'clients brought in', subject: 'house' },
-    detail: clientsAnswers.addedAndCompleted(ready.file, added, completed),
+    await insertAudit(db, {
+      ...{ at: actor.now.toISOString(), by: actor.therapistId, action: 'clients brought in', subject: 'house' },
+      detail: clientsAnswers.addedAndCompleted(ready.file, outcome.added, outcome.completed),
+    });
+    job.ready = undefined;
+    job.view = { ...job.view, state: 'done', share: 1, ...outcome, key };
   });
-  job.ready = undefined;
-  job.view = { ...job.view, state: 'done', share: 1, added, completed, key };
 }
 
 function partOf(
@@ -88,23 +89,37 @@ function partOf(
   return known !== null && way(row) === 'complete' ? { person, clientId: known } : undefined;
 }
 
-const storePack = (db: Db, key: number, parts: readonly Part[], actor: Actor): Promise<readonly ImportedClient[]> =>
+interface Outcome {
+  readonly added: number;
+  readonly completed: number;
+}
+
+/** @returns what the import has come to with this pack */
+const storePack = (db: Db, key: number, parts: readonly Part[], before: Outcome, actor: Actor): Promise<Outcome> =>
   db.transaction().execute(async (trx) => {
     const done: ImportedClient[] = [];
     for (const { person, clientId } of parts) {
-      if (clientId === null)
-        done.push({ clientId: await insertClient(trx, person, actor.now.toISOString()), kind: 'added', version: 1 });
-      else {
-        const version = await complete(trx, clientId, person, actor);
-        if (version !== undefined) done.push({ clientId, kind: 'completed', version });
-      }
+      const one =
+        clientId === null
+          ? { clientId: await insertClient(trx, person, actor.now.toISOString()), version: 1, beforeVersion: 0 }
+          : await complete(trx, clientId, person, actor);
+      if (one) done.push({ ...one, kind: clientId === null ? 'added' : 'completed' });
     }
-    await insertImported(trx, key, done);
-    return done;
+    // One by one: SQLite takes no row twice in one statement that mends conflicts.
+    for (const one of done) await insertImported(trx, key, [one]);
+    const added = done.filter(({ kind }) => kind === 'added').length;
+    const outcome = { added: before.added + added, completed: before.completed + done.length - added };
+    await setOutcome(trx, key, outcome);
+    return outcome;
   });
 
-/** @returns the version that it became, or undefined where the record gained nothing */
-async function complete(db: Db, clientId: ClientId, person: ClientInput, actor: Actor): Promise<number | undefined> {
+/** @returns what became of the record, or undefined where it gained nothing */
+async function complete(
+  db: Db,
+  clientId: ClientId,
+  person: ClientInput,
+  actor: Actor,
+): Promise<Omit<ImportedClient, 'kind'> | undefined> {
   const row = await findClient(db, clientId);
   if (!row) return undefined;
   // A birthday after something on the record is the birthday of somebody else, or wrong.
@@ -117,5 +132,5 @@ async function complete(db: Db, clientId: ClientId, person: ClientInput, actor: 
   await insertAudit(db, {
     ...{ at: now, by: actor.therapistId, action: 'client data changed', subject: `client ${clientId}` },
   });
-  return row.version + 1;
+  return { clientId, version: row.version + 1, beforeVersion: row.version };
 }

@@ -75,8 +75,8 @@ export class Jobs<V extends JobView, R> {
     return { kind: 'saved' };
   }
 
-  /** Carries a part of it out; what goes wrong is told by the job itself. */
-  async run(job: Job<V, R>, work: () => Promise<void>): Promise<void> {
+  /** Carries a part of it out; what goes wrong is told by the job itself, in these words. */
+  async run(job: Job<V, R>, work: () => Promise<void>, says = this.says): Promise<void> {
     try {
       await work();
     } catch (error) {
@@ -85,7 +85,7 @@ export class Jobs<V extends JobView, R> {
       job.view = {
         ...job.view,
         state: isCancelled ? 'cancelled' : 'failed',
-        message: isCancelled ? this.says.stopped : this.says.failed,
+        message: isCancelled ? says.stopped : says.failed,
       };
       job.ready = this.nothing;
     }

@@ -19,6 +19,7 @@ create table client_import_row (
   client_id integer not null references client (id),
   kind text not null check (kind in ('added', 'completed')),
   version integer not null,
+  before_version integer not null,
   primary key (import_id, client_id)
 ) strict, without rowid;
 create index client_import_row_by_client on client_import_row (client_id);

@@ -111,6 +111,8 @@ export interface ClientImportRowTable {
   kind: 'added' | 'completed';
   /** The version of the record that the import left; a later one is somebody's work. */
   version: number;
+  /** The version that it found; 0 for somebody new. */
+  before_version: number;
 }
 
 /** Clients and what is on record of them. */
