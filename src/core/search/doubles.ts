@@ -13,15 +13,25 @@ export interface Recognised {
 export type Likeness = 'phone' | 'email' | 'name-and-birthday' | 'name' | 'near-name-and-birthday';
 
 const fewestDigits = 5;
-const digitsOf = (phone: string) => [...phone].filter((sign) => sign >= '0' && sign <= '9').join('');
-const wordsOf = (name: string) => plainLetters(name).split(' ').filter(Boolean);
+
+/** A number as it is compared; '' where it is too short to tell anybody from another. */
+export function numberOf(phone: string): string {
+  const digits = [...phone].filter((sign) => sign >= '0' && sign <= '9').join('');
+  return digits.length < fewestDigits ? '' : digits;
+}
+
+/** The words of a name as they are compared. */
+export const wordsOf = (name: string): readonly string[] => plainLetters(name).split(/\s+/).filter(Boolean);
+
+/** An address as it is compared. */
+export const mailOf = (email: string): string => email.trim().toLowerCase();
 
 /** @returns why two people may be one, or undefined: a birthday alone is shared by many */
 export function likenessOf(one: Recognised, other: Recognised): Likeness | undefined {
-  const number = digitsOf(one.phone);
-  if (number.length >= fewestDigits && digitsOf(other.phone) === number) return 'phone';
-  const address = one.email.trim().toLowerCase();
-  if (address !== '' && other.email.trim().toLowerCase() === address) return 'email';
+  const number = numberOf(one.phone);
+  if (number !== '' && numberOf(other.phone) === number) return 'phone';
+  const address = mailOf(one.email);
+  if (address !== '' && mailOf(other.email) === address) return 'email';
   const [words, others] = [wordsOf(one.name), wordsOf(other.name)];
   if (words.length === 0) return undefined;
   const isSameBirthday = one.bornOn !== null && other.bornOn === one.bornOn;

@@ -1,5 +1,5 @@
-import { nearness, plainLetters } from './nearness';
-import type { Recognised } from './doubles';
+import { mailOf, numberOf, type Recognised, wordsOf } from './doubles';
+import { nearness } from './nearness';
 
 /** Why two records are taken for one person’s, the surest first. A number or an address alone is shared by families. */
 export type Sameness = 'name-and-birthday' | 'name-and-phone' | 'name-and-email' | 'name';
@@ -10,7 +10,6 @@ export interface Same<K> {
 }
 
 const order: readonly Sameness[] = ['name-and-birthday', 'name-and-phone', 'name-and-email', 'name'];
-const fewestDigits = 5;
 
 interface Known<K> {
   readonly key: K;
@@ -69,17 +68,12 @@ function marksOf({
   phone,
   email,
 }: Recognised): readonly { readonly mark: string; readonly why: Sameness }[] {
-  const digits = phone.replace(/\D/g, '');
-  const address = email.trim().toLowerCase();
-  const words = wordsOf(name).join(' ');
   return [
     { why: 'name-and-birthday' as const, mark: bornOn ?? '' },
-    { why: 'name-and-phone' as const, mark: digits.length < fewestDigits ? '' : digits },
-    { why: 'name-and-email' as const, mark: address },
-    { why: 'name' as const, mark: words },
+    { why: 'name-and-phone' as const, mark: numberOf(phone) },
+    { why: 'name-and-email' as const, mark: mailOf(email) },
+    { why: 'name' as const, mark: wordsOf(name).join(' ') },
   ]
     .filter(({ mark }) => mark !== '')
     .map(({ mark, why }) => ({ why, mark: `${order.indexOf(why)} ${mark}` }));
 }
-
-const wordsOf = (name: string) => plainLetters(name).split(/\s+/).filter(Boolean);

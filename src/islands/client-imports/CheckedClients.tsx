@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { ClientImportStep, ClientImportView } from '../../contracts/client-imports';
 import { Button, ButtonLink } from '../../ui/button/Button';
 import { Progress } from '../imports/Progress';
+import { TroubleTable } from '../imports/TroubleTable';
 import { clientImportsWords } from './client-imports.words';
 import { Doubles } from './Doubles';
 import styles from '../imports/imports.module.css';
@@ -81,7 +82,12 @@ function Checked({ job, onStore, onBack }: Pick<Props, 'job' | 'onStore' | 'onBa
         {job.doubleCount > 0 && clientImportsWords.onRecordAlready(job.doubleCount)}
         {job.troubleCount > 0 && clientImportsWords.inTrouble(job.troubleCount)}
       </h2>
-      {job.troubleCount > 0 && <Troubles job={job} />}
+      {job.troubleCount > 0 && (
+        <>
+          <TroubleTable troubles={job.troubles} count={job.troubleCount} />
+          <p className={styles['soft']}>{clientImportsWords.mendThem}</p>
+        </>
+      )}
       {job.doubleCount > 0 && <Doubles job={job} decision={decision} onDecision={setDecision} />}
       {job.sample.length > 0 && <Sample job={job} />}
       <div className={styles['buttons']}>
@@ -102,35 +108,6 @@ function Checked({ job, onStore, onBack }: Pick<Props, 'job' | 'onStore' | 'onBa
         )}
       </div>
     </section>
-  );
-}
-
-function Troubles({ job }: Pick<Props, 'job'>) {
-  const more = job.troubleCount - job.troubles.length;
-  return (
-    <div className={styles['scroll']} tabIndex={0} role="group" aria-label={clientImportsWords.rowsInTrouble}>
-      <table>
-        <caption>{clientImportsWords.rowsInTrouble}</caption>
-        <thead>
-          <tr>
-            <th scope="col">{clientImportsWords.row}</th>
-            <th scope="col">{clientImportsWords.column}</th>
-            <th scope="col">{clientImportsWords.whatIsWrong}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {job.troubles.map((trouble) => (
-            <tr key={trouble.row}>
-              <td>{trouble.row}</td>
-              <td>{trouble.column}</td>
-              <td>{trouble.message}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      {more > 0 && <p className={styles['soft']}>{clientImportsWords.andMore(more)}</p>}
-      <p className={styles['soft']}>{clientImportsWords.mendThem}</p>
-    </div>
   );
 }
 

@@ -8,6 +8,7 @@ import { useToasts } from '../../ui/toast/useToasts';
 import { download, sentenceOf } from '../api';
 import { ColumnHeads } from '../imports/ColumnHeads';
 import { cellsOf, readAsWords, readTableFile, type Table } from '../imports/choose-table';
+import { FileChoice } from '../imports/FileChoice';
 import { Progress } from '../imports/Progress';
 import styles from '../imports/imports.module.css';
 import { clientImportsWords } from './client-imports.words';
@@ -52,8 +53,7 @@ export function ImportClients({ past }: { readonly past: readonly PastImport[] }
   const run = useClientImport();
   const { say, toasts } = useToasts();
 
-  const choose = async (file: File | undefined) => {
-    if (!file) return;
+  const choose = async (file: File) => {
     run.forget();
     setTrouble(undefined);
     const isCards = /^\uFEFF?\s*BEGIN:VCARD/i.test(await file.slice(0, 200).text());
@@ -90,25 +90,13 @@ export function ImportClients({ past }: { readonly past: readonly PastImport[] }
       <section className={styles['step']} aria-label={clientImportsWords.chooseAFile}>
         <h2>{clientImportsWords.bringPeopleIn}</h2>
         <p className={styles['soft']}>{clientImportsWords.aTableOrCards}</p>
-        <label className={styles['file']}>
-          {chosen ? clientImportsWords.anotherFileThan(chosen.file.name) : clientImportsWords.chooseAFile}
-          <input
-            type="file"
-            accept=".csv,.tsv,.txt,.xlsx,.vcf,text/csv,text/vcard"
-            className="visually-hidden"
-            disabled={run.isBusy}
-            onChange={(event) => {
-              void choose(event.target.files?.[0]);
-              // The same file, mended, may be chosen again.
-              event.target.value = '';
-            }}
-          />
-        </label>
-        {trouble && (
-          <p className={styles['trouble']} role="alert">
-            {trouble}
-          </p>
-        )}
+        <FileChoice
+          words={chosen ? clientImportsWords.anotherFileThan(chosen.file.name) : clientImportsWords.chooseAFile}
+          accept=".csv,.tsv,.txt,.xlsx,.vcf,text/csv,text/vcard"
+          isDisabled={run.isBusy}
+          trouble={trouble}
+          onChoose={(file) => void choose(file)}
+        />
       </section>
       {chosen && plan && !run.job && (
         <section className={styles['step']} aria-label={clientImportsWords.matchTheColumns}>

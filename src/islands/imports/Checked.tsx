@@ -4,6 +4,7 @@ import { formatNumber } from '../../core/units';
 import { Button, ButtonLink } from '../../ui/button/Button';
 import styles from './imports.module.css';
 import { Progress } from './Progress';
+import { TroubleTable } from './TroubleTable';
 
 interface Props {
   readonly job: ImportView;
@@ -41,33 +42,7 @@ export function Checked({ job, client, onStore, onCancel, onBack }: Props) {
         {importsWords.rowsRead(job.rows, job.tapings)}
         {job.troubleCount > 0 && importsWords.rowsInTrouble(job.troubleCount)}
       </h2>
-      {job.troubleCount > 0 && (
-        <div className={styles['scroll']} tabIndex={0} role="group" aria-label={importsWords.rowsInTrouble2}>
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">{importsWords.row}</th>
-                <th scope="col">{importsWords.column}</th>
-                <th scope="col">{importsWords.whatIsWrong}</th>
-              </tr>
-            </thead>
-            <tbody>
-              {job.troubles.map((trouble) => (
-                <tr key={`${trouble.row} ${trouble.column}`}>
-                  <td>{trouble.row}</td>
-                  <td>{trouble.column}</td>
-                  <td>{trouble.message}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          {job.troubleCount > job.troubles.length && (
-            <p className={styles['soft']}>
-              {importsWords.andMore(formatNumber(job.troubleCount - job.troubles.length))}
-            </p>
-          )}
-        </div>
-      )}
+      {job.troubleCount > 0 && <TroubleTable troubles={job.troubles} count={job.troubleCount} />}
       {job.sample.length > 0 && (
         <table>
           <caption>{importsWords.aFewOfTheTapings}</caption>

@@ -8,6 +8,7 @@ import { Checked } from './Checked';
 import { cellsOf, readAsWords, readTableFile, type Table } from './choose-table';
 import { Columns } from './Columns';
 import styles from './imports.module.css';
+import { FileChoice } from './FileChoice';
 import { Progress } from './Progress';
 import { useImport } from './useImport';
 
@@ -23,8 +24,7 @@ export function ImportMeasures({ client }: Props) {
   const [trouble, setTrouble] = useState<string>();
   const run = useImport();
 
-  const choose = async (chosen: File | undefined) => {
-    if (!chosen) return;
+  const choose = async (chosen: File) => {
     run.forget();
     setTrouble(undefined);
     const chosenTable = await readTableFile(chosen);
@@ -72,21 +72,13 @@ export function ImportMeasures({ client }: Props) {
       <section className={styles['step']} aria-label={importsWords.chooseTheTable}>
         <h2>{importsWords.bringInATable}</h2>
         <p className={styles['soft']}>{importsWords.anySpreadsheetSavedAsCsvA}</p>
-        <label className={styles['file']}>
-          {table ? importsWords.anotherTableThan(table.file.name) : importsWords.chooseATable}
-          <input
-            type="file"
-            accept=".csv,.tsv,.txt,.xlsx,text/csv"
-            className="visually-hidden"
-            disabled={isBusy}
-            onChange={(event) => void choose(event.target.files?.[0])}
-          />
-        </label>
-        {trouble && (
-          <p className={styles['trouble']} role="alert">
-            {trouble}
-          </p>
-        )}
+        <FileChoice
+          words={table ? importsWords.anotherTableThan(table.file.name) : importsWords.chooseATable}
+          accept=".csv,.tsv,.txt,.xlsx,text/csv"
+          isDisabled={isBusy}
+          trouble={trouble}
+          onChoose={(file) => void choose(file)}
+        />
       </section>
       {table && plan && !run.job && (
         <section className={styles['step']} aria-label={importsWords.matchTheColumns}>

@@ -34,32 +34,33 @@ export async function queueReminder(db: Db, visitId: VisitId, now: Date): Promis
     visit_id: visitId,
     channel,
     address: channel === 'text' ? visit.phone : visit.email,
-    words: await wordsOf(db, visitId, visit),
+    words: (await messageOf(db, visitId, visit)).words,
     due_at: due.toISOString(),
     settled_at: null,
   });
 }
 
+interface Message {
+  readonly subject: string;
+  readonly words: string;
+}
+
 /** What the client reads, in their language as it is now. */
-async function wordsOf(
+async function messageOf(
   db: Db,
   visitId: VisitId,
   { starts_at, therapist }: { readonly starts_at: string; readonly therapist: string },
-): Promise<string> {
+): Promise<Message> {
   const [language, house] = await Promise.all([readVisitLanguage(db, visitId), findHouse(db)]);
   const { reminder: words } = clientWordsOf(language);
-  return words.expected(
-    house?.name ?? words.we,
-    longDayIn(language, starts_at),
-    clockTimeIn(language, starts_at),
-    therapist,
-  );
+  const [day, time] = [longDayIn(language, starts_at), clockTimeIn(language, starts_at)];
+  return { subject: words.subject, words: words.expected(house?.name ?? words.we, day, time, therapist) };
 }
 
-/** The words of a message that has not gone out follow the client's language; what went out stays as it was read. */
-async function wordsNow(db: Db, row: Pick<ReminderRow, 'visit_id' | 'words' | 'state'>): Promise<string> {
+/** A message that has not gone out follows the client's language; what went out stays as it was read. */
+async function messageNow(db: Db, row: Pick<ReminderRow, 'visit_id' | 'words' | 'state'>): Promise<Message> {
   const visit = isOpen(row) ? await findReminded(db, row.visit_id) : undefined;
-  return visit ? wordsOf(db, row.visit_id, visit) : row.words;
+  return visit ? messageOf(db, row.visit_id, visit) : { subject: '', words: row.words };
 }
 
 const isOpen = ({ state }: Pick<ReminderRow, 'state'>) => state === 'waiting' || state === 'failed';
@@ -67,18 +68,14 @@ const isOpen = ({ state }: Pick<ReminderRow, 'state'>) => state === 'waiting' ||
 /** What waits first, the soonest first; then what is settled, the newest first. */
 export async function listReminders(db: Db, now: Date, limit = 60): Promise<readonly ReminderView[]> {
   const rows = await listReminderRows(db, limit);
-  const words = await Promise.all(rows.map((row) => wordsNow(db, row)));
-  const subjects = await Promise.all(
-    rows.map(async (row) => clientWordsOf(await readVisitLanguage(db, row.visit_id)).reminder.subject),
-  );
+  const messages = await Promise.all(rows.map((row) => messageNow(db, row)));
   return rows.map((row, i) => ({
     id: row.id,
     visitId: row.visit_id,
     client: row.client,
     channel: row.channel,
     address: row.address,
-    subject: subjects[i] ?? '',
-    words: words[i] ?? row.words,
+    ...(messages[i] ?? { subject: '', words: row.words }),
     due: `${longDay(row.due_at)}, ${clockTime(row.due_at)}`,
     isDue: row.due_at <= now.toISOString(),
     state: row.state,
@@ -104,7 +101,7 @@ export async function settleReminders(
   const at = now.toISOString();
   if (act.kind !== 'fail')
     for (const row of await listReminderRows(db, 1000))
-      if (isOpen(row)) await setWords(db, row.id, await wordsNow(db, row));
+      if (isOpen(row)) await setWords(db, row.id, (await messageNow(db, row)).words);
   return settle(
     db,
     act.kind === 'send-due' ? { dueAt: at } : { id: act.id },

@@ -2,7 +2,7 @@ import type { ClientImportPlan } from '../../contracts/client-imports';
 import { ClientInput } from '../../contracts/record';
 import { type PersonRead, type PersonRole, personRoles, readPerson } from '../../core/exchange/people-rows';
 import { languageIds } from '../../core/language';
-import { readTable } from '../exchange/read-table';
+import { readRows } from '../exchange/read-rows';
 import { isVCards, readVCards } from '../exchange/read-vcards';
 import { clientsAnswers } from './clients.answers';
 
@@ -22,20 +22,11 @@ export type PersonRow = {
 
 /** The people of a table or of vCards, each checked as if they had been typed. Empty lines are left aside. */
 export const readPeople = (text: string, plan: ClientImportPlan): Generator<PersonRow> =>
-  isVCards(text) ? readCards(text) : readRows(text, plan);
+  isVCards(text) ? readCards(text) : readPeopleOfTable(text, plan);
 
-function* readRows(text: string, plan: ClientImportPlan): Generator<PersonRow> {
-  let head: readonly string[] = [];
-  let [row, characters] = [0, 0];
-  const columnOf = (role: PersonRole) => head[plan.columns[role] ?? -1] ?? role;
-  for (const cells of readTable(text, plan.delimiter)) {
-    row += 1;
-    characters += cells.reduce((sum, cell) => sum + cell.length + 1, 0);
-    if (row === 1 && plan.hasHead) {
-      head = cells;
-      continue;
-    }
-    if (cells.every((cell) => cell.trim() === '')) continue;
+function* readPeopleOfTable(text: string, plan: ClientImportPlan): Generator<PersonRow> {
+  for (const { row, characters, head, cells } of readRows(text, plan)) {
+    const columnOf = (role: PersonRole) => head[plan.columns[role] ?? -1] ?? role;
     const read = readPerson(cells, plan);
     if (read.ok) yield { row, characters, ...checked(read.person, columnOf) };
     else yield { row, characters, trouble: { column: columnOf(read.role), message: read.message } };

@@ -5,7 +5,7 @@ import { missingInPlan, readRow } from '../../core/exchange/measure-rows';
 import { settleTaping } from '../../core/swelling/taping';
 import { plainContext } from '../../core/swelling/taping-context';
 import type { Db } from '../db/connection';
-import { readTable } from '../exchange/read-table';
+import { readRows } from '../exchange/read-rows';
 import { insertTapings, type NewTaping } from './tapings.repository';
 import { insertAudit } from '../house/audit.repository';
 import { isoDay } from '../shared/house-clock';
@@ -54,23 +54,15 @@ export function storeImport(
 
 async function check(db: Db, job: MeasureImport, text: string, plan: ImportPlan, actor: Actor): Promise<void> {
   const troubles: ImportTrouble[] = [];
-  let [troubleCount, row, girths, characters] = [0, 0, 0, 0];
-  let head: readonly string[] = [];
+  let [troubleCount, lastRow, girths] = [0, 0, 0];
   const heap = new TapingHeap();
   const note = (trouble: ImportTrouble) => {
     troubleCount += 1;
     if (troubles.length < mostTroubles) troubles.push(trouble);
   };
   const today = isoDay(actor.now.toISOString());
-  for (const cells of readTable(text, plan.delimiter)) {
-    row += 1;
-    characters += cells.reduce((sum, cell) => sum + cell.length + 1, 0);
-    if (row === 1 && plan.hasHead) {
-      head = cells;
-      continue;
-    }
-    // An empty line counts as a row, as the spreadsheet counts it, and is left aside.
-    if (cells.every((cell) => cell.trim() === '')) continue;
+  for (const { row, characters, head, cells } of readRows(text, plan)) {
+    lastRow = row;
     const read = readRow(cells, plan, head);
     if (!read.ok) note({ row, ...read.trouble });
     else
@@ -106,14 +98,14 @@ async function check(db: Db, job: MeasureImport, text: string, plan: ImportPlan,
           excessMl: made.volume?.excessMl ?? null,
         });
     }
-    await imports.pause(job, () => ({ share: 0.6 + (0.4 * i) / gathered.tapings.length, rows: row }));
+    await imports.pause(job, () => ({ share: 0.6 + (0.4 * i) / gathered.tapings.length, rows: lastRow }));
   }
   job.ready = ready;
   job.view = {
     ...job.view,
     state: 'checked',
     share: 1,
-    rows: row - (plan.hasHead ? 1 : 0),
+    rows: Math.max(0, lastRow - (plan.hasHead ? 1 : 0)),
     girths,
     tapings: ready.length,
     clients: new Set(ready.map(({ clientId }) => clientId)).size,
