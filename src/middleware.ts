@@ -21,6 +21,7 @@ import { answerSealed } from './server/http/sealed-page';
 import { troublePage } from './server/http/trouble-page';
 import { keepNightly } from './server/keeping/keeping';
 import { log } from './server/log';
+import { keepPosting } from './server/messages/postman';
 import { isHouseOpen } from './server/people/set-up-house';
 import { readTherapists } from './server/people/read-facts';
 import { findDateOrder } from './server/people/settings.repository';
@@ -36,6 +37,7 @@ whenOpened(async (db) => {
   warmDemoBath();
 });
 keepNightly(theHouse);
+keepPosting(theHouse);
 
 /** Computing needs no house and no sign-in; these routes never wait for the database. */
 const isStateless = (path: string, method: string) =>

@@ -69,6 +69,7 @@ describe('who may use what', () => {
       '/api/openapi.json',
       '/api/keeping/encryption',
       '/api/calendar/{token}',
+      '/api/mail/reports/{token}',
       '/api/home-page/{token}/ticks',
     ]);
   });

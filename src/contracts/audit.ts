@@ -43,6 +43,7 @@ export const auditActions = [
   'limit restored',
   'referral note made',
   'referral flag closed',
+  'message came back',
   'visit booked',
   'visit moved',
   'visit cancelled',

@@ -107,6 +107,8 @@ export const ClientContactView = z.object({
   client: ClientBrief,
   data: ClientInput,
   version: z.number(),
+  /** When they said how they would like to be written to; ''. */
+  messagesSaidOn: z.string(),
   isArchived: z.boolean(),
   mergedInto: z.number().nullable(),
   booked: z.array(BookedView).readonly(),

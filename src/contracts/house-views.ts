@@ -1,6 +1,8 @@
 import { currencyIds } from '../core/money';
 import { languageIds } from '../core/language';
 import { z } from 'zod';
+import { messageKinds } from '../core/messages/kinds';
+import { messageWays } from '../core/messages/reach';
 import { factorRules } from './sign-in';
 import { TherapistView } from './people-views';
 import { MeasuringInput } from './measures';
@@ -76,16 +78,36 @@ export type HouseView = z.infer<typeof HouseView>;
 export const ReminderView = z.object({
   id: z.number(),
   visitId: z.number(),
+  clientId: z.number(),
   client: z.string(),
-  channel: z.enum(['text', 'mail']),
+  kind: z.enum(messageKinds),
+  channel: z.enum(messageWays),
   address: z.string(),
   /** Over a mail. */
   subject: z.string(),
   words: z.string(),
   due: z.string(),
   isDue: z.boolean(),
+  /** The client has said how they would like to be written to. */
+  isAsked: z.boolean(),
+  /** It goes out without anybody's doing. */
+  isByItself: z.boolean(),
+  /** When a mail that was put off is tried again; ''. */
+  nextTry: z.string(),
   state: z.enum(['waiting', 'sent', 'failed', 'cancelled']),
   trouble: z.string(),
   settled: z.string(),
 });
 export type ReminderView = z.infer<typeof ReminderView>;
+
+/** The mail server that is connected, as staff see it. */
+export const MailView = z.object({
+  server: z.string(),
+  from: z.string(),
+  /** When a mail last went out since the house was started; ''. */
+  last: z.string(),
+  /** Why none gets through; ''. */
+  trouble: z.string(),
+  since: z.string(),
+});
+export type MailView = z.infer<typeof MailView>;

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { longestVisitMinutes, purposes, qualificationIds } from '../core/drainage/case';
 import { languageIds } from '../core/language';
+import { messageWishes } from '../core/messages/reach';
 import { pressures } from '../core/screening/tables';
 import { isDate } from '../core/screening/time';
 import { plainContext, tapingPhases, tapingTicks } from '../core/swelling/taping-context';
@@ -60,6 +61,8 @@ export const ClientInput = z.object({
   dueOn: dateOnly.nullable().default(null),
   /** In which a client reads; '': as the house does. */
   language: z.enum(['', ...languageIds]).default(''),
+  /** By which way they would like messages on their visits; '': not asked. */
+  messagesBy: z.enum(messageWishes).default(''),
   heightCm: z
     .number('Give the height in cm.')
     .min(40, 'At least 40 cm.')

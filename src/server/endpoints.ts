@@ -8,6 +8,7 @@ import type { Endpoint } from './http/endpoint';
 import { keepingEndpoints } from './keeping/keeping.endpoints';
 import { libraryEndpoints } from './library/library.endpoints';
 import { measureEndpoints } from './measures/measures.endpoints';
+import { messageEndpoints } from './messages/messages.endpoints';
 import { oilEndpoints } from './oils/oils.endpoints';
 import { peopleEndpoints } from './people/people.endpoints';
 import { pictureEndpoints } from './pictures/pictures.endpoints';
@@ -28,6 +29,7 @@ export const endpointOf: ReadonlyMap<Route, Endpoint> = new Map(
     ...houseEndpoints,
     ...keepingEndpoints,
     ...bookingEndpoints,
+    ...messageEndpoints,
     ...clientEndpoints,
     ...clientExchangeEndpoints,
     ...screeningEndpoints,

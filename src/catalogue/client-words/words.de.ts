@@ -64,8 +64,22 @@ export const german: ClientWords = {
   },
   reminder: {
     we: 'Wir',
-    subject: 'Ihr Termin',
-    expected: (house, day, time, therapist) =>
-      `${house}: Wir erwarten Sie am ${day} um ${time} Uhr bei ${therapist}. Wenn Sie nicht sicher sind, ob Sie kommen können, rufen Sie uns bitte vorher an.`,
+    subjects: {
+      expected: 'Ihr Termin',
+      booked: 'Für Sie eingetragen',
+      moved: 'Ihr Termin zu anderer Zeit',
+      cancelled: 'Ihr Termin ist abgesagt',
+    },
+    when: (day, time, therapist) => `${day} um ${time} Uhr bei ${therapist}`,
+    expected: (house, when) =>
+      `${house}: Wir erwarten Sie am ${when}. Wenn Sie nicht sicher sind, ob Sie kommen können, rufen Sie uns bitte vorher an.`,
+    booked: (house, when) =>
+      `${house}: Für Sie eingetragen: ${when}. Wenn es Ihnen nicht passt, rufen Sie uns bitte an.`,
+    moved: (house, when) =>
+      `${house}: Ihr Termin ist jetzt am ${when}. Wenn es Ihnen nicht passt, rufen Sie uns bitte an.`,
+    cancelled: (house, when) =>
+      `${house}: Ihr Termin am ${when} ist abgesagt. Rufen Sie uns bitte an, wenn Sie einen anderen möchten.`,
+    ratherNot: 'Wenn Sie solche Nachrichten lieber nicht bekommen möchten, sagen Sie es uns: Wir hören damit auf.',
+    visitAt: (house) => `Termin, ${house}`,
   },
 };

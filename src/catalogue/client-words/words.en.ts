@@ -56,8 +56,20 @@ export const english: ClientWords = {
   },
   reminder: {
     we: 'We',
-    subject: 'Your visit',
-    expected: (house, day, time, therapist) =>
-      `${house}: we expect you on ${day} at ${time}, with ${therapist}. If you are not sure that you can come, please ring us first.`,
+    subjects: {
+      expected: 'Your visit',
+      booked: 'Booked for you',
+      moved: 'Your visit at another time',
+      cancelled: 'Your visit is cancelled',
+    },
+    when: (day, time, therapist) => `${day} at ${time}, with ${therapist}`,
+    expected: (house, when) =>
+      `${house}: we expect you on ${when}. If you are not sure that you can come, please ring us first.`,
+    booked: (house, when) => `${house}: booked for you: ${when}. If it does not suit you, please ring us.`,
+    moved: (house, when) => `${house}: your visit is now on ${when}. If it does not suit you, please ring us.`,
+    cancelled: (house, when) =>
+      `${house}: your visit on ${when} is cancelled. Please ring us if you would like another time.`,
+    ratherNot: 'If you would rather not get such messages, tell us: we will stop.',
+    visitAt: (house) => `Visit, ${house}`,
   },
 };

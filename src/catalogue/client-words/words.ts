@@ -1,3 +1,4 @@
+import type { MessageKind } from '../../core/messages/kinds';
 import type { FeedbackField } from '../../contracts/closing';
 import type { LanguageId } from '../../core/language';
 
@@ -53,8 +54,18 @@ export interface ConsentWords {
 export interface ReminderWords {
   readonly we: string;
   /** Over a mail; like all of it, free of any word on health: it travels in the clear. */
-  readonly subject: string;
-  readonly expected: (house: string, day: string, time: string, therapist: string) => string;
+  readonly subjects: Readonly<Record<MessageKind, string>>;
+  /** When and with whom, within the sentences below. */
+  readonly when: (day: string, time: string, therapist: string) => string;
+  readonly expected: (house: string, when: string) => string;
+  /** `when` may be several, with semicolons between them. */
+  readonly booked: (house: string, when: string) => string;
+  readonly moved: (house: string, when: string) => string;
+  readonly cancelled: (house: string, when: string) => string;
+  /** Under a mail. */
+  readonly ratherNot: string;
+  /** What stands in the client's own calendar. */
+  readonly visitAt: (house: string) => string;
 }
 
 /**

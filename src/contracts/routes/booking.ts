@@ -1,8 +1,7 @@
 import { z } from 'zod';
 import { BookedView, ProposalView } from '../client-views';
 import { DayView } from '../day-views';
-import { ReminderView } from '../house-views';
-import { BookingChangeInput, ReminderInput, VisitInput } from '../record';
+import { BookingChangeInput, VisitInput } from '../record';
 import { ClientNumber, del, file, Flag, get, Key, MaybeId, post, put, saved, savedOnly, VisitNumber } from './route';
 
 const calendar = file('text/calendar');
@@ -98,12 +97,5 @@ export const bookingRoutes = {
     summary: 'A feed for calendar programs: they cannot sign in, the address itself is the secret.',
     params: { token: Key },
     answer: calendar,
-  }),
-  settleReminders: post('/api/reminders', {
-    who: 'assistant',
-    what: 'reminder',
-    summary: 'Notes that a reminder went out or did not arrive; `send-due` has the stand-in send all that are due.',
-    body: ReminderInput,
-    answer: saved({ settled: z.number(), reminders: z.array(ReminderView).readonly() }),
   }),
 } as const;

@@ -7,6 +7,7 @@ import { houseRoutes } from './house';
 import { keepingRoutes } from './keeping';
 import { libraryRoutes } from './library';
 import { measureRoutes } from './measures';
+import { messageRoutes } from './messages';
 import { oilRoutes } from './oils';
 import { peopleRoutes } from './people';
 import { pictureRoutes } from './pictures';
@@ -26,6 +27,7 @@ export const routes = {
   house: houseRoutes,
   keeping: keepingRoutes,
   booking: bookingRoutes,
+  messages: messageRoutes,
   clients: clientRoutes,
   clientExchange: clientExchangeRoutes,
   screening: screeningRoutes,

@@ -256,6 +256,7 @@ export function ClientPage({ view, today, isOwner, series }: Props) {
                 clientId={client.id}
                 data={data}
                 version={version}
+                messagesSaidOn={view.messagesSaidOn}
                 isContactOnly={false}
                 onSaved={(next, nextVersion) => {
                   setData(next);

@@ -46,6 +46,7 @@ export function ContactPage({ view, today }: { readonly view: ClientContactView;
           clientId={view.client.id}
           data={data}
           version={version}
+          messagesSaidOn={view.messagesSaidOn}
           isContactOnly
           onSaved={(next, nextVersion) => {
             setData(next);

@@ -15,6 +15,8 @@ interface Props {
   readonly clientId: ClientId;
   readonly data: ClientInput;
   readonly version: number;
+  /** When they said how they would like to be written to; '' where nobody has asked. */
+  readonly messagesSaidOn: string;
   /** The front desk changes contact data only. */
   readonly isContactOnly: boolean;
   readonly onSaved: (data: ClientInput, version: number) => void;
@@ -30,6 +32,7 @@ const names: Readonly<Partial<Record<keyof ClientInput, string>>> = {
   note: clientWords.goodToKnow,
   medicines: clientWords.medicines,
   language: clientWords.reads2,
+  messagesBy: clientWords.messages,
 };
 
 /** What is typed: the data of a client, with what may be empty or no number yet as text. */
@@ -52,7 +55,9 @@ export function filledIn(before: ClientInput, typed: Typed): ClientInput {
 }
 
 /** A client's own data. When somebody else saved in the meantime both are shown, and the person decides. */
-export function EditClient({ clientId, data, version, isContactOnly, onSaved }: Props) {
+export function EditClient({ clientId, data, version, messagesSaidOn, isContactOnly, onSaved }: Props) {
+  /** What the day stands for that was read with the page. */
+  const [saidFirst] = useState(data.messagesBy);
   const [conflict, setConflict] = useState<{
     readonly mine: ClientInput;
     readonly theirs: ClientInput;
@@ -113,6 +118,16 @@ export function EditClient({ clientId, data, version, isContactOnly, onSaved }: 
             </option>
           ))}
         </Select>
+        <Select
+          label={clientWords.messagesOnVisits}
+          hint={messagesHint(data, data.messagesBy === saidFirst ? messagesSaidOn : clientWords.today)}
+          {...field('messagesBy')}
+        >
+          <option value="">{clientWords.notAsked}</option>
+          <option value="text">{clientWords.byText}</option>
+          <option value="mail">{clientWords.byMail}</option>
+          <option value="none">{clientWords.ratherNone}</option>
+        </Select>
       </div>
       {!isContactOnly && (
         <>
@@ -157,6 +172,13 @@ export function EditClient({ clientId, data, version, isContactOnly, onSaved }: 
       </div>
     </form>
   );
+}
+
+/** What has been said to messages, or why none can be sent. */
+export function messagesHint({ messagesBy, phone, email }: ClientInput, saidOn: string): string {
+  if (messagesBy === 'text' && phone === '') return clientWords.noNumber;
+  if (messagesBy === 'mail' && email === '') return clientWords.noMail;
+  return messagesBy === '' ? clientWords.askThem : clientWords.saidOn(saidOn);
 }
 
 interface ConflictProps {

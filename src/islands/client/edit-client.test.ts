@@ -5,7 +5,7 @@ import { filledIn } from './EditClient';
 const before: ClientInput = {
   ...{ name: 'Mona Kolk', bornOn: '1970-02-03', phone: '', email: '', address: '', emergencyContact: '', note: '' },
   likes: { pressure: '', warmth: '', music: '', sides: '', scentsLiked: '', scentsDisliked: '', other: '' },
-  ...{ medicines: '', heightCm: 168, language: '', dueOn: null },
+  ...{ medicines: '', heightCm: 168, language: '', messagesBy: '', dueOn: null },
 };
 const typed = { ...before, bornOn: '1970-02-03', heightCm: '168' };
 

@@ -108,7 +108,14 @@ describe('the form of a client’s data', () => {
     const { data } = await viewOf();
     const form = (isContactOnly: boolean) =>
       renderToStaticMarkup(
-        <EditClient clientId={1} data={data} version={1} isContactOnly={isContactOnly} onSaved={() => undefined} />,
+        <EditClient
+          clientId={1}
+          data={data}
+          version={1}
+          messagesSaidOn=""
+          isContactOnly={isContactOnly}
+          onSaved={() => undefined}
+        />,
       );
     expect(form(true)).not.toContain('Likes and dislikes');
     expect(form(false)).toContain('Scents disliked');

@@ -1,9 +1,9 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { beforeEach, describe, expect, it } from 'vitest';
-import type { ReminderView } from '../../contracts/house-views';
+import type { MailView, ReminderView } from '../../contracts/house-views';
 import { now, openHouse, type TestHouse } from '../../server/shared/test-house';
 import { readHouse } from '../../server/house/read-house';
-import { listReminders } from '../../server/booking/reminders';
+import { listReminders } from '../../server/messages/outbox';
 import { Outbox } from '../outbox/Outbox';
 import { House } from './House';
 
@@ -49,7 +49,8 @@ describe('the house of its owner', () => {
 });
 
 describe('the outbox', () => {
-  const outbox = (reminders: readonly ReminderView[]) => renderToStaticMarkup(<Outbox initial={reminders} />);
+  const outbox = (reminders: readonly ReminderView[], mail: MailView | null = null) =>
+    renderToStaticMarkup(<Outbox initial={reminders} mail={mail} />);
 
   it('sends nothing by itself and says so, also when it is empty', () => {
     expect(outbox([])).toContain('send it there, and say here that it is sent');

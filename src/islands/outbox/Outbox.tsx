@@ -1,6 +1,6 @@
 import { outboxWords } from './outbox.words';
 import { useState } from 'react';
-import type { ReminderView } from '../../contracts/house-views';
+import type { MailView, ReminderView } from '../../contracts/house-views';
 import { Button, ButtonLink } from '../../ui/button/Button';
 import { useToasts } from '../../ui/toast/useToasts';
 import { send, sentenceOf } from '../api';
@@ -24,9 +24,16 @@ const stateWords: Readonly<Record<ReminderView['state'], string>> = {
   cancelled: outboxWords.cancelledWithTheVisit,
 };
 
-/** The outbox of reminders: each is sent from one's own phone or mail program, and ticked off here. */
-export function Outbox({ initial }: { readonly initial: readonly ReminderView[] }) {
+interface Props {
+  readonly initial: readonly ReminderView[];
+  /** The mail server that takes mails; null: every message is sent by hand. */
+  readonly mail: MailView | null;
+}
+
+/** The outbox: mails go out by themselves where a mail server is connected, all else from one's own phone or mail program. */
+export function Outbox({ initial, mail: firstMail }: Props) {
   const [reminders, setReminders] = useState(initial);
+  const [mail, setMail] = useState(firstMail);
   const { say, toasts } = useToasts();
   const act = async (what: Act) => {
     try {
@@ -37,6 +44,17 @@ export function Outbox({ initial }: { readonly initial: readonly ReminderView[] 
       say(sentenceOf(error), 'error');
     }
   };
+  const sendNow = async () => {
+    try {
+      const { sent, mail: newMail, reminders: now } = await send('POST /api/reminders/mails');
+      setReminders(now);
+      setMail(newMail);
+      say(outboxWords.sentByMail(sent));
+    } catch (error) {
+      say(sentenceOf(error), 'error');
+    }
+  };
+  const isMailDue = reminders.some(({ state, isDue, isByItself }) => state === 'waiting' && isDue && isByItself);
   const open = reminders.filter(({ state }) => state === 'waiting' || state === 'failed');
   const settled = reminders.filter(({ state }) => state === 'sent' || state === 'cancelled');
   return (
@@ -45,8 +63,10 @@ export function Outbox({ initial }: { readonly initial: readonly ReminderView[] 
         <div className={styles['top']}>
           <div>
             <h1>{outboxWords.reminders}</h1>
-            <p>{outboxWords.aDayBeforeEachVisitBy}</p>
+            <p>{mail ? outboxWords.mailsGoByThemselves : outboxWords.aDayBeforeEachVisitBy}</p>
+            {mail && <MailState mail={mail} />}
           </div>
+          {isMailDue && <Button onClick={() => void sendNow()}>{outboxWords.sendMailsNow}</Button>}
         </div>
         <h2>{outboxWords.waiting}</h2>
         {open.length === 0 ? (
@@ -99,6 +119,26 @@ export function Outbox({ initial }: { readonly initial: readonly ReminderView[] 
   );
 }
 
+function MailState({ mail }: { readonly mail: MailView }) {
+  return mail.trouble ? (
+    <p className={styles['alarm']} role="alert">
+      {outboxWords.noMailGetsThrough(mail.server, mail.since, mail.trouble)}
+    </p>
+  ) : (
+    <p>
+      {outboxWords.through(mail.server)}
+      {mail.last && outboxWords.lastAt(mail.last)}
+    </p>
+  );
+}
+
+const kindWords: Readonly<Record<ReminderView['kind'], string>> = {
+  expected: outboxWords.reminder,
+  booked: outboxWords.booked,
+  moved: outboxWords.moved,
+  cancelled: outboxWords.cancelled,
+};
+
 function Message({ one }: { readonly one: ReminderView }) {
   const state =
     one.state === 'waiting'
@@ -110,6 +150,7 @@ function Message({ one }: { readonly one: ReminderView }) {
     <div className={styles['message']}>
       <p>
         <strong>{one.client}</strong>
+        <span>{kindWords[one.kind]}</span>
         <span>
           {one.channel === 'text' ? outboxWords.textTo : outboxWords.mailTo} {one.address}
         </span>
@@ -118,6 +159,17 @@ function Message({ one }: { readonly one: ReminderView }) {
         </span>
       </p>
       <blockquote>{one.words}</blockquote>
+      {one.state === 'waiting' && one.isByItself && (
+        <p className={styles['note']}>
+          {one.nextTry ? outboxWords.triedAgain(one.trouble, one.nextTry) : outboxWords.byItself}
+        </p>
+      )}
+      {one.state === 'waiting' && !one.isAsked && (
+        <p className={styles['note']}>
+          {outboxWords.notAskedYet} <a href={`/clients/${one.clientId}`}>{outboxWords.toTheRecord}</a>
+        </p>
+      )}
+      {one.state === 'sent' && one.trouble !== '' && <p className={styles['note']}>{one.trouble}</p>}
       {one.trouble !== '' && one.state === 'failed' && (
         <p className={styles['trouble']}>{outboxWords.ringTheClient(one.trouble)}</p>
       )}

@@ -1,6 +1,5 @@
 /** Sentences that the server answers in `booking`, in British English; a sentence with values in it is a function of them. */
 export const bookingAnswers = {
-  itDidNotArrive: 'It did not arrive.',
   rightBesideAnotherVisitOrThe: 'right beside another visit or the end of the day, with time to tidy',
   leavesFreeMinutesBesideIt: (gapMinutes: number) => `leaves ${gapMinutes} free minutes beside it`,
   thereIsNoArea: (id: string) => `There is no area “${id}”.`,

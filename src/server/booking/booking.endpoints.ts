@@ -7,7 +7,6 @@ import { readDay } from '../visits/read-day';
 import { bookVisit, cancelVisit, moveVisit, proposeTimes } from './booking';
 import { feedToken, staffOfFeed, writeCalendar } from './calendar';
 import { takeBackVisit } from './take-back';
-import { listReminders, settleReminders } from './reminders';
 
 export const bookingEndpoints = endpoints(routes, {
   readDay: async ({ db, query, actor, staff, locals }) => {
@@ -43,9 +42,5 @@ export const bookingEndpoints = endpoints(routes, {
     const staffId = await staffOfFeed(db, params.token.replace(/\.ics$/, ''));
     if (staffId === undefined) return undefined;
     return fileAnswer(routes.calendarFeed.answer, await writeCalendar(db, staffId, actor.now), 'visits.ics', 'inline');
-  },
-  settleReminders: async ({ db, body, actor }) => {
-    const settled = await settleReminders(db, body, actor.now);
-    return { kind: 'saved', settled, reminders: await listReminders(db, actor.now) };
   },
 });

@@ -6,7 +6,7 @@ import { takeBackVisit } from './take-back';
 import { lastDayOfNotes } from '../screening/last-day-of-notes';
 import { addClearance, addFinding } from '../screening/save-finding';
 import { actor, finding, now, openHouse, type TestHouse } from '../shared/test-house';
-import { countOutbox, listReminders, settleReminders } from './reminders';
+import { countOutbox, listReminders, settleReminders } from '../messages/outbox';
 
 let house: TestHouse;
 beforeEach(async () => {
@@ -166,8 +166,8 @@ describe('the outbox', () => {
     const [first] = await listReminders(house.db, now);
     await settleReminders(house.db, { kind: 'fail', id: first?.id ?? 0 }, now);
     expect(await countOutbox(house.db, now)).toEqual({ due: 0, failed: 1 });
-    expect(await settleReminders(house.db, { kind: 'send-due' }, now)).toBe(0);
-    expect(await settleReminders(house.db, { kind: 'send', id: first?.id ?? 0 }, now)).toBe(1);
+    expect(await settleReminders(house.db, { kind: 'send-due' }, now)).toMatchObject({ settled: 0 });
+    expect(await settleReminders(house.db, { kind: 'send', id: first?.id ?? 0 }, now)).toMatchObject({ settled: 1 });
     expect((await listReminders(house.db, now)).map(({ state }) => state)).toEqual(['waiting', 'sent']);
   });
 

@@ -21,8 +21,7 @@ import { type HouseLibrary, readHouseLibrary } from '../library/read-library';
 import { stoneWarmUpMinutes } from '../treatments/room-habits';
 import { dayBounds, isoDay, longDay, shortDay } from '../shared/house-clock';
 import { lastDayOfNotes } from '../screening/last-day-of-notes';
-import { queueReminder } from './reminders';
-import { cancelReminders } from './reminders.repository';
+import { noteBooked, noteCancelled, noteMoved } from '../messages/queue-messages';
 import type { Actor, SaveRefusal } from '../shared/saving';
 import { bookingAnswers } from './booking.answers';
 
@@ -174,7 +173,6 @@ export async function bookVisit(db: Db, input: VisitInput, actor: Actor): Promis
     for (const startsAt of starts) {
       const id = await insertVisit(trx, { ...booked, startsAt }, series);
       ids.push(id);
-      await queueReminder(trx, id, actor.now);
       await insertAudit(trx, {
         at: actor.now.toISOString(),
         by: actor.therapistId,
@@ -182,6 +180,7 @@ export async function bookVisit(db: Db, input: VisitInput, actor: Actor): Promis
         subject: `visit ${id}`,
       });
     }
+    await noteBooked(trx, ids, actor.now);
     return { kind: 'saved', id: ids[0] ?? 0, ids, said } as const;
   });
   if (result.kind === 'saved' && holds)
@@ -246,8 +245,7 @@ export async function moveVisit(
     if (taken) return { kind: 'refused', errors: [{ path: 'startsAt', message: taken }] } as const;
     const now = actor.now.toISOString();
     await moveTo(trx, visit, input);
-    await cancelReminders(trx, visitId, now);
-    await queueReminder(trx, visitId, actor.now);
+    await noteMoved(trx, visitId, actor.now);
     await insertAudit(trx, {
       at: now,
       by: actor.therapistId,
@@ -276,7 +274,6 @@ export async function cancelVisit(
     const ids = visit.stage === 'stopped' || !withFollowing ? [visitId] : await listFollowing(trx, visit);
     for (const id of ids) {
       await setCancelled(trx, id, reason, now);
-      await cancelReminders(trx, id, now);
       await insertAudit(trx, {
         at: now,
         by: actor.therapistId,
@@ -285,6 +282,7 @@ export async function cancelVisit(
         detail: reason,
       });
     }
+    for (const id of ids) await noteCancelled(trx, id, actor.now);
     return { kind: 'saved', cancelled: ids.length } as const;
   });
 }

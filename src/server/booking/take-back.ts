@@ -6,7 +6,7 @@ import type { VisitId } from '../../core/ids';
 import { findVisit, listCancelledWith, unsetCancelled } from '../visits/visits.repository';
 import { collision } from './booking';
 import { bookingAnswers } from './booking.answers';
-import { queueReminder } from './reminders';
+import { noteTakenBack } from '../messages/queue-messages';
 
 /**
  * Takes back that a visit was cancelled, with those of its row that were cancelled with it: all or none of them. Refused
@@ -35,7 +35,6 @@ export async function takeBackVisit(
     }
     for (const one of all) {
       await unsetCancelled(trx, one.id);
-      await queueReminder(trx, one.id, actor.now);
       await insertAudit(trx, {
         at: actor.now.toISOString(),
         by: actor.therapistId,
@@ -43,6 +42,7 @@ export async function takeBackVisit(
         subject: `visit ${one.id}`,
       });
     }
+    for (const { id } of all) await noteTakenBack(trx, id, actor.now);
     return { kind: 'saved', takenBack: all.length } as const;
   });
 }

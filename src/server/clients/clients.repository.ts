@@ -19,6 +19,7 @@ export function toClientData(row: ClientRow): ClientInput {
     dueOn: row.due_on,
     heightCm: row.height_cm,
     language: row.language,
+    messagesBy: row.messages_by,
     medicines: row.medicines,
     likes: likesColumn.read(row.likes_json),
     note: row.note,
@@ -37,6 +38,7 @@ function columnsOf(input: ClientInput) {
     due_on: input.dueOn,
     height_cm: input.heightCm,
     language: input.language,
+    messages_by: input.messagesBy,
     medicines: input.medicines,
     likes_json: likesColumn.write(input.likes),
     note: input.note,
@@ -65,6 +67,7 @@ export async function insertClient(db: Db, input: NewClient, now: string): Promi
     dueOn: null,
     heightCm: null,
     language: '',
+    messagesBy: '',
     medicines: '',
     likes: noLikes,
     note: '',
@@ -75,6 +78,7 @@ export async function insertClient(db: Db, input: NewClient, now: string): Promi
     .values({
       ...columnsOf(whole),
       created_at: now,
+      messages_said_at: whole.messagesBy === '' ? null : now,
       changed_at: null,
       changed_by: null,
       archived_at: null,
@@ -105,7 +109,11 @@ export async function changeClient(
     .execute();
   await db
     .updateTable('client')
-    .set({ ...columnsOf(input), version: before.version + 1, changed_at: now, changed_by: by })
+    .set({
+      ...columnsOf(input),
+      ...(input.messagesBy !== before.messages_by && { messages_said_at: input.messagesBy === '' ? null : now }),
+      ...{ version: before.version + 1, changed_at: now, changed_by: by },
+    })
     .where('id', '=', before.id)
     .execute();
 }

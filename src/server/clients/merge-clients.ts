@@ -41,6 +41,8 @@ function together(a: ClientInput, b: ClientInput): ClientInput {
     dueOn: a.dueOn ?? b.dueOn,
     heightCm: a.heightCm ?? b.heightCm,
     language: a.language || b.language,
+    // Whoever said no under one of two names has said no.
+    messagesBy: a.messagesBy === 'none' || b.messagesBy === 'none' ? 'none' : a.messagesBy || b.messagesBy,
     medicines: medicines.join('\n'),
     likes,
     note: [...new Set(notes)].join('\n'),

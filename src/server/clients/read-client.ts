@@ -66,6 +66,7 @@ export async function readContact(
     client: { id, name: client.name, age: ageOn(client.born_on, today), about: '' },
     data: contactOnly(toClientData(client)),
     version: client.version,
+    messagesSaidOn: client.messages_said_at === null ? '' : shortDay(client.messages_said_at),
     isArchived: client.archived_at !== null,
     mergedInto: client.merged_into,
     therapists: await listBookable(db),

@@ -22,6 +22,7 @@ const fieldNames: Readonly<Partial<Record<keyof ClientInput, string>>> = {
   dueOn: clientsAnswers.dueDate,
   heightCm: 'height',
   language: 'language',
+  messagesBy: 'messages',
   medicines: 'medicines',
   note: 'note',
   likes: 'likes',

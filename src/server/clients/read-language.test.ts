@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { bookVisit } from '../booking/booking';
-import { listReminders, settleReminders } from '../booking/reminders';
+import { listReminders, settleReminders } from '../messages/outbox';
 import { readHome } from '../home/home-sheets';
 import { readMix, startMix } from '../oils/mix-oils';
 import { changeHouseFacts } from '../people/read-facts';

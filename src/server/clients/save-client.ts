@@ -7,6 +7,7 @@ import { isoDay } from '../shared/house-clock';
 import { listVisitsOfClient } from '../visits/visits.repository';
 import { insertAudit } from '../house/audit.repository';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { followClient } from '../messages/queue-messages';
 import { clientsAnswers } from './clients.answers';
 
 export async function addClient(
@@ -72,6 +73,7 @@ export async function correctClient(
         errors: [{ path: 'bornOn', message: bornTooLate(isDesk ? '' : early) }],
       };
     await changeClient(trx, before, data, actor.therapistId, now);
+    await followClient(trx, clientId, actor.now);
     await insertAudit(trx, {
       at: now,
       by: actor.therapistId,

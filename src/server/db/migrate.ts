@@ -23,6 +23,7 @@ import { keepPractice } from './migrations/0019_keep_practice';
 import { keepOwnPace } from './migrations/0020_keep_own_pace';
 import { agreeToPictures } from './migrations/0021_agree_to_pictures';
 import { rememberImports } from './migrations/0022_remember_imports';
+import { askBeforeWriting } from './migrations/0023_ask_before_writing';
 import { speakToClients } from './migrations/0014_speak_to_clients';
 
 /** Listed by hand: a bundle carries no folder. */
@@ -49,6 +50,7 @@ export const migrations: readonly Migration[] = [
   keepOwnPace,
   agreeToPictures,
   rememberImports,
+  askBeforeWriting,
 ];
 
 /** Every form that this version knows. */

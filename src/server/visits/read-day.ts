@@ -22,7 +22,7 @@ import { briefOf, therapistOf } from './read-visit';
 import { visitCheckFor } from './visit-check';
 import { patchTestsDue } from '../oils/patch-tests';
 import { bottlesTurning } from '../oils/read-oils';
-import { countOutbox } from '../booking/reminders';
+import { countOutbox } from '../messages/outbox';
 import { readVolumeSettings, withVolume } from '../measures/taping-volume';
 import { findMeasuring } from '../people/settings.repository';
 import { focusColumn, readyColumn } from './visit.documents';

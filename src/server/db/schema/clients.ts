@@ -1,6 +1,7 @@
 import type { ClientId, ConditionId, VisitId } from '../../../core/ids';
 import type { Generated } from 'kysely';
 import type { LanguageId } from '../../../core/language';
+import type { MessageWish } from '../../../core/messages/reach';
 
 export interface ClientTable {
   id: Generated<number>;
@@ -24,6 +25,9 @@ export interface ClientTable {
   measuring_json: Generated<string>;
   height_cm: number | null;
   language: Generated<LanguageId | ''>;
+  messages_by: Generated<MessageWish>;
+  /** When they said by which way, or that they would rather not. */
+  messages_said_at: string | null;
 }
 
 export interface ClientVersionTable {

@@ -1,6 +1,8 @@
 import type { Minutes } from '../../../core/quantities';
 import type { ClientId, TherapistId, VisitId } from '../../../core/ids';
 import type { Generated } from 'kysely';
+import type { MessageKind } from '../../../core/messages/kinds';
+import type { MessageWay } from '../../../core/messages/reach';
 
 export interface VisitTable {
   id: Generated<number>;
@@ -24,13 +26,19 @@ export interface VisitTable {
 export interface ReminderTable {
   id: Generated<number>;
   visit_id: VisitId;
-  channel: 'text' | 'mail';
+  channel: MessageWay;
   address: string;
   words: string;
   due_at: string;
   state: Generated<'waiting' | 'sent' | 'failed' | 'cancelled'>;
   settled_at: string | null;
   trouble: Generated<string>;
+  kind: Generated<MessageKind>;
+  tries: Generated<number>;
+  /** When it is tried again; null: as soon as it is due. */
+  next_try_at: string | null;
+  /** Names the mail in addresses that reports come back to; null for messages of before. */
+  mail_key: string | null;
 }
 
 export interface VisitCheckTable {
