@@ -34,6 +34,7 @@ const readsText = [
   'src/core/exchange/**',
   'src/core/calendar/read-date.ts',
   'src/core/search/**',
+  'src/core/messages/bounce.ts',
   'src/core/sign-in/**',
   'src/core/figure/**',
   'src/core/oils/drop-scale.ts',

@@ -190,17 +190,20 @@ describe('measures, skin and progress', () => {
   it('takes numbers from the tape with a button, and tells what it cannot read', async () => {
     await focusCell('right arm, 4 cm');
     await page.keyboard.press('b');
-    const shows = await page.waitForSelector('[aria-label="What the tape shows, in cm"]');
-    await shows?.type('17.6');
-    await page.keyboard.press('Enter');
+    await words(page, 'each press of its button fills the point at hand');
+    const devices = await open(browser, `${server.url}/bench/devices`);
+    const press = async (shown: string) => {
+      await control(devices, 'textbox', 'Its window shows, cm').fill(shown);
+      await control(devices, 'button', 'Press its button').click();
+    };
+    await press('17.6');
     await until(
       page,
       () => document.querySelector<HTMLInputElement>('[aria-label="right arm, 4 cm"]')?.value === '17.6',
     );
-    await shows?.click();
-    await shows?.type('NaN');
-    await page.keyboard.press('Enter');
+    await press('NaN');
     await words(page, 'not a number: press again, or type it');
+    await devices.close();
   });
 
   it('finds warmth and redness by touch, and stops until somebody has written down what was done', async () => {

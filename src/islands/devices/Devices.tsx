@@ -1,12 +1,13 @@
 import { devicesWords } from './devices.words';
 import type { Celsius } from '../../core/quantities';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useState } from 'react';
+import type { MailView } from '../../contracts/house-views';
 import type { BathView } from '../../contracts/stone-views';
 import { Button } from '../../ui/button/Button';
 import { Field } from '../../ui/field/Field';
 import { BathStandIn } from './BathStandIn';
 import { BenchNav } from '../bench/BenchNav';
-import { simulateTape, type TapeReading } from '../measure/button-tape';
+import { openTapePanel, simulatedTape, type TapeReading } from '../measure/button-tape';
 import { useScale } from '../oils/useScale';
 import styles from './Devices.module.css';
 import { EarPanel } from './EarPanel';
@@ -16,6 +17,8 @@ import { OutboxPanel } from './OutboxPanel';
 interface Props {
   readonly bath: BathView;
   readonly usualBathC: Celsius;
+  /** The mail server that takes mails; null: the stand-in is in use. */
+  readonly mail: MailView | null;
   /** Messages that are due or went wrong. */
   readonly outbox: { readonly due: number; readonly failed: number };
   /** The first reminder that waits. */
@@ -23,7 +26,7 @@ interface Props {
 }
 
 /** Every device in one place, each with a panel to drive its stand-in by hand. */
-export function Devices({ bath, usualBathC, outbox, waiting }: Props) {
+export function Devices({ bath, usualBathC, mail, outbox, waiting }: Props) {
   return (
     <>
       <header className={styles['head']}>
@@ -42,18 +45,36 @@ export function Devices({ bath, usualBathC, outbox, waiting }: Props) {
         </section>
         <TapePanel />
         <ScalePanel />
-        <OutboxPanel first={outbox} waiting={waiting} />
+        {mail ? <MailPanel mail={mail} /> : <OutboxPanel first={outbox} waiting={waiting} />}
       </main>
     </>
   );
 }
 
-/** Tries the tape: what it would send, and how that is taken. At the tape run B opens the same tape. */
+/** Where a real mail server is connected there is nothing to drive. */
+function MailPanel({ mail }: { readonly mail: MailView }) {
+  return (
+    <section className={styles['device']} aria-label={devicesWords.outboxOfReminders}>
+      <h2>{devicesWords.outbox}</h2>
+      <p className={styles['state']} role="status">
+        {mail.trouble || devicesWords.connectedTo(mail.server)}
+      </p>
+      <p className={styles['soft']}>{devicesWords.mailsGoOutFrom(mail.from)}</p>
+      <a href="/outbox">{devicesWords.seeTheReminders}</a>
+    </section>
+  );
+}
+
+/** Tries the tape: what it would send, and how that is taken. At the tape run, in another window, B listens to it. */
 function TapePanel() {
-  const tape = useMemo(() => simulateTape(), []);
   const [shown, setShown] = useState('34.5');
   const [reading, setReading] = useState<TapeReading>();
-  useEffect(() => tape.listen(setReading), [tape]);
+  useEffect(() => simulatedTape.listen(setReading), []);
+  const press = (sent: string) => {
+    const tape = openTapePanel();
+    tape.press(sent);
+    tape.close();
+  };
   return (
     <section className={styles['device']} aria-label={devicesWords.tapeWithAButton}>
       <h2>{devicesWords.tapeWithAButton}</h2>
@@ -67,8 +88,8 @@ function TapePanel() {
       <p className={styles['soft']}>{devicesWords.atTheTapeRunBOpens}</p>
       <div className={styles['drive']}>
         <Field label={devicesWords.itsWindowShowsCm} value={shown} onChange={(event) => setShown(event.target.value)} />
-        <Button onClick={() => tape.press(shown)}>{devicesWords.pressItsButton}</Button>
-        <Button onClick={() => tape.press('ERR 3')}>{devicesWords.aFault}</Button>
+        <Button onClick={() => press(shown)}>{devicesWords.pressItsButton}</Button>
+        <Button onClick={() => press('ERR 3')}>{devicesWords.aFault}</Button>
       </div>
     </section>
   );

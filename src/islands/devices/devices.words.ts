@@ -4,7 +4,8 @@ import { countOf } from '../../core/wording/count';
 export const devicesWords = {
   // Devices
   devices: 'Devices',
-  allSimulatedAHouseConnectsIts: 'All simulated: a house connects its own behind the same small interfaces.',
+  allSimulatedAHouseConnectsIts:
+    'Simulated, but for a mail server where one is connected: a house connects its own behind the same small interfaces.',
   stoneBathWithThermometer: 'Stone bath with thermometer',
   stoneBath: 'Stone bath',
   outboxOfReminders: 'Outbox of reminders',
@@ -18,6 +19,8 @@ export const devicesWords = {
   letItFail: (client: string) => `Let it fail: ${client}`,
   sentSoMany: (sent: number) => `${countOf(sent, 'message')} sent, as it were`,
   itDidNotArrive: 'It did not arrive: the reminder stays open.',
+  connectedTo: (server: string) => `connected to ${server}`,
+  mailsGoOutFrom: (from: string) => `Mails go out from ${from} by themselves to whoever agreed; texts from a phone.`,
   seeTheReminders: 'See the reminders',
   switchOff: 'Switch off',
   switchOn: 'Switch on',
@@ -34,7 +37,8 @@ export const devicesWords = {
   tapeWithAButton: 'Tape with a button',
   notPressedYet: 'not pressed yet',
   itSentCm: (cm: number) => `it sent ${cm} cm`,
-  atTheTapeRunBOpens: 'At the tape run, B opens it: each press fills the point at hand and goes on.',
+  atTheTapeRunBOpens:
+    'At a tape run in another window of this browser, B listens to it: each press fills the point at hand and goes on.',
   itsWindowShowsCm: 'Its window shows, cm',
   pressItsButton: 'Press its button',
   aFault: 'A fault',

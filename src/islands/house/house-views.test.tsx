@@ -73,7 +73,35 @@ describe('the outbox', () => {
     const as = (state: ReminderView['state']) => outbox([{ ...one, state, trouble: 'No answer.', settled: 'today' }]);
     expect(as('failed')).toContain('It is sent');
     expect(as('failed')).toContain('No answer.');
-    expect(as('sent')).not.toContain('No answer.');
-    expect(as('cancelled')).toContain('cancelled with the visit');
+    expect(outbox([{ ...one, state: 'sent', trouble: '', settled: 'today' }])).toMatch(/sent, today(?!.*No answer)/s);
+    expect(as('cancelled')).toContain('not sent, nothing to say any more');
+  });
+
+  it('tells of a delay at what was sent, of a second try and of whoever has not been asked', async () => {
+    const [one] = await listReminders(house.db, now);
+    if (!one) throw new Error('no reminder');
+    expect(outbox([{ ...one, state: 'sent', trouble: 'Goes on trying.' }])).toContain('Goes on trying.');
+    const waiting = { ...one, isAsked: true, isByItself: true, channel: 'mail' } as const;
+    expect(outbox([{ ...waiting, trouble: 'Busy.', nextTry: 'today, 8:05' }])).toContain(
+      'Busy. It is tried again today, 8:05.',
+    );
+    expect(outbox([waiting])).toContain('Goes out by itself.');
+    expect(outbox([waiting])).not.toContain('Nobody has asked');
+    expect(outbox([{ ...one, isAsked: false }])).toContain('Nobody has asked yet');
+  });
+
+  it('says by which server mails go, what is in its way, and sends what is due at a press', async () => {
+    const [one] = await listReminders(house.db, now);
+    if (!one) throw new Error('no reminder');
+    const mail = { server: 'mail.house.example', from: 'a@house.example', last: 'today, 8:00', trouble: '', since: '' };
+    const due = { ...one, isByItself: true, isDue: true, channel: 'mail' } as const;
+    expect(outbox([due], mail)).toMatch(
+      /Mails go through mail\.house\.example\..*The last one: today, 8:00.*Send the mails now/s,
+    );
+    expect(outbox([{ ...due, isDue: false }], mail)).not.toContain('Send the mails now');
+    const broken = outbox([due], { ...mail, trouble: 'nobody answers', since: 'today, 7:00' });
+    expect(broken).toMatch(
+      /role="alert".*No mail gets through mail\.house\.example since today, 7:00: nobody answers/s,
+    );
   });
 });

@@ -1,49 +1,37 @@
-import { measureWords } from './measure.words';
-import { type KeyboardEvent, useEffect, useMemo, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { Button } from '../../ui/button/Button';
+import { simulatedTape } from './button-tape';
 import styles from './ButtonTapePanel.module.css';
-import { simulateTape } from './button-tape';
+import { measureWords } from './measure.words';
 
 interface Props {
   readonly onGirthCm: (cm: number) => void;
   readonly onClose: () => void;
 }
 
-/** The simulated tape with a button: each press goes to the point at hand. */
+/** Listens to the tape with a button: each press goes to the point at hand. */
 export function ButtonTapePanel({ onGirthCm, onClose }: Props) {
-  const tape = useMemo(() => simulateTape(), []);
-  const [shown, setShown] = useState('');
   const [fault, setFault] = useState<string>();
+  const [lastCm, setLastCm] = useState<number>();
+  // The point at hand is another after each press; the line to the tape stays open meanwhile.
+  const take = useEffectEvent((cm: number) => {
+    setLastCm(cm);
+    onGirthCm(cm);
+  });
   useEffect(
     () =>
-      tape.listen((reading) => {
+      simulatedTape.listen((reading) => {
         setFault(reading.kind === 'fault' ? reading.words : undefined);
-        if (reading.kind === 'girth') onGirthCm(reading.cm);
+        if (reading.kind === 'girth') take(reading.cm);
       }),
-    [onGirthCm, tape],
+    [],
   );
-  const press = () => {
-    tape.press(shown);
-    setShown('');
-  };
-  const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key !== 'Enter') return;
-    event.preventDefault();
-    press();
-  };
   return (
-    <section className={styles['panel']} aria-label={measureWords.tapeWithAButtonSimulated}>
-      <p>
-        <strong>{measureWords.tapeWithAButton}</strong> {measureWords.simulatedItsWindowShows}
+    <section className={styles['panel']} aria-label={measureWords.tapeWithAButton}>
+      <p role="status">
+        <strong>{measureWords.tapeWithAButton}</strong>{' '}
+        {lastCm === undefined ? measureWords.itListens : measureWords.lastItSent(lastCm)}
       </p>
-      <input
-        aria-label={measureWords.whatTheTapeShowsInCm}
-        value={shown}
-        onChange={(event) => setShown(event.target.value)}
-        onKeyDown={onKeyDown}
-      />
-      <span>{measureWords.cm}</span>
-      <Button onClick={press}>{measureWords.pressItsButton}</Button>
       <Button look="link" onClick={onClose}>
         {measureWords.putItAway}
       </Button>

@@ -8,24 +8,27 @@ export interface ButtonTape {
   readonly listen: (onReading: (reading: TapeReading) => void) => () => void;
 }
 
-/** A stand-in for the device, driven by hand or by a test. */
-export interface SimulatedTape extends ButtonTape {
+const channelName = 'velvet-stone-button-tape';
+
+/** The stand-in: a panel in another window of this browser is the tape. */
+export const simulatedTape: ButtonTape = {
+  listen: (onReading) => {
+    const channel = new BroadcastChannel(channelName);
+    channel.onmessage = ({ data }: MessageEvent<unknown>) => onReading(readDevice(String(data)));
+    return () => channel.close();
+  },
+};
+
+/** The other end of the stand-in. */
+export interface TapePanel {
   /** Sends what a device would: its reading as text, such as `34.5`. */
   readonly press: (sent: string) => void;
+  readonly close: () => void;
 }
 
-export function simulateTape(): SimulatedTape {
-  const listeners = new Set<(reading: TapeReading) => void>();
-  return {
-    listen: (onReading) => {
-      listeners.add(onReading);
-      return () => listeners.delete(onReading);
-    },
-    press: (sent) => {
-      const reading = readDevice(sent);
-      for (const tell of listeners) tell(reading);
-    },
-  };
+export function openTapePanel(): TapePanel {
+  const channel = new BroadcastChannel(channelName);
+  return { press: (sent) => channel.postMessage(sent), close: () => channel.close() };
 }
 
 /** A device is not believed: text, nothing, and what no limb measures are faults. */

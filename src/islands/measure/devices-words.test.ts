@@ -1,6 +1,6 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import type { ObservationView } from '../../contracts/measure-views';
-import { readDevice, simulateTape, type TapeReading } from './button-tape';
+import { openTapePanel, readDevice, simulatedTape, type TapeReading } from './button-tape';
 import { observedWords, strengthOf, temperatureWords } from './observed-words';
 
 describe('a tape with a button', () => {
@@ -11,13 +11,19 @@ describe('a tape with a button', () => {
       expect(readDevice(sent).kind, sent).toBe('fault');
   });
 
-  it('tells everybody who listens, and nobody who has stopped', () => {
-    const tape = simulateTape();
+  it('tells everybody who listens, and nobody who has stopped', async () => {
+    const tape = openTapePanel();
     const heard: TapeReading[] = [];
-    const stop = tape.listen((reading) => heard.push(reading));
+    const other: TapeReading[] = [];
+    const stop = simulatedTape.listen((reading) => heard.push(reading));
+    const stopOther = simulatedTape.listen((reading) => other.push(reading));
     tape.press('20');
+    await vi.waitFor(() => expect(heard).toHaveLength(1));
     stop();
-    tape.press('30');
+    tape.press('ERR 3');
+    await vi.waitFor(() => expect(other.map(({ kind }) => kind)).toEqual(['girth', 'fault']));
+    stopOther();
+    tape.close();
     expect(heard).toEqual([{ kind: 'girth', cm: 20 }]);
   });
 });

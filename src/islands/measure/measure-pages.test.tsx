@@ -10,7 +10,7 @@ import { saveObservation } from '../../server/measures/save-observation';
 import { saveTaping } from '../../server/measures/save-taping';
 import { FiguresTable } from '../progress/FiguresTable';
 import { ProgressView } from '../progress/ProgressView';
-import { readDevice, simulateTape } from './button-tape';
+import { readDevice } from './button-tape';
 import { doubtsOf } from './doubts';
 import { baselineChange, caveatsOf, verdictsOf } from './judge-run';
 import { MeasureView } from './MeasureView';
@@ -146,15 +146,6 @@ describe('the tape with a button', () => {
   it('is believed only when it sends a girth', () => {
     expect(readDevice('34,5')).toEqual({ kind: 'girth', cm: 34.5 });
     for (const sent of ['', 'NaN', 'cold', '-3', '0', '9999']) expect(readDevice(sent).kind, sent).toBe('fault');
-  });
-  it('tells those who listen, until they stop', () => {
-    const tape = simulateTape();
-    const heard: string[] = [];
-    const stop = tape.listen((reading) => heard.push(reading.kind));
-    tape.press('30');
-    stop();
-    tape.press('31');
-    expect(heard).toEqual(['girth']);
   });
 });
 

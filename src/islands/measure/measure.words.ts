@@ -32,12 +32,9 @@ export const measureWords = {
   enterGoesOnToTheNext: 'Enter goes on to the next height',
 
   // ButtonTapePanel
-  tapeWithAButtonSimulated: 'Tape with a button, simulated',
-  simulatedItsWindowShows: '(simulated): its window shows',
   tapeWithAButton: 'Tape with a button',
-  whatTheTapeShowsInCm: 'What the tape shows, in cm',
-  cm: 'cm',
-  pressItsButton: 'Press its button',
+  itListens: 'Listens: each press of its button fills the point at hand and goes on.',
+  lastItSent: (cm: number) => `Last it sent ${cm} cm.`,
   putItAway: 'Put it away',
 
   // FaceSheet

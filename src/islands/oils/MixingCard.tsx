@@ -153,18 +153,7 @@ export function MixingCard({ first }: { readonly first: MixView }) {
                 <summary>{oilsWords.dropScale(scale.view.words)}</summary>
                 <p>{oilsWords.aStandInForAScale}</p>
                 <Button onClick={fromScale}>{oilsWords.takeItsCount}</Button>{' '}
-                <Button
-                  onClick={() => {
-                    const { densityGPerMl, dropsPerMl } = oilOf(oilBook, part.oil);
-                    void scale.drive({ drops: 1, densityGPerMl, dropsPerMl: part.dropsPerMl ?? dropsPerMl });
-                  }}
-                >
-                  {oilsWords.aDropFalls}
-                </Button>{' '}
-                <Button onClick={() => void scale.drive({ tare: true })}>{oilsWords.toZero}</Button>{' '}
-                <Button onClick={() => void scale.drive({ isOn: !scale.view.isOn })}>
-                  {oilsWords.switchIt} {scale.view.isOn ? oilsWords.off : oilsWords.on}
-                </Button>
+                <Button onClick={() => void scale.drive({ tare: true })}>{oilsWords.toZero}</Button>
               </details>
             </>
           )}

@@ -21,7 +21,7 @@ const stateWords: Readonly<Record<ReminderView['state'], string>> = {
   waiting: 'waits',
   sent: 'sent',
   failed: outboxWords.notDelivered,
-  cancelled: outboxWords.cancelledWithTheVisit,
+  cancelled: outboxWords.notSent,
 };
 
 interface Props {
@@ -169,7 +169,9 @@ function Message({ one }: { readonly one: ReminderView }) {
           {outboxWords.notAskedYet} <a href={`/clients/${one.clientId}`}>{outboxWords.toTheRecord}</a>
         </p>
       )}
-      {one.state === 'sent' && one.trouble !== '' && <p className={styles['note']}>{one.trouble}</p>}
+      {(one.state === 'sent' || one.state === 'cancelled') && one.trouble !== '' && (
+        <p className={styles['note']}>{one.trouble}</p>
+      )}
       {one.trouble !== '' && one.state === 'failed' && (
         <p className={styles['trouble']}>{outboxWords.ringTheClient(one.trouble)}</p>
       )}

@@ -4,7 +4,7 @@ import { countOf } from '../../core/wording/count';
 export const outboxWords = {
   // Outbox
   notDelivered: 'not delivered',
-  cancelledWithTheVisit: 'cancelled with the visit',
+  notSent: 'not sent, nothing to say any more',
   notedAsNotDelivered: 'Noted as not delivered.',
   notedAsSent: 'Noted as sent.',
   reminders: 'Reminders',

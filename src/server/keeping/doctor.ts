@@ -8,6 +8,7 @@ import { giveKey, isSealed } from '../db/house-key';
 import { knownMigrations, pendingMigrations } from '../db/migrate';
 import { troubleOf } from '../db/trouble';
 import { backupVerdict, isDiskLow, mayWriteTo, readDisk } from '../house/house-state';
+import { readMailSettings } from '../messages/mail-way';
 import { settingsColumn } from '../people/people.documents';
 import { doctorAnswers } from './doctor.answers';
 
@@ -28,13 +29,18 @@ type Environment = Readonly<Record<string, string | undefined>>;
 export async function examine(folder: string, environment: Environment, now: Date): Promise<readonly Examined[]> {
   const stat = statSync(folder, { throwIfNoEntry: false });
   if (!stat?.isDirectory())
-    return [look(doctorAnswers.dataFolder, doctorAnswers.thereIsNone(folder)), examineNetwork(environment)];
+    return [
+      look(doctorAnswers.dataFolder, doctorAnswers.thereIsNone(folder)),
+      examineNetwork(environment),
+      ...examineMail(environment),
+    ];
   return [
     examineFolder(folder, stat.mode, stat.uid),
     examineDisk(folder),
     ...examineKeyFile(environment['VELVET_STONE_KEY_FILE']),
     ...(await examineData(folder, now)),
     examineNetwork(environment),
+    ...examineMail(environment),
   ];
 }
 
@@ -145,6 +151,18 @@ function examineBackups(settings: string, now: Date): readonly Examined[] {
     ...(mayWriteTo(backup.folder)
       ? []
       : [bad(doctorAnswers.backups, doctorAnswers.backupFolderNotWritable(backup.folder))]),
+  ];
+}
+
+function examineMail(environment: Environment): readonly Examined[] {
+  const settings = readMailSettings(environment);
+  if (settings === undefined) return [];
+  if (typeof settings === 'string') return [bad(doctorAnswers.mail, settings)];
+  const words = doctorAnswers.mailsThrough(settings.address.host, settings.from);
+  return [
+    (environment['VELVET_STONE_BOUNCE_TOKEN'] ?? '') === ''
+      ? look(doctorAnswers.mail, `${words}; ${doctorAnswers.noReports}`)
+      : good(doctorAnswers.mail, words),
   ];
 }
 

@@ -1,5 +1,6 @@
 import { createTransport } from 'nodemailer';
 import { type Handing, type HandingTrouble, outcomeOf } from '../../core/messages/delivery';
+import { log } from '../log';
 import { messagesAnswers } from './messages.answers';
 
 /** A mail as it leaves the house. */
@@ -113,6 +114,7 @@ let way: { readonly is: MailWay | undefined } | undefined;
 export function houseMailWay(): MailWay | undefined {
   if (way) return way.is;
   const settings = readMailSettings();
+  if (typeof settings === 'string') log.error({ why: settings }, 'no mail goes out');
   way = { is: settings && typeof settings !== 'string' ? smtpWay(settings.address, settings.from) : undefined };
   return way.is;
 }
