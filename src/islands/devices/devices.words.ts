@@ -5,7 +5,7 @@ export const devicesWords = {
   // Devices
   devices: 'Devices',
   allSimulatedAHouseConnectsIts:
-    'Simulated, but for a mail server where one is connected: a house connects its own behind the same small interfaces.',
+    'Simulated, all but a mail server that is connected. A house connects its own behind the same small interfaces.',
   stoneBathWithThermometer: 'Stone bath with thermometer',
   stoneBath: 'Stone bath',
   outboxOfReminders: 'Outbox of reminders',
