@@ -178,7 +178,9 @@ export function EditClient({ clientId, data, version, messagesSaidOn, isContactO
 export function messagesHint({ messagesBy, phone, email }: ClientInput, saidOn: string): string {
   if (messagesBy === 'text' && phone === '') return clientWords.noNumber;
   if (messagesBy === 'mail' && email === '') return clientWords.noMail;
-  return messagesBy === '' ? clientWords.askThem : clientWords.saidOn(saidOn);
+  if (messagesBy === '') return clientWords.askThem;
+  const said = clientWords.saidOn(saidOn);
+  return messagesBy === 'mail' ? clientWords.withCalendar(said) : said;
 }
 
 interface ConflictProps {

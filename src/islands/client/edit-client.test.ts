@@ -35,7 +35,9 @@ describe('messages on visits', () => {
   const reachable = { ...before, phone: '0700 1', email: 'zoe@ahorn.example' };
 
   it('say when the client chose, and that nobody has asked', () => {
-    expect(messagesHint({ ...reachable, messagesBy: 'mail' }, '2 Dec 2026')).toBe('said 2 Dec 2026');
+    expect(messagesHint({ ...reachable, messagesBy: 'mail' }, '2 Dec 2026')).toBe(
+      'said 2 Dec 2026; mails bring an entry for their calendar',
+    );
     expect(messagesHint({ ...reachable, messagesBy: 'none' }, 'today')).toBe('said today');
     expect(messagesHint({ ...reachable, messagesBy: '' }, '')).toContain('Ask before');
   });
