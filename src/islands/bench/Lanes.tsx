@@ -32,10 +32,10 @@ export function Lanes({ rotations, minutes }: Props) {
             <h4>
               {isCold ? benchWords.coolBathAt(bathC) : benchWords.hotBathAt(bathC)}
               <small>
-                {rotation.swaps} {rotation.swaps === 1 ? benchWords.swap : benchWords.swaps} ·{' '}
-                {Object.entries(rotation.stonesInPlay)
-                  .map(([name, count]) => `${count} ${name.replace('-', ' ')}`)
-                  .join(', ')}
+                {rotation.swaps} {rotation.swaps === 1 ? benchWords.swap : benchWords.swaps}
+                {Object.entries(rotation.stonesInPlay).map(
+                  ([name, count], i) => `${i === 0 ? ' · ' : ', '}${count} ${name.replace('-', ' ')}`,
+                )}
               </small>
             </h4>
             <ol>
@@ -65,10 +65,9 @@ export function Lanes({ rotations, minutes }: Props) {
                 </li>
               ))}
             </ol>
-            {rotation.blocked.map(({ step, reason }) => (
-              <p key={step} className={styles['short']}>
-                “{names[step]}
-                {benchWords.cannotBeDone} {reasons[reason]}.
+            {blockedWords(rotation, names).map((words) => (
+              <p key={words} className={styles['short']}>
+                {words}
               </p>
             ))}
             {rotation.shortages.map(({ class: name, short, fromS, toS }) => (
@@ -105,6 +104,11 @@ export function Lanes({ rotations, minutes }: Props) {
     </div>
   );
 }
+
+/** What cannot be done with the house's stones; steps of several parts that are called alike are named once. */
+const blockedWords = ({ blocked }: RotationView['rotation'], names: RotationView['names']): readonly string[] => [
+  ...new Set(blocked.map(({ step, reason }) => benchWords.cannotBeDone(names[step] ?? step, reasons[reason]))),
+];
 
 /** A minute of the visit; never written like the time of day. */
 const clock = (seconds: Seconds) => {

@@ -44,7 +44,7 @@ export const benchWords = {
   swaps: 'swaps',
   outOnToReady: (n: string, clock: string, clock2: string, clock3: string, clock4: string) =>
     `${n}: out ${clock}, on ${clock2} to ${clock3}, ready ${clock4}`,
-  cannotBeDone: '” cannot be done:',
+  cannotBeDone: (step: string, why: string) => `“${step}” cannot be done: ${why}.`,
   shortBy: 'Short by',
   between: 'between',
   and: 'and',
