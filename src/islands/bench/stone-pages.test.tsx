@@ -1,7 +1,6 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { StoneCareInput, StoneInput } from '../../contracts/stones';
-import { houseBath } from '../../server/devices/stone-bath';
 import { addStones, changeStone, logCare } from '../../server/stones/save-stones';
 import { readStoneBench } from '../../server/stones/read-stones';
 import { actor, openHouse, type TestHouse } from '../../server/shared/test-house';
@@ -80,15 +79,6 @@ describe('one stone', () => {
 });
 
 describe('the bath', () => {
-  it('gives no number while its thermometer says none, and says what to do', async () => {
-    const bath = houseBath();
-    bath.drive({ isOn: true, fault: 'text' });
-    const html = await htmlOf();
-    bath.drive({ isOn: false, fault: 'none' });
-    expect(html).toContain('Measure by hand before you take a stone.');
-    expect(html).not.toMatch(/<strong[^>]*>\d+\.\d°/);
-  });
-
   it('takes longer the more stones lie in it', async () => {
     const minutes = async () => Number(/From cold water: (\d+) min/.exec(await bench())?.[1]);
     const empty = await minutes();
