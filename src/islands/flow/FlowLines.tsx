@@ -34,7 +34,9 @@ export function FlowLines({ planned, other, plannedTitle, otherTitle, endS, repl
     [endS, onFrame],
   );
   const lineOf = (flow: Flow) =>
-    flow.series.map(({ second, drainedMl }, i) => `${i === 0 ? 'M' : 'L'}${x(second)} ${y(drainedMl)}`).join('');
+    flow.series
+      .map(({ second, drainedMl }, i) => `${i === 0 ? 'M' : 'L'}${x(second).toFixed(1)} ${y(drainedMl).toFixed(1)}`)
+      .join('');
   const endOf = (flow: Flow) => y(flow.series.at(-1)?.drainedMl ?? 0);
   const gap = other ? endOf(planned) - endOf(other) : 99;
   return (
