@@ -80,7 +80,7 @@ describe('the count of drops', () => {
       <DropCount
         wanted={wanted}
         layers={{ balance: { ...balance, lines } } as never}
-        dropped={Array.from({ length: drops }, () => ({ oil: 'lavender', drops: 1 })) as never}
+        dropped={[{ stepId: 's1', oil: 'lavender', drops }] as never}
       />,
     );
 
