@@ -22,6 +22,10 @@ export const guide: readonly Chapter[] = [
     ],
     trouble: [
       [
+        'A reminder did not arrive',
+        'It stands under Reminders with the reason. Ring the client, or correct the address on the record: what waits follows it.',
+      ],
+      [
         'A visit was cancelled by mistake',
         'Press Undo in the message at the foot, within twenty seconds; or book it anew.',
       ],
@@ -35,6 +39,8 @@ export const guide: readonly Chapter[] = [
     paragraphs: [
       'Find a client by any few letters of a name, a phone number or an address; misspelt works too. The key / jumps there from everywhere.',
       'The record shows on the body what was found and operated, and beside it what follows from that: what is left out, what is done more lightly. A finding is ended, never rubbed out: what was believed at a visit stays known.',
+      'How somebody would like to be written to stands under contact and likes: by text, by mail, or rather not. Ask before anything goes out by itself.',
+      'Clients who were kept elsewhere come in from a table or an address book: Clients, In and out. You see who is on record already before anything is added, and one press takes it all back.',
       'Dates are typed as the house writes them, with or without dots or strokes. What was understood stands below the field in words.',
     ],
     trouble: [

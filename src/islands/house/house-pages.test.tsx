@@ -91,6 +91,12 @@ describe('the book of who did what', () => {
     expect(text.indexOf('visit booked')).toBeLessThan(text.lastIndexOf('client added'));
   });
 
+  it('names what was found as people do, not as it is stored', async () => {
+    const text = await shown('audit');
+    expect(text).toMatch(/finding placed .*nodes.* Zoë Ahorn/i);
+    expect(text).not.toContain('nodes-removed-inguinal');
+  });
+
   it('is searched by person, by act and by client, and says when nothing is found', async () => {
     await insertAudit(house.db, {
       ...{ at: actor.now.toISOString(), by: 2, action: 'record seen', subject: `client ${house.client}` },

@@ -1,4 +1,6 @@
+import { screeningBook } from '../../catalogue/screening/screening';
 import type { AuditView } from '../../contracts/house-views';
+import type { ConditionId } from '../../core/ids';
 import type { Db } from '../db/connection';
 import { type AuditWish, clientsOfSubjects, listAudit } from './audit.repository';
 import { listStaff } from '../people/people.repository';
@@ -28,7 +30,8 @@ export async function readAudit(db: Db, wish: AuditWish): Promise<AuditView> {
         when: `${shortDay(row.at)}, ${clockTime(row.at)}`,
         by: nameOf(row.therapist_id) ?? 'the house',
         action: row.action,
-        detail: row.detail,
+        // A finding is noted by its id; whoever reads the book knows it by its name.
+        detail: screeningBook.conditions.get(row.detail as ConditionId)?.label ?? row.detail,
         subject: client?.name ?? subjectInWords(row.subject, nameOf),
         clientId: client?.id ?? null,
       };
