@@ -8,6 +8,7 @@ import { countOf, moveRows } from './whole-client.repository';
 import { describeFinding } from '../screening/describe-finding';
 import { isoDay } from '../shared/house-clock';
 import type { Actor, SaveRefusal } from '../shared/saving';
+import { followClient } from '../messages/queue-messages';
 
 /** What merging would do, before it is done. */
 export async function previewMerge(db: Db, keepId: number, dropId: number): Promise<MergePreview | undefined> {
@@ -74,6 +75,7 @@ export async function mergeClients(
       return { kind: 'edited-elsewhere' } as const;
     await changeClient(trx, keep, preview.merged, actor.therapistId, now);
     await moveRows(trx, dropId, keepId);
+    await followClient(trx, keepId, actor.now);
     await setMerged(trx, dropId, keepId, now);
     await insertAudit(trx, {
       at: now,

@@ -11,6 +11,7 @@ import { completeRecord, gainsOf } from './complete-record';
 import { type ClientImport, clientImports, type Waiting, wayOf } from './import-clients';
 import { findingBefore } from './save-client';
 import { takeOut, whileUnderWay } from './undo-import';
+import { followClient } from '../messages/queue-messages';
 
 /** So many in one transaction: others work on meanwhile. */
 const pack = 50;
@@ -129,6 +130,7 @@ async function complete(
   if (gainsOf(data, gains).length === 0) return undefined;
   const now = actor.now.toISOString();
   await changeClient(db, row, completeRecord(data, gains), actor.therapistId, now);
+  await followClient(db, clientId, actor.now);
   await insertAudit(db, {
     ...{ at: now, by: actor.therapistId, action: 'client data changed', subject: `client ${clientId}` },
   });

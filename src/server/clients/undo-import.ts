@@ -21,6 +21,7 @@ import { clientsAnswers } from './clients.answers';
 import { beforeColumn } from './clients.documents';
 import { changeClient, findClient } from './clients.repository';
 import { clientImports } from './import-clients';
+import { followClient } from '../messages/queue-messages';
 
 const pack = 50;
 const mostNamed = 50;
@@ -137,6 +138,7 @@ async function restore(db: Db, key: number, one: ImportedClient, actor: Actor): 
   if (!row || !before || row.version !== one.version) return false;
   const now = actor.now.toISOString();
   await changeClient(db, row, beforeColumn.read(before.before_json), actor.therapistId, now);
+  await followClient(db, one.clientId, actor.now);
   await forgetImported(db, key, one.clientId);
   await insertAudit(db, {
     ...{ at: now, by: actor.therapistId, action: 'client data changed', subject: `client ${one.clientId}` },

@@ -9,7 +9,8 @@ import { messageKinds } from '../../core/messages/kinds';
 import { bookVisit, cancelVisit, moveVisit } from '../booking/booking';
 import { takeBackVisit } from '../booking/take-back';
 import { findClient, toClientData } from '../clients/clients.repository';
-import { correctClient } from '../clients/save-client';
+import { mergeClients } from '../clients/merge-clients';
+import { addClient, correctClient } from '../clients/save-client';
 import { actor, now, openHouse, type TestHouse } from '../shared/test-house';
 import { mayReport, takeReport } from './bounces';
 import { type MailWay, readMailSettings, smtpWay } from './mail-way';
@@ -152,6 +153,20 @@ describe('a visit that is moved or cancelled', () => {
     expect(server.got[0]?.mail.attachments).toHaveLength(2);
     await moveVisit(house.db, ids[2] ?? 0, { startsAt: at(30, 15), therapistId: 1 }, actor);
     expect(await statesOf(ids[2])).toContain('moved waiting');
+  });
+});
+
+describe('two records that become one', () => {
+  it('are written to as the one that is left would be: at its address, and not at all after a no', async () => {
+    const twin = await addClient(house.db, { name: 'Zoe Ahorn', email: 'zoe@old.example', messagesBy: 'mail' }, actor);
+    const wish = { clientId: twin.id, therapistId: 2, startsAt: at(30, 14), minutes: 45, focus: ['leg.left'] };
+    const booked = await bookVisit(house.db, { ...wish, purpose: 'swelling' }, actor);
+    const id = 'id' in booked ? booked.id : 0;
+    const versions = { keep: (await findClient(house.db, house.client))?.version ?? 0, drop: 1 };
+    expect((await mergeClients(house.db, house.client, twin.id, versions, actor)).kind).toBe('saved');
+    expect((await messagesOf(id)).map(({ address }) => address)).toEqual(['zoe@ahorn.example', 'zoe@ahorn.example']);
+    await change({ messagesBy: 'none' });
+    expect(await statesOf(id)).toEqual(['booked cancelled', 'expected cancelled']);
   });
 });
 
