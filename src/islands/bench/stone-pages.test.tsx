@@ -1,5 +1,6 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { wordsOfPage } from '../../../tests/page-text';
 import { StoneCareInput, StoneInput } from '../../contracts/stones';
 import { addStones, changeStone, logCare } from '../../server/stones/save-stones';
 import { readStoneBench } from '../../server/stones/read-stones';
@@ -35,8 +36,7 @@ async function htmlOf(visit: number | null = null): Promise<string> {
     <StonesIsland packed={pack({ first: await readStoneBench(house.db, visit, actor.now) })} />,
   );
 }
-const bench = async (visit: number | null = null) =>
-  (await htmlOf(visit)).replace(/<[^>]+>/g, ' ').replace(/\s+/g, ' ');
+const bench = async (visit: number | null = null) => wordsOfPage(await htmlOf(visit));
 
 describe('the tray', () => {
   it('says what to do where no stone is in it', async () => {

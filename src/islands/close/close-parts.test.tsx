@@ -1,7 +1,6 @@
 import fc from 'fast-check';
-import type { ReactNode } from 'react';
-import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
+import { htmlOf as html, textOf } from '../../../tests/page-text';
 import type { VisitAtWork } from '../../contracts/visit-views';
 import { Ahead } from './Ahead';
 import { answersFrom, type Answers, changedBy } from './answers';
@@ -10,12 +9,6 @@ import { Signed } from './Signed';
 import { Used } from './Used';
 
 const nothing = () => undefined;
-const html = (node: ReactNode) => renderToStaticMarkup(node);
-const textOf = (node: ReactNode) =>
-  html(node)
-    .replace(/<[^>]+>/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim();
 const blank = answersFrom(null);
 
 describe('oils and stones that a visit took', () => {

@@ -1,5 +1,6 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { wordsOfPage } from '../../../tests/page-text';
 import { readHouse } from '../../server/house/read-house';
 import { insertAudit } from '../../server/house/audit.repository';
 import { findStaff } from '../../server/people/people.repository';
@@ -25,8 +26,7 @@ async function htmlOf(part: Part, { by, about = '', action = '', page = 1 }: Ask
   const filter = { by: String(by ?? ''), about, action, until: '' };
   return renderToStaticMarkup(<HouseIsland packed={pack({ view, part, filter, page })} />);
 }
-const textOf = (html: string) => html.replace(/<[^>]+>/g, ' ').replace(/\s+/g, ' ');
-const shown = async (part: Part, asked?: Asked) => textOf(await htmlOf(part, asked));
+const shown = async (part: Part, asked?: Asked) => wordsOfPage(await htmlOf(part, asked));
 
 describe('the house', () => {
   it('says its name and which version it runs, whatever is looked at', async () => {

@@ -1,8 +1,10 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { BlendInput, BottleInput } from '../../contracts/oil-house';
+import { wordsOfPage } from '../../../tests/page-text';
+import { BlendInput } from '../../contracts/oil-house';
 import { keepBlend } from '../../server/oils/choose-blend';
 import { abandonMix, countMix, finishMix, readMix, startMix } from '../../server/oils/mix-oils';
+import { bottle, clinical, fillShelf } from '../../server/oils/oil-fixtures';
 import { readOilBench, readStock } from '../../server/oils/read-oils';
 import { addBottle } from '../../server/oils/save-oils';
 import { addFinding } from '../../server/screening/save-finding';
@@ -19,14 +21,6 @@ beforeEach(async () => {
   await mayAll(house);
 });
 
-const textOf = (html: string) => html.replace(/<[^>]+>/g, ' ').replace(/\s+/g, ' ');
-const clinical = ['massage', 'aromatherapy-clinical'];
-const bottle = (change: object = {}) =>
-  BottleInput.parse({
-    ...{ kind: 'essential', oil: 'lavender', lot: 'A1', openedOn: '2026-06-01', sizeMl: 10, leftMl: 10 },
-    costCents: 1000,
-    ...change,
-  });
 const night = BlendInput.parse({
   ...{ name: 'Quiet night', area: 'body', volumeMl: 30, carrier: 'grapeseed', uses: ['sleep'] },
   parts: [
@@ -34,11 +28,6 @@ const night = BlendInput.parse({
     { oil: 'vetiver', drops: 3 },
   ],
 });
-
-async function fillShelf(): Promise<void> {
-  for (const oil of ['lavender', 'vetiver', 'mandarin']) await addBottle(house.db, bottle({ oil }), actor);
-  await addBottle(house.db, bottle({ kind: 'carrier', oil: 'grapeseed', sizeMl: 500, leftMl: 400 }), actor);
-}
 
 async function benchHtml(of: { readonly visitId?: number; readonly clientId?: number } = {}): Promise<string> {
   const whole = { visitId: of.visitId ?? null, clientId: of.clientId ?? null };
@@ -48,16 +37,16 @@ async function benchHtml(of: { readonly visitId?: number; readonly clientId?: nu
 
 describe('the bench of oils', () => {
   it('says what to do first where no bottle stands on the shelf', async () => {
-    const text = textOf(await benchHtml());
+    const text = wordsOfPage(await benchHtml());
     expect(text).toContain('No bottles yet. Put the house’s own on the shelf.');
     expect(text).toContain('None yet: keep one with K.');
     expect(text).toContain('0 drops of essential oil');
   });
 
   it('shows each oil once, by its name, its Latin one and its place in the scent', async () => {
-    await fillShelf();
+    await fillShelf(house);
     await addBottle(house.db, bottle({ lot: 'A2' }), actor);
-    const text = textOf(await benchHtml());
+    const text = wordsOfPage(await benchHtml());
     expect(text).toContain('Shelf 3 oils');
     expect(text.match(/Lavandula angustifolia/g)).toHaveLength(1);
     expect(text).toMatch(/Lavender Lavandula angustifolia middle Mandarin Citrus reticulata top Vetiver .* base/);
@@ -66,37 +55,37 @@ describe('the bench of oils', () => {
   it('marks an oil whose every bottle is too old', async () => {
     await addBottle(house.db, bottle({ oil: 'mandarin', openedOn: '2023-06-01' }), actor);
     await addBottle(house.db, bottle(), actor);
-    const text = textOf(await benchHtml());
+    const text = wordsOfPage(await benchHtml());
     expect(text).toContain('Citrus reticulata discard');
     expect(text).not.toContain('Lavandula angustifolia discard');
   });
 
   it('is for the house, for a client, or for a visit, with what only a visit can take', async () => {
-    await fillShelf();
-    expect(textOf(await benchHtml())).toContain('for the house');
-    const ofClient = textOf(await benchHtml({ clientId: house.client }));
+    await fillShelf(house);
+    expect(wordsOfPage(await benchHtml())).toContain('for the house');
+    const ofClient = wordsOfPage(await benchHtml({ clientId: house.client }));
     expect(ofClient).toContain('for Zoë Ahorn');
     expect(ofClient).not.toContain('Take for the visit');
-    const ofVisit = textOf(await benchHtml({ visitId: house.visit }));
+    const ofVisit = wordsOfPage(await benchHtml({ visitId: house.visit }));
     expect(ofVisit).toMatch(/for Zoë Ahorn · 9:00 · .*left leg/);
     expect(ofVisit).toContain('Take for the visit');
     expect(ofVisit).toContain('by nose');
   });
 
   it('lowers the limit for whoever is pregnant, and names it beside the blend', async () => {
-    await fillShelf();
-    const before = textOf(await benchHtml({ visitId: house.visit }));
+    await fillShelf(house);
+    const before = wordsOfPage(await benchHtml({ visitId: house.visit }));
     await addFinding(house.db, house.client, finding({ id: 'pregnancy-2' }), actor);
-    const after = textOf(await benchHtml({ visitId: house.visit }));
+    const after = wordsOfPage(await benchHtml({ visitId: house.visit }));
     const limit = (text: string) => Number(/usual here: up to ([\d.]+) %/.exec(text)?.[1]);
     expect(limit(before)).toBe(3);
     expect(limit(after)).toBeLessThan(limit(before));
   });
 
   it('offers a blend that the house has kept', async () => {
-    await fillShelf();
+    await fillShelf(house);
     expect((await keepBlend(house.db, night, clinical, actor)).kind).toBe('saved');
-    const text = textOf(await benchHtml());
+    const text = wordsOfPage(await benchHtml());
     expect(text).toContain('Quiet night');
     expect(text).not.toContain('None yet');
   });
@@ -104,10 +93,10 @@ describe('the bench of oils', () => {
 
 describe('the list of bottles', () => {
   const bottlesText = async () =>
-    textOf(renderToStaticMarkup(<BottlesIsland packed={pack({ first: await readStock(house.db, now) })} />));
+    wordsOfPage(renderToStaticMarkup(<BottlesIsland packed={pack({ first: await readStock(house.db, now) })} />));
 
   it('begins with what must be thrown away, and says until when the others are good', async () => {
-    await fillShelf();
+    await fillShelf(house);
     await addBottle(house.db, bottle({ oil: 'mandarin', lot: 'OLD', openedOn: '2023-06-01' }), actor);
     const text = await bottlesText();
     expect(text).toContain('5 on the shelf, worth €48 as bought');
@@ -130,7 +119,7 @@ describe('the list of bottles', () => {
 
 describe('the mixing card', () => {
   async function startOne(): Promise<number> {
-    await fillShelf();
+    await fillShelf(house);
     const wish = { blend: night, visitId: house.visit, clientId: null };
     const started = await startMix(house.db, wish, clinical, actor);
     if (!('id' in started)) throw new Error(JSON.stringify(started));
@@ -144,7 +133,7 @@ describe('the mixing card', () => {
 
   it('goes oil by oil with its lot, and ends with the carrier', async () => {
     const html = await card(await startOne());
-    const text = textOf(html);
+    const text = wordsOfPage(html);
     expect(text).toContain('Quiet night for Zoë Ahorn · 30 mL · costs €1.09');
     expect(text).toMatch(/Lavender 0 of 9 lot A1 Vetiver 0 of 3 lot A1 Grape seed 29\.5 mL fills up to 30 mL/);
     expect(html).toMatch(/aria-current="step"[^>]*>\s*<button[^>]*><span>Lavender/);
@@ -152,7 +141,7 @@ describe('the mixing card', () => {
   });
 
   it('takes a count from the scale and has nothing to drive it with', async () => {
-    const text = textOf(await card(await startOne()));
+    const text = wordsOfPage(await card(await startOne()));
     expect(text).toContain('Take its count');
     expect(text).not.toMatch(/falls|Switch it/);
   });
@@ -161,7 +150,7 @@ describe('the mixing card', () => {
     const id = await startOne();
     await countMix(house.db, id, { counted: { lavender: 9 } });
     const html = await card(id);
-    expect(textOf(html)).toContain('Lavender 9 of 9');
+    expect(wordsOfPage(html)).toContain('Lavender 9 of 9');
     expect(html).toMatch(/aria-current="step"[^>]*>\s*<button[^>]*><span>Vetiver/);
   });
 
@@ -170,7 +159,7 @@ describe('the mixing card', () => {
     await countMix(house.db, id, { counted: { lavender: 9, vetiver: 3 } });
     expect((await finishMix(house.db, id, actor)).kind).toBe('saved');
     const html = await card(id);
-    const text = textOf(html);
+    const text = wordsOfPage(html);
     expect(text).toContain('Zoë Ahorn');
     expect(text).toMatch(/Lavender|lavender/);
     expect(html).toContain(`/api/oils/mixes/${id}/label.pdf?size=`);
@@ -182,7 +171,7 @@ describe('the mixing card', () => {
   it('says that a bottle was given up, and counts no more', async () => {
     const id = await startOne();
     await abandonMix(house.db, id);
-    const text = textOf(await card(id));
+    const text = wordsOfPage(await card(id));
     expect(text).toContain('This bottle was given up');
     expect(text).not.toContain('Take its count');
   });

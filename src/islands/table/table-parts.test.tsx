@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
+import { htmlOf as html, textOf } from '../../../tests/page-text';
 import type { VisitAtWork } from '../../contracts/visit-views';
 import type { Beat } from '../../core/table/progress';
 import type { CatchUp } from '../../core/table/refit';
@@ -18,12 +18,6 @@ import { SideButtons } from './SideButtons';
 import { tableWords } from './table.words';
 
 const nothing = () => undefined;
-const html = (node: ReactNode) => renderToStaticMarkup(node);
-const textOf = (node: ReactNode) =>
-  html(node)
-    .replace(/<[^>]+>/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim();
 /** The caps of the keys that a part names, in its order. */
 const capsOf = (node: ReactNode) => [...html(node).matchAll(/<kbd[^>]*>([^<]+)<\/kbd>/g)].map(([, cap]) => cap);
 

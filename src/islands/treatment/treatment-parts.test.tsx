@@ -1,6 +1,5 @@
-import type { ReactNode } from 'react';
-import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
+import { htmlOf as html, textOf } from '../../../tests/page-text';
 import type { TreatmentView } from '../../contracts/treatment-views';
 import { Bands } from './Bands';
 import { LayerChoice } from './LayerChoice';
@@ -10,12 +9,6 @@ import { StoneTrouble } from './StoneTrouble';
 import type { TreatmentHandle } from './useTreatment';
 
 const nothing = () => undefined;
-const html = (node: ReactNode) => renderToStaticMarkup(node);
-const textOf = (node: ReactNode) =>
-  html(node)
-    .replace(/<[^>]+>/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim();
 
 describe('the ribbon of time', () => {
   const block = (id: string, seconds: number, change: object = {}) => ({

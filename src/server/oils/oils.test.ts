@@ -13,6 +13,7 @@ import { addFinding } from '../screening/save-finding';
 import { actor, closing, finding, now, openHouse, type TestHouse } from '../shared/test-house';
 import { abandonMix, countMix, finishMix, readMix, startMix } from './mix-oils';
 import { readOilClient } from './oil-client';
+import { bottle, clinical, fillShelf } from './oil-fixtures';
 import { placePatchTest, readPatchTest } from './patch-tests';
 import { readDay } from '../visits/read-day';
 import { readOilBench, readStock } from './read-oils';
@@ -27,13 +28,6 @@ beforeEach(async () => {
   await mayAll(house);
 });
 
-const clinical = ['massage', 'aromatherapy-clinical'];
-const bottle = (change: object = {}) =>
-  BottleInput.parse({
-    ...{ kind: 'essential', oil: 'lavender', lot: 'A1', openedOn: '2026-06-01', sizeMl: 10, leftMl: 10 },
-    costCents: 1000,
-    ...change,
-  });
 const blend = (change: object = {}) =>
   BlendInput.parse({
     ...{ name: 'Test blend', area: 'body', volumeMl: 30, carrier: 'grapeseed', uses: ['sleep'] },
@@ -43,10 +37,6 @@ const blend = (change: object = {}) =>
     ],
     ...change,
   });
-async function fillShelf() {
-  for (const oil of ['lavender', 'vetiver', 'mandarin']) await addBottle(house.db, bottle({ oil }), actor);
-  await addBottle(house.db, bottle({ kind: 'carrier', oil: 'grapeseed', sizeMl: 500, leftMl: 400 }), actor);
-}
 const bench = (visitId: VisitId | null = null, as = clinical) =>
   readOilBench(house.db, { visitId, clientId: null }, as, now);
 const start = (input: BlendInput = blend(), as = clinical) =>
@@ -63,7 +53,7 @@ describe('the shelf', () => {
   });
 
   it('remembers what is counted differently and what is thrown away', async () => {
-    await fillShelf();
+    await fillShelf(house);
     const first = (await listBottles(house.db)).find(({ oil }) => oil === 'lavender');
     await changeBottle(house.db, first?.id ?? 0, bottle({ leftMl: 7 }), actor);
     await changeBottle(house.db, first?.id ?? 0, bottle({ leftMl: 7, state: 'discarded' }), actor);
@@ -79,7 +69,7 @@ describe('the shelf', () => {
 describe('a bottle that is mixed', () => {
   it('is counted, judged, drawn from the oldest bottle, dated and labelled', async () => {
     await addBottle(house.db, bottle({ lot: 'older', openedOn: '2026-01-01', leftMl: 0.2 }), actor);
-    await fillShelf();
+    await fillShelf(house);
     const started = await start();
     if (started.kind !== 'saved') throw new Error(JSON.stringify(started));
     expect(pathsOf(await finishMix(house.db, started.id, actor))).toEqual(['counted']);
@@ -103,7 +93,7 @@ describe('a bottle that is mixed', () => {
   });
 
   it('with drops too many is judged as it is', async () => {
-    await fillShelf();
+    await fillShelf(house);
     const started = await start(blend({ parts: [{ oil: 'ylang-ylang', drops: 5 }] }));
     if (started.kind !== 'saved') throw new Error(JSON.stringify(started));
     await countMix(house.db, started.id, { counted: { 'ylang-ylang': 12 } });
@@ -230,7 +220,7 @@ async function mixedBottle(): Promise<number> {
 
 describe('what a visit carries', () => {
   it('stands in the room list, is poured from the house’s bottle, and taken from it once when the visit is closed', async () => {
-    await fillShelf();
+    await fillShelf(house);
     await planFor(house, house.visit, ['aroma-whole-body'], { minutes: 90 });
     expect((await bench(house.visit)).visit?.needs.body?.ml).toBeGreaterThan(5);
     const room = async () => (await readRoom(house.db, house.visit))?.items.find(({ kind }) => kind === 'blend')?.oil;
@@ -254,7 +244,7 @@ describe('what a visit carries', () => {
   });
 
   it('is taken from its bottle as much as was really used, as the closing says', async () => {
-    await fillShelf();
+    await fillShelf(house);
     const bottle = await mixedBottle();
     const part = blend({ volumeMl: 12, parts: [{ oil: 'lavender', drops: 1 }] });
     await chooseBlend(house.db, house.visit, { area: 'body', blend: part, pouredFrom: bottle }, clinical, actor);
